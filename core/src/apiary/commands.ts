@@ -1,0 +1,179 @@
+import { z } from 'zod';
+import { daySchema } from '../calendar/day.ts';
+import { frameReading } from '../comb/contents.ts';
+import { frameSizeId } from '../comb/frameSizes.ts';
+import { evidence } from '../queen/evidence.ts';
+import { houseRuleChanges } from '../rules/houseRules.ts';
+import {
+  boxRecord,
+  colonyRecord,
+  frameRecord,
+  id,
+  moveRecord,
+  planRecord,
+  queenRecord,
+  stepRecord,
+  yardRecord,
+} from './records.ts';
+
+const name = yardRecord.shape.name;
+
+const newFrame = z.strictObject({
+  id,
+  slot: z.int().min(1).max(40),
+  blank: frameRecord.shape.blank,
+  combYear: frameRecord.shape.combYear,
+});
+
+const newBox = z.strictObject({
+  id,
+  sizeId: frameSizeId,
+  slots: boxRecord.shape.slots,
+  role: boxRecord.shape.role,
+  frames: z.array(newFrame).max(40),
+});
+
+const newHive = z.strictObject({
+  hiveId: id,
+  standId: id,
+  colonyId: id,
+  name,
+  boxes: z.array(newBox).min(1).max(12),
+});
+
+const countReading = z.strictObject({ id, frameId: id, body: frameReading });
+
+/** Adds a yard. */
+export const addYard = z.strictObject({ type: z.literal('addYard'), yard: yardRecord });
+
+/** Puts hives with colonies on stands of a yard. The combs in them enter the operation here. */
+export const addHives = z.strictObject({
+  type: z.literal('addHives'),
+  yardId: id,
+  day: daySchema,
+  hives: z.array(newHive).min(1).max(200),
+});
+
+/** Frames that come into the store, bought or made up. */
+export const addToStore = z.strictObject({
+  type: z.literal('addToStore'),
+  frames: z
+    .array(
+      z.strictObject({
+        id,
+        sizeId: frameSizeId,
+        blank: frameRecord.shape.blank,
+        combYear: frameRecord.shape.combYear,
+      }),
+    )
+    .min(1)
+    .max(2000),
+});
+
+/** What was read off the frames of one colony on one day. */
+export const recordCount = z.strictObject({
+  type: z.literal('recordCount'),
+  visitId: id,
+  colonyId: id,
+  day: daySchema,
+  note: z.string().max(4000),
+  readings: z.array(countReading).min(1).max(200),
+});
+
+/** Enters or corrects a queen. */
+export const putQueen = z.strictObject({ type: z.literal('putQueen'), queen: queenRecord });
+
+/** Renames a colony. */
+export const renameColony = z.strictObject({ type: z.literal('renameColony'), colonyId: id, name });
+
+/** Moves frames by hand: between slots, into the store, out of it. All at once, so that two can swap. */
+export const moveFrames = z.strictObject({
+  type: z.literal('moveFrames'),
+  moves: z
+    .array(
+      z.strictObject({
+        frameId: id,
+        to: z.discriminatedUnion('place', [
+          z.strictObject({ place: z.literal('box'), boxId: id, slot: z.int().min(1).max(40) }),
+          z.strictObject({ place: z.literal('store') }),
+        ]),
+      }),
+    )
+    .min(1)
+    .max(200),
+});
+
+/** Keeps a worked-out plan. */
+export const savePlan = z.strictObject({
+  type: z.literal('savePlan'),
+  plan: planRecord,
+  moves: z.array(moveRecord).max(200),
+  steps: z.array(stepRecord).min(1).max(200),
+});
+
+/** Drops a plan that is not wanted any more. */
+export const dropPlan = z.strictObject({ type: z.literal('dropPlan'), planId: id });
+
+/** Ticks a step, or takes the tick back. Ticking the last carries the moves into the data. */
+export const tickStep = z.strictObject({
+  type: z.literal('tickStep'),
+  stepId: id,
+  done: z.boolean(),
+  day: daySchema,
+});
+
+/** One look at the parts of a split, or at one colony. */
+export const recordLook = z.strictObject({
+  type: z.literal('recordLook'),
+  followUpId: id.nullable(),
+  day: daySchema,
+  note: z.string().max(4000),
+  parts: z
+    .array(z.strictObject({ visitId: id, colonyId: id, evidence }))
+    .min(1)
+    .max(12),
+  /** Identifiers for follow-ups that the verdict may file. */
+  newIds: z.array(id).min(4).max(60),
+});
+
+/** Closes a follow-up without a look. */
+export const closeFollowUp = z.strictObject({ type: z.literal('closeFollowUp'), followUpId: id });
+
+/** Changes the settings of the operation. */
+export const changeSettings = z.strictObject({
+  type: z.literal('changeSettings'),
+  name: name.optional(),
+  hemisphere: z.enum(['north', 'south']).optional(),
+  units: z.enum(['metric', 'imperial']).optional(),
+  referenceSize: frameSizeId.optional(),
+  houseRules: houseRuleChanges.optional(),
+});
+
+const single = [
+  addYard,
+  addHives,
+  addToStore,
+  recordCount,
+  putQueen,
+  renameColony,
+  moveFrames,
+  savePlan,
+  dropPlan,
+  tickStep,
+  recordLook,
+  closeFollowUp,
+  changeSettings,
+] as const;
+
+/** Several commands that happen together or not at all. */
+export const batch = z.strictObject({
+  type: z.literal('batch'),
+  commands: z.array(z.discriminatedUnion('type', single)).min(1).max(2000),
+});
+
+/** Everything that can be asked of an apiary, save taking a change back. */
+export const command = z.discriminatedUnion('type', [...single, batch]);
+export type Command = z.infer<typeof command>;
+export type CommandOf<T extends Command['type']> = Extract<Command, { type: T }>;
+export type NewHive = z.infer<typeof newHive>;
+export type NewColony = z.infer<typeof colonyRecord>;

@@ -1,0 +1,71 @@
+import { failure, success, type Result } from '../result/problem.ts';
+import type { Change } from './change.ts';
+import type { Command } from './commands.ts';
+import { conservationProblems } from './conservation.ts';
+import { Draft } from './draft.ts';
+import type { Apiary } from './records.ts';
+import { decideCount } from './deciders/counting.ts';
+import { decideLook, decideCloseFollowUp } from './deciders/looking.ts';
+import { decideMoveFrames } from './deciders/moving.ts';
+import { decideDropPlan, decideSavePlan } from './deciders/planning.ts';
+import {
+  decideAddHives,
+  decideAddToStore,
+  decideAddYard,
+  decidePutQueen,
+  decideRename,
+  decideSettings,
+} from './deciders/settingUp.ts';
+import { decideTickStep } from './deciders/working.ts';
+
+/**
+ * Decides what a command does to an apiary, without doing it.
+ *
+ * Pure: the same apiary and command give the same changes on the server and on every device. Either all
+ * of the changes are returned or a list of problems; nothing is half done. Frames are conserved: a command
+ * that would hang two frames in one slot, or lose one, is a problem.
+ */
+export function decide(apiary: Apiary, command: Command): Result<readonly Change[]> {
+  const draft = new Draft(apiary);
+  decideInto(draft, command, []);
+  if (draft.problems.length > 0) return failure(...draft.problems);
+  const changes = draft.changes();
+  const lost = conservationProblems(draft.apiary, changes);
+  return lost.length > 0 ? failure(...lost) : success(changes);
+}
+
+type Path = readonly (string | number)[];
+
+function decideInto(draft: Draft, command: Command, path: Path): void {
+  switch (command.type) {
+    case 'addYard':
+      return decideAddYard(draft, command, path);
+    case 'addHives':
+      return decideAddHives(draft, command, path);
+    case 'addToStore':
+      return decideAddToStore(draft, command, path);
+    case 'recordCount':
+      return decideCount(draft, command, path);
+    case 'putQueen':
+      return decidePutQueen(draft, command, path);
+    case 'renameColony':
+      return decideRename(draft, command, path);
+    case 'moveFrames':
+      return decideMoveFrames(draft, command, path);
+    case 'savePlan':
+      return decideSavePlan(draft, command, path);
+    case 'dropPlan':
+      return decideDropPlan(draft, command, path);
+    case 'tickStep':
+      return decideTickStep(draft, command, path);
+    case 'recordLook':
+      return decideLook(draft, command, path);
+    case 'closeFollowUp':
+      return decideCloseFollowUp(draft, command, path);
+    case 'changeSettings':
+      return decideSettings(draft, command, path);
+    case 'batch':
+      command.commands.forEach((c, i) => decideInto(draft, c, [...path, 'commands', i]));
+      return;
+  }
+}

@@ -1,0 +1,183 @@
+import equal from 'fast-deep-equal';
+import { yearOf, type Day } from '../../calendar/day.ts';
+import { judgeParts, type JointVerdict, type LookedPart } from '../../queen/judgeParts.ts';
+import type { PartHistory, Verdict } from '../../queen/verdict.ts';
+import type { CommandOf } from '../commands.ts';
+import type { Draft } from '../draft.ts';
+import type { Apiary, Colony } from '../records.ts';
+import { openFollowUps, queenOf, queenPerhapsIn, visitsOf } from '../views.ts';
+
+type Path = readonly (string | number)[];
+
+/** What is known of a colony since it was last parted, before a look on `day`. */
+export function historyOf(apiary: Apiary, colony: Colony, day: Day): PartHistory {
+  const since = colony.separation?.day ?? null;
+  return {
+    name: colony.name,
+    separatedOn: colony.separation?.queen === 'here' ? null : since,
+    emergence: colony.separation?.emergence ?? null,
+    earlier: visitsOf(apiary, colony.id)
+      .filter((v) => v.evidence !== null && v.day < day && (since === null || v.day >= since))
+      .toReversed()
+      .flatMap((v) => (v.evidence ? [{ day: v.day, seen: v.evidence }] : [])),
+  };
+}
+
+/**
+ * The verdict on a look, as {@link decideLook} will store it: parts of one split are judged together, the
+ * unopened ones included.
+ */
+export function judgeLook(
+  apiary: Apiary,
+  looks: readonly { readonly colonyId: string; readonly evidence: LookedPart['seen'] }[],
+  day: Day,
+): JointVerdict {
+  const seen = new Map(looks.map((l) => [l.colonyId, l.evidence]));
+  const first = looks[0] && apiary.colony[looks[0].colonyId];
+  const separation = first?.separation;
+  const jointly = separation?.queen === 'unknown' ? separation.partIds : looks.map((l) => l.colonyId);
+  const ids = [...new Set([...jointly, ...looks.map((l) => l.colonyId)])];
+  const parts = ids.flatMap((id): LookedPart[] => {
+    const colony = apiary.colony[id];
+    if (!colony || colony.endedOn !== null) return [];
+    return [{ id, history: historyOf(apiary, colony, day), seen: seen.get(id) ?? null }];
+  });
+  return judgeParts(parts, day);
+}
+
+/** Records a look, draws its verdict, settles what it settles and files what comes next. */
+export function decideLook(draft: Draft, command: CommandOf<'recordLook'>, path: Path): void {
+  const ids = [...command.newIds];
+  command.parts.forEach((part, i) => {
+    const at = [...path, 'parts', i];
+    const colony = draft.need('colony', part.colonyId, [...at, 'colonyId']);
+    if (!colony) return;
+    const since = colony.separation?.day ?? colony.startedOn;
+    if (command.day < since) {
+      draft.problem(
+        'before-colony',
+        [...path, 'day'],
+        `${colony.name} is as it is since ${since}; the look is dated ${command.day}.`,
+        'Correct the day of the look.',
+      );
+    }
+    if (part.evidence.framesRead > part.evidence.framesTotal) {
+      draft.problem(
+        'more-read-than-there',
+        [...at, 'evidence', 'framesRead'],
+        `${part.evidence.framesRead} frames read of ${part.evidence.framesTotal}.`,
+        'Enter at most as many frames as there are.',
+      );
+    }
+    draft.add(
+      'visit',
+      {
+        id: part.visitId,
+        colonyId: part.colonyId,
+        day: command.day,
+        purpose: 'look',
+        note: command.note,
+        evidence: part.evidence,
+      },
+      [...at, 'visitId'],
+    );
+  });
+  const followUp =
+    command.followUpId === null
+      ? undefined
+      : draft.need('followUp', command.followUpId, [...path, 'followUpId']);
+  if (draft.problems.length > 0) return;
+  if (followUp) draft.put('followUp', { ...followUp, status: 'done' });
+  const joint = judgeLook(draft.apiary, command.parts, command.day);
+  if (joint.queenIn) settleQueen(draft, joint.queenIn);
+  for (const { id, verdict } of joint.parts) {
+    if (!verdict || !command.parts.some((p) => p.colonyId === id)) continue;
+    if (verdict.certainty !== 'open') takeOffOpenFollowUps(draft, id);
+    fileNext(draft, id, verdict, ids);
+    welcomeNewQueen(draft, id, verdict, command.day, ids);
+  }
+}
+
+function settleQueen(draft: Draft, colonyId: string): void {
+  const colony = draft.get('colony', colonyId);
+  if (!colony?.separation || colony.separation.queen !== 'unknown') return;
+  for (const partId of colony.separation.partIds) {
+    const part = draft.get('colony', partId);
+    if (!part?.separation) continue;
+    draft.put('colony', {
+      ...part,
+      separation: { ...part.separation, queen: partId === colonyId ? 'here' : 'elsewhere' },
+    });
+  }
+  const queen = queenPerhapsIn(draft.apiary, colonyId);
+  if (queen) draft.put('queen', { ...queen, whereabouts: { known: 'colony', colonyId } });
+}
+
+/** What was filed for this colony before is overtaken by what the look says. */
+function takeOffOpenFollowUps(draft: Draft, colonyId: string): void {
+  for (const f of openFollowUps(draft.apiary)) {
+    if (!f.colonyIds.includes(colonyId)) continue;
+    const others = f.colonyIds.filter((c) => c !== colonyId);
+    draft.put('followUp', others.length > 0 ? { ...f, colonyIds: others } : { ...f, status: 'dropped' });
+  }
+}
+
+function fileNext(draft: Draft, colonyId: string, verdict: Verdict, ids: string[]): void {
+  for (const action of verdict.next) {
+    if (
+      action.window === null ||
+      (action.kind === 'leave' && action.window.earliest === action.window.latest)
+    )
+      continue;
+    const kind = action.kind === 'leave' ? ('hands-off' as const) : ('look' as const);
+    const same = openFollowUps(draft.apiary).find(
+      (f) => f.topic === action.topic && f.kind === kind && equal(f.window, action.window),
+    );
+    if (same) {
+      if (same.expect === `${action.what}. ${action.why}` && !same.colonyIds.includes(colonyId)) {
+        draft.put('followUp', { ...same, colonyIds: [...same.colonyIds, colonyId] });
+        continue;
+      }
+      if (same.colonyIds.includes(colonyId)) continue;
+    }
+    const id = ids.shift();
+    if (id === undefined) return;
+    draft.put('followUp', {
+      id,
+      planId: draft.get('colony', colonyId)?.separation?.planId ?? null,
+      colonyIds: [colonyId],
+      kind,
+      topic: action.topic,
+      window: action.window,
+      expect: `${action.what}. ${action.why}`,
+      status: 'open',
+    });
+  }
+}
+
+/** The first eggs of a new queen put her into the register, unmated until flat caps say otherwise. */
+function welcomeNewQueen(draft: Draft, colonyId: string, verdict: Verdict, day: Day, ids: string[]): void {
+  if (verdict.finding !== 'eggs-unproved' && verdict.finding !== 'mated') return;
+  const mating = verdict.finding === 'mated' ? 'mated' : 'unknown';
+  const present = queenOf(draft.apiary, colonyId);
+  if (present) {
+    if (mating === 'mated') draft.put('queen', { ...present, mating });
+    return;
+  }
+  const id = ids.shift();
+  if (id === undefined) return;
+  draft.put('queen', {
+    id,
+    name: null,
+    birthYear: yearOf(day),
+    dot: null,
+    mating,
+    whereabouts: { known: 'colony', colonyId },
+  });
+}
+
+/** Closes a follow-up without a look: the beekeeper knows better. */
+export function decideCloseFollowUp(draft: Draft, command: CommandOf<'closeFollowUp'>, path: Path): void {
+  const followUp = draft.need('followUp', command.followUpId, [...path, 'followUpId']);
+  if (followUp) draft.put('followUp', { ...followUp, status: 'dropped' });
+}

@@ -1,0 +1,46 @@
+import { dayInWords } from '../calendar/day.ts';
+import { methodById } from '../methods/registry.ts';
+import type { Command } from './commands.ts';
+import type { Apiary } from './records.ts';
+
+const counted = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`;
+
+/** A command in one line for the journal, in words that make sense years later. */
+export function summarise(apiary: Apiary, command: Command): string {
+  const colony = (id: string) => apiary.colony[id]?.name ?? 'a colony';
+  switch (command.type) {
+    case 'addYard':
+      return `Yard ${command.yard.name} added`;
+    case 'addHives':
+      return `${counted(command.hives.length, 'hive')} set up in ${apiary.yard[command.yardId]?.name ?? 'a yard'}: ${command.hives.map((h) => h.name).join(', ')}`;
+    case 'addToStore':
+      return `${counted(command.frames.length, 'frame')} taken into the store`;
+    case 'recordCount':
+      return `${colony(command.colonyId)} counted on ${dayInWords(command.day)}: ${counted(command.readings.length, 'frame')}`;
+    case 'putQueen':
+      return `Queen ${command.queen.name ?? 'without a name'} entered`;
+    case 'renameColony':
+      return `${colony(command.colonyId)} renamed to ${command.name}`;
+    case 'moveFrames':
+      return `${counted(command.moves.length, 'frame')} moved by hand`;
+    case 'savePlan':
+      return `Plan for ${colony(command.plan.colonyId)}: ${methodById(command.plan.methodId).name.toLowerCase()}, ${dayInWords(command.plan.day)}`;
+    case 'dropPlan':
+      return `Plan for ${colony(apiary.plan[command.planId]?.colonyId ?? '')} dropped`;
+    case 'tickStep': {
+      const step = apiary.step[command.stepId];
+      const plan = step && apiary.plan[step.planId];
+      return `${colony(plan?.colonyId ?? '')}: ${command.done ? 'done' : 'not done after all'}: ${step?.text ?? 'a step'}`;
+    }
+    case 'recordLook':
+      return `Look on ${dayInWords(command.day)} at ${command.parts.map((p) => colony(p.colonyId)).join(' and ')}`;
+    case 'closeFollowUp':
+      return `Follow-up for ${(apiary.followUp[command.followUpId]?.colonyIds ?? []).map(colony).join(' and ')} closed`;
+    case 'changeSettings':
+      return command.houseRules ? 'House rules changed' : 'Settings changed';
+    case 'batch':
+      return command.commands.length === 1 && command.commands[0]
+        ? summarise(apiary, command.commands[0])
+        : `${counted(command.commands.length, 'change')} at once: ${command.commands[0] ? summarise(apiary, command.commands[0]) : ''} and more`;
+  }
+}

@@ -1,0 +1,172 @@
+import type { NestFrame } from '../brood/projectNest.ts';
+import { daysBetween, type Day } from '../calendar/day.ts';
+import { bothSides, type FrameReading } from '../comb/contents.ts';
+import type {
+  Apiary,
+  Box,
+  Colony,
+  Frame,
+  FollowUp,
+  Hive,
+  Queen,
+  Reading,
+  Stand,
+  Visit,
+  Yard,
+} from './records.ts';
+
+/** A frame in its slot with the latest reading, if any. */
+export interface PlacedFrame {
+  readonly frame: Frame;
+  readonly box: Box;
+  readonly slot: number;
+  readonly reading: Reading | null;
+}
+
+/** The boxes of a hive, bottom first. */
+export function boxesOfHive(apiary: Apiary, hiveId: string): Box[] {
+  return Object.values(apiary.box)
+    .filter((b) => b.hiveId === hiveId)
+    .toSorted((a, b) => a.position - b.position);
+}
+
+/** The boxes in which a colony has a chamber, bottom first. */
+export function boxesOfColony(apiary: Apiary, colony: Colony): Box[] {
+  if (colony.hiveId === null) return [];
+  return boxesOfHive(apiary, colony.hiveId).filter((b) => b.chambers.some((c) => c.colonyId === colony.id));
+}
+
+/** True when the slot lies in a chamber of the colony. */
+export function isSlotOf(box: Box, slot: number, colonyId: string): boolean {
+  return box.chambers.some((c) => c.colonyId === colonyId && slot >= c.fromSlot && slot <= c.toSlot);
+}
+
+/** The colony whose chamber holds the slot, or null for a shared or empty chamber. */
+export function colonyAtSlot(box: Box, slot: number): string | null {
+  return box.chambers.find((c) => slot >= c.fromSlot && slot <= c.toSlot)?.colonyId ?? null;
+}
+
+/** Frames by box, kept per version of the frame table: a board asks for every box at once. */
+const framesByBox = new WeakMap<Apiary['frame'], Map<string, Frame[]>>();
+
+/** The frames of a box by slot. */
+export function framesOfBox(apiary: Apiary, boxId: string): readonly Frame[] {
+  let index = framesByBox.get(apiary.frame);
+  if (!index) {
+    index = new Map();
+    for (const frame of Object.values(apiary.frame)) {
+      if (frame.boxId === null) continue;
+      const list = index.get(frame.boxId);
+      if (list) list.push(frame);
+      else index.set(frame.boxId, [frame]);
+    }
+    for (const list of index.values()) list.sort((a, b) => (a.slot ?? 0) - (b.slot ?? 0));
+    framesByBox.set(apiary.frame, index);
+  }
+  return index.get(boxId) ?? [];
+}
+
+/** The frames of a colony, bottom box first, by slot. */
+export function framesOfColony(apiary: Apiary, colony: Colony): PlacedFrame[] {
+  return boxesOfColony(apiary, colony).flatMap((box) =>
+    framesOfBox(apiary, box.id)
+      .filter((f) => f.slot !== null && isSlotOf(box, f.slot, colony.id))
+      .map((frame) => ({
+        frame,
+        box,
+        slot: frame.slot as number,
+        reading: frame.readingId === null ? null : (apiary.reading[frame.readingId] ?? null),
+      })),
+  );
+}
+
+/** What to take an unread frame for: its blank comb, without bees. */
+export function readingOf(placed: PlacedFrame): FrameReading {
+  return placed.reading?.body ?? bothSides({ [placed.frame.blank]: 10 }, 0, { estimated: true });
+}
+
+/** A colony's frames for arithmetic; frames that were never read count as blank. */
+export function nestOf(frames: readonly PlacedFrame[]): NestFrame[] {
+  return frames.map((p) => ({ id: p.frame.id, size: p.frame.sizeId, reading: readingOf(p) }));
+}
+
+/** The day of the oldest reading that still speaks for a frame of the colony; null when none was read. */
+export function countedOn(frames: readonly PlacedFrame[]): Day | null {
+  return frames.reduce<Day | null>(
+    (oldest, p) => (p.reading && (oldest === null || p.reading.day < oldest) ? p.reading.day : oldest),
+    null,
+  );
+}
+
+/** Days since the colony was counted; null when it never was. */
+export function ageOfCount(frames: readonly PlacedFrame[], today: Day): number | null {
+  const day = countedOn(frames);
+  return day === null ? null : daysBetween(day, today);
+}
+
+/** The queen known to be in a colony. */
+export function queenOf(apiary: Apiary, colonyId: string): Queen | undefined {
+  return Object.values(apiary.queen).find(
+    (q) => q.whereabouts.known === 'colony' && q.whereabouts.colonyId === colonyId,
+  );
+}
+
+/** A queen that is in this colony or in another: known to be one of several. */
+export function queenPerhapsIn(apiary: Apiary, colonyId: string): Queen | undefined {
+  return Object.values(apiary.queen).find(
+    (q) => q.whereabouts.known === 'oneOf' && q.whereabouts.colonyIds.includes(colonyId),
+  );
+}
+
+/** Stand and yard of a colony, where it has them. */
+export function placeOf(apiary: Apiary, colony: Colony): { hive?: Hive; stand?: Stand; yard?: Yard } {
+  const hive = colony.hiveId === null ? undefined : apiary.hive[colony.hiveId];
+  const stand = hive?.standId ? apiary.stand[hive.standId] : undefined;
+  const yard = stand ? apiary.yard[stand.yardId] : undefined;
+  return { ...(hive && { hive }), ...(stand && { stand }), ...(yard && { yard }) };
+}
+
+/** The living colonies of a yard, by the order of their stands. */
+export function coloniesOfYard(apiary: Apiary, yardId: string): Colony[] {
+  return Object.values(apiary.colony)
+    .filter((c) => c.endedOn === null && placeOf(apiary, c).yard?.id === yardId)
+    .toSorted((a, b) => {
+      const order = (c: Colony) => placeOf(apiary, c).stand?.order ?? 0;
+      return order(a) - order(b) || a.name.localeCompare(b.name);
+    });
+}
+
+/** A colony's visits, latest first. */
+export function visitsOf(apiary: Apiary, colonyId: string): Visit[] {
+  return Object.values(apiary.visit)
+    .filter((v) => v.colonyId === colonyId)
+    .toSorted((a, b) => b.day.localeCompare(a.day));
+}
+
+/** Follow-ups that wait, soonest first. */
+export function openFollowUps(apiary: Apiary): FollowUp[] {
+  return Object.values(apiary.followUp)
+    .filter((f) => f.status === 'open')
+    .toSorted((a, b) => a.window.earliest.localeCompare(b.window.earliest) || a.id.localeCompare(b.id));
+}
+
+/** Frames in the store, those drawn first, in a stable order. */
+export function framesInStore(apiary: Apiary): Frame[] {
+  return Object.values(apiary.frame)
+    .filter((f) => f.place === 'store')
+    .toSorted((a, b) => a.blank.localeCompare(b.blank) || a.id.localeCompare(b.id));
+}
+
+/** Where a frame hangs, in words: `lower box, frame 4`. */
+export function placeInWords(apiary: Apiary, colony: Colony, box: Box, slot: number): string {
+  const boxes = boxesOfColony(apiary, colony);
+  return `${boxName(boxes, box.id)}, frame ${slot}`;
+}
+
+/** A box among its fellows: lower and upper for two, numbered from the bottom for more. */
+export function boxName(boxes: readonly Box[], boxId: string): string {
+  const at = boxes.findIndex((b) => b.id === boxId);
+  if (boxes.length <= 1) return 'box';
+  if (boxes.length === 2) return at === 0 ? 'lower box' : 'upper box';
+  return `box ${at + 1}`;
+}

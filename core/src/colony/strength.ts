@@ -1,0 +1,58 @@
+import { CONTENT_CLASSES, shareOf, shareOfBees, type ContentClass } from '../comb/contents.ts';
+import { beesPerFrame, honeyKgPerFrame, type Range } from '../comb/densities.ts';
+import { inReferenceFrames, type FrameSizeId } from '../comb/frameSizes.ts';
+import type { NestFrame } from '../brood/projectNest.ts';
+
+/** How far one person's reading of comb cover may be off, as a share (common practice, no source). */
+export const READING_ERROR_SHARE = 0.15;
+
+/** What a colony amounts to, in frames of the reference size unless the name says otherwise. */
+export interface Strength {
+  /** Combs covered with bees on both sides. */
+  readonly framesOfBees: Range;
+  /** Adult bees. */
+  readonly bees: Range;
+  /** Brood area of all stages and of drones, as full frames. */
+  readonly broodFrames: Range;
+  /** Each content as full frames. */
+  readonly frames: Readonly<Record<ContentClass, number>>;
+  /** Honey and nectar as full frames. */
+  readonly storesFrames: number;
+  /** Honey and nectar in kg; nectar is counted at half the weight of honey that it will become. */
+  readonly storesKg: Range;
+  /** How many combs were read. */
+  readonly combsRead: number;
+}
+
+const round3 = (low: number, likely: number, high: number): Range => ({ low, likely, high });
+
+/**
+ * Adds a nest up.
+ *
+ * Ranges of frames come from {@link READING_ERROR_SHARE}; ranges of bees and kilograms add the range of
+ * their sources (see comb/densities).
+ */
+export function strengthOf(nest: readonly NestFrame[], reference: FrameSizeId): Strength {
+  const frames = Object.fromEntries(CONTENT_CLASSES.map((c) => [c, 0])) as Record<ContentClass, number>;
+  let covered = 0;
+  for (const f of nest) {
+    const worth = inReferenceFrames(f.size, reference);
+    covered += shareOfBees(f.reading) * worth;
+    for (const c of CONTENT_CLASSES) frames[c] += shareOf(f.reading, c) * worth;
+  }
+  const brood = frames.eggs + frames.open + frames.capped + frames.emerging + frames.drone;
+  const down = 1 - READING_ERROR_SHARE;
+  const up = 1 + READING_ERROR_SHARE;
+  const perFrame = beesPerFrame(reference);
+  const kg = honeyKgPerFrame(reference);
+  const honeyWorth = frames.honey + frames.nectar / 2;
+  return {
+    framesOfBees: round3(covered * down, covered, covered * up),
+    bees: round3(covered * down * perFrame.low, covered * perFrame.likely, covered * up * perFrame.high),
+    broodFrames: round3(brood * down, brood, brood * up),
+    frames,
+    storesFrames: frames.honey + frames.nectar,
+    storesKg: round3(honeyWorth * down * kg.low, honeyWorth * kg.likely, honeyWorth * up * kg.high),
+    combsRead: nest.length,
+  };
+}

@@ -1,0 +1,149 @@
+import { z } from 'zod';
+import { changeSchema, type Change } from '../apiary/change.ts';
+import { emptyApiary, RECORD_KINDS, RECORD_SCHEMAS, type AnyRecord, type Apiary } from '../apiary/records.ts';
+import { failure, success, type Problem, type Result } from '../result/problem.ts';
+import { conservationProblems } from '../apiary/conservation.ts';
+
+/** One line of the journal: what was asked, when, and what it changed. */
+export const journalEntry = z.strictObject({
+  id: z.uuid(),
+  /** Position in the journal, from 1. */
+  seq: z.int().min(1),
+  /** When the client made the command and when it was carried out, as instants in UTC. */
+  madeAt: z.iso.datetime(),
+  doneAt: z.iso.datetime(),
+  type: z.string(),
+  summary: z.string(),
+  /** The entry that took this one back, if any. */
+  undoneBy: z.uuid().nullable(),
+  body: z.strictObject({ v: z.literal(1), changes: z.array(changeSchema) }),
+});
+export interface JournalEntry {
+  readonly id: string;
+  readonly seq: number;
+  readonly madeAt: string;
+  readonly doneAt: string;
+  readonly type: string;
+  readonly summary: string;
+  readonly undoneBy: string | null;
+  readonly body: { readonly v: 1; readonly changes: readonly Change[] };
+}
+
+/** Version of the file format. A change of shape raises it and adds a migration beside this file. */
+export const BUNDLE_VERSION = 1;
+
+/** A whole operation in one file. */
+export const bundle = z.strictObject({
+  format: z.literal('incremen-apiary'),
+  version: z.literal(BUNDLE_VERSION),
+  records: z.strictObject(
+    Object.fromEntries(RECORD_KINDS.map((k) => [k, z.array(RECORD_SCHEMAS[k])])) as {
+      [K in keyof typeof RECORD_SCHEMAS]: z.ZodArray<(typeof RECORD_SCHEMAS)[K]>;
+    },
+  ),
+  journal: z.array(journalEntry),
+});
+export type Bundle = z.infer<typeof bundle>;
+
+/** Writes an apiary and its journal as a bundle, in an order that does not depend on how they were kept. */
+export function toBundle(apiary: Apiary, journal: readonly JournalEntry[]): Bundle {
+  const records = Object.fromEntries(
+    RECORD_KINDS.map((k) => [
+      k,
+      Object.values<AnyRecord>(apiary[k]).toSorted((a, b) => (a.id < b.id ? -1 : 1)),
+    ]),
+  ) as unknown as Bundle['records'];
+  return {
+    format: 'incremen-apiary',
+    version: BUNDLE_VERSION,
+    records,
+    journal: journal.toSorted((a, b) => a.seq - b.seq) as Bundle['journal'],
+  };
+}
+
+/**
+ * Reads a bundle: checks the shape, then that records refer to records that are there and that frames are
+ * in one place each. Nothing is taken over unless all of it is sound.
+ */
+export function fromBundle(input: unknown): Result<{ apiary: Apiary; journal: readonly JournalEntry[] }> {
+  if (typeof input === 'object' && input !== null && 'version' in input && input.version !== BUNDLE_VERSION) {
+    return failure({
+      code: 'bundle-version',
+      path: ['version'],
+      message: `This file has version ${String(input.version)}; this Incremen reads version ${BUNDLE_VERSION}.`,
+      remedy: 'Update Incremen, or export the file again with this version.',
+    });
+  }
+  const parsed = bundle.safeParse(input);
+  if (!parsed.success) {
+    return failure(
+      ...parsed.error.issues.slice(0, 20).map((issue) => ({
+        code: 'bundle-shape',
+        path: issue.path.map((p) => (typeof p === 'symbol' ? String(p) : p)),
+        message: issue.message,
+        remedy: 'Correct the file at this place, or export it anew.',
+      })),
+    );
+  }
+  const apiary = emptyApiary() as { [K in keyof Apiary]: Record<string, AnyRecord> };
+  const problems: Problem[] = [];
+  for (const kind of RECORD_KINDS) {
+    parsed.data.records[kind].forEach((record: AnyRecord, i: number) => {
+      if (apiary[kind][record.id]) {
+        problems.push(
+          unsound(['records', kind, i, 'id'], `The id ${record.id} stands twice among ${kind} records.`),
+        );
+      }
+      apiary[kind][record.id] = record;
+    });
+  }
+  if (parsed.data.records.operation.length !== 1) {
+    problems.push(unsound(['records', 'operation'], 'A file holds exactly one operation.'));
+  }
+  const whole = apiary as unknown as Apiary;
+  problems.push(...danglingReferences(whole));
+  const asChanges = parsed.data.records.frame.map(
+    (f) => ({ kind: 'frame', id: f.id, before: null, after: f }) as Change,
+  );
+  problems.push(...conservationProblems(whole, asChanges));
+  if (problems.length > 0) return failure(...problems.slice(0, 20));
+  return success({ apiary: whole, journal: parsed.data.journal as readonly JournalEntry[] });
+}
+
+const unsound = (path: Problem['path'], message: string): Problem => ({
+  code: 'bundle-unsound',
+  path,
+  message,
+  remedy: 'Export the file again; if it was edited by hand, correct this place.',
+});
+
+/** Single references from one kind of record to another, by field. */
+const REFERENCES: readonly [keyof Apiary, string, keyof Apiary][] = [
+  ['stand', 'yardId', 'yard'],
+  ['hive', 'standId', 'stand'],
+  ['box', 'hiveId', 'hive'],
+  ['colony', 'hiveId', 'hive'],
+  ['frame', 'boxId', 'box'],
+  ['frame', 'readingId', 'reading'],
+  ['visit', 'colonyId', 'colony'],
+  ['reading', 'visitId', 'visit'],
+  ['reading', 'frameId', 'frame'],
+  ['plan', 'colonyId', 'colony'],
+  ['move', 'planId', 'plan'],
+  ['step', 'planId', 'plan'],
+];
+
+function danglingReferences(apiary: Apiary): Problem[] {
+  return REFERENCES.flatMap(([kind, field, target]) =>
+    Object.values<Record<string, unknown>>(apiary[kind] as never).flatMap((record) => {
+      const to = record[field];
+      if (to === null || typeof to !== 'string' || apiary[target][to]) return [];
+      return [
+        unsound(
+          ['records', kind, String(record['id']), field],
+          `It refers to a ${target} that is not in the file (${to}).`,
+        ),
+      ];
+    }),
+  );
+}

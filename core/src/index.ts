@@ -1,0 +1,125 @@
+export { addDays, dayInWords, daysBetween, daySchema, monthOf, yearOf, type Day } from './calendar/day.ts';
+export {
+  bothSides,
+  CELL_KINDS,
+  CONTENT_CLASSES,
+  CONTENT_NAMES,
+  hasLiveCell,
+  problemsOfReading,
+  shareOf,
+  shareOfBees,
+  sumOfTenths,
+  WORKER_BROOD,
+  type CellFinding,
+  type CellKind,
+  type ContentClass,
+  type Contents,
+  type FrameReading,
+  type Side,
+} from './comb/contents.ts';
+export { beesPerFrame, framesOfBeesFromCapped, honeyKgPerFrame, type Range } from './comb/densities.ts';
+export {
+  allFrameSizes,
+  frameSize,
+  FRAME_SIZE_IDS,
+  frameSizeId,
+  inReferenceFrames,
+  type FrameSizeId,
+} from './comb/frameSizes.ts';
+export { DEVELOPMENT, type Caste } from './brood/developmentClock.ts';
+export {
+  layingRates,
+  presentLayingRate,
+  projectNest,
+  type Laying,
+  type LayingRates,
+  type NestFrame,
+} from './brood/projectNest.ts';
+export { spreadNest, type NestTotals } from './brood/spreadNest.ts';
+export { strengthOf, type Strength } from './colony/strength.ts';
+export { colonyState, type ColonyState, type Lane } from './colony/colonyState.ts';
+export { stayShare, temperOf, type Distance } from './drift/drift.ts';
+export { colourClash, MARKING_COLOURS, markingColour, type MarkingColour } from './queen/markingColour.ts';
+export { noEvidence, type Evidence } from './queen/evidence.ts';
+export { judgeParts, type JointVerdict } from './queen/judgeParts.ts';
+export { judgePart, type Finding, type NextAction, type Verdict } from './queen/verdict.ts';
+export {
+  emergenceFromCells,
+  queenCalendar,
+  type FollowUpTopic,
+  type QueenCalendar,
+  type Window,
+} from './followup/windows.ts';
+export {
+  DEFAULT_HOUSE_RULES,
+  HOUSE_RULES,
+  houseRules,
+  type HouseRuleId,
+  type HouseRules,
+} from './rules/houseRules.ts';
+export { METHODS, methodById } from './methods/registry.ts';
+export type { MethodId, MethodOption, SplitMethod } from './methods/method.ts';
+export { makePlan, type PlanRequest, type WorkedPlan } from './plan/makePlan.ts';
+export type { KitLine, PartMeasure, PlanBody, PlanPart, RuleLine } from './plan/planBody.ts';
+export { failure, success, type Problem, type Result } from './result/problem.ts';
+export { applyChanges, changeSchema, reverseChanges, type Change } from './apiary/change.ts';
+export { command, type Command, type CommandOf, type NewHive } from './apiary/commands.ts';
+export { decide } from './apiary/decide.ts';
+export { judgeLook } from './apiary/deciders/looking.ts';
+export {
+  emptyApiary,
+  operationOf,
+  RECORD_KINDS,
+  RECORD_SCHEMAS,
+  type AnyRecord,
+  type Apiary,
+  type Box,
+  type Colony,
+  type FollowUp,
+  type Frame,
+  type Hive,
+  type Move,
+  type Operation,
+  type Plan,
+  type Queen,
+  type Reading,
+  type RecordKind,
+  type RecordOf,
+  type Stand,
+  type Step,
+  type Visit,
+  type Yard,
+} from './apiary/records.ts';
+export { summarise } from './apiary/summarise.ts';
+export { undoChanges } from './apiary/undo.ts';
+export {
+  ageOfCount,
+  boxesOfColony,
+  boxName,
+  coloniesOfYard,
+  countedOn,
+  framesInStore,
+  framesOfBox,
+  framesOfColony,
+  nestOf,
+  openFollowUps,
+  placeInWords,
+  placeOf,
+  queenOf,
+  queenPerhapsIn,
+  readingOf,
+  visitsOf,
+  type PlacedFrame,
+} from './apiary/views.ts';
+export {
+  bundle,
+  BUNDLE_VERSION,
+  fromBundle,
+  journalEntry,
+  toBundle,
+  type Bundle,
+  type JournalEntry,
+} from './formats/bundle.ts';
+export { COUNT_COLUMNS, planCountImport, type CountImport } from './formats/countCsv.ts';
+export { DEMO_DAY, demoScenario, type Scenario } from './demo/scenario.ts';
+export { seededIds } from './demo/seededIds.ts';

@@ -1,0 +1,31 @@
+import { honeyKgPerFrame } from '../comb/densities.ts';
+import type { PlanFrame } from '../plan/measure.ts';
+
+/** Shown with every piece of work at the hives. */
+export const COMMON_CAUTIONS = [
+  'Stings: veil closed, smoker lit. Know the signs of a severe reaction, keep emergency help in reach, and do not work alone if you are allergic.',
+  'Fire: set the smoker down on bare ground, never in dry grass.',
+  'Suspect brood: stop moving combs and bees and call the inspector; some diseases are notifiable. Local rules on registration and movement apply.',
+] as const;
+
+/** Wood, wax, pollen and brood of a frame and its share of the box, in kg (common practice, no source). */
+const KG_PER_FRAME_WITHOUT_HONEY = 1.2;
+
+/** The weight of a box with these frames, in kg, to within a fifth. */
+export function boxWeightKg(frames: readonly Pick<PlanFrame, 'size' | 'stores' | 'reading'>[]): number {
+  return frames.reduce(
+    (kg, f) =>
+      kg +
+      KG_PER_FRAME_WITHOUT_HONEY +
+      ((f.reading.sides[0].contents.honey ?? 0) + (f.reading.sides[1].contents.honey ?? 0)) *
+        0.05 *
+        honeyKgPerFrame(f.size).likely,
+    0,
+  );
+}
+
+/** A warning for a box that has to be lifted whole. */
+export function boxLiftCaution(name: string, frames: readonly PlanFrame[]): string {
+  const kg = Math.round(boxWeightKg(frames));
+  return `Lifting: the ${name} weighs about ${kg} kg. Lift it in pairs, or carry its frames over one by one.`;
+}

@@ -1,0 +1,133 @@
+import type { Day } from '../calendar/day.ts';
+import type { FrameSizeId } from '../comb/frameSizes.ts';
+import type { CellFinding } from '../comb/contents.ts';
+import type { Distance } from '../drift/drift.ts';
+import type { FollowUpTopic, Window } from '../followup/windows.ts';
+import type { Choice, PlanFrame } from '../plan/measure.ts';
+import type { PartMeasure } from '../plan/planBody.ts';
+import type { PlanRule } from '../plan/rules.ts';
+import type { HouseRules } from '../rules/houseRules.ts';
+
+/** The methods of increase that Incremen knows. */
+export type MethodId = 'walk-away-halves' | 'queen-to-nuc';
+
+/** A question on which good beekeepers differ, with the schools and a reasoned default. */
+export interface MethodOption {
+  readonly id: string;
+  readonly question: string;
+  readonly schools: readonly { readonly id: string; readonly label: string; readonly why: string }[];
+  readonly default: string;
+}
+
+/** One box of the colony to be split. */
+export interface DonorBox {
+  readonly id: string;
+  readonly name: string;
+  readonly sizeId: FrameSizeId;
+  readonly slots: number;
+  readonly role: 'brood' | 'super';
+}
+
+/** The colony to be split, brought to the day of the work. */
+export interface Donor {
+  readonly colonyId: string;
+  readonly name: string;
+  /** Bottom first. */
+  readonly boxes: readonly DonorBox[];
+  readonly frames: readonly PlanFrame[];
+  /** All cells seen, for dating. */
+  readonly cells: readonly CellFinding[];
+  readonly countedOn: Day;
+}
+
+/** What a method gets to see. */
+export interface MethodInput {
+  readonly donor: Donor;
+  readonly day: Day;
+  readonly options: Readonly<Record<string, string>>;
+  readonly rules: HouseRules;
+  readonly newName: string;
+}
+
+/** How a method frames the problem that the planner then solves. */
+export interface Setup {
+  readonly distance: Distance;
+  /** Where the old queen is afterwards, in the part that stays and in the new one. */
+  readonly queen: readonly ['here' | 'elsewhere' | 'unknown', 'here' | 'elsewhere' | 'unknown'];
+  readonly rules: readonly PlanRule[];
+  /** What is nice to have, as a price on top of the rules. */
+  readonly wish: (stay: PartMeasure, fresh: PartMeasure, choice: Choice) => number;
+  readonly start: Choice;
+  /** Part in which each frame hangs without any frame being lifted. */
+  readonly restingPart: readonly (0 | 1)[];
+  readonly movable: readonly number[];
+  readonly shakable: readonly number[];
+  readonly maxShakes: number;
+  readonly newPart: { readonly min: number; readonly max: number };
+  /** Boxes that go to the new stand as they are; empty when a box is brought. */
+  readonly boxesThatMove: readonly string[];
+  /** The box to bring, when none moves. */
+  readonly broughtBox: { readonly sizeId: FrameSizeId; readonly slots: number } | null;
+  readonly emergence: Window;
+}
+
+/** A frame on its way, for texts. */
+export interface PlannedMove {
+  readonly frame: PlanFrame | null;
+  /** Null for a frame from the store. */
+  readonly fromLabel: string;
+  readonly toLabel: string;
+  readonly toPart: 0 | 1;
+  readonly blank: 'drawn' | 'foundation' | null;
+}
+
+/** What is known once the frames are chosen. */
+export interface Solved {
+  readonly input: MethodInput;
+  readonly setup: Setup;
+  readonly stay: PartMeasure;
+  readonly fresh: PartMeasure;
+  readonly moves: readonly PlannedMove[];
+  readonly shakes: readonly PlanFrame[];
+}
+
+/** A step before it gets an identifier. */
+export interface StepText {
+  readonly kind: 'prepare' | 'open' | 'find' | 'move' | 'shake' | 'lift' | 'fill' | 'close' | 'check';
+  readonly text: string;
+  readonly detail: string;
+}
+
+/** A follow-up before it gets an identifier. */
+export interface FollowUpText {
+  readonly parts: readonly ('stay' | 'new')[];
+  readonly kind: 'look' | 'hands-off';
+  readonly topic: FollowUpTopic;
+  readonly window: Window;
+  readonly expect: string;
+}
+
+/** One way to make increase: everything that is particular to it, and nothing that is common to all. */
+export interface SplitMethod {
+  readonly id: MethodId;
+  readonly name: string;
+  readonly aim: string;
+  readonly season: string;
+  readonly skips: string;
+  readonly options: readonly MethodOption[];
+  readonly goesWrong: readonly { readonly what: string; readonly wayOut: string }[];
+  setUp(input: MethodInput): Setup;
+  steps(solved: Solved): StepText[];
+  /** Equipment besides frames, by name. */
+  kit(solved: Solved): { readonly what: string; readonly count: number }[];
+  followUps(solved: Solved): FollowUpText[];
+  cautions(solved: Solved): string[];
+}
+
+/** The chosen school for an option; the default when none was chosen. */
+export function chosen(method: Pick<SplitMethod, 'options'>, input: MethodInput, optionId: string): string {
+  const option = method.options.find((o) => o.id === optionId);
+  if (!option) throw new Error(`no option ${optionId}`);
+  const wanted = input.options[optionId];
+  return option.schools.some((s) => s.id === wanted) ? (wanted as string) : option.default;
+}

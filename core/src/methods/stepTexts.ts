@@ -1,0 +1,45 @@
+import { CONTENT_CLASSES, CONTENT_NAMES, shareOf } from '../comb/contents.ts';
+import type { PlanFrame } from '../plan/measure.ts';
+import type { PlannedMove, StepText } from './method.ts';
+
+/** A frame in a few words, by what there is most of: `capped brood, open brood, some bees`. */
+export function inWords(frame: PlanFrame): string {
+  const parts = CONTENT_CLASSES.map((c) => ({ c, share: shareOf(frame.reading, c) }))
+    .filter((p) => p.share >= 0.1)
+    .toSorted((a, b) => b.share - a.share)
+    .slice(0, 2)
+    .map((p) => CONTENT_NAMES[p.c]);
+  return parts.length > 0 ? parts.join(', ') : 'little in it';
+}
+
+/** The step for one frame carried from one place to another. */
+export function moveStep(move: PlannedMove): StepText {
+  const frame = move.frame;
+  return {
+    kind: 'move',
+    text: `${capital(move.fromLabel)} → ${move.toLabel}`,
+    detail: frame ? `${capital(inWords(frame))}. Bees stay on it.` : '',
+  };
+}
+
+/** One step for all frames that come from the store. */
+export function fillSteps(moves: readonly PlannedMove[]): StepText[] {
+  const filled = moves.filter((m) => m.frame === null);
+  if (filled.length === 0) return [];
+  const count = (blank: 'drawn' | 'foundation') => filled.filter((m) => m.blank === blank).length;
+  const parts = [
+    ...(count('drawn') > 0 ? [`${count('drawn')} drawn`] : []),
+    ...(count('foundation') > 0 ? [`${count('foundation')} foundation`] : []),
+  ];
+  return [
+    {
+      kind: 'fill',
+      text: `Fill the free slots from the store: ${parts.join(', ')}`,
+      detail: filled.map((m) => m.toLabel).join('; '),
+    },
+  ];
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -1,0 +1,191 @@
+import type { StayShares } from '../drift/drift.ts';
+import { z } from 'zod';
+
+/** One threshold that beekeepers argue about: a default, its reason, and the range that makes sense. */
+export interface HouseRule {
+  readonly label: string;
+  readonly unit: string;
+  readonly default: number;
+  readonly min: number;
+  readonly max: number;
+  readonly step: number;
+  /** Why the default is what it is, in one line. */
+  readonly why: string;
+}
+
+const rule = (
+  label: string,
+  unit: string,
+  value: number,
+  [min, max, step]: [number, number, number],
+  why: string,
+): HouseRule => ({ label, unit, default: value, min, max, step, why });
+
+/** All house rules. The defaults are common practice without a single source, unless the reason names one. */
+export const HOUSE_RULES = {
+  coverWarm: rule(
+    'Brood per frame of bees, mild nights',
+    'frames of brood per frame of bees',
+    0.8,
+    [0.3, 1.2, 0.05],
+    'Bees must cover brood; a little slack is kept for the nights.',
+  ),
+  coverCold: rule(
+    'Brood per frame of bees, nights below 10 °C',
+    'frames of brood per frame of bees',
+    0.6,
+    [0.2, 1, 0.05],
+    'Bees draw together in the cold and bare the outer brood.',
+  ),
+  minBeesNewPart: rule(
+    'Bees in a new part, after drift',
+    'frames of bees',
+    2.5,
+    [1, 8, 0.25],
+    'Below this a small unit neither keeps brood warm nor feeds queen larvae well.',
+  ),
+  minEggsTenths: rule(
+    'Eggs and new larvae for a part that raises a queen',
+    'tenths of one side',
+    1,
+    [0.5, 10, 0.5],
+    'Part of a comb is enough: bees choose a few larvae under a day old.',
+  ),
+  minBeeBreadFrames: rule(
+    'Bee bread in each part',
+    'frames',
+    0.2,
+    [0, 2, 0.05],
+    'Without bee bread a unit cannot raise brood or a good queen.',
+  ),
+  minStoresNoField: rule(
+    'Stores in a part without field bees',
+    'frames',
+    1,
+    [0, 4, 0.25],
+    'It brings nothing in for days and lives on what it is given.',
+  ),
+  minStoresOnStand: rule(
+    'Stores left on the old stand',
+    'frames',
+    0.5,
+    [0, 4, 0.25],
+    'Field bees come home to it, but rain can last.',
+  ),
+  donorFloorBrood: rule(
+    'Brood left with the giver',
+    'frames of brood',
+    2,
+    [0, 8, 0.5],
+    'In build-up one or two good brood frames carry on: all field bees return to the old stand.',
+  ),
+  strongForHalves: rule(
+    'Bees needed to make two halves',
+    'frames of bees',
+    12,
+    [6, 24, 0.5],
+    'Each half should cover its brood without help on the first cold night.',
+  ),
+  strongForNuc: rule(
+    'Bees needed to take a nuc with the queen',
+    'frames of bees',
+    8,
+    [4, 20, 0.5],
+    'The parent must still cover its brood and feed queen cells.',
+  ),
+  nucSlots: rule(
+    'Slots of a nuc box',
+    'frames',
+    5,
+    [3, 6, 1],
+    'Five frames give a laying queen room for two rounds.',
+  ),
+  stayOpenBrood: rule(
+    'Bees that stay on open brood moved in the yard',
+    'share',
+    0.65,
+    [0, 1, 0.05],
+    'Mostly nurses, and nurses stay.',
+  ),
+  stayCappedBrood: rule(
+    'Bees that stay on capped brood moved in the yard',
+    'share',
+    0.5,
+    [0, 1, 0.05],
+    'Mixed ages; the older half flies home.',
+  ),
+  stayStores: rule(
+    'Bees that stay on stores or empty comb moved in the yard',
+    'share',
+    0.35,
+    [0, 1, 0.05],
+    'Many field bees, which fly home.',
+  ),
+  stayAway: rule(
+    'Bees that stay when moved beyond 3 km',
+    'share',
+    0.95,
+    [0, 1, 0.05],
+    'Out of flying range nothing draws them back.',
+  ),
+  giverBees: rule(
+    'A giver has at least',
+    'frames of bees',
+    9,
+    [4, 20, 0.5],
+    'Above this a colony crowds its brood nest in build-up and can spare bees.',
+  ),
+  giverBrood: rule(
+    'and at least',
+    'frames of brood',
+    5.5,
+    [2, 14, 0.5],
+    'Enough to keep its floor after giving a frame or two.',
+  ),
+  weakBees: rule(
+    'A weak colony has fewer than',
+    'frames of bees',
+    4.5,
+    [1, 10, 0.5],
+    'It cannot spare anything and may need help.',
+  ),
+  countAgesDays: rule(
+    'A count is old after',
+    'days',
+    9,
+    [2, 30, 1],
+    'In nine days every cell that was open is capped and eggs then laid are larvae.',
+  ),
+} as const satisfies Record<string, HouseRule>;
+
+/** The name of a house rule. */
+export type HouseRuleId = keyof typeof HOUSE_RULES;
+
+/** A value for every house rule. */
+export type HouseRules = Readonly<Record<HouseRuleId, number>>;
+
+const ids = Object.keys(HOUSE_RULES) as HouseRuleId[];
+
+/** The house rules as shipped. */
+export const DEFAULT_HOUSE_RULES = Object.fromEntries(
+  ids.map((id) => [id, HOUSE_RULES[id].default]),
+) as Record<HouseRuleId, number> as HouseRules;
+
+/** The rules that a beekeeper has changed; the rest keep their defaults. */
+export const houseRuleChanges = z.partialRecord(z.enum(ids as [HouseRuleId, ...HouseRuleId[]]), z.number());
+export type HouseRuleChanges = z.infer<typeof houseRuleChanges>;
+
+/** The house rules in force. */
+export function houseRules(changes: HouseRuleChanges): HouseRules {
+  return { ...DEFAULT_HOUSE_RULES, ...changes };
+}
+
+/** The drift shares among the house rules. */
+export function stayShares(rules: HouseRules): StayShares {
+  return {
+    openBrood: rules.stayOpenBrood,
+    cappedBrood: rules.stayCappedBrood,
+    stores: rules.stayStores,
+    away: rules.stayAway,
+  };
+}

@@ -1,0 +1,107 @@
+import { applyChanges } from '../apiary/change.ts';
+import type { Command } from '../apiary/commands.ts';
+import { decide } from '../apiary/decide.ts';
+import { emptyApiary, type Apiary, type Colony } from '../apiary/records.ts';
+import { framesOfColony } from '../apiary/views.ts';
+import type { FrameReading } from '../comb/contents.ts';
+import { seededIds } from '../demo/seededIds.ts';
+
+/** An apiary for tests: commands are carried out at once, and a refused one throws with its problems. */
+export class TestYard {
+  apiary: Apiary;
+  readonly newId: () => string;
+  readonly yardId: string;
+
+  constructor(seed = 1) {
+    this.newId = seededIds(seed);
+    const operationId = this.newId();
+    this.yardId = this.newId();
+    this.apiary = {
+      ...emptyApiary(),
+      operation: {
+        [operationId]: {
+          id: operationId,
+          name: 'Test',
+          hemisphere: 'north',
+          units: 'metric',
+          referenceSize: 'langstroth-deep',
+          fixedToday: null,
+          houseRules: { v: 1, changes: {} },
+        },
+      },
+    };
+    this.run({ type: 'addYard', yard: { id: this.yardId, name: 'Yard', note: '' } });
+  }
+
+  run(command: Command): void {
+    const result = decide(this.apiary, command);
+    if (!result.ok)
+      throw new Error(result.problems.map((p) => `${p.path.join('.')}: ${p.message}`).join('\n'));
+    this.apiary = applyChanges(this.apiary, result.value);
+  }
+
+  /** Problems of a command that must be refused, as `code at path`. */
+  refused(command: Command): string[] {
+    const result = decide(this.apiary, command);
+    return result.ok ? [] : result.problems.map((p) => `${p.code} at ${p.path.join('.')}`);
+  }
+
+  /** A hive of deep boxes with the given frames, set up on 1 May and counted on `day`. */
+  hive(name: string, boxes: readonly (readonly FrameReading[])[], day = '2026-05-09', slots = 10): Colony {
+    const colonyId = this.newId();
+    this.run({
+      type: 'addHives',
+      yardId: this.yardId,
+      day: '2026-05-01',
+      hives: [
+        {
+          hiveId: this.newId(),
+          standId: this.newId(),
+          colonyId,
+          name,
+          boxes: boxes.map((b) => ({
+            id: this.newId(),
+            sizeId: 'langstroth-deep',
+            slots,
+            role: 'brood',
+            frames: b.map((_, i) => ({ id: this.newId(), slot: i + 1, blank: 'drawn', combYear: null })),
+          })),
+        },
+      ],
+    });
+    const colony = this.colony(name);
+    const all = boxes.flat();
+    this.run({
+      type: 'recordCount',
+      visitId: this.newId(),
+      colonyId,
+      day,
+      note: '',
+      readings: framesOfColony(this.apiary, colony).map((p, i) => ({
+        id: this.newId(),
+        frameId: p.frame.id,
+        body: all[i] as never,
+      })),
+    });
+    return this.colony(name);
+  }
+
+  colony(name: string): Colony {
+    const colony = Object.values(this.apiary.colony).find((c) => c.name === name);
+    if (!colony) throw new Error(`no colony ${name}`);
+    return colony;
+  }
+
+  /** Takes frames into the store. */
+  stock(blank: 'drawn' | 'foundation', n: number): void {
+    this.run({
+      type: 'addToStore',
+      frames: Array.from({ length: n }, () => ({
+        id: this.newId(),
+        sizeId: 'langstroth-deep',
+        blank,
+        combYear: null,
+      })),
+    });
+  }
+}

@@ -1,0 +1,24 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    projects: [
+      { test: { name: 'core', root: 'core', include: ['src/**/*.test.ts'], environment: 'node' } },
+      { test: { name: 'contract', root: 'contract', include: ['src/**/*.test.ts'], environment: 'node' } },
+      {
+        test: {
+          name: 'server',
+          root: 'server',
+          include: ['src/**/*.test.ts'],
+          environment: 'node',
+          testTimeout: 30_000,
+          hookTimeout: 60_000,
+          globalSetup: ['./src/testing/postgresForTests.ts'],
+        },
+      },
+      {
+        test: { name: 'web', root: 'web', include: ['src/**/*.test.{ts,tsx}'], environment: 'happy-dom' },
+      },
+    ],
+  },
+});
