@@ -1,5 +1,11 @@
-import { addDays } from '../calendar/day.ts';
-import { emergenceFromCells, emergencyEmergence, queenCalendar, windowAfter } from '../followup/windows.ts';
+import { addDays, type Day } from '../calendar/day.ts';
+import {
+  emergenceFromCells,
+  emergencyEmergence,
+  queenCalendar,
+  windowAfter,
+  type Window,
+} from '../followup/windows.ts';
 import { temperOf } from '../drift/drift.ts';
 import type { PlanRule } from '../plan/rules.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
@@ -329,10 +335,7 @@ function followUps({ input, setup }: Solved): FollowUpText[] {
             parts: ['stay'] as const,
             kind: 'look' as const,
             topic: 'surplus-cells' as const,
-            window: {
-              ...dates.surplusCells,
-              latest: earlier(dates.surplusCells.latest, addDays(setup.emergence.earliest, -1)),
-            },
+            window: surplusWindow(dates.surplusCells, addDays(setup.emergence.earliest, -1)),
             expect:
               'Reserved cell capped and whole: remove emergency cells now, no more can be made. If it failed, keep the best of the others.',
           },
@@ -366,7 +369,11 @@ function followUps({ input, setup }: Solved): FollowUpText[] {
   ];
 }
 
-const earlier = (a: string, b: string) => (a < b ? a : b);
+/** Days 7 to 9, but before the first queen can be out. */
+function surplusWindow(usual: Window, lastDay: Day): Window {
+  const notAfter = (day: Day) => (day < lastDay ? day : lastDay);
+  return { earliest: usual.earliest, likely: notAfter(usual.likely), latest: notAfter(usual.latest) };
+}
 
 function needsFeed(input: MethodInput, storesFrames: number): boolean {
   return chosen(queenToNuc, input, 'feed') === 'always' || storesFrames < input.rules.minStoresNoField;

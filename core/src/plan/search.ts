@@ -79,7 +79,7 @@ export function searchChoice(space: SearchSpace, start: Choice, budget = 15_000)
   const first: State = { part: [...start.part], shaken: [...start.shaken] };
   let best = descend(first, price(first));
   let idle = 0;
-  while (tried < budget && idle < 12) {
+  while (tried < budget && idle < 25) {
     const shaken = disturb(space, best.state, random);
     const found = descend(shaken, price(shaken));
     if (found.price < best.price - 1e-9) {
@@ -130,17 +130,31 @@ function* neighbours(space: SearchSpace, from: State): Generator<State> {
   }
 }
 
+/** Moves or swaps up to four frames and changes a shake at random, within what is allowed. */
 function disturb(space: SearchSpace, from: State, random: () => number): State {
   const s = copy(from);
-  const pick = <T>(list: readonly T[]): T | undefined => list[Math.floor(random() * list.length)];
-  for (let k = 0; k < 3; k++) {
-    const i = pick(space.movable.filter((m) => s.part[m] === 0));
-    const j = pick(space.movable.filter((m) => s.part[m] === 1));
-    if (i !== undefined && j !== undefined) {
-      s.part[i] = 1;
-      s.part[j] = 0;
-      s.shaken[i] = false;
+  const pick = (list: readonly number[]): number | undefined => list[Math.floor(random() * list.length)];
+  const put = (i: number | undefined, part: 0 | 1) => {
+    if (i === undefined) return;
+    s.part[i] = part;
+    s.shaken[i] = false;
+  };
+  const changes = 1 + Math.floor(random() * 4);
+  for (let k = 0; k < changes; k++) {
+    const inNew = s.part.reduce<number>((n, p) => n + p, 0);
+    const stays = space.movable.filter((m) => s.part[m] === 0);
+    const goes = space.movable.filter((m) => s.part[m] === 1);
+    const kind = Math.floor(random() * 3);
+    if (kind === 0 && inNew < space.newPart.max) put(pick(stays), 1);
+    else if (kind === 1 && inNew > space.newPart.min) put(pick(goes), 0);
+    else if (stays.length > 0 && goes.length > 0) {
+      put(pick(stays), 1);
+      put(pick(goes), 0);
     }
+  }
+  const shaken = pick(space.shakable.filter((i) => s.part[i] === 0));
+  if (shaken !== undefined && (s.shaken[shaken] || s.shaken.filter(Boolean).length < space.maxShakes)) {
+    s.shaken[shaken] = !s.shaken[shaken];
   }
   return s;
 }

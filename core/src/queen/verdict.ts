@@ -255,11 +255,7 @@ function judgeEggs({ n, day, dates, seen, history, verdict }: Context): Verdict 
             'A queen with charged cells beside her soon leaves with a swarm.',
             on(day),
           )
-        : act(
-            'Check every frame for swarm cells, then close',
-            'Half a colony may still want to swarm.',
-            on(day),
-          ),
+        : act('Check every frame for swarm cells, then close', 'Half a colony may still want to swarm.'),
       weekly(day),
     ]);
   }
