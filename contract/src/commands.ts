@@ -1,0 +1,32 @@
+import { changeSchema, command, type Change, type Command } from '@incremen/core';
+import { z } from 'zod';
+
+/**
+ * A command on its way to the server. The id is made by the client: however often an envelope is sent, it
+ * is carried out once.
+ */
+export const commandEnvelope = z.strictObject({ id: z.uuid(), madeAt: z.iso.datetime(), command });
+export interface CommandEnvelope {
+  readonly id: string;
+  readonly madeAt: string;
+  readonly command: Command;
+}
+
+/** Takes back an earlier entry of the journal. */
+export const undoRequest = z.strictObject({ id: z.uuid(), madeAt: z.iso.datetime(), entryId: z.uuid() });
+
+/** What a command did. `replayed` says that it had been carried out before. */
+export const commandResult = z.strictObject({
+  entryId: z.uuid(),
+  revision: z.int().min(0),
+  summary: z.string(),
+  changes: z.array(changeSchema),
+  replayed: z.boolean(),
+});
+export interface CommandResult {
+  readonly entryId: string;
+  readonly revision: number;
+  readonly summary: string;
+  readonly changes: readonly Change[];
+  readonly replayed: boolean;
+}

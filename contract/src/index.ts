@@ -1,0 +1,11 @@
+export {
+  commandEnvelope,
+  commandResult,
+  undoRequest,
+  type CommandEnvelope,
+  type CommandResult,
+} from './commands.ts';
+export { operationSummary, type OperationSummary, type Snapshot } from './operations.ts';
+export { problemDocument, pointerOf, type ProblemDocument } from './problem.ts';
+export { journalPage, type JournalPage } from './journal.ts';
+export { API_PATHS } from './paths.ts';

@@ -1,0 +1,15 @@
+import type { Bundle } from '@incremen/core';
+import { z } from 'zod';
+
+/** One operation in the list of those that there are. */
+export const operationSummary = z.strictObject({ id: z.uuid(), name: z.string() });
+export type OperationSummary = z.infer<typeof operationSummary>;
+
+/**
+ * All records of an operation as of one revision, older readings of frames left out: what a device needs to
+ * work without a network.
+ */
+export interface Snapshot {
+  readonly revision: number;
+  readonly records: Bundle['records'];
+}

@@ -1,0 +1,11 @@
+/** The addresses of the API, for both ends. `:op` is the operation's identifier. */
+export const API_PATHS = {
+  health: () => '/api/health',
+  operations: () => '/api/operations',
+  snapshot: (op: string) => `/api/operations/${op}/snapshot`,
+  commands: (op: string) => `/api/operations/${op}/commands`,
+  undo: (op: string) => `/api/operations/${op}/undo`,
+  journal: (op: string) => `/api/operations/${op}/journal`,
+  bundle: (op: string) => `/api/operations/${op}/bundle`,
+  bundleSchema: () => '/api/schema/apiary-v1.json',
+} as const;

@@ -1,0 +1,13 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { bundle } from '@incremen/core';
+import { z } from 'zod';
+import { ROOT } from './dataFolder.ts';
+
+// npm run schema: writes the JSON Schema of the file format, from the schemas that the code itself uses.
+const folder = join(ROOT, 'docs/schema');
+mkdirSync(folder, { recursive: true });
+writeFileSync(
+  join(folder, 'apiary-v1.json'),
+  JSON.stringify(z.toJSONSchema(bundle, { target: 'draft-2020-12' }), null, 1) + '\n',
+);

@@ -1,0 +1,64 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { openOrm, OperationStore, startPostgres } from '@incremen/server';
+import { dataFolder, runningOn, type DataName } from './dataFolder.ts';
+
+// npm run export -- FILE [--data demo|own]    writes the whole operation to a file
+// npm run import -- FILE [--data demo|own]    puts the file's operation in the place of the present one
+const [direction, file, ...rest] = process.argv.slice(2);
+const at = rest.indexOf('--data');
+const data = (at >= 0 ? rest[at + 1] : 'own') as DataName;
+
+if ((direction !== 'export' && direction !== 'import') || !file || !['demo', 'own'].includes(data)) {
+  console.error(
+    'Usage: npm run export -- FILE [--data demo|own]\n       npm run import -- FILE [--data demo|own]',
+  );
+  process.exit(2);
+}
+
+const folder = dataFolder(data);
+const serving = runningOn(folder);
+const postgres = await startPostgres({ dataDir: join(folder, 'postgres') });
+const orm = await openOrm(postgres.url);
+try {
+  await orm.migrator.up();
+  const store = new OperationStore(orm);
+  const [present] = await store.list();
+  if (direction === 'export') {
+    if (!present)
+      throw new Error(
+        `There is nothing to export in ${folder}. Start Incremen once, or name other data with --data.`,
+      );
+    writeFileSync(file, JSON.stringify(await store.exportBundle(present.id), null, 1) + '\n');
+    console.log(`${present.name} written to ${file}`);
+  } else {
+    await store.importBundle(readFileJson(file), present?.id ?? null);
+    const [now] = await store.list();
+    console.log(`${file} read; the operation is now ${now?.name ?? 'empty'}`);
+  }
+} catch (error) {
+  console.error(explain(error));
+  process.exitCode = 1;
+} finally {
+  await orm.close(true);
+  // A server that is up goes on using the database.
+  if (!serving) await postgres.stop();
+}
+
+function readFileJson(path: string): unknown {
+  const text = readFileSync(path, 'utf8');
+  try {
+    return JSON.parse(text);
+  } catch (error) {
+    throw new Error(`${path} is not JSON: ${(error as Error).message}`, { cause: error });
+  }
+}
+
+function explain(error: unknown): string {
+  const problems =
+    (error as { problems?: { path: (string | number)[]; message: string; remedy: string }[] }).problems ?? [];
+  return [
+    (error as Error).message,
+    ...problems.map((p) => `  ${p.path.join('/')}: ${p.message} ${p.remedy}`),
+  ].join('\n');
+}

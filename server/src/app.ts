@@ -1,0 +1,108 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { bundle } from '@incremen/core';
+import type { MikroORM } from '@mikro-orm/postgresql';
+import compression from 'compression';
+import express, { type Express, type RequestHandler } from 'express';
+import helmet from 'helmet';
+import { z } from 'zod';
+import { OperationStore } from './operations/OperationStore.ts';
+import { operationsRouter } from './operations/router.ts';
+import { answerErrors, sendProblem } from './problems/errorHandler.ts';
+import { ProblemError } from './problems/ProblemError.ts';
+
+/** The application: API under /api, and the built web client if there is one in `webDir`. */
+export function createApp(orm: MikroORM, webDir?: string): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(onlyFromThisMachine);
+  app.use(compression());
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          'default-src': ["'self'"],
+          'script-src': ["'self'"],
+          // Emotion writes its rules into style elements.
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'connect-src': ["'self'"],
+          'worker-src': ["'self'"],
+          'img-src': ["'self'", 'data:'],
+          'font-src': ["'self'"],
+          'object-src': ["'none'"],
+          'frame-ancestors': ["'none'"],
+          'upgrade-insecure-requests': null,
+        },
+      },
+      // Plain http on loopback: a promise of https would lock the user out.
+      strictTransportSecurity: false,
+    }),
+  );
+  const store = new OperationStore(orm);
+  const api = express.Router();
+  api.get('/health', async (_req, res) => {
+    res.json({ ok: await orm.isConnected() });
+  });
+  api.get('/schema/apiary-v1.json', (_req, res) => {
+    res.json(z.toJSONSchema(bundle, { target: 'draft-2020-12' }));
+  });
+  api.use('/operations', operationsRouter(store));
+  api.use((req, res) => {
+    sendProblem(
+      res,
+      new ProblemError(404, 'unknown-address', 'There is nothing at this address.', [
+        {
+          code: 'unknown-address',
+          path: [],
+          message: `${req.method} ${req.path} is not known.`,
+          remedy: 'Check the address.',
+        },
+      ]),
+    );
+  });
+  app.use('/api', api);
+  if (webDir && existsSync(webDir)) serveWeb(app, webDir);
+  app.use(answerErrors);
+  return app;
+}
+
+/** Until there are accounts, a page from elsewhere must not reach the API by a name that points here. */
+const onlyFromThisMachine: RequestHandler = (req, res, next) => {
+  const host = (req.headers.host ?? '').replace(/:\d+$/, '');
+  if (['localhost', '127.0.0.1', '[::1]'].includes(host)) {
+    next();
+    return;
+  }
+  sendProblem(
+    res,
+    new ProblemError(421, 'wrong-host', 'This server answers on this machine only.', [
+      {
+        code: 'wrong-host',
+        path: [],
+        message: `The name ${host} is not served.`,
+        remedy: 'Use http://localhost or http://127.0.0.1.',
+      },
+    ]),
+  );
+};
+
+function serveWeb(app: Express, webDir: string): void {
+  app.use(
+    '/assets',
+    express.static(join(webDir, 'assets'), {
+      immutable: true,
+      maxAge: '1y',
+      index: false,
+      fallthrough: false,
+    }),
+  );
+  app.use(
+    express.static(webDir, {
+      index: 'index.html',
+      setHeaders: (res) => res.setHeader('Cache-Control', 'no-cache'),
+    }),
+  );
+  app.get('/{*path}', (_req, res) => {
+    res.set('Cache-Control', 'no-cache').sendFile(join(webDir, 'index.html'));
+  });
+}

@@ -1,0 +1,100 @@
+import {
+  emptyApiary,
+  RECORD_KINDS,
+  RECORD_SCHEMAS,
+  type AnyRecord,
+  type Apiary,
+  type Change,
+  type RecordKind,
+} from '@incremen/core';
+import type { EntityManager } from '@mikro-orm/postgresql';
+import { RECORD_ENTITIES } from './entities.ts';
+
+type Row = Record<string, unknown>;
+
+/** The record in a row: its own properties, without the columns that only the database needs. */
+function toRecord(kind: RecordKind, row: Row): AnyRecord {
+  return Object.fromEntries(
+    Object.keys(RECORD_SCHEMAS[kind].shape).map((key) => [key, row[key]]),
+  ) as AnyRecord;
+}
+
+const toRow = (kind: RecordKind, record: AnyRecord, operationId: string): Row =>
+  kind === 'operation' ? { ...record } : { ...record, operationId };
+
+const scope = (kind: RecordKind, operationId: string) =>
+  kind === 'operation' ? { id: operationId } : { operationId };
+
+/**
+ * Reads an operation's records.
+ *
+ * @param which - `present` leaves out readings that newer ones have replaced; `all` is for the file
+ */
+export async function loadApiary(
+  em: EntityManager,
+  operationId: string,
+  which: 'present' | 'all',
+): Promise<Apiary> {
+  const apiary = emptyApiary() as { [K in RecordKind]: Record<string, AnyRecord> };
+  for (const kind of RECORD_KINDS) {
+    const ids =
+      kind === 'reading' && which === 'present'
+        ? { id: { $in: Object.values(apiary.frame as Apiary['frame']).flatMap((f) => f.readingId ?? []) } }
+        : {};
+    const rows = await em.find<Row>(
+      RECORD_ENTITIES[kind] as never,
+      { ...scope(kind, operationId), ...ids } as never,
+      { disableIdentityMap: true } as never,
+    );
+    for (const row of rows) {
+      const record = toRecord(kind, row);
+      apiary[kind][record.id] = record;
+    }
+  }
+  return apiary as unknown as Apiary;
+}
+
+/** One record of an operation, or undefined. */
+export async function loadRecord(
+  em: EntityManager,
+  operationId: string,
+  kind: RecordKind,
+  id: string,
+): Promise<AnyRecord | undefined> {
+  const row = await em.findOne<Row>(
+    RECORD_ENTITIES[kind] as never,
+    { ...scope(kind, operationId), id } as never,
+    { disableIdentityMap: true } as never,
+  );
+  return row ? toRecord(kind, row) : undefined;
+}
+
+/** Rows inserted in one statement at most; parameters are limited to 65,535 a statement. */
+const INSERT_CHUNK = 1000;
+
+/** Writes changes to the tables. References and slots are checked by the database at commit. */
+export async function writeChanges(
+  em: EntityManager,
+  operationId: string,
+  changes: readonly Change[],
+): Promise<void> {
+  for (const kind of RECORD_KINDS) {
+    const entity = RECORD_ENTITIES[kind] as never;
+    const ofKind = changes.filter((c) => c.kind === kind);
+    const added = ofKind.flatMap((c) =>
+      c.before === null && c.after !== null ? [toRow(kind, c.after, operationId)] : [],
+    );
+    for (let i = 0; i < added.length; i += INSERT_CHUNK) {
+      await em.insertMany(entity, added.slice(i, i + INSERT_CHUNK) as never);
+    }
+    for (const c of ofKind) {
+      if (c.before === null || c.after === null) continue;
+      const { id, ...row } = toRow(kind, c.after, operationId);
+      await em.nativeUpdate(entity, { ...scope(kind, operationId), id } as never, row as never);
+    }
+    const removed = ofKind.filter((c) => c.after === null).map((c) => c.id);
+    if (removed.length > 0) {
+      await em.nativeDelete(entity, { ...scope(kind, operationId), id: { $in: removed } } as never);
+    }
+  }
+}

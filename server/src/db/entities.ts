@@ -1,0 +1,265 @@
+import { changeSchema, RECORD_SCHEMAS, type RecordKind } from '@incremen/core';
+import { DeferMode, defineEntity, p, type EntitySchema } from '@mikro-orm/postgresql';
+import { z } from 'zod';
+import { zodJson } from './zodJson.ts';
+
+/**
+ * The tables. A row is a record of the core plus the operation that it belongs to, property by property;
+ * what has parts of its own is a jsonb body that is checked on the way in and out.
+ *
+ * References are checked at commit, so that a change may be written in any order and two frames may swap
+ * slots. The unique slot of a frame is the database's own guard of conservation.
+ */
+const S = RECORD_SCHEMAS;
+const json = (schema: z.ZodType) => p.type(zodJson(schema));
+const deferred = DeferMode.INITIALLY_DEFERRED;
+
+export const OperationEntity = defineEntity({
+  name: 'Operation',
+  tableName: 'operation',
+  properties: {
+    id: p.uuid().primary(),
+    name: p.text(),
+    hemisphere: p.text(),
+    units: p.text(),
+    referenceSize: p.text(),
+    fixedToday: p.date().nullable(),
+    houseRules: json(S.operation.shape.houseRules),
+    /** Raised by every command: tells a cached copy that it is old. */
+    revision: p.integer().default(0),
+  },
+});
+
+const ofOperation = () =>
+  p
+    .manyToOne(OperationEntity)
+    .mapToPk()
+    .fieldName('operation_id')
+    .deleteRule('cascade')
+    .deferMode(deferred)
+    .index();
+
+export const YardEntity = defineEntity({
+  name: 'Yard',
+  tableName: 'yard',
+  properties: { id: p.uuid().primary(), operationId: ofOperation, name: p.text(), note: p.text() },
+});
+
+export const StandEntity = defineEntity({
+  name: 'Stand',
+  tableName: 'stand',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    yardId: () => p.manyToOne(YardEntity).mapToPk().fieldName('yard_id').deferMode(deferred),
+    name: p.text(),
+    order: p.integer(),
+  },
+});
+
+export const HiveEntity = defineEntity({
+  name: 'Hive',
+  tableName: 'hive',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    standId: () => p.manyToOne(StandEntity).mapToPk().fieldName('stand_id').nullable().deferMode(deferred),
+    name: p.text(),
+  },
+});
+
+export const BoxEntity = defineEntity({
+  name: 'Box',
+  tableName: 'box',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    hiveId: () => p.manyToOne(HiveEntity).mapToPk().fieldName('hive_id').nullable().deferMode(deferred),
+    position: p.integer(),
+    sizeId: p.text(),
+    slots: p.integer(),
+    role: p.text(),
+    chambers: json(S.box.shape.chambers),
+  },
+});
+
+export const ColonyEntity = defineEntity({
+  name: 'Colony',
+  tableName: 'colony',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    name: p.text(),
+    hiveId: () => p.manyToOne(HiveEntity).mapToPk().fieldName('hive_id').nullable().deferMode(deferred),
+    startedOn: p.date(),
+    endedOn: p.date().nullable(),
+    origin: json(S.colony.shape.origin),
+    separation: json(S.colony.shape.separation).nullable(),
+  },
+});
+
+export const QueenEntity = defineEntity({
+  name: 'Queen',
+  tableName: 'queen',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    name: p.text().nullable(),
+    birthYear: p.integer().nullable(),
+    dot: p.text().nullable(),
+    mating: p.text(),
+    whereabouts: json(S.queen.shape.whereabouts),
+  },
+});
+
+export const FrameEntity = defineEntity({
+  name: 'Frame',
+  tableName: 'frame',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    sizeId: p.text(),
+    place: p.text(),
+    boxId: () => p.manyToOne(BoxEntity).mapToPk().fieldName('box_id').nullable().deferMode(deferred),
+    slot: p.integer().nullable(),
+    blank: p.text(),
+    combYear: p.integer().nullable(),
+    readingId: () =>
+      p.manyToOne(ReadingEntity).mapToPk().fieldName('reading_id').nullable().deferMode(deferred),
+  },
+  uniques: [{ name: 'frame_one_a_slot', properties: ['boxId', 'slot'], deferMode: deferred }],
+  checks: [
+    {
+      name: 'frame_in_one_place',
+      expression: `(place = 'box') = (box_id is not null) and (place = 'box') = (slot is not null)`,
+    },
+  ],
+});
+
+export const VisitEntity = defineEntity({
+  name: 'Visit',
+  tableName: 'visit',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    colonyId: () => p.manyToOne(ColonyEntity).mapToPk().fieldName('colony_id').deferMode(deferred).index(),
+    day: p.date(),
+    purpose: p.text(),
+    note: p.text(),
+    evidence: json(S.visit.shape.evidence).nullable(),
+  },
+});
+
+export const ReadingEntity = defineEntity({
+  name: 'Reading',
+  tableName: 'reading',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    visitId: () => p.manyToOne(VisitEntity).mapToPk().fieldName('visit_id').deferMode(deferred).index(),
+    frameId: () => p.manyToOne(FrameEntity).mapToPk().fieldName('frame_id').deferMode(deferred).index(),
+    day: p.date(),
+    boxId: () => p.manyToOne(BoxEntity).mapToPk().fieldName('box_id').deferMode(deferred),
+    slot: p.integer(),
+    body: json(S.reading.shape.body),
+  },
+});
+
+export const PlanEntity = defineEntity({
+  name: 'Plan',
+  tableName: 'plan',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    colonyId: () => p.manyToOne(ColonyEntity).mapToPk().fieldName('colony_id').deferMode(deferred).index(),
+    methodId: p.text(),
+    day: p.date(),
+    status: p.text(),
+    body: json(S.plan.shape.body),
+  },
+});
+
+export const MoveEntity = defineEntity({
+  name: 'Move',
+  tableName: 'move',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    planId: () => p.manyToOne(PlanEntity).mapToPk().fieldName('plan_id').deferMode(deferred).index(),
+    order: p.integer(),
+    frameId: () => p.manyToOne(FrameEntity).mapToPk().fieldName('frame_id').deferMode(deferred),
+    fromBoxId: p.uuid().nullable(),
+    fromSlot: p.integer().nullable(),
+    // The box may be one that is only brought when the work is done.
+    toBoxId: p.uuid(),
+    toSlot: p.integer(),
+    reason: p.text(),
+  },
+});
+
+export const StepEntity = defineEntity({
+  name: 'Step',
+  tableName: 'work_step',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    planId: () => p.manyToOne(PlanEntity).mapToPk().fieldName('plan_id').deferMode(deferred).index(),
+    order: p.integer(),
+    kind: p.text(),
+    text: p.text(),
+    detail: p.text(),
+    doneOn: p.date().nullable(),
+  },
+});
+
+export const FollowUpEntity = defineEntity({
+  name: 'FollowUp',
+  tableName: 'follow_up',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    planId: () => p.manyToOne(PlanEntity).mapToPk().fieldName('plan_id').nullable().deferMode(deferred),
+    colonyIds: json(S.followUp.shape.colonyIds),
+    kind: p.text(),
+    topic: p.text(),
+    window: json(S.followUp.shape.window),
+    expect: p.text(),
+    status: p.text(),
+  },
+});
+
+/** Append-only: one row a command, under the command's own id, which is what makes it happen once. */
+export const JournalEntity = defineEntity({
+  name: 'Journal',
+  tableName: 'journal',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    seq: p.integer(),
+    madeAt: p.datetime(),
+    doneAt: p.datetime(),
+    type: p.text(),
+    summary: p.text(),
+    undoneBy: p.uuid().nullable(),
+    body: json(z.strictObject({ v: z.literal(1), changes: z.array(changeSchema) })),
+  },
+  uniques: [{ name: 'journal_seq', properties: ['operationId', 'seq'] }],
+});
+
+/** The table of each kind of record. */
+export const RECORD_ENTITIES: Readonly<Record<RecordKind, EntitySchema>> = {
+  operation: OperationEntity,
+  yard: YardEntity,
+  stand: StandEntity,
+  hive: HiveEntity,
+  box: BoxEntity,
+  colony: ColonyEntity,
+  queen: QueenEntity,
+  frame: FrameEntity,
+  visit: VisitEntity,
+  reading: ReadingEntity,
+  plan: PlanEntity,
+  move: MoveEntity,
+  step: StepEntity,
+  followUp: FollowUpEntity,
+} as never;

@@ -1,0 +1,4 @@
+import { Migration20260515Foundations } from './20260515-foundations.ts';
+
+/** Every migration, oldest first. Landed migrations are never edited; a change is a new one. */
+export const migrations = [{ name: '20260515-foundations', class: Migration20260515Foundations }];

@@ -1,0 +1,377 @@
+import { randomUUID } from 'node:crypto';
+import type { CommandEnvelope, CommandResult, JournalPage, OperationSummary } from '@incremen/contract';
+import {
+  applyChanges,
+  decide,
+  failure,
+  fromBundle,
+  RECORD_KINDS,
+  summarise,
+  toBundle,
+  undoChanges,
+  type AnyRecord,
+  type Apiary,
+  type Bundle,
+  type Change,
+  type JournalEntry,
+  type Operation,
+  type Result,
+} from '@incremen/core';
+import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
+import { loadApiary, loadRecord, writeChanges } from '../db/apiaryRows.ts';
+import { JournalEntity, OperationEntity } from '../db/entities.ts';
+import { ProblemError } from '../problems/ProblemError.ts';
+
+/** An operation's present records as of a revision. */
+export interface Present {
+  readonly revision: number;
+  readonly apiary: Apiary;
+}
+
+/** One journal row as the database has it. */
+interface JournalRow {
+  id: string;
+  operationId: string;
+  seq: number;
+  madeAt: Date;
+  doneAt: Date;
+  type: string;
+  summary: string;
+  undoneBy: string | null;
+  body: JournalEntry['body'];
+}
+
+/**
+ * The operations in the database and what may be done to them.
+ *
+ * Commands on one operation happen one after the other: each locks the operation's row. The present
+ * records are kept in memory with the revision that they belong to and are read again when another process
+ * has raised it.
+ */
+export class OperationStore {
+  private readonly orm: MikroORM;
+  private readonly kept = new Map<string, Present>();
+  private readonly now: () => Date;
+
+  constructor(orm: MikroORM, now: () => Date = () => new Date()) {
+    this.orm = orm;
+    this.now = now;
+  }
+
+  /** All operations, by name. */
+  async list(): Promise<OperationSummary[]> {
+    const rows = await this.orm.em.fork().find(OperationEntity, {}, { disableIdentityMap: true });
+    return rows.map((r) => ({ id: r.id, name: r.name })).toSorted((a, b) => a.name.localeCompare(b.name));
+  }
+
+  /** Makes an operation without anything in it. */
+  async create(operation: Operation): Promise<void> {
+    await this.orm.em.fork().insert(OperationEntity, { ...operation, revision: 0 });
+  }
+
+  /** The present records. @throws ProblemError 404 when there is no such operation */
+  async present(operationId: string): Promise<Present> {
+    const em = this.orm.em.fork();
+    const revision = await this.revisionOf(em, operationId, false);
+    return this.presentAt(em, operationId, revision);
+  }
+
+  /** Carries a command out, once: sent again, it answers as before and changes nothing. */
+  async run(operationId: string, envelope: CommandEnvelope): Promise<CommandResult> {
+    return this.enter(operationId, envelope, envelope.command.type, (apiary) => ({
+      result: decide(apiary, envelope.command),
+      summary: summarise(apiary, envelope.command),
+    }));
+  }
+
+  /** Takes an entry of the journal back, if nothing it touched has changed since. */
+  async undo(
+    operationId: string,
+    request: { id: string; madeAt: string; entryId: string },
+  ): Promise<CommandResult> {
+    return this.enter(operationId, request, 'undo', async (apiary, em) => {
+      const entry = (await em.findOne(
+        JournalEntity,
+        { id: request.entryId, operationId },
+        { disableIdentityMap: true },
+      )) as JournalRow | null;
+      if (!entry) {
+        return {
+          summary: '',
+          result: failure({
+            code: 'unknown-id',
+            path: ['entryId'],
+            message: 'There is no such entry in the journal.',
+            remedy: 'Reload the journal.',
+          }),
+        };
+      }
+      if (entry.undoneBy !== null) {
+        return {
+          summary: '',
+          result: failure({
+            code: 'undone-already',
+            path: ['entryId'],
+            message: 'This was taken back already.',
+            remedy: 'Take back the taking back to have it again.',
+          }),
+        };
+      }
+      await em.nativeUpdate(JournalEntity, { id: entry.id }, { undoneBy: request.id });
+      const whole = await this.withReadings(em, operationId, apiary, entry.body.changes);
+      return { result: undoChanges(whole, entry.body.changes), summary: `Taken back: ${entry.summary}` };
+    });
+  }
+
+  /** A page of the journal, latest first. */
+  async journal(operationId: string, before: number | null, size = 50): Promise<JournalPage> {
+    const em = this.orm.em.fork();
+    await this.revisionOf(em, operationId, false);
+    const rows = await em.find(
+      JournalEntity,
+      { operationId, ...(before === null ? {} : { seq: { $lt: before } }) },
+      { orderBy: { seq: 'desc' }, limit: size, disableIdentityMap: true, exclude: ['body'] as never },
+    );
+    return {
+      entries: rows.map((r) => ({
+        id: r.id,
+        seq: r.seq,
+        doneAt: r.doneAt.toISOString(),
+        type: r.type,
+        summary: r.summary,
+        undoneBy: r.undoneBy ?? null,
+      })),
+      next: rows.length === size ? (rows.at(-1)?.seq ?? null) : null,
+    };
+  }
+
+  /** The whole operation as a file, every reading and the journal included. */
+  async exportBundle(operationId: string): Promise<Bundle> {
+    return this.orm.em.fork().transactional(async (em) => {
+      await this.revisionOf(em, operationId, true);
+      const apiary = await loadApiary(em, operationId, 'all');
+      const rows = (await em.find(
+        JournalEntity,
+        { operationId },
+        { disableIdentityMap: true },
+      )) as JournalRow[];
+      const journal = rows.map(({ operationId: _op, ...r }): JournalEntry => ({
+        ...r,
+        madeAt: r.madeAt.toISOString(),
+        doneAt: r.doneAt.toISOString(),
+      }));
+      return toBundle(apiary, journal);
+    });
+  }
+
+  /**
+   * Puts the operation of a file in the place of the one given, or beside all others when none is given.
+   *
+   * All or nothing; returns the identifier that the file gives its operation.
+   */
+  async importBundle(file: unknown, replace: string | null): Promise<string> {
+    const read = fromBundle(file);
+    if (!read.ok)
+      throw new ProblemError(
+        422,
+        'unsound-file',
+        'This file cannot be taken in. Nothing was changed.',
+        read.problems,
+      );
+    const { apiary, journal } = read.value;
+    const [operation] = Object.values(apiary.operation) as [Operation];
+    await this.orm.em.fork().transactional(async (em) => {
+      const there = await em.findOne(OperationEntity, { id: operation.id }, { disableIdentityMap: true });
+      if (there && operation.id !== replace) {
+        throw new ProblemError(409, 'operation-exists', 'The operation of this file is here already.', [
+          {
+            code: 'operation-exists',
+            path: ['records', 'operation', 0, 'id'],
+            message: `${there.name} is here already.`,
+            remedy: 'Open it and import there, which replaces it.',
+          },
+        ]);
+      }
+      const revision = replace === null ? 0 : (await this.revisionOf(em, replace, true)) + 1;
+      if (replace !== null) await em.nativeDelete(OperationEntity, { id: replace });
+      const changes = RECORD_KINDS.flatMap((kind) =>
+        Object.values<AnyRecord>(apiary[kind]).map(
+          (after) => ({ kind, id: after.id, before: null, after }) as Change,
+        ),
+      );
+      await writeChanges(em, operation.id, changes);
+      await em.nativeUpdate(OperationEntity, { id: operation.id }, { revision });
+      for (let i = 0; i < journal.length; i += 500) {
+        await em.insertMany(
+          JournalEntity,
+          journal.slice(i, i + 500).map((e) => ({
+            ...e,
+            operationId: operation.id,
+            madeAt: new Date(e.madeAt),
+            doneAt: new Date(e.doneAt),
+            body: e.body as never,
+          })),
+        );
+      }
+    });
+    if (replace !== null) this.kept.delete(replace);
+    this.kept.delete(operation.id);
+    return operation.id;
+  }
+
+  private async enter(
+    operationId: string,
+    request: { readonly id: string; readonly madeAt: string },
+    type: string,
+    work: (apiary: Apiary, em: EntityManager) => Outcome | Promise<Outcome>,
+  ): Promise<CommandResult> {
+    const done = await this.orm.em.fork().transactional(async (em) => {
+      const revision = await this.revisionOf(em, operationId, true);
+      const before = (await em.findOne(
+        JournalEntity,
+        { id: request.id },
+        { disableIdentityMap: true },
+      )) as JournalRow | null;
+      if (before) return { present: null, result: replay(before, operationId, type, revision) };
+      const present = await this.presentAt(em, operationId, revision);
+      const { result, summary } = await work(present.apiary, em);
+      if (!result.ok) throw refusal(result.problems);
+      const last = await em.findOne(
+        JournalEntity,
+        { operationId },
+        { orderBy: { seq: 'desc' }, disableIdentityMap: true, exclude: ['body'] as never },
+      );
+      await writeChanges(em, operationId, result.value);
+      await em.insert(JournalEntity, {
+        id: request.id,
+        operationId,
+        seq: (last?.seq ?? 0) + 1,
+        madeAt: new Date(request.madeAt),
+        doneAt: this.now(),
+        type,
+        summary,
+        undoneBy: null,
+        body: { v: 1, changes: result.value } as never,
+      });
+      await em.nativeUpdate(OperationEntity, { id: operationId }, { revision: revision + 1 });
+      return {
+        present: { revision: revision + 1, apiary: applyChanges(present.apiary, result.value) },
+        result: {
+          entryId: request.id,
+          revision: revision + 1,
+          summary,
+          changes: result.value,
+          replayed: false,
+        },
+      };
+    });
+    // Kept only once the database has committed.
+    if (done.present) this.keep(operationId, done.present);
+    return done.result;
+  }
+
+  private keep(operationId: string, present: Present): void {
+    const kept = this.kept.get(operationId);
+    if (!kept || kept.revision < present.revision) this.kept.set(operationId, present);
+  }
+
+  private async presentAt(em: EntityManager, operationId: string, revision: number): Promise<Present> {
+    const kept = this.kept.get(operationId);
+    if (kept?.revision === revision) return kept;
+    const present = { revision, apiary: await loadApiary(em, operationId, 'present') };
+    this.keep(operationId, present);
+    return present;
+  }
+
+  private async revisionOf(em: EntityManager, operationId: string, lock: boolean): Promise<number> {
+    const rows: { revision: number }[] = await em
+      .getConnection()
+      .execute(
+        `select revision from operation where id = ?${lock ? ' for update' : ''}`,
+        [operationId],
+        'all',
+        em.getTransactionContext(),
+      );
+    const [row] = rows;
+    if (!row) {
+      throw new ProblemError(404, 'unknown-operation', 'There is no such operation.', [
+        {
+          code: 'unknown-operation',
+          path: [],
+          message: `No operation has the id ${operationId}.`,
+          remedy: 'Reload the list of operations.',
+        },
+      ]);
+    }
+    return row.revision;
+  }
+
+  /** The apiary with readings that newer ones have replaced, as far as the changes touch them. */
+  private async withReadings(
+    em: EntityManager,
+    operationId: string,
+    apiary: Apiary,
+    changes: readonly Change[],
+  ): Promise<Apiary> {
+    const missing = changes.filter((c) => c.kind === 'reading' && !apiary.reading[c.id]);
+    const additions: Change[] = [];
+    for (const c of missing) {
+      const after = await loadRecord(em, operationId, 'reading', c.id);
+      if (after) additions.push({ kind: 'reading', id: c.id, before: null, after } as Change);
+    }
+    return additions.length > 0 ? applyChanges(apiary, additions) : apiary;
+  }
+}
+
+interface Outcome {
+  readonly result: Result<readonly Change[]>;
+  readonly summary: string;
+}
+
+function replay(row: JournalRow, operationId: string, type: string, revision: number): CommandResult {
+  if (row.operationId !== operationId || row.type !== type) {
+    throw new ProblemError(409, 'id-taken', 'This id belongs to another command.', [
+      {
+        code: 'id-taken',
+        path: ['id'],
+        message: 'Another command was sent under this id.',
+        remedy: 'Make a new id for each command.',
+      },
+    ]);
+  }
+  return { entryId: row.id, revision, summary: row.summary, changes: row.body.changes, replayed: true };
+}
+
+/** Unknown ids are 404, records changed meanwhile 409, everything else that cannot be is 422. */
+function refusal(problems: readonly { readonly code: string }[]): ProblemError {
+  const codes = new Set(problems.map((p) => p.code));
+  const conflict = [
+    'changed-since',
+    'frame-moved',
+    'box-elsewhere',
+    'id-taken',
+    'undone-already',
+    'plan-closed',
+    'step-done',
+  ];
+  const status = codes.has('unknown-id') ? 404 : conflict.some((c) => codes.has(c)) ? 409 : 422;
+  return new ProblemError(
+    status,
+    [...codes][0] ?? 'refused',
+    'This cannot be done. Nothing was changed.',
+    problems as never,
+  );
+}
+
+/** A new operation with the usual settings. */
+export function newOperation(name: string): Operation {
+  return {
+    id: randomUUID(),
+    name,
+    hemisphere: 'north',
+    units: 'metric',
+    referenceSize: 'langstroth-deep',
+    fixedToday: null,
+    houseRules: { v: 1, changes: {} },
+  };
+}

@@ -1,0 +1,242 @@
+import { randomUUID } from 'node:crypto';
+import { get } from 'node:http';
+import type { Command, CommandOf } from '@incremen/core';
+import type { Snapshot } from '@incremen/contract';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { TestServer } from '../testing/testServer.ts';
+
+let server: TestServer;
+let snapshot: Snapshot;
+
+beforeAll(async () => {
+  server = await TestServer.start();
+  snapshot = await server.snapshot();
+});
+afterAll(() => server.stop());
+
+function countOf(name: string, change: Partial<CommandOf<'recordCount'>> = {}): CommandOf<'recordCount'> {
+  const { records } = snapshot;
+  const colony = records.colony.find((c) => c.name === name);
+  const boxes = records.box.filter((b) => b.chambers.some((c) => c.colonyId === colony?.id)).map((b) => b.id);
+  const frames = records.frame.filter((f) => f.boxId !== null && boxes.includes(f.boxId));
+  return {
+    type: 'recordCount',
+    visitId: randomUUID(),
+    colonyId: colony?.id ?? '',
+    day: '2026-05-15',
+    note: '',
+    readings: frames.map((f) => ({
+      id: randomUUID(),
+      frameId: f.id,
+      body: {
+        v: 1,
+        sides: [
+          { contents: { capped: 4, honey: 2, drawn: 4 }, bees: 6 },
+          { contents: { capped: 5, honey: 2, drawn: 3 }, bees: 7 },
+        ],
+        queenSeen: false,
+        cells: [],
+        estimated: false,
+      },
+    })),
+    ...change,
+  };
+}
+
+describe('a command', () => {
+  it('is carried out once, however often and however fast it is sent', async () => {
+    const id = randomUUID();
+    const command = countOf('Yarrow');
+    const answers = await Promise.all(Array.from({ length: 8 }, () => server.send(command, id)));
+    expect(answers.map((a) => a.status).toSorted()).toEqual([200, 200, 200, 200, 200, 200, 200, 201]);
+    const [visits] = (await server.orm.em
+      .getConnection()
+      .execute('select count(*)::int as n from visit where id = ?', [command.visitId])) as { n: number }[];
+    expect(visits?.n).toBe(1);
+    const journal = await server.ask<{ entries: { id: string; summary: string }[] }>(
+      'GET',
+      `/api/operations/${server.op}/journal`,
+    );
+    expect(journal.body.entries.filter((e) => e.id === id).map((e) => e.summary)).toEqual([
+      'Yarrow counted on Fri 15 May: 10 frames',
+    ]);
+  });
+
+  it('leaves the same records in memory and in the database', async () => {
+    await server.send(countOf('Mallow'));
+    const kept = await server.snapshot();
+    // Another process raises the revision, so the records are read again from the tables.
+    await server.orm.em
+      .getConnection()
+      .execute('update operation set revision = revision + 1 where id = ?', [server.op]);
+    const read = await server.snapshot();
+    const current = new Set(kept.records.frame.map((f) => f.readingId));
+    const present = { ...kept.records, reading: kept.records.reading.filter((r) => current.has(r.id)) };
+    expect(read.records).toEqual(present);
+  });
+
+  it('commands on one operation from many hands do not lose one another', async () => {
+    const names = ['Burnet', 'Clary', 'Teasel', 'Borage'];
+    const sent = names.flatMap((n) => [countOf(n), countOf(n)]);
+    const answers = await Promise.all(sent.map((c) => server.send(c)));
+    expect(answers.every((a) => a.status === 201)).toBe(true);
+    const revisions = answers.map((a) => a.body.revision);
+    expect(new Set(revisions).size).toBe(revisions.length);
+    const after = await server.snapshot();
+    for (const c of sent) expect(after.records.visit.some((v) => v.id === c.visitId)).toBe(true);
+  });
+});
+
+describe('bad input is answered with a problem document that names the field, and changes nothing', () => {
+  const cases: [string, () => Command | object, number, string][] = [
+    [
+      'contents over ten tenths a side',
+      () => {
+        const count = countOf('Yarrow');
+        const first = count.readings[0]!;
+        return {
+          ...count,
+          readings: [
+            {
+              ...first,
+              body: {
+                ...first.body,
+                sides: [{ contents: { capped: 9, honey: 4 }, bees: 3 }, first.body.sides[1]],
+              },
+            },
+          ],
+        };
+      },
+      422,
+      '/readings/0/body/sides/0/contents',
+    ],
+    [
+      'bees beyond what comb can carry',
+      () => {
+        const count = countOf('Yarrow');
+        const first = count.readings[0]!;
+        return {
+          ...count,
+          readings: [
+            {
+              ...first,
+              body: { ...first.body, sides: [first.body.sides[0], { contents: { drawn: 10 }, bees: 14 }] },
+            },
+          ],
+        };
+      },
+      422,
+      '/readings/0/body/sides/1/bees',
+    ],
+    [
+      'two queens in one chamber',
+      () => {
+        const count = countOf('Yarrow');
+        return {
+          ...count,
+          readings: count.readings.map((r) => ({ ...r, body: { ...r.body, queenSeen: true } })),
+        };
+      },
+      422,
+      '/readings/1/body/queenSeen',
+    ],
+    ['an unknown id', () => countOf('Yarrow', { colonyId: randomUUID() }), 404, '/colonyId'],
+    ['a date before the colony existed', () => countOf('Yarrow', { day: '2025-05-15' }), 422, '/day'],
+    [
+      'a day that is not in the calendar',
+      () => countOf('Yarrow', { day: '2026-02-30' }),
+      400,
+      '/command/day',
+    ],
+    ['an unknown field', () => ({ ...countOf('Yarrow'), colour: 'red' }), 400, '/command'],
+    ['an unknown command', () => ({ type: 'burnDown' }), 400, '/command/type'],
+  ];
+
+  it.each(cases)('%s', async (_what, make, status, pointer) => {
+    const before = await server.snapshot();
+    const answer = await server.send(make() as Command);
+    expect(answer.status).toBe(status);
+    expect(answer.type).toMatch(/^application\/problem\+json/);
+    expect(answer.body.errors[0]?.pointer).toBe(pointer);
+    expect(answer.body.errors[0]?.remedy).not.toBe('');
+    expect(JSON.stringify(answer.body)).not.toMatch(/\.ts:|node_modules/);
+    expect(await server.snapshot()).toEqual(before);
+  });
+
+  it('a body that is not JSON, none at all, one too large, an operation that is not there, an address that is not known', async () => {
+    const at = `${server.url}/api/operations/${server.op}/commands`;
+    const post = (body: string, type = 'application/json') =>
+      fetch(at, { method: 'POST', body, headers: { 'content-type': type } });
+    expect((await post('{"id": ')).status).toBe(400);
+    expect((await post('a=1', 'text/plain')).status).toBe(415);
+    expect((await post(JSON.stringify({ note: 'x'.repeat(1_100_000) }))).status).toBe(413);
+    expect((await server.ask('GET', `/api/operations/${randomUUID()}/snapshot`)).status).toBe(404);
+    expect((await server.ask('GET', '/api/operations/nonsense/snapshot')).status).toBe(400);
+    expect((await server.ask('GET', '/api/nothing')).status).toBe(404);
+    for (const r of [await post('{"id": '), await fetch(`${server.url}/api/nothing`)]) {
+      expect(r.headers.get('content-type')).toMatch(/^application\/problem\+json/);
+    }
+  });
+
+  it('a command id used for another command', async () => {
+    const id = randomUUID();
+    expect((await server.send(countOf('Vetch'), id)).status).toBe(201);
+    const other = await server.send(
+      { type: 'addYard', yard: { id: randomUUID(), name: 'Third', note: '' } },
+      id,
+    );
+    expect(other.status).toBe(409);
+    expect(other.body.errors[0]?.pointer).toBe('/id');
+  });
+});
+
+describe('taking back', () => {
+  it('restores what was, once, and can itself be taken back', async () => {
+    const before = await server.snapshot();
+    const count = await server.send(countOf('Teasel', { day: '2026-05-15' }));
+    const undo = (entryId: string) =>
+      server.ask<{ entryId: string; errors?: { code: string }[] }>(
+        'POST',
+        `/api/operations/${server.op}/undo`,
+        { id: randomUUID(), madeAt: '2026-05-15T10:00:00.000Z', entryId },
+      );
+    const back = await undo(count.body.entryId);
+    expect(back.status).toBe(201);
+    const after = await server.snapshot();
+    expect(after.records).toEqual(before.records);
+    expect((await undo(count.body.entryId)).body.errors?.[0]?.code).toBe('undone-already');
+    expect((await undo(back.body.entryId)).status).toBe(201);
+  });
+
+  it('a count that was entered late is found among the older readings', async () => {
+    const late = await server.send(countOf('Borage', { day: '2026-05-02' }));
+    expect(late.status).toBe(201);
+    await server.orm.em
+      .getConnection()
+      .execute('update operation set revision = revision + 1 where id = ?', [server.op]);
+    const back = await server.ask('POST', `/api/operations/${server.op}/undo`, {
+      id: randomUUID(),
+      madeAt: '2026-05-15T10:00:00.000Z',
+      entryId: late.body.entryId,
+    });
+    expect(back.status).toBe(201);
+  });
+});
+
+describe('what the answers carry', () => {
+  it('a strict content security policy, no server name', async () => {
+    const res = await fetch(`${server.url}/api/health`);
+    expect(res.headers.get('content-security-policy')).toMatch(/default-src 'self'/);
+    expect(res.headers.get('content-security-policy')).not.toMatch(/script-src[^;]*unsafe/);
+    expect(res.headers.get('x-powered-by')).toBeNull();
+  });
+
+  it('nothing for a page that comes under another host name', async () => {
+    const status = await new Promise<number>((resolve, reject) => {
+      get(`${server.url}/api/operations`, { headers: { host: 'elsewhere.example' } }, (r) =>
+        resolve(r.statusCode ?? 0),
+      ).on('error', reject);
+    });
+    expect(status).toBe(421);
+  });
+});

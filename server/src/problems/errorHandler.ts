@@ -1,0 +1,67 @@
+import type { ErrorRequestHandler, Response } from 'express';
+import { z } from 'zod';
+import { ProblemError, toDocument } from './ProblemError.ts';
+
+/** Errors that the body parser and the router raise themselves. */
+const knownError = z.object({ status: z.int().min(400).max(499), type: z.string().optional() });
+
+const PARSER_ERRORS: Readonly<Record<string, [title: string, remedy: string]>> = {
+  'entity.parse.failed': ['The body is not valid JSON.', 'Send one JSON object.'],
+  'entity.too.large': [
+    'The body is too large.',
+    'Send less at once; a whole operation goes to the bundle address.',
+  ],
+  'encoding.unsupported': ['The encoding of the body is not supported.', 'Send it as plain UTF-8 or gzip.'],
+  'charset.unsupported': ['The character set of the body is not supported.', 'Send UTF-8.'],
+};
+
+/** Answers every error with a problem document; what was not expected is logged and not told. */
+export const answerErrors: ErrorRequestHandler = (error: unknown, _req, res, next) => {
+  if (res.headersSent) {
+    next(error);
+    return;
+  }
+  const problem = asProblem(error);
+  if (problem.status >= 500) console.error(error);
+  sendProblem(res, problem);
+};
+
+/** Sends a problem document. */
+export function sendProblem(res: Response, problem: ProblemError): void {
+  res
+    .status(problem.status)
+    .type('application/problem+json')
+    .send(JSON.stringify(toDocument(problem)));
+}
+
+function asProblem(error: unknown): ProblemError {
+  if (error instanceof ProblemError) return error;
+  const known = knownError.safeParse(error);
+  if (known.success) {
+    const [title, remedy] = PARSER_ERRORS[known.data.type ?? ''] ?? [
+      'The request could not be read.',
+      'Check its address and body.',
+    ];
+    return new ProblemError(known.data.status, 'malformed', title, [
+      { code: 'malformed', path: [], message: title, remedy },
+    ]);
+  }
+  return new ProblemError(500, 'internal', 'Something went wrong in the server. Nothing was changed.');
+}
+
+/** Parses a request with a schema; what does not fit becomes a 400 that names each field. */
+export function parseRequest<T>(schema: z.ZodType<T>, value: unknown): T {
+  const parsed = schema.safeParse(value);
+  if (parsed.success) return parsed.data;
+  throw new ProblemError(
+    400,
+    'malformed',
+    'The request does not have the expected shape.',
+    parsed.error.issues.slice(0, 20).map((issue) => ({
+      code: issue.code,
+      path: issue.path.map((p) => (typeof p === 'symbol' ? String(p) : p)),
+      message: issue.message,
+      remedy: 'Correct this field.',
+    })),
+  );
+}

@@ -1,0 +1,75 @@
+import { randomUUID } from 'node:crypto';
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { toBundle, demoScenario, type Command } from '@incremen/core';
+import type { CommandResult, ProblemDocument, Snapshot } from '@incremen/contract';
+import type { MikroORM } from '@mikro-orm/postgresql';
+import { inject } from 'vitest';
+import { createApp } from '../app.ts';
+import { openOrm } from '../db/orm.ts';
+import { OperationStore } from '../operations/OperationStore.ts';
+
+/** A server on a database of its own that holds the demonstration. */
+export class TestServer {
+  readonly orm: MikroORM;
+  readonly url: string;
+  readonly op: string;
+  private readonly http: Server;
+
+  private constructor(orm: MikroORM, http: Server, op: string) {
+    this.orm = orm;
+    this.http = http;
+    this.op = op;
+    this.url = `http://127.0.0.1:${(http.address() as AddressInfo).port}`;
+  }
+
+  static async start(): Promise<TestServer> {
+    const url = new URL(inject('postgresUrl'));
+    const database = `test_${randomUUID().replaceAll('-', '')}`;
+    const admin = await openOrm(url.toString());
+    await admin.em.getConnection().execute(`create database ${database}`);
+    await admin.close(true);
+    url.pathname = `/${database}`;
+    const orm = await openOrm(url.toString());
+    await orm.migrator.up();
+    const { apiary, journal } = demoScenario();
+    const op = await new OperationStore(orm).importBundle(toBundle(apiary, journal), null);
+    const app = createApp(orm);
+    const http = await new Promise<Server>((resolve) => {
+      const server = app.listen(0, '127.0.0.1', () => resolve(server));
+    });
+    return new TestServer(orm, http, op);
+  }
+
+  async stop(): Promise<void> {
+    await new Promise((resolve) => this.http.close(resolve));
+    await this.orm.close(true);
+  }
+
+  /** Sends a request and reads the answer, whatever its status. */
+  async ask<T>(
+    method: string,
+    path: string,
+    body?: unknown,
+  ): Promise<{ status: number; type: string; body: T }> {
+    const res = await fetch(this.url + path, {
+      method,
+      ...(body === undefined
+        ? {}
+        : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+    });
+    return { status: res.status, type: res.headers.get('content-type') ?? '', body: (await res.json()) as T };
+  }
+
+  async snapshot(): Promise<Snapshot> {
+    return (await this.ask<Snapshot>('GET', `/api/operations/${this.op}/snapshot`)).body;
+  }
+
+  send(command: Command, id: string = randomUUID()) {
+    return this.ask<CommandResult & ProblemDocument>('POST', `/api/operations/${this.op}/commands`, {
+      id,
+      madeAt: '2026-05-15T10:00:00.000Z',
+      command,
+    });
+  }
+}
