@@ -26,6 +26,14 @@ export {
   inReferenceFrames,
   type FrameSizeId,
 } from './comb/frameSizes.ts';
+export {
+  paintTenth,
+  STAMP_KINDS,
+  stampContents,
+  stripsOf,
+  type Quarters,
+  type StampKind,
+} from './comb/stamps.ts';
 export { DEVELOPMENT, type Caste } from './brood/developmentClock.ts';
 export {
   layingRates,
@@ -120,6 +128,6 @@ export {
   type Bundle,
   type JournalEntry,
 } from './formats/bundle.ts';
-export { COUNT_COLUMNS, planCountImport, type CountImport } from './formats/countCsv.ts';
+export { COUNT_COLUMNS, planCountImport, type CountImport, type CountRow } from './formats/countCsv.ts';
 export { DEMO_DAY, demoScenario, type Scenario } from './demo/scenario.ts';
 export { seededIds } from './demo/seededIds.ts';

@@ -1,0 +1,78 @@
+import { createBrowserRouter } from 'react-router';
+import { RouteError } from './RouteError.tsx';
+import { Shell } from './Shell.tsx';
+
+/** The addresses of the views. Each view is fetched when it is first opened. */
+export function makeRouter() {
+  return createBrowserRouter([
+    {
+      path: '/',
+      element: <Shell />,
+      errorElement: <RouteError />,
+      hydrateFallbackElement: <></>,
+      children: [
+        {
+          index: true,
+          lazy: async () => ({ Component: (await import('../features/board/BoardPage.tsx')).BoardPage }),
+        },
+        {
+          path: 'yards/:yardId',
+          lazy: async () => ({ Component: (await import('../features/board/BoardPage.tsx')).BoardPage }),
+        },
+        {
+          path: 'colonies/:colonyId',
+          lazy: async () => ({ Component: (await import('../features/colony/ColonyPage.tsx')).ColonyPage }),
+        },
+        {
+          path: 'colonies/:colonyId/count',
+          lazy: async () => ({ Component: (await import('../features/count/CountPage.tsx')).CountPage }),
+        },
+        {
+          path: 'colonies/:colonyId/plan',
+          lazy: async () => ({ Component: (await import('../features/plan/PlanPage.tsx')).PlanPage }),
+        },
+        {
+          path: 'work',
+          lazy: async () => ({ Component: (await import('../features/work/WorkListPage.tsx')).WorkListPage }),
+        },
+        {
+          path: 'work/:planId',
+          lazy: async () => ({ Component: (await import('../features/work/WorkPage.tsx')).WorkPage }),
+        },
+        {
+          path: 'follow-ups',
+          lazy: async () => ({
+            Component: (await import('../features/followups/FollowUpsPage.tsx')).FollowUpsPage,
+          }),
+        },
+        {
+          path: 'look/:followUpId',
+          lazy: async () => ({ Component: (await import('../features/look/LookPage.tsx')).LookPage }),
+        },
+        {
+          path: 'setup',
+          lazy: async () => ({ Component: (await import('../features/setup/SetUpPage.tsx')).SetUpPage }),
+        },
+        {
+          path: 'records',
+          lazy: async () => ({
+            Component: (await import('../features/records/RecordsPage.tsx')).RecordsPage,
+          }),
+        },
+        {
+          path: 'records/counts',
+          lazy: async () => ({
+            Component: (await import('../features/records/CountImportPage.tsx')).CountImportPage,
+          }),
+        },
+        {
+          path: 'rules',
+          lazy: async () => ({
+            Component: (await import('../features/rules/HouseRulesPage.tsx')).HouseRulesPage,
+          }),
+        },
+        { path: '*', element: <RouteError missing /> },
+      ],
+    },
+  ]);
+}

@@ -1,0 +1,81 @@
+import { createSystem, defaultConfig, defineConfig } from '@chakra-ui/react';
+
+const body = "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif";
+const heading = "'Bricolage Grotesque Variable', system-ui, sans-serif";
+
+/**
+ * The look: paper and ink, one accent. `sunlight` is for the hive at noon: black on white, larger targets.
+ */
+export const system = createSystem(
+  defaultConfig,
+  defineConfig({
+    conditions: { sunlight: '.sunlight &' },
+    globalCss: {
+      html: { colorPalette: 'brand', fontSize: '16px' },
+      '.sunlight': { fontSize: '18px' },
+      body: {
+        bg: 'paper',
+        color: 'ink',
+        fontVariantNumeric: 'tabular-nums',
+        lineHeight: '1.45',
+        textWrap: 'pretty',
+      },
+      'h1, h2, h3': { fontFamily: 'heading', lineHeight: '1.15', textWrap: 'balance' },
+      ':focus-visible': { outline: '3px solid', outlineColor: 'accent', outlineOffset: '2px' },
+    },
+    theme: {
+      tokens: {
+        fonts: { body: { value: body }, heading: { value: heading } },
+        fontSizes: { '2xs': { value: '0.8125rem' }, xs: { value: '0.8125rem' }, sm: { value: '0.9rem' } },
+        colors: {
+          brand: {
+            50: { value: '#E4F2EF' },
+            100: { value: '#C9E6E0' },
+            200: { value: '#9CCFC6' },
+            300: { value: '#5FAFA3' },
+            400: { value: '#2F8F83' },
+            500: { value: '#0B6B63' },
+            600: { value: '#0B6B63' },
+            700: { value: '#09554F' },
+            800: { value: '#0A423E' },
+            900: { value: '#0A3330' },
+            950: { value: '#06201E' },
+          },
+        },
+      },
+      semanticTokens: {
+        colors: {
+          ink: { value: { base: '#18282B', _dark: '#E8ECE6', _sunlight: '#000000' } },
+          inkSoft: { value: { base: '#4A5A5C', _dark: '#AEBAB6', _sunlight: '#1C2A2C' } },
+          paper: { value: { base: '#F4F5F1', _dark: '#111A1B', _sunlight: '#FFFFFF' } },
+          sheet: { value: { base: '#FFFFFF', _dark: '#192526', _sunlight: '#FFFFFF' } },
+          sunk: { value: { base: '#EAECE5', _dark: '#0C1314', _sunlight: '#F0F0EC' } },
+          line: { value: { base: '#D5DAD3', _dark: '#334244', _sunlight: '#55605E' } },
+          rail: { value: { base: '#143134', _dark: '#0B1213', _sunlight: '#000000' } },
+          accent: { value: { base: '#0B6B63', _dark: '#5FC2B4', _sunlight: '#00504A' } },
+          accentSoft: { value: { base: '#DDEFEB', _dark: '#17403C', _sunlight: '#DDEFEB' } },
+          alarm: { value: { base: '#A83E17', _dark: '#F0966F', _sunlight: '#8A2A06' } },
+          alarmSoft: { value: { base: '#FBE9E1', _dark: '#46210F', _sunlight: '#FBE9E1' } },
+          near: { value: { base: '#8A6100', _dark: '#E3B75A', _sunlight: '#6B4A00' } },
+          nearSoft: { value: { base: '#FBF1D9', _dark: '#3D2F0C', _sunlight: '#FBF1D9' } },
+          rest: { value: { base: '#5B4B8A', _dark: '#B9A9EA', _sunlight: '#43336F' } },
+          restSoft: { value: { base: '#E9E4F5', _dark: '#2C2547', _sunlight: '#E9E4F5' } },
+          wood: { value: { base: '#2D4446', _dark: '#9FB0AC', _sunlight: '#000000' } },
+          boxFill: { value: { base: '#FDFDFA', _dark: '#202D2E', _sunlight: '#FFFFFF' } },
+          halo: { value: { base: '#B9C2BA', _dark: '#566664', _sunlight: '#8D9791' } },
+          brand: {
+            solid: {
+              value: { base: '{colors.brand.600}', _dark: '{colors.brand.400}', _sunlight: '#00504A' },
+            },
+            contrast: { value: { base: 'white', _dark: '#06201E', _sunlight: 'white' } },
+            fg: { value: { base: '{colors.brand.700}', _dark: '{colors.brand.200}' } },
+            muted: { value: { base: '{colors.brand.100}', _dark: '{colors.brand.900}' } },
+            subtle: { value: { base: '{colors.brand.50}', _dark: '{colors.brand.950}' } },
+            emphasized: { value: { base: '{colors.brand.200}', _dark: '{colors.brand.800}' } },
+            focusRing: { value: { base: '{colors.brand.500}', _dark: '{colors.brand.300}' } },
+          },
+        },
+      },
+    },
+  }),
+);

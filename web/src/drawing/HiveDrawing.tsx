@@ -1,0 +1,184 @@
+import {
+  bothSides,
+  CONTENT_CLASSES,
+  CONTENT_NAMES,
+  frameSize,
+  shareOf,
+  type Box,
+  type FrameReading,
+  type FrameSizeId,
+  type MarkingColour,
+} from '@incremen/core';
+import { memo } from 'react';
+import { Slat, SLAT } from './Slat.tsx';
+
+/** A frame to be drawn in a box. */
+export interface DrawnFrame {
+  readonly id: string;
+  readonly slot: number;
+  /** Null for a frame that was never read. */
+  readonly reading: FrameReading | null;
+  readonly blank: 'drawn' | 'foundation';
+  readonly outline?: string;
+  readonly dim?: boolean;
+}
+
+/** A box to be drawn. */
+export interface DrawnBox {
+  readonly id: string;
+  readonly slots: number;
+  readonly sizeId: FrameSizeId;
+  readonly role: Box['role'];
+  readonly frames: readonly DrawnFrame[];
+}
+
+const PAD = 8;
+const ABOVE = 8;
+const BELOW = 11;
+const BOX_GAP = 3;
+
+/** How deep a frame hangs, beside a Langstroth deep; by area, since widths are much alike. */
+function slatHeight(size: FrameSizeId): number {
+  const share = frameSize(size).areaCm2PerSide / frameSize('langstroth-deep').areaCm2PerSide;
+  return SLAT.deepHeight * Math.min(1.3, Math.max(0.55, share));
+}
+
+const boxHeight = (box: DrawnBox) => slatHeight(box.sizeId) + ABOVE + BELOW;
+const boxWidth = (slots: number) => slots * SLAT.pitch + 2 * PAD;
+
+/** Where a slot lies in the drawing of a hive; the arrows of a plan end there. */
+export function slotPoint(
+  boxes: readonly DrawnBox[],
+  boxId: string,
+  slot: number,
+): { x: number; top: number; bottom: number } | undefined {
+  let y = 2;
+  for (const box of boxes.toReversed()) {
+    if (box.id === boxId) {
+      const top = y + ABOVE;
+      return { x: PAD + (slot - 1) * SLAT.pitch + SLAT.pitch / 2, top, bottom: top + slatHeight(box.sizeId) };
+    }
+    y += boxHeight(box) + BOX_GAP;
+  }
+  return undefined;
+}
+
+/** Size of the drawing of a hive, in drawing units. */
+export function hiveSize(boxes: readonly DrawnBox[]): { width: number; height: number } {
+  const width = Math.max(...boxes.map((b) => boxWidth(b.slots)), boxWidth(4));
+  const height = boxes.reduce((h, b) => h + boxHeight(b) + BOX_GAP, 0) + 6;
+  return { width, height };
+}
+
+/** A hive on its stand: boxes from the bottom up, each with its frames as slats. */
+export const HiveDrawing = memo(function HiveDrawing({
+  boxes,
+  queenColour,
+  label,
+  scale = 1,
+  numbers = false,
+}: {
+  readonly boxes: readonly DrawnBox[];
+  readonly queenColour?: MarkingColour | null;
+  /** What the picture shows, for those who do not see it. */
+  readonly label: string;
+  readonly scale?: number;
+  readonly numbers?: boolean;
+}) {
+  const { width, height } = hiveSize(boxes);
+  let y = 2;
+  return (
+    <svg
+      role="img"
+      aria-label={label}
+      viewBox={`0 0 ${width} ${height}`}
+      width={width * scale}
+      height={height * scale}
+      style={{ display: 'block', maxWidth: '100%', height: 'auto' }}
+    >
+      {boxes.toReversed().map((box) => {
+        const top = y;
+        y += boxHeight(box) + BOX_GAP;
+        return (
+          <g key={box.id}>
+            <rect
+              x={1}
+              y={top}
+              width={boxWidth(box.slots) - 2}
+              height={boxHeight(box)}
+              rx={3}
+              fill="var(--chakra-colors-box-fill)"
+              stroke="var(--chakra-colors-line)"
+              strokeWidth={1.4}
+              strokeDasharray={box.role === 'super' ? '5 3' : undefined}
+            />
+            <EmptySlots box={box} top={top + ABOVE} />
+            {box.frames.map((f) => (
+              <Slat
+                key={f.id}
+                reading={f.reading ?? bothSides({ [f.blank]: 10 }, 0)}
+                unread={f.reading === null && f.blank === 'drawn'}
+                x={PAD + (f.slot - 1) * SLAT.pitch + (SLAT.pitch - SLAT.width) / 2}
+                y={top + ABOVE}
+                height={slatHeight(box.sizeId)}
+                queenColour={queenColour ?? null}
+                {...(f.outline ? { outline: f.outline } : {})}
+                {...(f.dim ? { dim: true } : {})}
+              />
+            ))}
+            {numbers &&
+              box.frames.map((f) => (
+                <text
+                  key={`n${f.id}`}
+                  x={PAD + (f.slot - 0.5) * SLAT.pitch}
+                  y={top + 5.2}
+                  fontSize={6}
+                  textAnchor="middle"
+                  fill="var(--chakra-colors-ink-soft)"
+                >
+                  {f.slot}
+                </text>
+              ))}
+          </g>
+        );
+      })}
+      <path
+        d={`M0 ${y + 1}h${boxWidth(boxes[0]?.slots ?? 10)}`}
+        stroke="var(--chakra-colors-wood)"
+        strokeWidth={3.4}
+        strokeLinecap="round"
+      />
+    </svg>
+  );
+});
+
+function EmptySlots({ box, top }: { readonly box: DrawnBox; readonly top: number }) {
+  const taken = new Set(box.frames.map((f) => f.slot));
+  return Array.from({ length: box.slots }, (_, i) => i + 1)
+    .filter((s) => !taken.has(s))
+    .map((s) => (
+      <rect
+        key={s}
+        x={PAD + (s - 1) * SLAT.pitch + 2.5}
+        y={top}
+        width={SLAT.width}
+        height={slatHeight(box.sizeId)}
+        rx={2}
+        fill="none"
+        stroke="var(--chakra-colors-line)"
+        strokeWidth={1}
+        strokeDasharray="2 3"
+      />
+    ));
+}
+
+/** The main contents of a hive in one sentence, as the text of its picture. */
+export function hiveInWords(name: string, boxes: readonly DrawnBox[]): string {
+  const frames = boxes.flatMap((b) => b.frames);
+  const totals = CONTENT_CLASSES.map((c) => ({
+    c,
+    n: frames.reduce((sum, f) => sum + (f.reading ? shareOf(f.reading, c) : 0), 0),
+  })).filter((t) => t.n >= 0.5);
+  const words = totals.map((t) => `${t.n.toFixed(1)} ${CONTENT_NAMES[t.c]}`).join(', ');
+  return `${name}: ${boxes.length === 1 ? 'one box' : `${boxes.length} boxes`}, ${frames.length} frames${words ? `; in frames: ${words}` : ''}`;
+}

@@ -1,0 +1,130 @@
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { coloniesOfYard, colonyState, type ColonyState, type Lane } from '@incremen/core';
+import { useMemo } from 'react';
+import { Link, NavLink, useParams } from 'react-router';
+import { Plus } from 'lucide-react';
+import { Legend } from '../../drawing/Legend.tsx';
+import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { one } from '../../ui/format.ts';
+import { PageHeader } from '../../ui/PageHeader.tsx';
+import { ColonyCard } from './ColonyCard.tsx';
+import { EmptyYard } from './EmptyYard.tsx';
+import { NextUp } from './NextUp.tsx';
+
+const LANES: readonly { lane: Lane; title: string; meaning: string }[] = [
+  { lane: 'giver', title: 'Can give', meaning: 'strong, above your giver line' },
+  { lane: 'even', title: 'Even', meaning: 'leave them to build' },
+  { lane: 'weak', title: 'Weak', meaning: 'boost, watch or unite' },
+  { lane: 'raising', title: 'Raising', meaning: 'a queen on the way' },
+  { lane: 'uncounted', title: 'Not counted', meaning: 'read the frames first' },
+];
+
+/** One yard: what to do next, and every colony drawn on its stand. */
+export function BoardPage() {
+  const apiary = useApiary();
+  const today = useToday();
+  const { yardId } = useParams();
+  const yards = Object.values(apiary.yard).toSorted(
+    (a, b) => coloniesOfYard(apiary, b.id).length - coloniesOfYard(apiary, a.id).length,
+  );
+  const yard = yards.find((y) => y.id === yardId) ?? yards[0];
+  const states = useMemo(
+    () => (yard ? coloniesOfYard(apiary, yard.id).map((c) => colonyState(apiary, c, today)) : []),
+    [apiary, yard, today],
+  );
+  if (!yard) return <EmptyYard />;
+  return (
+    <Box>
+      <PageHeader title={yard.name} aside={<Totals states={states} />}>
+        <Flex as="nav" aria-label="Yards" gap={1} borderWidth="1px" borderRadius="lg" p="3px" bg="sunk">
+          {yards.map((y) => (
+            <NavLink key={y.id} to={`/yards/${y.id}`}>
+              <Box
+                px={3}
+                minH="38px"
+                display="flex"
+                alignItems="center"
+                borderRadius="md"
+                {...(y.id === yard.id
+                  ? { bg: 'sheet', fontWeight: '700', boxShadow: 'xs' }
+                  : { color: 'inkSoft' })}
+              >
+                {y.name}
+              </Box>
+            </NavLink>
+          ))}
+        </Flex>
+        <Button asChild variant="outline" bg="sheet" minH="44px">
+          <Link to={`/setup?yard=${yard.id}`}>
+            <Plus size={18} aria-hidden /> Hives
+          </Link>
+        </Button>
+      </PageHeader>
+      <NextUp states={states} />
+      {states.length === 0 && <Text>No hive stands here yet.</Text>}
+      {LANES.map(({ lane, title, meaning }) => (
+        <LaneRow key={lane} title={title} meaning={meaning} states={states.filter((s) => s.lane === lane)} />
+      ))}
+      <Box mt={5}>
+        <Legend />
+      </Box>
+    </Box>
+  );
+}
+
+function Totals({ states }: { readonly states: readonly ColonyState[] }) {
+  const sum = (pick: (s: ColonyState) => number) => one(states.reduce((n, s) => n + pick(s), 0));
+  return (
+    <Text>
+      {states.length} colonies · <b>{sum((s) => s.strength.framesOfBees.likely)}</b> frames of bees ·{' '}
+      <b>{sum((s) => s.strength.broodFrames.likely)}</b> brood · <b>{sum((s) => s.strength.storesFrames)}</b>{' '}
+      stores
+    </Text>
+  );
+}
+
+function LaneRow({
+  title,
+  meaning,
+  states,
+}: {
+  readonly title: string;
+  readonly meaning: string;
+  readonly states: readonly ColonyState[];
+}) {
+  if (states.length === 0) return null;
+  return (
+    <Flex
+      as="section"
+      aria-label={title}
+      direction={{ base: 'column', lg: 'row' }}
+      gap={{ base: 2, lg: 5 }}
+      borderTopWidth="1px"
+      borderColor="line"
+      pt={3}
+      pb={4}
+    >
+      <Box
+        w={{ lg: '112px' }}
+        flex="none"
+        display={{ base: 'flex', lg: 'block' }}
+        alignItems="baseline"
+        gap={2}
+      >
+        <Heading as="h2" fontSize="1.15rem">
+          {title}
+        </Heading>
+        <Text color="inkSoft" fontSize="sm">
+          {meaning}
+        </Text>
+      </Box>
+      <Flex as="ul" listStyleType="none" wrap="wrap" columnGap={6} rowGap={5} align="flex-end">
+        {states.map((s) => (
+          <Box as="li" key={s.colony.id}>
+            <ColonyCard state={s} />
+          </Box>
+        ))}
+      </Flex>
+    </Flex>
+  );
+}

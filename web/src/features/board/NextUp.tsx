@@ -1,0 +1,105 @@
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { openFollowUps, type Apiary, type ColonyState, type Day, type FollowUp } from '@incremen/core';
+import { Link } from 'react-router';
+import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { topicInWords } from '../followups/topics.ts';
+
+interface Item {
+  readonly key: string;
+  readonly who: string;
+  readonly what: string;
+  readonly verb: string;
+  readonly to: string;
+  readonly urgent: boolean;
+}
+
+/** What comes next in this yard, at most three things, each with its verb. */
+export function NextUp({ states }: { readonly states: readonly ColonyState[] }) {
+  const apiary = useApiary();
+  const today = useToday();
+  const items = nextItems(apiary, states, today);
+  if (items.length === 0) return null;
+  return (
+    <Box as="section" aria-label="Next" mb={4} className="no-print">
+      <Flex gap={3} wrap="wrap">
+        {items.slice(0, 3).map((item) => (
+          <Flex
+            key={item.key}
+            align="center"
+            gap={4}
+            bg="sheet"
+            borderWidth="1px"
+            borderColor="line"
+            borderLeftWidth="5px"
+            borderLeftColor={item.urgent ? 'alarm' : 'accent'}
+            borderRadius="lg"
+            pl={4}
+            pr={2}
+            py={2}
+            flex={{ base: '1 1 100%', md: '0 1 auto' }}
+          >
+            <Box flex="1">
+              <Text fontWeight="700">{item.who}</Text>
+              <Text color={item.urgent ? 'alarm' : 'inkSoft'}>{item.what}</Text>
+            </Box>
+            <Button asChild minH="44px" {...(item.urgent ? {} : { variant: 'outline' as const })}>
+              <Link to={item.to}>{item.verb}</Link>
+            </Button>
+          </Flex>
+        ))}
+      </Flex>
+    </Box>
+  );
+}
+
+function nextItems(apiary: Apiary, states: readonly ColonyState[], today: Day): Item[] {
+  const here = new Set(states.map((s) => s.colony.id));
+  const due = openFollowUps(apiary).filter(
+    (f) => f.kind === 'look' && f.window.earliest <= today && f.colonyIds.some((c) => here.has(c)),
+  );
+  const working = Object.values(apiary.plan).filter((p) => p.status === 'working' && here.has(p.colonyId));
+  const named = (f: FollowUp) => f.colonyIds.map((c) => apiary.colony[c]?.name ?? '').join(' · ');
+  const planned = (s: ColonyState) =>
+    Object.values(apiary.plan).find((p) => p.colonyId === s.colony.id && p.status === 'draft');
+  return [
+    ...working.map((p): Item => ({
+      key: p.id,
+      who: apiary.colony[p.colonyId]?.name ?? '',
+      what: 'Work begun and not finished',
+      verb: 'Go on',
+      to: `/work/${p.id}`,
+      urgent: true,
+    })),
+    ...due.map((f): Item => ({
+      key: f.id,
+      who: named(f),
+      what: topicInWords(f.topic),
+      verb: 'Record the look',
+      to: `/look/${f.id}`,
+      urgent: f.window.likely <= today,
+    })),
+    ...states
+      .filter((s) => s.urgent && s.lane !== 'raising')
+      .map((s): Item => ({
+        key: s.colony.id,
+        who: s.colony.name,
+        what: s.reason,
+        verb: s.reason.startsWith('Swarm') ? 'Plan a split' : 'Open',
+        to: s.reason.startsWith('Swarm') ? planOrWork(s, planned(s)?.id) : `/colonies/${s.colony.id}`,
+        urgent: true,
+      })),
+    ...states
+      .filter((s) => s.lane === 'giver' && !s.urgent)
+      .map((s): Item => ({
+        key: s.colony.id,
+        who: s.colony.name,
+        what: s.reason,
+        verb: planned(s) ? 'Start the work' : 'Plan a split',
+        to: planOrWork(s, planned(s)?.id),
+        urgent: false,
+      })),
+  ];
+}
+
+const planOrWork = (s: ColonyState, planId: string | undefined) =>
+  planId ? `/work/${planId}` : `/colonies/${s.colony.id}/plan`;

@@ -1,0 +1,175 @@
+import { Box, Button, Field, Flex, Heading, Input, Text } from '@chakra-ui/react';
+import {
+  colourClash,
+  dayInWords,
+  MARKING_COLOURS,
+  markingColour,
+  queenPerhapsIn,
+  yearOf,
+  type Colony,
+  type ColonyState,
+  type MarkingColour,
+} from '@incremen/core';
+import { useState } from 'react';
+import { QueenMark } from '../../drawing/Slat.tsx';
+import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
+import { Choice } from '../../ui/Choice.tsx';
+import { ProblemList } from '../../ui/ProblemList.tsx';
+import { queenColour } from '../board/ColonyCard.tsx';
+
+/** The queen as the records know her, and a small form to enter or correct her. */
+export function QueenPanel({ colony, state }: { readonly colony: Colony; readonly state: ColonyState }) {
+  const [editing, setEditing] = useState(false);
+  const canEdit = state.queen.state === 'here' || state.queen.state === 'not-recorded';
+  return (
+    <Box as="section">
+      <Flex align="center" gap={3} mb={1}>
+        <Heading as="h2" fontSize="1.15rem">
+          Queen
+        </Heading>
+        {canEdit && !editing && (
+          <Button variant="ghost" size="sm" minH="44px" color="accent" onClick={() => setEditing(true)}>
+            {state.queen.state === 'here' ? 'Correct' : 'Enter her'}
+          </Button>
+        )}
+      </Flex>
+      {editing ? (
+        <QueenForm colony={colony} state={state} done={() => setEditing(false)} />
+      ) : (
+        <QueenWords colony={colony} state={state} />
+      )}
+    </Box>
+  );
+}
+
+function QueenWords({ colony, state }: { readonly colony: Colony; readonly state: ColonyState }) {
+  const apiary = useApiary();
+  const today = useToday();
+  const { queen } = state;
+  switch (queen.state) {
+    case 'here': {
+      const q = queen.queen;
+      const clash = colourClash(q.birthYear, q.dot);
+      const age =
+        q.birthYear === null
+          ? ''
+          : `born ${q.birthYear}${yearOf(today) - q.birthYear >= 3 ? `, in her ${yearOf(today) - q.birthYear + 1}th season` : ''}`;
+      return (
+        <Flex gap={3} align="center">
+          <svg width="30" height="30" viewBox="0 0 30 30" aria-hidden="true">
+            <QueenMark x={15} y={15} r={9} colour={queenColour(state)} />
+          </svg>
+          <Box>
+            <Text>
+              <b>{q.name ?? 'No name'}</b> {age && `· ${age}`} · {q.dot ? `${q.dot} dot` : 'no dot'}
+              {q.mating !== 'mated' && ' · not proved mated'}
+            </Text>
+            {clash && (
+              <Text color="near">
+                She wears {clash.worn}; queens of {q.birthYear} are {clash.byYear}. The year rules, the dot is
+                a hint.
+              </Text>
+            )}
+          </Box>
+        </Flex>
+      );
+    }
+    case 'unknown-part': {
+      const q = queenPerhapsIn(apiary, colony.id);
+      const parts = (colony.separation?.partIds ?? []).map((id) => apiary.colony[id]?.name).join(' or ');
+      return (
+        <Text>
+          {q?.name ? <b>{q.name}</b> : 'The old queen'} is in {parts}. Which one shows on the look day: eggs
+          from day 4 on are hers.
+        </Text>
+      );
+    }
+    case 'raising':
+      return <Text>Queenless since {dayInWords(queen.since)}; raising a new one.</Text>;
+    case 'not-recorded':
+      return <Text color="inkSoft">None is entered.</Text>;
+  }
+}
+
+function QueenForm({
+  colony,
+  state,
+  done,
+}: {
+  readonly colony: Colony;
+  readonly state: ColonyState;
+  readonly done: () => void;
+}) {
+  const today = useToday();
+  const { send, problems, busy } = useSend();
+  const present = state.queen.state === 'here' ? state.queen.queen : undefined;
+  const [name, setName] = useState(present?.name ?? '');
+  const [year, setYear] = useState(String(present?.birthYear ?? yearOf(today)));
+  const [dot, setDot] = useState<MarkingColour | 'none'>(present?.dot ?? 'none');
+  const number = /^\d{4}$/.test(year) ? Number(year) : null;
+  async function save() {
+    const sent = await send({
+      type: 'putQueen',
+      queen: {
+        id: present?.id ?? crypto.randomUUID(),
+        name: name.trim() === '' ? null : name.trim(),
+        birthYear: number,
+        dot: dot === 'none' ? null : dot,
+        mating: present?.mating ?? 'mated',
+        whereabouts: { known: 'colony', colonyId: colony.id },
+      },
+    });
+    if (sent.ok) done();
+  }
+  return (
+    <Box
+      as="form"
+      display="grid"
+      gap={3}
+      maxW="26rem"
+      onSubmit={(e: React.FormEvent) => {
+        e.preventDefault();
+        void save();
+      }}
+    >
+      <Flex gap={3}>
+        <Field.Root>
+          <Field.Label>Name or number</Field.Label>
+          <Input
+            bg="sheet"
+            minH="44px"
+            value={name}
+            onChange={(e) => setName(e.target.value)}
+            maxLength={80}
+          />
+        </Field.Root>
+        <Field.Root maxW="8rem" invalid={year !== '' && number === null}>
+          <Field.Label>Born in</Field.Label>
+          <Input
+            bg="sheet"
+            minH="44px"
+            inputMode="numeric"
+            value={year}
+            onChange={(e) => setYear(e.target.value)}
+          />
+          <Field.ErrorText>Four digits</Field.ErrorText>
+        </Field.Root>
+      </Flex>
+      <Choice
+        label={number ? `Dot (queens of ${number} are ${markingColour(number)})` : 'Dot'}
+        value={dot}
+        onChange={setDot}
+        options={[{ id: 'none', label: 'none' }, ...MARKING_COLOURS.map((c) => ({ id: c, label: c }))]}
+      />
+      <ProblemList problems={problems} />
+      <Flex gap={2}>
+        <Button type="submit" minH="44px" loading={busy} disabled={year !== '' && number === null}>
+          Keep
+        </Button>
+        <Button variant="ghost" minH="44px" onClick={done}>
+          Cancel
+        </Button>
+      </Flex>
+    </Box>
+  );
+}

@@ -1,0 +1,277 @@
+import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
+import { boxName, boxesOfColony, framesOfColony, type Colony, type Problem } from '@incremen/core';
+import { Undo2 } from 'lucide-react';
+import { useEffect, useReducer, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { HiveDrawing, type DrawnBox } from '../../drawing/HiveDrawing.tsx';
+import { takeBack } from '../../mirror/actions.ts';
+import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
+import { useAppDispatch } from '../../app/store.ts';
+import { RouteError } from '../../app/RouteError.tsx';
+import { count } from '../../ui/format.ts';
+import { PageHeader } from '../../ui/PageHeader.tsx';
+import { ProblemList } from '../../ui/ProblemList.tsx';
+import { toaster } from '../../ui/toaster.tsx';
+import { actionOfKey, countStep, startCount, type CountDraft } from './countDraft.ts';
+import { forgetDraft, keepDraft, keptDraft } from './keptDraft.ts';
+import { Palette } from './Palette.tsx';
+
+/** The recorder: frame after frame, three taps or keys each. */
+export function CountPage() {
+  const apiary = useApiary();
+  const { colonyId = '' } = useParams();
+  const colony = apiary.colony[colonyId];
+  if (!colony || colony.endedOn !== null) return <RouteError missing />;
+  return <Recorder key={colony.id} colony={colony} />;
+}
+
+function Recorder({ colony }: { readonly colony: Colony }) {
+  const apiary = useApiary();
+  const today = useToday();
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const { send, problems, busy } = useSend();
+  const [begun] = useState(() => {
+    const placed = framesOfColony(apiary, colony);
+    const fresh = startCount(
+      placed.map((p) => ({
+        frameId: p.frame.id,
+        boxId: p.box.id,
+        slot: p.slot,
+        last: p.reading?.body ?? null,
+      })),
+    );
+    const kept = keptDraft(
+      colony.id,
+      placed.map((p) => p.frame.id),
+    );
+    return {
+      draft: kept ? { ...fresh, ...kept.draft } : fresh,
+      day: kept?.day ?? today,
+      note: kept?.note ?? '',
+      resumed: kept !== undefined,
+    };
+  });
+  const [draft, act] = useReducer(countStep, begun.draft);
+  const [day, setDay] = useState(begun.day);
+  const [note, setNote] = useState(begun.note);
+  const boxes = boxesOfColony(apiary, colony);
+  const read = draft.frames.filter((f) => f.reading !== null);
+
+  useEffect(() => {
+    if (read.length > 0 || note !== '') keepDraft(colony.id, day, note, draft);
+  }, [colony.id, day, note, draft, read.length]);
+
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      const typing =
+        e.target instanceof HTMLElement && e.target.closest('input:not([type=radio]), textarea, select');
+      if (typing || e.ctrlKey || e.metaKey || e.altKey) return;
+      if (e.key === 'Enter' && e.target instanceof HTMLElement && e.target.closest('button, a')) return;
+      const action = actionOfKey(draft, e.key);
+      if (!action) return;
+      e.preventDefault();
+      act(action);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [draft]);
+
+  async function save() {
+    const sent = await send({
+      type: 'recordCount',
+      visitId: crypto.randomUUID(),
+      colonyId: colony.id,
+      day,
+      note,
+      readings: read.map((f) => ({ id: crypto.randomUUID(), frameId: f.frameId, body: f.reading as never })),
+    });
+    if (!sent.ok) return;
+    forgetDraft(colony.id);
+    toaster.create({
+      title: `${colony.name}: ${count(read.length, 'frame')} counted`,
+      action: { label: 'Take back', onClick: () => void dispatch(takeBack(sent.entryId)) },
+    });
+    await navigate(`/colonies/${colony.id}`);
+  }
+
+  const frame = draft.frames[draft.at];
+  const dayProblems = problems.filter((p) => p.path[0] === 'day');
+  return (
+    <Box>
+      <PageHeader
+        title={`Count ${colony.name}`}
+        aside={frame ? `${boxName(boxes, frame.boxId)}, frame ${frame.slot}` : undefined}
+      >
+        <Button
+          variant="outline"
+          bg="sheet"
+          minH="44px"
+          onClick={() => act({ do: 'undo' })}
+          disabled={draft.past.length === 0}
+        >
+          <Undo2 size={18} aria-hidden /> Undo
+        </Button>
+        <Button minH="44px" onClick={() => void save()} disabled={read.length === 0} loading={busy}>
+          Save {read.length} of {draft.frames.length}
+        </Button>
+      </PageHeader>
+      {begun.resumed && (
+        <Text mb={3} color="inkSoft">
+          This count was begun earlier on this device and goes on where it stopped.{' '}
+          <Link
+            to={`/colonies/${colony.id}`}
+            onClick={() => forgetDraft(colony.id)}
+            style={{ textDecoration: 'underline' }}
+          >
+            Give it up
+          </Link>
+        </Text>
+      )}
+      <Flex gap={{ base: 3, lg: 8 }} direction={{ base: 'column', lg: 'row' }} align="flex-start">
+        <Box flex="none" w={{ base: '100%', lg: '230px' }}>
+          <FramePicker
+            draft={draft}
+            boxes={drawn(draft, boxes)}
+            go={(to) => act({ do: 'go', to })}
+            label={(id) => boxName(boxes, id)}
+          />
+        </Box>
+        <Palette
+          draft={draft}
+          act={act}
+          problems={framesProblems(
+            problems,
+            read.map((f) => f.frameId),
+            frame?.frameId,
+          )}
+        />
+      </Flex>
+      <Flex gap={4} mt={5} wrap="wrap" align="flex-start">
+        <Box>
+          <Text as="label" fontWeight="600" display="block">
+            Counted on
+            <Input
+              type="date"
+              bg="sheet"
+              minH="44px"
+              display="block"
+              value={day}
+              onChange={(e) => setDay(e.target.value)}
+              aria-invalid={dayProblems.length > 0}
+            />
+          </Text>
+          <ProblemList problems={dayProblems} />
+        </Box>
+        <Text as="label" fontWeight="600" flex="1 1 260px">
+          Note
+          <Input
+            bg="sheet"
+            minH="44px"
+            display="block"
+            value={note}
+            onChange={(e) => setNote(e.target.value)}
+            maxLength={4000}
+          />
+        </Text>
+      </Flex>
+      <Box mt={3}>
+        <ProblemList problems={problems.filter((p) => p.path[0] !== 'day')} />
+      </Box>
+      <Text mt={4} color="inkSoft" fontSize="sm" display={{ base: 'none', md: 'block' }}>
+        Keys: a letter for what it mostly is, then 1–4 for quarters of the frame, then 0–4 for quarters
+        covered with bees. L takes the last reading, P the previous frame, Q marks the queen, U undoes, arrows
+        move.
+      </Text>
+    </Box>
+  );
+}
+
+function framesProblems(
+  problems: readonly Problem[],
+  readIds: readonly string[],
+  current: string | undefined,
+): Problem[] {
+  return problems.filter((p) => p.path[0] === 'readings' && readIds[Number(p.path[1])] === current);
+}
+
+function drawn(draft: CountDraft, boxes: ReturnType<typeof boxesOfColony>): DrawnBox[] {
+  return boxes.map((b) => ({
+    id: b.id,
+    slots: b.slots,
+    sizeId: b.sizeId,
+    role: b.role,
+    frames: draft.frames
+      .filter((f) => f.boxId === b.id)
+      .map((f) => ({
+        id: f.frameId,
+        slot: f.slot,
+        reading: f.reading,
+        blank: 'drawn' as const,
+        ...(f.frameId === draft.frames[draft.at]?.frameId ? { outline: 'var(--chakra-colors-accent)' } : {}),
+      })),
+  }));
+}
+
+/** The hive so far, and a button for each frame under its box. */
+function FramePicker({
+  draft,
+  boxes,
+  go,
+  label,
+}: {
+  readonly draft: CountDraft;
+  readonly boxes: readonly DrawnBox[];
+  readonly go: (to: number) => void;
+  readonly label: (boxId: string) => string;
+}) {
+  const current = draft.frames[draft.at];
+  return (
+    <Box display="grid" gap={{ base: 1, lg: 4 }}>
+      {boxes.toReversed().map((box) => (
+        <Box key={box.id} display={{ base: box.id === current?.boxId ? 'block' : 'none', lg: 'block' }}>
+          <HiveDrawing boxes={[box]} label={`${label(box.id)} so far`} />
+          <Flex role="group" aria-label={label(box.id)} px="2px">
+            {box.frames.map((f) => {
+              const at = draft.frames.findIndex((d) => d.frameId === f.id);
+              const here = at === draft.at;
+              return (
+                <Box
+                  as="button"
+                  key={f.id}
+                  flex={`0 1 ${100 / box.slots}%`}
+                  minH={{ base: '44px', lg: '30px' }}
+                  fontSize="xs"
+                  borderRadius="md"
+                  fontWeight={here ? '700' : '400'}
+                  bg={here ? 'accent' : 'transparent'}
+                  color={here ? 'paper' : f.reading ? 'ink' : 'inkSoft'}
+                  aria-current={here ? 'step' : undefined}
+                  aria-label={`${label(box.id)}, frame ${f.slot}${f.reading ? ', read' : ''}`}
+                  onClick={() => go(at)}
+                >
+                  {f.slot}
+                </Box>
+              );
+            })}
+          </Flex>
+        </Box>
+      ))}
+      {boxes.length > 1 && (
+        <Flex gap={2} display={{ base: 'flex', lg: 'none' }}>
+          {boxes.map((b) => (
+            <Button
+              key={b.id}
+              size="sm"
+              minH="44px"
+              variant={b.id === current?.boxId ? 'solid' : 'outline'}
+              onClick={() => go(draft.frames.findIndex((f) => f.boxId === b.id))}
+            >
+              {label(b.id)}
+            </Button>
+          ))}
+        </Flex>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,83 @@
+import { bothSides, shareOf } from '@incremen/core';
+import { describe, expect, it } from 'vitest';
+import { actionOfKey, countStep, startCount, type CountAction, type CountDraft } from './countDraft.ts';
+
+const last = bothSides({ honey: 10 }, 4, { queenSeen: true });
+const begin = () =>
+  startCount(
+    [1, 2, 3].map((slot) => ({ frameId: `f${slot}`, boxId: 'b', slot, last: slot === 3 ? last : null })),
+  );
+const run = (draft: CountDraft, ...actions: CountAction[]) => actions.reduce(countStep, draft);
+const type = (draft: CountDraft, keys: string) =>
+  [...keys].reduce((d, key) => {
+    const action = actionOfKey(d, key);
+    return action ? countStep(d, action) : d;
+  }, draft);
+
+describe('counting frame by frame', () => {
+  it('reads a usual frame in three taps and goes on by itself', () => {
+    const draft = run(
+      begin(),
+      { do: 'kind', kind: 'capped' },
+      { do: 'amount', quarters: 2 },
+      { do: 'bees', quarters: 4 },
+    );
+    expect(draft.at).toBe(1);
+    expect(draft.stage).toBe('kind');
+    expect(shareOf(draft.frames[0]!.reading!, 'capped')).toBe(0.5);
+    expect(draft.frames[0]!.reading!.sides.map((s) => s.bees)).toEqual([10, 10]);
+  });
+
+  it('reads a usual frame in three keys, a whole box without a number typed', () => {
+    const draft = type(begin(), 'c24h43m34');
+    expect(draft.frames.map((f) => f.kind)).toEqual(['capped', 'honey', 'mixed']);
+    expect(shareOf(draft.frames[1]!.reading!, 'honey')).toBe(1);
+    expect(draft.frames[1]!.reading!.sides[0].bees).toBe(7.5);
+  });
+
+  it('takes the last reading or the neighbour, without their queen and cells', () => {
+    const draft = type(run(begin(), { do: 'go', to: 2 }), 'l');
+    expect(draft.frames[2]!.reading).toMatchObject({ queenSeen: false, sides: last.sides });
+    expect(type(begin(), 'c24p').frames[1]!.reading).toEqual(type(begin(), 'c24').frames[0]!.reading);
+  });
+
+  it('has one queen: a second mark moves her', () => {
+    const draft = type(begin(), 'c24y34');
+    const marked = run(draft, { do: 'go', to: 0 }, { do: 'queen' }, { do: 'go', to: 1 }, { do: 'queen' });
+    expect(marked.frames.map((f) => f.reading?.queenSeen ?? false)).toEqual([false, true, false]);
+    expect(run(marked, { do: 'queen' }).frames.some((f) => f.reading?.queenSeen)).toBe(false);
+  });
+
+  it('keeps queen and cells when the contents are corrected', () => {
+    const draft = run(
+      begin(),
+      { do: 'kind', kind: 'capped' },
+      { do: 'queen' },
+      { do: 'cells', cells: [{ kind: 'cup', count: 2 }] },
+      { do: 'amount', quarters: 4 },
+    );
+    expect(draft.frames[0]!.reading).toMatchObject({ queenSeen: true, cells: [{ kind: 'cup', count: 2 }] });
+  });
+
+  it('paints a tenth of one side and leaves the other', () => {
+    const draft = run(
+      begin(),
+      { do: 'kind', kind: 'honey' },
+      { do: 'paint', side: 1, strip: 9, content: 'capped' },
+    );
+    expect(draft.frames[0]!.reading!.sides[1].contents.capped).toBe(1);
+    expect(draft.frames[0]!.reading!.sides[0].contents.capped).toBeUndefined();
+  });
+
+  it('undoes every step, one by one, back to the start', () => {
+    let draft = type(begin(), 'c24h43');
+    for (let i = 0; i < 6; i++) draft = countStep(draft, { do: 'undo' });
+    expect({ ...draft, past: [] }).toEqual({ ...begin(), past: [] });
+    expect(countStep(draft, { do: 'undo' })).toBe(draft);
+  });
+
+  it('ignores keys that mean nothing here', () => {
+    expect(actionOfKey(begin(), '3')).toBeUndefined();
+    expect(actionOfKey(begin(), 'w')).toBeUndefined();
+  });
+});

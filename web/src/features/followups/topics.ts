@@ -1,0 +1,17 @@
+import type { FollowUpTopic } from '@incremen/core';
+
+const WORDS: Readonly<Record<FollowUpTopic, string>> = {
+  'early-capped': 'Cells capped too early?',
+  'which-part': 'Which part has the queen?',
+  'surplus-cells': 'Reserved cell capped? Surplus out',
+  'eggs-due': 'Eggs of the new queen due',
+  'capped-due': 'Flat-capped brood due: is she mated?',
+  rhythm: 'Weekly look',
+  rest: 'Hands off',
+  act: 'To be done',
+};
+
+/** What a follow-up is about, in a few words. */
+export function topicInWords(topic: FollowUpTopic): string {
+  return WORDS[topic];
+}

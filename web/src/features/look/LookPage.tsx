@@ -1,0 +1,161 @@
+import { Box, Button, Field, Flex, Input, Text } from '@chakra-ui/react';
+import {
+  daysBetween,
+  framesOfColony,
+  judgeLook,
+  noEvidence,
+  type Evidence,
+  type FollowUp,
+} from '@incremen/core';
+import { useMemo, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { RouteError } from '../../app/RouteError.tsx';
+import { useAppDispatch } from '../../app/store.ts';
+import { takeBack } from '../../mirror/actions.ts';
+import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
+import { PageHeader } from '../../ui/PageHeader.tsx';
+import { ProblemList, problemsAt } from '../../ui/ProblemList.tsx';
+import { toaster } from '../../ui/toaster.tsx';
+import { topicInWords } from '../followups/topics.ts';
+import { PartEvidence } from './PartEvidence.tsx';
+import { VerdictCard } from './VerdictCard.tsx';
+
+/** A look day: what was seen in each part, and the verdict as it forms. */
+export function LookPage() {
+  const apiary = useApiary();
+  const { followUpId = '' } = useParams();
+  const followUp = apiary.followUp[followUpId];
+  if (!followUp || followUp.kind !== 'look') return <RouteError missing />;
+  return <Look key={followUp.id} followUp={followUp} />;
+}
+
+function Look({ followUp }: { readonly followUp: FollowUp }) {
+  const apiary = useApiary();
+  const today = useToday();
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  const { send, problems, busy } = useSend();
+  const colonies = followUp.colonyIds.flatMap((id) => apiary.colony[id] ?? []);
+  const [day, setDay] = useState(today);
+  const [note, setNote] = useState('');
+  const [seen, setSeen] = useState<Readonly<Record<string, Evidence>>>(() =>
+    Object.fromEntries(colonies.map((c) => [c.id, noEvidence(framesOfColony(apiary, c).length)])),
+  );
+  const looks = useMemo(
+    () => colonies.map((c) => ({ colonyId: c.id, evidence: touched(seen[c.id]) })),
+    [colonies, seen],
+  );
+  const joint = useMemo(() => (day ? judgeLook(apiary, looks, day) : null), [apiary, looks, day]);
+  const names = new Map(Object.values(apiary.colony).map((c) => [c.id, c.name]));
+  const since = colonies[0]?.separation?.day;
+  const opened = looks.filter((l) => l.evidence !== null);
+
+  async function keep() {
+    const sent = await send({
+      type: 'recordLook',
+      followUpId: followUp.id,
+      day,
+      note,
+      parts: opened.flatMap((l) =>
+        l.evidence ? [{ visitId: crypto.randomUUID(), colonyId: l.colonyId, evidence: l.evidence }] : [],
+      ),
+      newIds: Array.from({ length: 16 }, () => crypto.randomUUID()),
+    });
+    if (!sent.ok) return;
+    toaster.create({
+      title: 'The look is in the records',
+      action: { label: 'Take back', onClick: () => void dispatch(takeBack(sent.entryId)) },
+    });
+    await navigate('/follow-ups');
+  }
+
+  if (followUp.status !== 'open') {
+    return (
+      <Box>
+        <PageHeader title={topicInWords(followUp.topic)} />
+        <Text mb={4}>This look is done or was overtaken by another.</Text>
+        <Button asChild>
+          <Link to="/follow-ups">What is due</Link>
+        </Button>
+      </Box>
+    );
+  }
+  return (
+    <Box>
+      <PageHeader
+        title={topicInWords(followUp.topic)}
+        aside={
+          since && day
+            ? `${colonies.map((c) => c.name).join(' · ')}, day ${daysBetween(since, day)} since the split`
+            : colonies.map((c) => c.name).join(' · ')
+        }
+      >
+        <Button minH="44px" onClick={() => void keep()} disabled={opened.length === 0 || !day} loading={busy}>
+          Keep this look
+        </Button>
+      </PageHeader>
+      <Text mb={4} maxW="46rem" fontSize="1.1rem">
+        {followUp.expect}
+      </Text>
+      <Flex gap={6} direction={{ base: 'column', xl: 'row' }} align="flex-start">
+        <Flex gap={4} wrap="wrap" flex="1 1 640px" w="100%" align="flex-start">
+          {colonies.map((c) => (
+            <PartEvidence
+              key={c.id}
+              name={c.name}
+              evidence={seen[c.id] ?? noEvidence(0)}
+              onChange={(e) => setSeen({ ...seen, [c.id]: e })}
+            />
+          ))}
+        </Flex>
+        <Box
+          w={{ base: '100%', xl: '380px' }}
+          flex="none"
+          position={{ xl: 'sticky' }}
+          top={4}
+          display="grid"
+          gap={4}
+        >
+          {joint && opened.length > 0 ? (
+            <VerdictCard joint={joint} names={names} />
+          ) : (
+            <Text color="inkSoft">Say what you saw; the verdict forms here as you do.</Text>
+          )}
+          <ProblemList problems={problems.filter((p) => p.path[0] !== 'day')} />
+          <Field.Root invalid={problemsAt(problems, 'day').length > 0}>
+            <Field.Label>Day of the look</Field.Label>
+            <Input type="date" bg="sheet" minH="44px" value={day} onChange={(e) => setDay(e.target.value)} />
+            <ProblemList problems={problemsAt(problems, 'day')} />
+          </Field.Root>
+          <Field.Root>
+            <Field.Label>Note</Field.Label>
+            <Input
+              bg="sheet"
+              minH="44px"
+              value={note}
+              maxLength={4000}
+              onChange={(e) => setNote(e.target.value)}
+            />
+          </Field.Root>
+        </Box>
+      </Flex>
+    </Box>
+  );
+}
+
+/** Evidence of a part that was opened; null while nothing at all was said of it. */
+function touched(evidence: Evidence | undefined): Evidence | null {
+  if (!evidence) return null;
+  const said =
+    evidence.framesRead > 0 ||
+    [
+      evidence.eggs,
+      evidence.cells,
+      evidence.youngLarvae,
+      evidence.cappedBrood,
+      evidence.queen,
+      evidence.diseaseSigns,
+    ].some((l) => l.look !== 'notLooked');
+  if (!said) return null;
+  return evidence;
+}

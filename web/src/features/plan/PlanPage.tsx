@@ -1,0 +1,258 @@
+import { Box, Button, Field, Flex, Heading, Input, Spinner, Text } from '@chakra-ui/react';
+import {
+  boxName,
+  colonyState,
+  dayInWords,
+  markingColour,
+  METHODS,
+  methodById,
+  type Apiary,
+  type Colony,
+  type MethodId,
+  type WorkedPlan,
+} from '@incremen/core';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { RouteError } from '../../app/RouteError.tsx';
+import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
+import { Choice } from '../../ui/Choice.tsx';
+import { count } from '../../ui/format.ts';
+import { PageHeader } from '../../ui/PageHeader.tsx';
+import { ProblemList } from '../../ui/ProblemList.tsx';
+import { PlanPicture } from './PlanPicture.tsx';
+import { RuleLedger } from './RuleLedger.tsx';
+import { usePlan } from './usePlan.ts';
+
+/** Works out a split of one colony, in the open: method, schools, picture, reasons, rules. */
+export function PlanPage() {
+  const apiary = useApiary();
+  const { colonyId = '' } = useParams();
+  const colony = apiary.colony[colonyId];
+  if (!colony || colony.endedOn !== null) return <RouteError missing />;
+  return <Planner key={colony.id} colony={colony} />;
+}
+
+function Planner({ colony }: { readonly colony: Colony }) {
+  const apiary = useApiary();
+  const today = useToday();
+  const navigate = useNavigate();
+  const { send, problems, busy } = useSend();
+  const state = colonyState(apiary, colony, today);
+  const [methodId, setMethodId] = useState<MethodId>(() =>
+    state.reason.startsWith('Swarm') ? 'queen-to-nuc' : 'walk-away-halves',
+  );
+  const [options, setOptions] = useState<Record<string, string>>({});
+  const [day, setDay] = useState(today);
+  const [newName, setNewName] = useState(() => freeName(apiary, colony.name));
+  const method = methodById(methodId);
+  const planning = usePlan(apiary, {
+    colonyId: colony.id,
+    methodId,
+    day: day || today,
+    newName: newName.trim() || '?',
+    options,
+  });
+  const { plan } = planning;
+  const broken = plan?.command.plan.body.ledger.filter((l) => l.state === 'broken').length ?? 0;
+  const taken = Object.values(apiary.colony).some((c) => c.endedOn === null && c.name === newName.trim());
+  const queen = state.queen.state === 'here' ? state.queen.queen : null;
+  const colour = queen?.dot ?? (queen?.birthYear ? markingColour(queen.birthYear) : null);
+
+  async function start() {
+    if (!plan) return;
+    const sent = await send(plan.command);
+    if (sent.ok) await navigate(`/work/${plan.command.plan.id}`);
+  }
+
+  return (
+    <Box>
+      <PageHeader title={`Split ${colony.name}`} aside={day ? dayInWords(day) : ''}>
+        <Button asChild variant="outline" bg="sheet" minH="44px">
+          <Link to={`/colonies/${colony.id}`}>Leave it</Link>
+        </Button>
+        <Button
+          minH="44px"
+          onClick={() => void start()}
+          disabled={!plan || taken || newName.trim() === '' || planning.busy}
+          loading={busy}
+        >
+          {broken > 0 ? `Start all the same (${broken} broken)` : 'Start the work'}
+        </Button>
+      </PageHeader>
+      <Flex gap={6} direction={{ base: 'column', lg: 'row' }} align="flex-start">
+        <Box w={{ base: '100%', lg: '238px' }} flex="none" display="grid" gap={4}>
+          <Choice
+            label="Method"
+            value={methodId}
+            onChange={setMethodId}
+            columns
+            options={METHODS.map((m) => ({ id: m.id, label: m.name, hint: m.aim }))}
+          />
+          <Text color="inkSoft" fontSize="sm">
+            {method.aim} {method.skips}
+          </Text>
+          <Field.Root invalid={taken || newName.trim() === ''}>
+            <Field.Label>Name of the new colony</Field.Label>
+            <Input
+              bg="sheet"
+              minH="44px"
+              value={newName}
+              maxLength={80}
+              onChange={(e) => setNewName(e.target.value)}
+            />
+            <Field.ErrorText>{taken ? 'Another colony has this name.' : 'It needs a name.'}</Field.ErrorText>
+          </Field.Root>
+          <Field.Root>
+            <Field.Label>Day of the work</Field.Label>
+            <Input type="date" bg="sheet" minH="44px" value={day} onChange={(e) => setDay(e.target.value)} />
+          </Field.Root>
+          {method.options.map((o) => {
+            const value = options[o.id] ?? o.default;
+            return (
+              <Box key={o.id}>
+                <Choice
+                  label={o.question}
+                  value={value}
+                  onChange={(id) => setOptions({ ...options, [o.id]: id })}
+                  options={o.schools.map((s) => ({ id: s.id, label: s.label, hint: s.why }))}
+                />
+                <Text fontSize="sm" color="inkSoft" mt={1}>
+                  {o.schools.find((s) => s.id === value)?.why}
+                </Text>
+              </Box>
+            );
+          })}
+        </Box>
+        <Box flex="1" minW={0} w="100%" display="grid" gap={4}>
+          <ProblemList problems={[...problems, ...planning.problems]} />
+          {planning.problems.some((p) => p.code === 'not-counted' || p.code === 'mostly-unread') && (
+            <Button asChild justifySelf="start" minH="44px">
+              <Link to={`/colonies/${colony.id}/count`}>Count {colony.name}</Link>
+            </Button>
+          )}
+          {!plan && planning.problems.length === 0 && (
+            <Flex role="status" gap={3} align="center">
+              <Spinner color="accent" /> Working it out…
+            </Flex>
+          )}
+          {plan && (
+            <>
+              <PlanPicture apiary={apiary} plan={plan} queenColour={colour} />
+              <Moves apiary={apiary} plan={plan} colony={colony} />
+            </>
+          )}
+        </Box>
+        {plan && (
+          <Box as="aside" w={{ base: '100%', lg: '290px' }} flex="none">
+            <Heading as="h2" fontSize="1.15rem" mb={1}>
+              Rules
+            </Heading>
+            <RuleLedger ledger={plan.command.plan.body.ledger} />
+            <Text mt={3} fontSize="sm" color="inkSoft">
+              Rests on the count of {dayInWords(plan.command.plan.body.countedOn)}
+              {plan.command.plan.body.projectedDays > 0 &&
+                `, carried forward ${count(plan.command.plan.body.projectedDays, 'day')}`}
+              . {plan.tried.toLocaleString('en-GB')} choices compared
+              {planning.tookMs !== null && ` in ${Math.round(planning.tookMs)} ms`}.
+            </Text>
+          </Box>
+        )}
+      </Flex>
+    </Box>
+  );
+}
+
+function Moves({
+  apiary,
+  plan,
+  colony,
+}: {
+  readonly apiary: Apiary;
+  readonly plan: WorkedPlan;
+  readonly colony: Colony;
+}) {
+  const { moves } = plan.command;
+  const { shakes, parts, newHive } = plan.command.plan.body;
+  const label = (frameId: string) => plan.frames.find((f) => f.id === frameId)?.label ?? 'the store';
+  const carried = moves.filter((m) => m.fromBoxId !== null);
+  const filled = moves.length - carried.length;
+  const stayBoxes = Object.values(apiary.box).filter((b) => b.hiveId === colony.hiveId);
+  const lifted = newHive.boxes.flatMap((b) =>
+    b.from === 'old-hive'
+      ? [
+          boxName(
+            stayBoxes.toSorted((x, y) => x.position - y.position),
+            b.boxId,
+          ),
+        ]
+      : [],
+  );
+  const toName = (boxId: string) =>
+    parts[1].slots.some((s) => s.boxId === boxId) ? parts[1].name : parts[0].name;
+  return (
+    <Box as="section">
+      <Heading as="h2" fontSize="1.15rem" mb={2}>
+        Moves
+      </Heading>
+      <Box as="ol" listStyleType="none" display="grid" gap={2}>
+        {lifted.length > 0 && (
+          <MoveLine what={`${lifted.join(' and ')} as it stands`} to={parts[1].name}>
+            Goes to the new stand with the bees that sit in it.
+          </MoveLine>
+        )}
+        {carried.map((m) => (
+          <MoveLine key={m.id} what={label(m.frameId)} to={`${toName(m.toBoxId)}, slot ${m.toSlot}`}>
+            {m.reason}
+          </MoveLine>
+        ))}
+        {shakes.map((s) => (
+          <MoveLine key={s.frameId} what={`bees of ${label(s.frameId)}`} to={parts[1].name}>
+            {s.reason}
+          </MoveLine>
+        ))}
+        {filled > 0 && (
+          <MoveLine what={count(filled, 'frame')} to="free slots">
+            From the store, drawn comb before foundation.
+          </MoveLine>
+        )}
+        {carried.length === 0 && lifted.length > 0 && (
+          <Text color="inkSoft">No frame has to be lifted out: both halves have what they need.</Text>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+function MoveLine({
+  what,
+  to,
+  children,
+}: {
+  readonly what: string;
+  readonly to: string;
+  readonly children: React.ReactNode;
+}) {
+  return (
+    <Flex
+      as="li"
+      gap={{ base: 0, md: 4 }}
+      direction={{ base: 'column', md: 'row' }}
+      borderTopWidth="1px"
+      borderColor="line"
+      pt={2}
+    >
+      <Text fontWeight="700" w={{ md: '44%' }} flex="none">
+        {what.charAt(0).toUpperCase() + what.slice(1)} → {to}
+      </Text>
+      <Text color="inkSoft">{children}</Text>
+    </Flex>
+  );
+}
+
+const ROMAN = ['II', 'III', 'IV', 'V', 'VI', 'VII', 'VIII', 'IX', 'X'];
+
+function freeName(apiary: Apiary, name: string): string {
+  const taken = new Set(Object.values(apiary.colony).map((c) => c.name));
+  const stem = name.replace(/ (II|III|IV|V|VI|VII|VIII|IX|X)$/, '');
+  return ROMAN.map((r) => `${stem} ${r}`).find((n) => !taken.has(n)) ?? `${stem} new`;
+}

@@ -1,0 +1,72 @@
+import { Box, Flex, Text } from '@chakra-ui/react';
+import type { RuleLine } from '@incremen/core';
+import { Check, Circle, X } from 'lucide-react';
+
+const STATE = {
+  met: { word: 'met', icon: Check, color: 'accent', bg: 'accentSoft' },
+  near: { word: 'near', icon: Circle, color: 'near', bg: 'nearSoft' },
+  broken: { word: 'broken', icon: X, color: 'alarm', bg: 'alarmSoft' },
+} as const;
+
+const figure = (n: number) => String(Math.round(n * 100) / 100);
+
+/** The rules of a plan, one line each: met, near or broken, the number, the threshold, the why. */
+export function RuleLedger({ ledger }: { readonly ledger: readonly RuleLine[] }) {
+  const order = { broken: 0, near: 1, met: 2 } as const;
+  const lines = ledger.toSorted((a, b) => order[a.state] - order[b.state]);
+  return (
+    <Box as="ul" listStyleType="none" aria-label="Rules">
+      {lines.map((line) => {
+        const look = STATE[line.state];
+        return (
+          <Box as="li" key={line.id} borderBottomWidth="1px" borderColor="line" py={1.5}>
+            <details open={line.state === 'broken'}>
+              <Flex as="summary" cursor="pointer" align="center" gap={2.5} listStyleType="none" minH="30px">
+                <Flex
+                  as="span"
+                  boxSize="22px"
+                  flex="none"
+                  align="center"
+                  justify="center"
+                  borderRadius="full"
+                  bg={look.bg}
+                  color={look.color}
+                >
+                  <look.icon size={14} strokeWidth={3} aria-hidden />
+                </Flex>
+                <Text as="span" flex="1">
+                  {line.label}
+                  <Box as="span" srOnly>
+                    : {look.word}
+                  </Box>
+                </Text>
+                <Text
+                  as="span"
+                  fontWeight="700"
+                  color={line.state === 'met' ? 'ink' : look.color}
+                  whiteSpace="nowrap"
+                >
+                  {figure(line.value)}
+                  <Text as="span" fontWeight="400" color="inkSoft">
+                    {line.sense === 'atLeast' ? ' ≥ ' : ' ≤ '}
+                    {figure(line.threshold)}
+                  </Text>
+                </Text>
+              </Flex>
+              <Box pl="32px" pb={1} fontSize="sm">
+                {line.mend && (
+                  <Text fontWeight="600" color="alarm">
+                    {line.mend}
+                  </Text>
+                )}
+                <Text color="inkSoft">
+                  {line.why} In {line.unit}.
+                </Text>
+              </Box>
+            </details>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}

@@ -1,0 +1,131 @@
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { API_PATHS } from '@incremen/contract';
+import type { Problem } from '@incremen/core';
+import { Download, FileSpreadsheet, Upload } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { Link } from 'react-router';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { problemsOf, reload } from '../../mirror/actions.ts';
+import { api } from '../../mirror/api.ts';
+import { useOperation } from '../../mirror/hooks.ts';
+import { PageHeader } from '../../ui/PageHeader.tsx';
+import { ProblemList } from '../../ui/ProblemList.tsx';
+import { toaster } from '../../ui/toaster.tsx';
+import { Journal } from './Journal.tsx';
+
+/** In and out, and the journal of everything that was done. */
+export function RecordsPage() {
+  const operation = useOperation();
+  const operationId = useAppSelector((s) => s.mirror.operationId) ?? '';
+  return (
+    <Box maxW="52rem">
+      <PageHeader title="Records" aside={operation.name} />
+      <Flex gap={3} wrap="wrap" mb={3}>
+        <Button asChild minH="48px">
+          <a href={API_PATHS.bundle(operationId)} download="incremen-apiary.json">
+            <Download size={18} aria-hidden /> Write everything to a file
+          </a>
+        </Button>
+        <Button asChild variant="outline" bg="sheet" minH="48px">
+          <Link to="/records/counts">
+            <FileSpreadsheet size={18} aria-hidden /> Bring counts from a file
+          </Link>
+        </Button>
+      </Flex>
+      <Restore />
+      <Journal />
+    </Box>
+  );
+}
+
+/** Reads a whole operation back from its file, after asking once more. */
+function Restore() {
+  const dispatch = useAppDispatch();
+  const operationId = useAppSelector((s) => s.mirror.operationId) ?? '';
+  const input = useRef<HTMLInputElement>(null);
+  const [chosen, setChosen] = useState<{ name: string; file: unknown } | null>(null);
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+
+  async function choose(file: File | undefined) {
+    setProblems([]);
+    setChosen(null);
+    if (!file) return;
+    try {
+      setChosen({ name: file.name, file: JSON.parse(await file.text()) as unknown });
+    } catch {
+      setProblems([
+        {
+          code: 'not-json',
+          path: [],
+          message: `${file.name} is not a file that Incremen wrote: it is not JSON.`,
+          remedy: 'Choose a file written by “Write everything to a file”.',
+        },
+      ]);
+    }
+  }
+
+  async function replace() {
+    if (!chosen) return;
+    try {
+      await api.importBundle(operationId, chosen.file);
+      setChosen(null);
+      toaster.create({ title: `${chosen.name} has been read` });
+      await dispatch(reload());
+    } catch (error) {
+      setProblems(problemsOf(error));
+      setChosen(null);
+    }
+  }
+
+  return (
+    <Box mb={8}>
+      <input
+        ref={input}
+        type="file"
+        accept="application/json,.json"
+        hidden
+        aria-label="File of a whole operation"
+        onChange={(e) => {
+          void choose(e.target.files?.[0]);
+          e.target.value = '';
+        }}
+      />
+      {chosen ? (
+        <Flex
+          role="alertdialog"
+          aria-label="Replace everything?"
+          gap={3}
+          align="center"
+          wrap="wrap"
+          bg="nearSoft"
+          borderLeftWidth="4px"
+          borderColor="near"
+          borderRadius="md"
+          px={4}
+          py={3}
+        >
+          <Text flex="1 1 260px">
+            <b>{chosen.name}</b> takes the place of everything that is here now. Write the present records to
+            a file first if you want to keep them.
+          </Text>
+          <Button minH="44px" onClick={() => void replace()}>
+            Replace everything
+          </Button>
+          <Button minH="44px" variant="ghost" onClick={() => setChosen(null)}>
+            Cancel
+          </Button>
+        </Flex>
+      ) : (
+        <Button variant="ghost" minH="44px" px={2} onClick={() => input.current?.click()}>
+          <Upload size={18} aria-hidden /> Read a file back
+        </Button>
+      )}
+      <Box mt={2}>
+        <ProblemList problems={problems} />
+      </Box>
+      <Heading as="h2" srOnly>
+        Journal
+      </Heading>
+    </Box>
+  );
+}

@@ -1,0 +1,65 @@
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { addDays, dayInWords, methodById, openFollowUps, type Plan } from '@incremen/core';
+import { Link } from 'react-router';
+import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
+import { HiveDrawing, hiveInWords } from '../../drawing/HiveDrawing.tsx';
+import { LaneAxis, TimeLane } from '../../drawing/TimeLane.tsx';
+import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { PageHeader } from '../../ui/PageHeader.tsx';
+
+/** After the last tick: how the hives now stand, and when to come back. */
+export function WorkDone({ plan }: { readonly plan: Plan }) {
+  const apiary = useApiary();
+  const today = useToday();
+  const colonies = plan.body.parts.flatMap((p) => apiary.colony[p.colonyId] ?? []);
+  const due = openFollowUps(apiary).filter((f) =>
+    f.colonyIds.some((id) => colonies.some((c) => c.id === id)),
+  );
+  const scale = { from: addDays(today, -3), days: 42, dayWidth: 13 };
+  const next = due.find((f) => f.kind === 'look');
+  return (
+    <Box>
+      <PageHeader title="The work is done" aside={`${methodById(plan.methodId).name}, in the records`}>
+        <Button asChild variant="outline" bg="sheet" minH="44px">
+          <Link to="/follow-ups">All follow-ups</Link>
+        </Button>
+        <Button asChild minH="44px">
+          <Link to="/">Back to the board</Link>
+        </Button>
+      </PageHeader>
+      {next && (
+        <Text fontSize="1.25rem" mb={5} maxW="44rem">
+          Come back on <b>{dayInWords(next.window.likely)}</b> ({dayInWords(next.window.earliest)} to{' '}
+          {dayInWords(next.window.latest)}). {next.expect}
+        </Text>
+      )}
+      <Flex gap={8} wrap="wrap" align="flex-end" mb={6}>
+        {colonies.map((c) => {
+          const boxes = drawnBoxesOf(apiary, c);
+          return (
+            <Box key={c.id}>
+              <Heading as="h2" fontSize="1.15rem" mb={1}>
+                <Link to={`/colonies/${c.id}`}>{c.name}</Link>
+              </Heading>
+              <HiveDrawing boxes={boxes} label={hiveInWords(c.name, boxes)} scale={1.3} />
+            </Box>
+          );
+        })}
+      </Flex>
+      <Box overflowX="auto" tabIndex={0} role="region" aria-label="Look days and hands-off days">
+        <LaneAxis scale={scale} today={today} />
+        {colonies.map((c) => (
+          <Box key={c.id}>
+            <Text fontWeight="600">{c.name}</Text>
+            <TimeLane
+              followUps={due.filter((f) => f.colonyIds.includes(c.id))}
+              scale={scale}
+              today={today}
+              label={c.name}
+            />
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,33 @@
+import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
+import '@fontsource-variable/bricolage-grotesque/index.css';
+import './app/print.css';
+import { ChakraProvider } from '@chakra-ui/react';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { Provider } from 'react-redux';
+import { RouterProvider } from 'react-router/dom';
+import { makeRouter } from './app/router.tsx';
+import { showLook } from './app/lookSlice.ts';
+import { makeStore } from './app/store.ts';
+import { system } from './app/theme.ts';
+import { load } from './mirror/actions.ts';
+
+const store = makeStore();
+showLook(store.getState().look.name);
+store.subscribe(() => {
+  const { name } = store.getState().look;
+  if (document.documentElement.className !== name) showLook(name);
+});
+void store.dispatch(load());
+
+const root = document.getElementById('root');
+if (!root) throw new Error('index.html must hold the element #root');
+createRoot(root).render(
+  <StrictMode>
+    <Provider store={store}>
+      <ChakraProvider value={system}>
+        <RouterProvider router={makeRouter()} />
+      </ChakraProvider>
+    </Provider>
+  </StrictMode>,
+);

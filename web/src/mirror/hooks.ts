@@ -1,0 +1,54 @@
+import { operationOf, type Apiary, type Day, type Operation } from '@incremen/core';
+import { useCallback, useState } from 'react';
+import type { Command, Problem } from '@incremen/core';
+import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { send, type Sent } from './actions.ts';
+
+/** The records of the operation. */
+export function useApiary(): Apiary {
+  return useAppSelector((s) => s.mirror.apiary);
+}
+
+/** The operation itself. */
+export function useOperation(): Operation {
+  return operationOf(useApiary());
+}
+
+/** Today's date on this device, as a calendar day. */
+export function deviceToday(now = new Date()): Day {
+  const two = (n: number) => String(n).padStart(2, '0');
+  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+}
+
+/** The day that the application reckons with: the demonstration's standing day, or the device's. */
+export function useToday(): Day {
+  return useOperation().fixedToday ?? deviceToday();
+}
+
+/** A way to send commands, with what is wrong with the last one and whether one is under way. */
+export function useSend(): {
+  readonly send: (command: Command) => Promise<Sent>;
+  readonly problems: readonly Problem[];
+  readonly busy: boolean;
+  readonly clear: () => void;
+} {
+  const dispatch = useAppDispatch();
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [busy, setBusy] = useState(false);
+  const sendOne = useCallback(
+    async (command: Command) => {
+      setBusy(true);
+      setProblems([]);
+      try {
+        const sent = await dispatch(send(command));
+        if (!sent.ok) setProblems(sent.problems);
+        return sent;
+      } finally {
+        setBusy(false);
+      }
+    },
+    [dispatch],
+  );
+  const clear = useCallback(() => setProblems([]), []);
+  return { send: sendOne, problems, busy, clear };
+}

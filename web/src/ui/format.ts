@@ -1,0 +1,29 @@
+import type { Operation, Range } from '@incremen/core';
+
+/** One decimal is all that a count by eye carries. */
+export function one(n: number): string {
+  return (Math.round(n * 10) / 10).toFixed(1);
+}
+
+/** A range in one decimal: `7.1–9.6`. */
+export function rangeOf(range: Range): string {
+  return `${one(range.low)}–${one(range.high)}`;
+}
+
+const KG_PER_LB = 0.45359237;
+
+/** A mass in the units of the operation. */
+export function mass(kg: number, units: Operation['units']): string {
+  return units === 'imperial' ? `${Math.round(kg / KG_PER_LB)} lb` : `${Math.round(kg)} kg`;
+}
+
+/** `1 frame`, `2 frames`. */
+export function count(n: number, noun: string, plural = `${noun}s`): string {
+  return `${n} ${n === 1 ? noun : plural}`;
+}
+
+/** Days ago in words. */
+export function ago(days: number): string {
+  if (days === 0) return 'today';
+  return days === 1 ? 'yesterday' : `${days} days ago`;
+}

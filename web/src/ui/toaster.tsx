@@ -1,0 +1,19 @@
+import { Toaster as ChakraToaster, Toast, createToaster } from '@chakra-ui/react';
+
+/** Short notes at the edge of the screen; each may carry one action, such as taking back. */
+export const toaster = createToaster({ placement: 'bottom-end', pauseOnPageIdle: true, max: 3 });
+
+/** Where notes appear. */
+export function Toaster() {
+  return (
+    <ChakraToaster toaster={toaster} insetInline={{ mdDown: '4' }}>
+      {(toast) => (
+        <Toast.Root width={{ md: 'sm' }} bg="ink" color="paper" alignItems="center">
+          <Toast.Title flex="1">{toast.title}</Toast.Title>
+          {toast.action && <Toast.ActionTrigger minH="44px">{toast.action.label}</Toast.ActionTrigger>}
+          <Toast.CloseTrigger minW="44px" minH="44px" />
+        </Toast.Root>
+      )}
+    </ChakraToaster>
+  );
+}
