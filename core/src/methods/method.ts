@@ -79,6 +79,8 @@ export interface PlannedMove {
   readonly toLabel: string;
   readonly toPart: 0 | 1;
   readonly blank: 'drawn' | 'foundation' | null;
+  /** It only slides over within its box. */
+  readonly slides: boolean;
 }
 
 /** What is known once the frames are chosen. */

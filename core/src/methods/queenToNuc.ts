@@ -29,7 +29,7 @@ import {
   type Solved,
   type SplitMethod,
 } from './method.ts';
-import { fillSteps, inWords, moveStep } from './stepTexts.ts';
+import { fillSteps, inWords, moveSteps } from './stepTexts.ts';
 
 const isLive = (kind: string) => kind === 'charged' || kind === 'open' || kind === 'capped';
 
@@ -186,7 +186,7 @@ export const queenToNuc: SplitMethod = {
   name: 'Queen moved out to a nuc',
   aim: 'Stops a swarm and makes one nuc: the old queen goes, the parent raises a new one from its cells.',
   season: 'Swarm season, when cells are charged or near capping. Earlier it works with eggs alone.',
-  skips: 'Nothing: the queen has to be found, or the brood parted.',
+  skips: 'The queen has to be found, or the brood parted.',
   options: [
     {
       id: 'purpose',
@@ -247,7 +247,7 @@ export const queenToNuc: SplitMethod = {
         detail: 'Little smoke: it makes queens run. Begin at an outer frame.',
       },
       ...queenSteps(solved),
-      ...moves.filter((m) => m.frame !== null).map((m) => moveStep(m)),
+      ...moveSteps(moves),
       ...shakes.map((f) => ({
         kind: 'shake' as const,
         text: `Shake the bees of ${f.label} into ${newName}`,

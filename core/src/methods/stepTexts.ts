@@ -12,8 +12,25 @@ export function inWords(frame: PlanFrame): string {
   return parts.length > 0 ? parts.join(', ') : 'little in it';
 }
 
+/** The steps for the frames that are carried, and one for those that slide over to make room. */
+export function moveSteps(moves: readonly PlannedMove[]): StepText[] {
+  const slides = moves.filter((m) => m.slides);
+  return [
+    ...moves.filter((m) => m.frame !== null && !m.slides).map(moveStep),
+    ...(slides.length > 0
+      ? [
+          {
+            kind: 'move' as const,
+            text: `Slide ${slides.length === 1 ? 'one frame' : `${slides.length} frames`} over, brood to brood`,
+            detail: slides.map((m) => `${capital(m.fromLabel)} → ${m.toLabel}`).join('; '),
+          },
+        ]
+      : []),
+  ];
+}
+
 /** The step for one frame carried from one place to another. */
-export function moveStep(move: PlannedMove): StepText {
+function moveStep(move: PlannedMove): StepText {
   const frame = move.frame;
   return {
     kind: 'move',

@@ -3,7 +3,7 @@ import { DISTANCE_OPTION, FEED_OPTION, NIGHTS_OPTION } from './commonOptions.ts'
 import { beeBreadRule, beesRule, coverRule, eggsRule, storesRule, strengthRule } from './commonRules.ts';
 import { boxLiftCaution, COMMON_CAUTIONS } from './cautions.ts';
 import { chosen, type Donor, type MethodInput, type Setup, type SplitMethod } from './method.ts';
-import { fillSteps, moveStep } from './stepTexts.ts';
+import { fillSteps, moveSteps } from './stepTexts.ts';
 
 /** The boxes that go to the new stand: the upper half of the brood boxes. Supers stay. */
 function boxesThatMove(donor: Donor): string[] {
@@ -161,7 +161,7 @@ export const walkAwayHalves: SplitMethod = {
         text: `Open ${donor.name} from the back`,
         detail: 'A little smoke, then wait a minute. Veil closed.',
       },
-      ...moves.filter((m) => m.frame !== null).map((m) => moveStep(m)),
+      ...moveSteps(moves),
       ...(liftsBoxes
         ? [
             {

@@ -19,27 +19,49 @@ export function arrangeNest(frames: readonly PlanFrame[]): PlanFrame[] {
   return [...left, ...nest, ...empty, ...right.toReversed()];
 }
 
+/** A frame with the slot in which it hangs, or is to hang. */
+export interface Slotted {
+  readonly frame: PlanFrame;
+  readonly slot: number;
+}
+
 /**
- * Gives frames that arrive in a box its free slots, each to the one nearest the middle of the brood when it
- * carries brood, farthest from it otherwise.
+ * Takes arrivals into a box that has frames already: brood goes beside the brood, other combs to the wall
+ * on the side of the gap. The frames between slide over by one; their order stays.
+ *
+ * @param free - empty slots of the box; at least as many as there are arrivals
+ * @returns every frame of the box with its slot
  */
-export function slotsForArrivals(
+export function takeIn(
+  present: readonly Slotted[],
   arrivals: readonly PlanFrame[],
   free: readonly number[],
-  broodCentre: number,
-): Map<string, number> {
-  const left = [...free];
-  const slots = new Map<string, number>();
-  for (const f of arrivals.toSorted((a, b) => b.brood - a.brood)) {
-    left.sort((a, b) => Math.abs(a - broodCentre) - Math.abs(b - broodCentre) || a - b);
-    const slot = f.brood > 0.1 ? left.shift() : left.pop();
-    if (slot !== undefined) slots.set(f.id, slot);
-  }
-  return slots;
+  slots: number,
+): Slotted[] {
+  const centre = broodCentreOf(
+    present.map((p) => ({ slot: p.slot, brood: p.frame.brood })),
+    slots,
+  );
+  const gaps = free
+    .toSorted((a, b) => Math.abs(a - centre) - Math.abs(b - centre) || a - b)
+    .slice(0, arrivals.length);
+  const order = present.toSorted((a, b) => a.slot - b.slot).map((p) => p.frame);
+  const isBrood = (f: PlanFrame) => f.brood > 0.1;
+  arrivals
+    .toSorted((a, b) => b.brood - a.brood)
+    .forEach((frame, i) => {
+      const onLeft = (gaps[i] as number) < centre;
+      const first = order.findIndex(isBrood);
+      const last = order.findLastIndex(isBrood);
+      if (isBrood(frame) && first >= 0) order.splice(onLeft ? first : last + 1, 0, frame);
+      else order.splice(onLeft ? 0 : order.length, 0, frame);
+    });
+  const used = [...present.map((p) => p.slot), ...gaps].toSorted((a, b) => a - b);
+  return order.map((frame, i) => ({ frame, slot: used[i] as number }));
 }
 
 /** The middle of the brood among slots, or the middle of the box when there is none. */
-export function broodCentreOf(
+function broodCentreOf(
   frames: readonly { readonly slot: number; readonly brood: number }[],
   slots: number,
 ): number {

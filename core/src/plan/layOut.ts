@@ -1,6 +1,6 @@
 import type { Frame } from '../apiary/records.ts';
 import type { Donor, PlannedMove, Setup } from '../methods/method.ts';
-import { arrangeNest, broodCentreOf, slotsForArrivals } from './arrange.ts';
+import { arrangeNest, takeIn } from './arrange.ts';
 import type { Choice, PlanFrame } from './measure.ts';
 import type { PlanPart } from './planBody.ts';
 
@@ -42,8 +42,8 @@ interface Target {
 }
 
 /**
- * Turns "which part" into "which slot". Frames that need not move keep their slots; arrivals take free
- * slots by the order of a nest; what is left over is filled from the store, drawn comb before foundation.
+ * Turns "which part" into "which slot". Frames that need not move keep their order, sliding over where
+ * brood comes in beside brood; what is left over is filled from the store, drawn comb before foundation.
  */
 export function layOut(input: LayOutInput): LaidOut {
   const { donor, setup, choice } = input;
@@ -69,6 +69,7 @@ export function layOut(input: LayOutInput): LaidOut {
         toLabel: `${to.label}, slot ${slot}`,
         toPart: to.part,
         blank: null,
+        slides: frame.boxId === to.id,
       },
     });
   };
@@ -78,12 +79,22 @@ export function layOut(input: LayOutInput): LaidOut {
       const box = taken.get(target.id) as Map<number, string>;
       const free = freeSlots(target, box);
       const fits = waiting.filter((f) => f.size === target.sizeId).slice(0, free.length);
+      if (fits.length === 0) continue;
       if (box.size === 0) {
         arrangeNest(fits).forEach((f, k) => place(f, target, free[k] as number));
       } else {
-        const present = donor.frames.filter((f) => box.get(f.slot) === f.id && f.boxId === target.id);
-        const slots = slotsForArrivals(fits, free, broodCentreOf(present, target.slots));
-        for (const f of fits) place(f, target, slots.get(f.id) as number);
+        const present = donor.frames.filter((f) => f.boxId === target.id && box.get(f.slot) === f.id);
+        const settled = takeIn(
+          present.map((frame) => ({ frame, slot: frame.slot })),
+          fits,
+          free,
+          target.slots,
+        );
+        box.clear();
+        for (const { frame, slot } of settled) {
+          if (frame.boxId === target.id && frame.slot === slot) box.set(slot, frame.id);
+          else place(frame, target, slot);
+        }
       }
       waiting = waiting.filter((f) => !fits.includes(f));
     }
@@ -151,6 +162,7 @@ function fillFromStore(
           toLabel: `${target.label}, slot ${slot}`,
           toPart: target.part,
           blank: frame.blank,
+          slides: false,
         },
       });
     }

@@ -173,6 +173,7 @@ function reasonOf(
   frames: readonly PlanFrame[],
   context: ReasonContext,
 ): string {
+  if (move.slides) return 'Slides over within its box, so that brood hangs beside brood.';
   if (move.frame === null) {
     return move.blank === 'drawn'
       ? 'Drawn comb from the store fills a free slot.'

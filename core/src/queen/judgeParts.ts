@@ -65,14 +65,19 @@ function headline(judged: readonly Judged[], withQueen: readonly Judged[]): stri
   }
   const [queen] = withQueen;
   if (queen) {
-    const rest = judged
-      .filter((p) => p !== queen)
-      .map((p) => `${p.name}: ${p.verdict ? lowerFirst(p.verdict.headline) : 'not opened yet'}`);
+    const rest = judged.filter((p) => p !== queen).map(inShort);
     return [`The queen is in ${queen.name}`, ...rest].join('; ') + '.';
   }
   if (unread.length > 0) return `No verdict before ${unread.map((p) => p.name).join(' and ')} is read.`;
   if (judged.every((p) => p.verdict?.finding === 'too-early')) return judged[0]?.verdict?.headline ?? '';
   return judged.map((p) => `${p.name}: ${lowerFirst(p.verdict?.headline ?? '')}`).join('; ') + '.';
+}
+
+function inShort({ name, verdict }: Judged): string {
+  if (verdict === null) return `${name} is not opened yet`;
+  return verdict.finding === 'raising'
+    ? `${name} is raising one`
+    : `${name}: ${lowerFirst(verdict.headline)}`;
 }
 
 const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);

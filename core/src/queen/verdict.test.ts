@@ -47,7 +47,7 @@ describe('which half has the queen', () => {
     ]);
     expect(joint.parts[0]?.verdict?.next[0]?.what).toMatch(/every frame for swarm cells/);
     expect(joint.parts[0]?.verdict?.reasons[0]).toContain('laid on day 4');
-    expect(joint.headline).toBe('The queen is in Upper; Lower: this part is raising a queen.');
+    expect(joint.headline).toBe('The queen is in Upper; Lower is raising one.');
   });
 
   it('day 2: eggs in both say nothing; look from day 4, best day 7', () => {

@@ -10,9 +10,11 @@ import {
   SunMedium,
   type LucideIcon,
 } from 'lucide-react';
+import { useEffect } from 'react';
 import { NavLink, Outlet, useNavigation } from 'react-router';
 import { CombPatterns } from '../drawing/CombPatterns.tsx';
 import { load } from '../mirror/actions.ts';
+import { warmUpPlanner } from '../workers/planner.ts';
 import { Toaster } from '../ui/toaster.tsx';
 import { LOOKS, lookChosen, type LookName } from './lookSlice.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
@@ -28,6 +30,7 @@ const PLACES: readonly { to: string; label: string; icon: LucideIcon; end?: bool
 /** The frame around every view: rail on wide screens, bar at the thumb on narrow ones. */
 export function Shell() {
   const navigation = useNavigation();
+  useEffect(warmUpPlanner, []);
   return (
     <Flex minH="100dvh" direction={{ base: 'column-reverse', md: 'row' }}>
       <CombPatterns />

@@ -77,6 +77,7 @@ export const HiveDrawing = memo(function HiveDrawing({
   label,
   scale = 1,
   numbers = false,
+  fill = false,
 }: {
   readonly boxes: readonly DrawnBox[];
   readonly queenColour?: MarkingColour | null;
@@ -84,6 +85,8 @@ export const HiveDrawing = memo(function HiveDrawing({
   readonly label: string;
   readonly scale?: number;
   readonly numbers?: boolean;
+  /** As wide as its surroundings, whatever the scale. */
+  readonly fill?: boolean;
 }) {
   const { width, height } = hiveSize(boxes);
   let y = 2;
@@ -92,8 +95,8 @@ export const HiveDrawing = memo(function HiveDrawing({
       role="img"
       aria-label={label}
       viewBox={`0 0 ${width} ${height}`}
-      width={width * scale}
-      height={height * scale}
+      width={fill ? '100%' : width * scale}
+      {...(fill ? {} : { height: height * scale })}
       style={{ display: 'block', maxWidth: '100%', height: 'auto' }}
     >
       {boxes.toReversed().map((box) => {
@@ -132,7 +135,7 @@ export const HiveDrawing = memo(function HiveDrawing({
                   key={`n${f.id}`}
                   x={PAD + (f.slot - 0.5) * SLAT.pitch}
                   y={top + 5.2}
-                  fontSize={6}
+                  style={{ fontSize: '6px' }}
                   textAnchor="middle"
                   fill="var(--chakra-colors-ink-soft)"
                 >

@@ -10,3 +10,10 @@ export function plannerWorker(): Remote<Planner> {
   );
   return planner;
 }
+
+/** Starts the planner before it is needed, when the page has nothing better to do. */
+export function warmUpPlanner(): void {
+  const start = () => void plannerWorker().warmUp();
+  if ('requestIdleCallback' in globalThis) requestIdleCallback(start);
+  else setTimeout(start, 200);
+}

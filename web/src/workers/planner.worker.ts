@@ -1,10 +1,29 @@
-import { makePlan, type Apiary, type PlanRequest, type Result, type WorkedPlan } from '@incremen/core';
+import {
+  DEMO_DAY,
+  demoScenario,
+  makePlan,
+  METHODS,
+  type Apiary,
+  type PlanRequest,
+  type Result,
+  type WorkedPlan,
+} from '@incremen/core';
 import { expose } from 'comlink';
 
 const planner = {
   /** Works a plan out away from the page, so that the page never stalls. */
   plan: (apiary: Apiary, request: PlanRequest): Result<WorkedPlan> =>
     makePlan(apiary, request, () => crypto.randomUUID()),
+  /** Has the planner compiled by working out plans of a made-up yard; their result is thrown away. */
+  warmUp: (): void => {
+    const { apiary } = demoScenario();
+    for (const colony of Object.values(apiary.colony).slice(0, 3)) {
+      for (const { id } of METHODS) {
+        const request = { colonyId: colony.id, methodId: id, day: DEMO_DAY, newName: 'warm', options: {} };
+        makePlan(apiary, request, () => crypto.randomUUID());
+      }
+    }
+  },
 };
 export type Planner = typeof planner;
 expose(planner);

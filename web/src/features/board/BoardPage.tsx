@@ -13,8 +13,8 @@ import { NextUp } from './NextUp.tsx';
 
 const LANES: readonly { lane: Lane; title: string; meaning: string }[] = [
   { lane: 'giver', title: 'Can give', meaning: 'strong, above your giver line' },
-  { lane: 'even', title: 'Even', meaning: 'leave them to build' },
   { lane: 'weak', title: 'Weak', meaning: 'boost, watch or unite' },
+  { lane: 'even', title: 'Even', meaning: 'leave them to build' },
   { lane: 'raising', title: 'Raising', meaning: 'a queen on the way' },
   { lane: 'uncounted', title: 'Not counted', meaning: 'read the frames first' },
 ];
@@ -62,9 +62,16 @@ export function BoardPage() {
       </PageHeader>
       <NextUp states={states} />
       {states.length === 0 && <Text>No hive stands here yet.</Text>}
-      {LANES.map(({ lane, title, meaning }) => (
-        <LaneRow key={lane} title={title} meaning={meaning} states={states.filter((s) => s.lane === lane)} />
-      ))}
+      <Flex wrap="wrap" columnGap={8} rowGap={3} align="flex-start">
+        {LANES.map(({ lane, title, meaning }) => (
+          <LaneBlock
+            key={lane}
+            title={title}
+            meaning={meaning}
+            states={states.filter((s) => s.lane === lane)}
+          />
+        ))}
+      </Flex>
       <Box mt={5}>
         <Legend />
       </Box>
@@ -83,7 +90,8 @@ function Totals({ states }: { readonly states: readonly ColonyState[] }) {
   );
 }
 
-function LaneRow({
+/** A lane is as wide as its hives, so that small lanes share a row. */
+function LaneBlock({
   title,
   meaning,
   states,
@@ -94,37 +102,22 @@ function LaneRow({
 }) {
   if (states.length === 0) return null;
   return (
-    <Flex
-      as="section"
-      aria-label={title}
-      direction={{ base: 'column', lg: 'row' }}
-      gap={{ base: 2, lg: 5 }}
-      borderTopWidth="1px"
-      borderColor="line"
-      pt={3}
-      pb={4}
-    >
-      <Box
-        w={{ lg: '112px' }}
-        flex="none"
-        display={{ base: 'flex', lg: 'block' }}
-        alignItems="baseline"
-        gap={2}
-      >
+    <Box as="section" aria-label={title} borderTopWidth="2px" borderColor="line" pt={2} pb={1}>
+      <Flex align="baseline" gap={2} mb={2}>
         <Heading as="h2" fontSize="1.15rem">
           {title}
         </Heading>
         <Text color="inkSoft" fontSize="sm">
           {meaning}
         </Text>
-      </Box>
-      <Flex as="ul" listStyleType="none" wrap="wrap" columnGap={6} rowGap={5} align="flex-end">
+      </Flex>
+      <Flex as="ul" listStyleType="none" wrap="wrap" columnGap={6} rowGap={3} align="flex-end">
         {states.map((s) => (
           <Box as="li" key={s.colony.id}>
             <ColonyCard state={s} />
           </Box>
         ))}
       </Flex>
-    </Flex>
+    </Box>
   );
 }

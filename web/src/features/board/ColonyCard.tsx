@@ -47,6 +47,8 @@ export const ColonyCard = memo(function ColonyCard({ state }: { readonly state: 
         <Text
           px={1}
           maxW="200px"
+          minH="2.9em"
+          lineHeight="1.4"
           fontWeight={state.urgent ? '700' : '400'}
           color={state.urgent ? 'alarm' : state.lane === 'raising' ? 'rest' : 'inkSoft'}
         >

@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
 import { openFollowUps, type Apiary, type ColonyState, type Day, type FollowUp } from '@incremen/core';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
@@ -21,7 +21,7 @@ export function NextUp({ states }: { readonly states: readonly ColonyState[] }) 
   if (items.length === 0) return null;
   return (
     <Box as="section" aria-label="Next" mb={4} className="no-print">
-      <Flex gap={3} wrap="wrap">
+      <Grid gap={3} templateColumns={{ base: '1fr', lg: 'repeat(3, 1fr)' }}>
         {items.slice(0, 3).map((item) => (
           <Flex
             key={item.key}
@@ -36,7 +36,6 @@ export function NextUp({ states }: { readonly states: readonly ColonyState[] }) 
             pl={4}
             pr={2}
             py={2}
-            flex={{ base: '1 1 100%', md: '0 1 auto' }}
           >
             <Box flex="1">
               <Text fontWeight="700">{item.who}</Text>
@@ -47,7 +46,7 @@ export function NextUp({ states }: { readonly states: readonly ColonyState[] }) 
             </Button>
           </Flex>
         ))}
-      </Flex>
+      </Grid>
     </Box>
   );
 }
@@ -74,7 +73,7 @@ function nextItems(apiary: Apiary, states: readonly ColonyState[], today: Day): 
       key: f.id,
       who: named(f),
       what: topicInWords(f.topic),
-      verb: 'Record the look',
+      verb: 'Record it',
       to: `/look/${f.id}`,
       urgent: f.window.likely <= today,
     })),

@@ -1,9 +1,10 @@
-import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Grid, Input, Text } from '@chakra-ui/react';
 import { boxName, boxesOfColony, framesOfColony, type Colony, type Problem } from '@incremen/core';
 import { Undo2 } from 'lucide-react';
 import { useEffect, useReducer, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { HiveDrawing, type DrawnBox } from '../../drawing/HiveDrawing.tsx';
+import { HiveDrawing, hiveSize, type DrawnBox } from '../../drawing/HiveDrawing.tsx';
+import { SLAT } from '../../drawing/Slat.tsx';
 import { takeBack } from '../../mirror/actions.ts';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
 import { useAppDispatch } from '../../app/store.ts';
@@ -14,7 +15,8 @@ import { ProblemList } from '../../ui/ProblemList.tsx';
 import { toaster } from '../../ui/toaster.tsx';
 import { actionOfKey, countStep, startCount, type CountDraft } from './countDraft.ts';
 import { forgetDraft, keepDraft, keptDraft } from './keptDraft.ts';
-import { Palette } from './Palette.tsx';
+import { FrameInHand } from './FrameInHand.tsx';
+import { Questions } from './Questions.tsx';
 
 /** The recorder: frame after frame, three taps or keys each. */
 export function CountPage() {
@@ -128,8 +130,18 @@ function Recorder({ colony }: { readonly colony: Colony }) {
           </Link>
         </Text>
       )}
-      <Flex gap={{ base: 3, lg: 8 }} direction={{ base: 'column', lg: 'row' }} align="flex-start">
-        <Box flex="none" w={{ base: '100%', lg: '230px' }}>
+      <Grid
+        columnGap={{ base: 3, lg: 7 }}
+        rowGap={{ base: 2, lg: 3 }}
+        templateColumns={{ base: '1fr 128px', md: '200px 300px 1fr', lg: '230px 330px 1fr' }}
+        templateRows={{ md: 'auto 1fr' }}
+        templateAreas={{
+          base: '"strip faces" "marks marks" "ask ask"',
+          md: '"strip faces ask" "strip marks ask"',
+        }}
+        alignItems="start"
+      >
+        <Box gridArea="strip">
           <FramePicker
             draft={draft}
             boxes={drawn(draft, boxes)}
@@ -137,7 +149,7 @@ function Recorder({ colony }: { readonly colony: Colony }) {
             label={(id) => boxName(boxes, id)}
           />
         </Box>
-        <Palette
+        <FrameInHand
           draft={draft}
           act={act}
           problems={framesProblems(
@@ -146,7 +158,8 @@ function Recorder({ colony }: { readonly colony: Colony }) {
             frame?.frameId,
           )}
         />
-      </Flex>
+        <Questions draft={draft} act={act} />
+      </Grid>
       <Flex gap={4} mt={5} wrap="wrap" align="flex-start">
         <Box>
           <Text as="label" fontWeight="600" display="block">
@@ -213,7 +226,7 @@ function drawn(draft: CountDraft, boxes: ReturnType<typeof boxesOfColony>): Draw
   }));
 }
 
-/** The hive so far, and a button for each frame under its box. */
+/** The hive so far; every slat is the button of its frame. On phones only the box in hand is shown. */
 function FramePicker({
   draft,
   boxes,
@@ -227,51 +240,55 @@ function FramePicker({
 }) {
   const current = draft.frames[draft.at];
   return (
-    <Box display="grid" gap={{ base: 1, lg: 4 }}>
+    <Box display="grid" gap={3}>
       {boxes.toReversed().map((box) => (
-        <Box key={box.id} display={{ base: box.id === current?.boxId ? 'block' : 'none', lg: 'block' }}>
-          <HiveDrawing boxes={[box]} label={`${label(box.id)} so far`} />
-          <Flex role="group" aria-label={label(box.id)} px="2px">
+        <Box
+          key={box.id}
+          position="relative"
+          pb="22px"
+          display={{ base: box.id === current?.boxId ? 'block' : 'none', lg: 'block' }}
+        >
+          <HiveDrawing boxes={[box]} label={`${label(box.id)} so far`} fill />
+          <Grid
+            role="group"
+            aria-label={label(box.id)}
+            position="absolute"
+            inset={0}
+            templateColumns={`repeat(${box.slots}, 1fr)`}
+            px={`${sidePadding(box.slots)}%`}
+          >
             {box.frames.map((f) => {
               const at = draft.frames.findIndex((d) => d.frameId === f.id);
               const here = at === draft.at;
               return (
-                <Box
+                <Flex
                   as="button"
                   key={f.id}
-                  flex={`0 1 ${100 / box.slots}%`}
-                  minH={{ base: '44px', lg: '30px' }}
+                  gridColumn={f.slot}
+                  align="flex-end"
+                  justify="center"
                   fontSize="xs"
-                  borderRadius="md"
                   fontWeight={here ? '700' : '400'}
-                  bg={here ? 'accent' : 'transparent'}
-                  color={here ? 'paper' : f.reading ? 'ink' : 'inkSoft'}
+                  color={f.reading || here ? 'ink' : 'inkSoft'}
                   aria-current={here ? 'step' : undefined}
                   aria-label={`${label(box.id)}, frame ${f.slot}${f.reading ? ', read' : ''}`}
                   onClick={() => go(at)}
                 >
-                  {f.slot}
-                </Box>
+                  <Box as="span" px={1} borderRadius="md" {...(here ? { bg: 'accent', color: 'paper' } : {})}>
+                    {f.slot}
+                  </Box>
+                </Flex>
               );
             })}
-          </Flex>
+          </Grid>
         </Box>
       ))}
-      {boxes.length > 1 && (
-        <Flex gap={2} display={{ base: 'flex', lg: 'none' }}>
-          {boxes.map((b) => (
-            <Button
-              key={b.id}
-              size="sm"
-              minH="44px"
-              variant={b.id === current?.boxId ? 'solid' : 'outline'}
-              onClick={() => go(draft.frames.findIndex((f) => f.boxId === b.id))}
-            >
-              {label(b.id)}
-            </Button>
-          ))}
-        </Flex>
-      )}
     </Box>
   );
+}
+
+/** Share of the drawing's width, in per cent, that lies beside the outermost slats. */
+function sidePadding(slots: number): number {
+  const { width } = hiveSize([{ id: '', slots, sizeId: 'langstroth-deep', role: 'brood', frames: [] }]);
+  return Math.round(((width - slots * SLAT.pitch) / 2 / width) * 10_000) / 100;
 }

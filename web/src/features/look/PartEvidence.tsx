@@ -5,9 +5,9 @@ import { CellsEditor } from '../count/CellsEditor.tsx';
 
 type Looked = 'notLooked' | 'notFound' | 'found';
 
-const THREE: readonly { id: Looked; label: string }[] = [
+const THREE: readonly { id: Looked; label: string; hint?: string }[] = [
   { id: 'found', label: 'Found' },
-  { id: 'notFound', label: 'Looked, none' },
+  { id: 'notFound', label: 'None', hint: 'Looked for and not there' },
   { id: 'notLooked', label: 'Not looked' },
 ];
 

@@ -138,26 +138,34 @@ function Planner({ colony }: { readonly colony: Colony }) {
           {plan && (
             <>
               <PlanPicture apiary={apiary} plan={plan} queenColour={colour} />
-              <Moves apiary={apiary} plan={plan} colony={colony} />
+              <Flex gap={7} direction={{ base: 'column', lg: 'row' }} align="flex-start">
+                <Box flex="1" minW={0} w="100%">
+                  <Moves apiary={apiary} plan={plan} colony={colony} />
+                </Box>
+                <Rules plan={plan} tookMs={planning.tookMs} />
+              </Flex>
             </>
           )}
         </Box>
-        {plan && (
-          <Box as="aside" w={{ base: '100%', lg: '290px' }} flex="none">
-            <Heading as="h2" fontSize="1.15rem" mb={1}>
-              Rules
-            </Heading>
-            <RuleLedger ledger={plan.command.plan.body.ledger} />
-            <Text mt={3} fontSize="sm" color="inkSoft">
-              Rests on the count of {dayInWords(plan.command.plan.body.countedOn)}
-              {plan.command.plan.body.projectedDays > 0 &&
-                `, carried forward ${count(plan.command.plan.body.projectedDays, 'day')}`}
-              . {plan.tried.toLocaleString('en-GB')} choices compared
-              {planning.tookMs !== null && ` in ${Math.round(planning.tookMs)} ms`}.
-            </Text>
-          </Box>
-        )}
       </Flex>
+    </Box>
+  );
+}
+
+function Rules({ plan, tookMs }: { readonly plan: WorkedPlan; readonly tookMs: number | null }) {
+  const { ledger, countedOn, projectedDays } = plan.command.plan.body;
+  return (
+    <Box as="aside" w={{ base: '100%', lg: '310px' }} flex="none">
+      <Heading as="h2" fontSize="1.15rem" mb={1}>
+        Rules
+      </Heading>
+      <RuleLedger ledger={ledger} />
+      <Text mt={3} fontSize="sm" color="inkSoft">
+        Rests on the count of {dayInWords(countedOn)}
+        {projectedDays > 0 && `, carried forward ${count(projectedDays, 'day')}`}.{' '}
+        {plan.tried.toLocaleString('en-GB')} choices compared
+        {tookMs !== null && ` in ${Math.round(tookMs)} ms`}.
+      </Text>
     </Box>
   );
 }
@@ -174,8 +182,9 @@ function Moves({
   const { moves } = plan.command;
   const { shakes, parts, newHive } = plan.command.plan.body;
   const label = (frameId: string) => plan.frames.find((f) => f.id === frameId)?.label ?? 'the store';
-  const carried = moves.filter((m) => m.fromBoxId !== null);
-  const filled = moves.length - carried.length;
+  const carried = moves.filter((m) => m.fromBoxId !== null && m.fromBoxId !== m.toBoxId);
+  const slid = moves.filter((m) => m.fromBoxId === m.toBoxId).length;
+  const filled = moves.length - carried.length - slid;
   const stayBoxes = Object.values(apiary.box).filter((b) => b.hiveId === colony.hiveId);
   const lifted = newHive.boxes.flatMap((b) =>
     b.from === 'old-hive'
@@ -210,6 +219,14 @@ function Moves({
             {s.reason}
           </MoveLine>
         ))}
+        {slid > 0 && (
+          <MoveLine
+            what={`${count(slid, 'frame')} within ${slid === 1 ? 'its box' : 'their box'}`}
+            to="one slot over"
+          >
+            To let brood hang beside brood and stores outside. Nothing is lifted out for it.
+          </MoveLine>
+        )}
         {filled > 0 && (
           <MoveLine what={count(filled, 'frame')} to="free slots">
             From the store, drawn comb before foundation.

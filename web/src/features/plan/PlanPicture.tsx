@@ -1,4 +1,4 @@
-import { Box, Flex, Text } from '@chakra-ui/react';
+import { Box, Grid, Text } from '@chakra-ui/react';
 import type { Apiary, MarkingColour, PlanPart, WorkedPlan } from '@incremen/core';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { HiveDrawing, hiveInWords, hiveSize, slotPoint, type DrawnBox } from '../../drawing/HiveDrawing.tsx';
@@ -11,7 +11,7 @@ interface Arrow {
   readonly ink: string;
 }
 
-/** Before on the left, after on the right, and every frame that is carried as a line between its slots. */
+/** The colony before in the middle, its two parts at its sides, every carried frame as a line between slots. */
 export function PlanPicture({
   apiary,
   plan,
@@ -50,13 +50,17 @@ export function PlanPicture({
       borderRadius="xl"
       p={{ base: 3, md: 5 }}
     >
-      <Flex gap={{ base: 4, md: 10 }} justify="space-between" align="center">
-        <Box flex="1 1 0" maxW="300px" data-hive="before">
-          <Text fontWeight="700" mb={1}>
-            {stay.name}{' '}
-            <Text as="span" fontWeight="400" color="inkSoft">
-              before
-            </Text>
+      <Grid
+        templateColumns={{ base: '1fr', sm: 'repeat(3, minmax(0, 1fr))' }}
+        gap={{ base: 5, md: 9 }}
+        alignItems="end"
+        justifyItems="center"
+      >
+        <Part part={fresh} boxes={freshBoxes} queenColour={queenColour} hive="new" ink={NEW_PART_INK} />
+        <Box data-hive="before" w="100%" maxW="270px" order={{ base: -1, sm: 0 }}>
+          <Text fontWeight="700">{stay.name}</Text>
+          <Text fontSize="sm" color="inkSoft" mb={1}>
+            before
           </Text>
           <HiveDrawing
             boxes={before}
@@ -64,12 +68,14 @@ export function PlanPicture({
             label={`Before: ${hiveInWords(stay.name, before)}`}
             scale={1.4}
           />
+          <Text fontSize="sm" mt={1} minH="2.8em">
+            {one(stay.measure.framesOfBeesNow + fresh.measure.framesOfBeesNow)} bees ·{' '}
+            {one(stay.measure.broodFrames + fresh.measure.broodFrames)} brood ·{' '}
+            {one(stay.measure.storesFrames + fresh.measure.storesFrames)} stores
+          </Text>
         </Box>
-        <Box flex="1 1 0" maxW="300px" display="grid" gap={5}>
-          <Part part={stay} boxes={stayBoxes} queenColour={queenColour} hive="stay" ink={STAY_PART_INK} />
-          <Part part={fresh} boxes={freshBoxes} queenColour={queenColour} hive="new" ink={NEW_PART_INK} />
-        </Box>
-      </Flex>
+        <Part part={stay} boxes={stayBoxes} queenColour={queenColour} hive="stay" ink={STAY_PART_INK} />
+      </Grid>
       <svg
         aria-hidden="true"
         style={{ position: 'absolute', inset: 0, width: '100%', height: '100%', pointerEvents: 'none' }}
@@ -107,23 +113,21 @@ function Part({
 }) {
   const m = part.measure;
   return (
-    <Box data-hive={hive}>
-      <Flex columnGap={2} wrap="wrap" align="baseline" mb={1}>
-        <Text fontWeight="700" color={ink}>
-          {part.name}
-        </Text>
-        <Text fontSize="sm" color="inkSoft">
-          {part.distance === 'stand' ? 'old stand' : part.distance === 'away' ? 'away' : 'new stand'},{' '}
-          {QUEEN_WORDS[part.queen]}
-        </Text>
-      </Flex>
+    <Box data-hive={hive} w="100%" maxW="270px">
+      <Text fontWeight="700" color={ink}>
+        {part.name}
+      </Text>
+      <Text fontSize="sm" color="inkSoft" mb={1}>
+        {part.distance === 'stand' ? 'old stand' : part.distance === 'away' ? 'away' : 'new stand'},{' '}
+        {QUEEN_WORDS[part.queen]}
+      </Text>
       <HiveDrawing
         boxes={boxes}
         queenColour={queenColour}
         label={`After: ${hiveInWords(part.name, boxes)}`}
         scale={1.4}
       />
-      <Text fontSize="sm" mt={1}>
+      <Text fontSize="sm" mt={1} minH="2.8em">
         <b>{one(m.framesOfBeesAfterDrift)}</b> bees after drift · <b>{one(m.broodFrames)}</b> brood ·{' '}
         <b>{one(m.storesFrames)}</b> stores
       </Text>
@@ -153,13 +157,14 @@ function arrowsOf(
     );
   };
   return plan.command.moves.flatMap((m): Arrow[] => {
-    if (m.fromBoxId === null || m.fromSlot === null) return [];
+    // What comes from the store or only slides over needs no arrow.
+    if (m.fromBoxId === null || m.fromSlot === null || m.fromBoxId === m.toBoxId) return [];
     const toNew = fresh.some((b) => b.id === m.toBoxId);
     const target = svgOf(toNew ? 'new' : 'stay');
     const a = at(from, before, m.fromBoxId, m.fromSlot);
     const b = target && at(target, toNew ? fresh : stay, m.toBoxId, m.toSlot);
     if (!a || !b) return [];
-    const bend = Math.max(40, (b.x - a.x) * 0.4);
+    const bend = (b.x - a.x) * 0.45;
     return [
       {
         key: m.frameId,

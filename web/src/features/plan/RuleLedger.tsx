@@ -8,7 +8,8 @@ const STATE = {
   broken: { word: 'broken', icon: X, color: 'alarm', bg: 'alarmSoft' },
 } as const;
 
-const figure = (n: number) => String(Math.round(n * 100) / 100);
+/** Two decimals for small figures, one for large ones: more is not in a count by eye. */
+const figure = (n: number) => String(Math.abs(n) < 3 ? Math.round(n * 100) / 100 : Math.round(n * 10) / 10);
 
 /** The rules of a plan, one line each: met, near or broken, the number, the threshold, the why. */
 export function RuleLedger({ ledger }: { readonly ledger: readonly RuleLine[] }) {

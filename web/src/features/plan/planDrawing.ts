@@ -34,7 +34,7 @@ export function beforeBoxes(apiary: Apiary, plan: WorkedPlan): DrawnBox[] {
   const hive = apiary.colony[plan.command.plan.colonyId]?.hiveId;
   const [, fresh] = plan.command.plan.body.parts;
   const toNew = new Set(fresh.slots.map((s) => s.frameId));
-  const moved = new Set(plan.command.moves.map((m) => m.frameId));
+  const moved = new Set(plan.command.moves.filter((m) => m.fromBoxId !== m.toBoxId).map((m) => m.frameId));
   return Object.values(apiary.box)
     .filter((b) => b.hiveId === hive)
     .toSorted((a, b) => a.position - b.position)
@@ -58,7 +58,7 @@ export function beforeBoxes(apiary: Apiary, plan: WorkedPlan): DrawnBox[] {
 /** One part as it will stand. */
 export function afterBoxes(apiary: Apiary, plan: WorkedPlan, part: PlanPart): DrawnBox[] {
   const byId = readings(apiary, plan);
-  const moved = new Set(plan.command.moves.map((m) => m.frameId));
+  const moved = new Set(plan.command.moves.filter((m) => m.fromBoxId !== m.toBoxId).map((m) => m.frameId));
   const kit = plan.command.plan.body.newHive.boxes;
   const boxIds = [...new Set(part.slots.map((s) => s.boxId))];
   const brought = kit.flatMap((k) => (k.from === 'kit' ? [k] : []));
