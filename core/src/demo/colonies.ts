@@ -1,6 +1,7 @@
 import type { Day } from '../calendar/day.ts';
 import type { FrameSizeId } from '../comb/frameSizes.ts';
 import type { MethodId } from '../methods/method.ts';
+import type { Evidence } from '../queen/evidence.ts';
 import type { DemoCount } from './scenario.ts';
 
 /** One made-up colony of the demonstration. */
@@ -20,6 +21,12 @@ export interface DemoColony {
     readonly methodId: MethodId;
     readonly newName: string;
     readonly countsOfNew: readonly DemoCount[];
+    readonly looks: readonly {
+      readonly day: Day;
+      readonly colony: string;
+      readonly note: string;
+      readonly seen: Partial<Evidence>;
+    }[];
   };
 }
 
@@ -108,7 +115,13 @@ export const DEMO_COLONIES: readonly DemoColony[] = [
         ],
       },
     ],
-    split: { day: '2026-05-08', methodId: 'walk-away-halves', newName: 'Campion II', countsOfNew: [] },
+    split: {
+      day: '2026-05-08',
+      methodId: 'walk-away-halves',
+      newName: 'Campion II',
+      countsOfNew: [],
+      looks: [],
+    },
   },
   {
     name: 'Burnet',
@@ -204,6 +217,23 @@ export const DEMO_COLONIES: readonly DemoColony[] = [
           day: '2026-05-10',
           boxes: [{ bees: 4.2, eggs: 0.4, open: 0.8, capped: 1.3, beeBread: 0.3, honey: 1.1 }],
           queenAt: [1, 3],
+        },
+      ],
+      looks: [
+        {
+          day: '2026-05-02',
+          colony: 'Melilot',
+          note: 'Reserved cell capped, two late ones cut.',
+          seen: {
+            eggs: { look: 'notFound' },
+            cells: { look: 'found', cells: [{ kind: 'capped', count: 1 }] },
+          },
+        },
+        {
+          day: '2026-05-10',
+          colony: 'Sainfoin',
+          note: 'Settled in.',
+          seen: { eggs: { look: 'found', perCell: 'one', place: 'bottom' }, cells: { look: 'notFound' } },
         },
       ],
     },

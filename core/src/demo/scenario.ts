@@ -3,7 +3,7 @@ import { applyChanges, type Change } from '../apiary/change.ts';
 import type { Command } from '../apiary/commands.ts';
 import { emptyApiary, type Apiary, type Operation } from '../apiary/records.ts';
 import { summarise } from '../apiary/summarise.ts';
-import { coloniesOfYard, framesOfColony } from '../apiary/views.ts';
+import { coloniesOfYard, framesOfColony, openFollowUps } from '../apiary/views.ts';
 import { spreadNest, type NestTotals } from '../brood/spreadNest.ts';
 import type { Day } from '../calendar/day.ts';
 import { bothSides, type CellFinding, type FrameReading } from '../comb/contents.ts';
@@ -11,6 +11,7 @@ import type { FrameSizeId } from '../comb/frameSizes.ts';
 import type { JournalEntry } from '../formats/bundle.ts';
 import type { MethodId } from '../methods/method.ts';
 import { makePlan } from '../plan/makePlan.ts';
+import { noEvidence } from '../queen/evidence.ts';
 import type { MarkingColour } from '../queen/markingColour.ts';
 import { DEMO_COLONIES, type DemoColony } from './colonies.ts';
 import { seededIds } from './seededIds.ts';
@@ -118,6 +119,25 @@ export function demoScenario(): Scenario {
       split(c.split.day, c.name, c.split.methodId, c.split.newName);
       for (const count of c.split.countsOfNew) {
         run(count.day, countOf(apiary, colonyNamed(c.split.newName).id, count, newId));
+      }
+      for (const look of c.split.looks) {
+        const colony = colonyNamed(look.colony);
+        const due = openFollowUps(apiary).find((f) => f.kind === 'look' && f.colonyIds.includes(colony.id));
+        const frames = framesOfColony(apiary, colony).length;
+        run(look.day, {
+          type: 'recordLook',
+          followUpId: due?.id ?? null,
+          day: look.day,
+          note: look.note,
+          parts: [
+            {
+              visitId: newId(),
+              colonyId: colony.id,
+              evidence: { ...noEvidence(frames), framesRead: frames, ...look.seen },
+            },
+          ],
+          newIds: Array.from({ length: 12 }, newId),
+        });
       }
     }
   }

@@ -92,9 +92,14 @@ export async function writeChanges(
       const { id, ...row } = toRow(kind, c.after, operationId);
       await em.nativeUpdate(entity, { ...scope(kind, operationId), id } as never, row as never);
     }
-    const removed = ofKind.filter((c) => c.after === null).map((c) => c.id);
-    if (removed.length > 0) {
-      await em.nativeDelete(entity, { ...scope(kind, operationId), id: { $in: removed } } as never);
-    }
+  }
+  // What refers goes before what is referred to.
+  for (const kind of RECORD_KINDS.toReversed()) {
+    const removed = changes.filter((c) => c.kind === kind && c.after === null).map((c) => c.id);
+    if (removed.length === 0) continue;
+    await em.nativeDelete(
+      RECORD_ENTITIES[kind] as never,
+      { ...scope(kind, operationId), id: { $in: removed } } as never,
+    );
   }
 }

@@ -63,7 +63,14 @@ export const HiveEntity = defineEntity({
   properties: {
     id: p.uuid().primary(),
     operationId: ofOperation,
-    standId: () => p.manyToOne(StandEntity).mapToPk().fieldName('stand_id').nullable().deferMode(deferred),
+    standId: () =>
+      p
+        .manyToOne(StandEntity)
+        .mapToPk()
+        .fieldName('stand_id')
+        .nullable()
+        .deleteRule('no action')
+        .deferMode(deferred),
     name: p.text(),
   },
 });
@@ -74,7 +81,14 @@ export const BoxEntity = defineEntity({
   properties: {
     id: p.uuid().primary(),
     operationId: ofOperation,
-    hiveId: () => p.manyToOne(HiveEntity).mapToPk().fieldName('hive_id').nullable().deferMode(deferred),
+    hiveId: () =>
+      p
+        .manyToOne(HiveEntity)
+        .mapToPk()
+        .fieldName('hive_id')
+        .nullable()
+        .deleteRule('no action')
+        .deferMode(deferred),
     position: p.integer(),
     sizeId: p.text(),
     slots: p.integer(),
@@ -90,7 +104,14 @@ export const ColonyEntity = defineEntity({
     id: p.uuid().primary(),
     operationId: ofOperation,
     name: p.text(),
-    hiveId: () => p.manyToOne(HiveEntity).mapToPk().fieldName('hive_id').nullable().deferMode(deferred),
+    hiveId: () =>
+      p
+        .manyToOne(HiveEntity)
+        .mapToPk()
+        .fieldName('hive_id')
+        .nullable()
+        .deleteRule('no action')
+        .deferMode(deferred),
     startedOn: p.date(),
     endedOn: p.date().nullable(),
     origin: json(S.colony.shape.origin),
@@ -120,12 +141,25 @@ export const FrameEntity = defineEntity({
     operationId: ofOperation,
     sizeId: p.text(),
     place: p.text(),
-    boxId: () => p.manyToOne(BoxEntity).mapToPk().fieldName('box_id').nullable().deferMode(deferred),
+    boxId: () =>
+      p
+        .manyToOne(BoxEntity)
+        .mapToPk()
+        .fieldName('box_id')
+        .nullable()
+        .deleteRule('no action')
+        .deferMode(deferred),
     slot: p.integer().nullable(),
     blank: p.text(),
     combYear: p.integer().nullable(),
     readingId: () =>
-      p.manyToOne(ReadingEntity).mapToPk().fieldName('reading_id').nullable().deferMode(deferred),
+      p
+        .manyToOne(ReadingEntity)
+        .mapToPk()
+        .fieldName('reading_id')
+        .nullable()
+        .deleteRule('no action')
+        .deferMode(deferred),
   },
   uniques: [{ name: 'frame_one_a_slot', properties: ['boxId', 'slot'], deferMode: deferred }],
   checks: [
@@ -218,7 +252,14 @@ export const FollowUpEntity = defineEntity({
   properties: {
     id: p.uuid().primary(),
     operationId: ofOperation,
-    planId: () => p.manyToOne(PlanEntity).mapToPk().fieldName('plan_id').nullable().deferMode(deferred),
+    planId: () =>
+      p
+        .manyToOne(PlanEntity)
+        .mapToPk()
+        .fieldName('plan_id')
+        .nullable()
+        .deleteRule('no action')
+        .deferMode(deferred),
     colonyIds: json(S.followUp.shape.colonyIds),
     kind: p.text(),
     topic: p.text(),

@@ -48,7 +48,8 @@ describe('a command', () => {
     const id = randomUUID();
     const command = countOf('Yarrow');
     const answers = await Promise.all(Array.from({ length: 8 }, () => server.send(command, id)));
-    expect(answers.map((a) => a.status).toSorted()).toEqual([200, 200, 200, 200, 200, 200, 200, 201]);
+    expect(answers.filter((a) => a.status === 201)).toHaveLength(1);
+    expect(answers.filter((a) => a.status === 200 && a.body.replayed)).toHaveLength(7);
     const [visits] = (await server.orm.em
       .getConnection()
       .execute('select count(*)::int as n from visit where id = ?', [command.visitId])) as { n: number }[];
@@ -206,6 +207,41 @@ describe('taking back', () => {
     expect(after.records).toEqual(before.records);
     expect((await undo(count.body.entryId)).body.errors?.[0]?.code).toBe('undone-already');
     expect((await undo(back.body.entryId)).status).toBe(201);
+  });
+
+  it('a hive that was set up goes again with box and frames', async () => {
+    const before = await server.snapshot();
+    const [yard] = before.records.yard;
+    const added = await server.send({
+      type: 'addHives',
+      yardId: yard?.id ?? '',
+      day: '2026-05-15',
+      hives: [
+        {
+          hiveId: randomUUID(),
+          standId: randomUUID(),
+          colonyId: randomUUID(),
+          name: 'Short-lived',
+          boxes: [
+            {
+              id: randomUUID(),
+              sizeId: 'langstroth-deep',
+              slots: 10,
+              role: 'brood',
+              frames: [{ id: randomUUID(), slot: 1, blank: 'drawn', combYear: null }],
+            },
+          ],
+        },
+      ],
+    });
+    expect(added.status).toBe(201);
+    const back = await server.ask('POST', `/api/operations/${server.op}/undo`, {
+      id: randomUUID(),
+      madeAt: '2026-05-15T10:00:00.000Z',
+      entryId: added.body.entryId,
+    });
+    expect(back.status).toBe(201);
+    expect((await server.snapshot()).records).toEqual(before.records);
   });
 
   it('a count that was entered late is found among the older readings', async () => {

@@ -65,7 +65,7 @@ export const system = createSystem(
           halo: { value: { base: '#B9C2BA', _dark: '#566664', _sunlight: '#8D9791' } },
           brand: {
             solid: {
-              value: { base: '{colors.brand.600}', _dark: '{colors.brand.400}', _sunlight: '#00504A' },
+              value: { base: '{colors.brand.600}', _dark: '{colors.brand.300}', _sunlight: '#00504A' },
             },
             contrast: { value: { base: 'white', _dark: '#06201E', _sunlight: 'white' } },
             fg: { value: { base: '{colors.brand.700}', _dark: '{colors.brand.200}' } },

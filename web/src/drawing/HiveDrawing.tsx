@@ -46,21 +46,22 @@ function slatHeight(size: FrameSizeId): number {
 const boxHeight = (box: DrawnBox) => slatHeight(box.sizeId) + ABOVE + BELOW;
 const boxWidth = (slots: number) => slots * SLAT.pitch + 2 * PAD;
 
+/** The upper edge of each box, bottom box first as they are given. */
+function topsOf(boxes: readonly DrawnBox[]): number[] {
+  return boxes.map((_, i) => boxes.slice(i + 1).reduce((y, above) => y + boxHeight(above) + BOX_GAP, 2));
+}
+
 /** Where a slot lies in the drawing of a hive; the arrows of a plan end there. */
 export function slotPoint(
   boxes: readonly DrawnBox[],
   boxId: string,
   slot: number,
 ): { x: number; top: number; bottom: number } | undefined {
-  let y = 2;
-  for (const box of boxes.toReversed()) {
-    if (box.id === boxId) {
-      const top = y + ABOVE;
-      return { x: PAD + (slot - 1) * SLAT.pitch + SLAT.pitch / 2, top, bottom: top + slatHeight(box.sizeId) };
-    }
-    y += boxHeight(box) + BOX_GAP;
-  }
-  return undefined;
+  const at = boxes.findIndex((b) => b.id === boxId);
+  const box = boxes[at];
+  if (!box) return undefined;
+  const top = (topsOf(boxes)[at] as number) + ABOVE;
+  return { x: PAD + (slot - 1) * SLAT.pitch + SLAT.pitch / 2, top, bottom: top + slatHeight(box.sizeId) };
 }
 
 /** Size of the drawing of a hive, in drawing units. */
@@ -89,7 +90,8 @@ export const HiveDrawing = memo(function HiveDrawing({
   readonly fill?: boolean;
 }) {
   const { width, height } = hiveSize(boxes);
-  let y = 2;
+  const tops = topsOf(boxes);
+  const floor = height - 5;
   return (
     <svg
       role="img"
@@ -99,9 +101,8 @@ export const HiveDrawing = memo(function HiveDrawing({
       {...(fill ? {} : { height: height * scale })}
       style={{ display: 'block', maxWidth: '100%', height: 'auto' }}
     >
-      {boxes.toReversed().map((box) => {
-        const top = y;
-        y += boxHeight(box) + BOX_GAP;
+      {boxes.map((box, at) => {
+        const top = tops[at] as number;
         return (
           <g key={box.id}>
             <rect
@@ -146,7 +147,7 @@ export const HiveDrawing = memo(function HiveDrawing({
         );
       })}
       <path
-        d={`M0 ${y + 1}h${boxWidth(boxes[0]?.slots ?? 10)}`}
+        d={`M0 ${floor}h${boxWidth(boxes[0]?.slots ?? 10)}`}
         stroke="var(--chakra-colors-wood)"
         strokeWidth={3.4}
         strokeLinecap="round"

@@ -1,4 +1,11 @@
-import { CONTENT_CLASSES, shareOf, shareOfBees, type FrameReading, type MarkingColour } from '@incremen/core';
+import {
+  CONTENT_CLASSES,
+  shareOf,
+  shareOfBees,
+  type ContentClass,
+  type FrameReading,
+  type MarkingColour,
+} from '@incremen/core';
 import { memo } from 'react';
 import { COMB_INK, CONTENT_FILL, DOT_COLOUR } from './contentStyle.ts';
 
@@ -35,7 +42,6 @@ export const Slat = memo(function Slat({
 }: SlatProps) {
   const bees = shareOfBees(reading);
   const w = SLAT.width;
-  let top = y;
   return (
     <g opacity={dim ? 0.35 : 1}>
       {bees > 0.04 && (
@@ -64,13 +70,16 @@ export const Slat = memo(function Slat({
       ) : (
         <>
           <rect x={x} y={y} width={w} height={height} fill={CONTENT_FILL.drawn} />
-          {CONTENT_CLASSES.map((c) => {
-            const band = shareOf(reading, c) * height;
-            if (band < 0.2) return null;
-            const at = top;
-            top += band;
-            return <rect key={c} x={x} y={at} width={w} height={band} fill={CONTENT_FILL[c]} />;
-          })}
+          {bandsOf(reading).map(({ content, from, to }) => (
+            <rect
+              key={content}
+              x={x}
+              y={y + from * height}
+              width={w}
+              height={(to - from) * height}
+              fill={CONTENT_FILL[content]}
+            />
+          ))}
           <rect
             x={x}
             y={y}
@@ -94,6 +103,18 @@ export const Slat = memo(function Slat({
     </g>
   );
 });
+
+/** The bands of a frame from the top down, as shares of its height; what is too thin to see is left out. */
+function bandsOf(reading: FrameReading): { content: ContentClass; from: number; to: number }[] {
+  const bands: { content: ContentClass; from: number; to: number }[] = [];
+  let from = 0;
+  for (const content of CONTENT_CLASSES) {
+    const to = from + shareOf(reading, content);
+    if (to - from > 0.003) bands.push({ content, from, to });
+    from = to;
+  }
+  return bands;
+}
 
 /** A queen: her dot with a dark ring and a pale one around it, so that she shows on any comb. */
 export function QueenMark({

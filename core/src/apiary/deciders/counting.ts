@@ -1,7 +1,8 @@
+import type { Day } from '../../calendar/day.ts';
 import { problemsOfReading } from '../../comb/contents.ts';
 import type { CommandOf } from '../commands.ts';
 import type { Draft } from '../draft.ts';
-import { boxesOfColony, isSlotOf, queenOf, queenPerhapsIn } from '../views.ts';
+import { boxesOfColony, isSlotOf, openFollowUps, queenOf, queenPerhapsIn } from '../views.ts';
 
 type Path = readonly (string | number)[];
 
@@ -97,6 +98,16 @@ export function decideCount(draft: Draft, command: CommandOf<'recordCount'>, pat
     if (!present || present.day <= command.day) draft.put('frame', { ...frame, readingId: reading.id });
   });
   if (queenOn !== null) settleQueenSeen(draft, colony.id);
+  closeWeeklyLooks(draft, colony.id, command.day);
+}
+
+/** A colony that is counted has been looked at: a weekly look that was due is done. */
+function closeWeeklyLooks(draft: Draft, colonyId: string, day: Day): void {
+  for (const f of openFollowUps(draft.apiary)) {
+    const only = f.colonyIds.length === 1 && f.colonyIds[0] === colonyId;
+    if (only && f.topic === 'rhythm' && f.window.earliest <= day)
+      draft.put('followUp', { ...f, status: 'done' });
+  }
 }
 
 /** A queen seen here who was known to be in one of several colonies is now known to be here. */

@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import { coloniesOfYard, colonyState, type ColonyState, type Lane } from '@incremen/core';
+import { coloniesOfYard, colonyState, type ColonyState, type Lane, type Yard } from '@incremen/core';
 import { useMemo } from 'react';
 import { Link, NavLink, useParams } from 'react-router';
 import { Plus } from 'lucide-react';
@@ -22,17 +22,22 @@ const LANES: readonly { lane: Lane; title: string; meaning: string }[] = [
 /** One yard: what to do next, and every colony drawn on its stand. */
 export function BoardPage() {
   const apiary = useApiary();
-  const today = useToday();
   const { yardId } = useParams();
   const yards = Object.values(apiary.yard).toSorted(
     (a, b) => coloniesOfYard(apiary, b.id).length - coloniesOfYard(apiary, a.id).length,
   );
   const yard = yards.find((y) => y.id === yardId) ?? yards[0];
+  if (!yard) return <EmptyYard />;
+  return <YardBoard yard={yard} yards={yards} />;
+}
+
+function YardBoard({ yard, yards }: { readonly yard: Yard; readonly yards: readonly Yard[] }) {
+  const apiary = useApiary();
+  const today = useToday();
   const states = useMemo(
-    () => (yard ? coloniesOfYard(apiary, yard.id).map((c) => colonyState(apiary, c, today)) : []),
+    () => coloniesOfYard(apiary, yard.id).map((c) => colonyState(apiary, c, today)),
     [apiary, yard, today],
   );
-  if (!yard) return <EmptyYard />;
   return (
     <Box>
       <PageHeader title={yard.name} aside={<Totals states={states} />}>
@@ -102,7 +107,15 @@ function LaneBlock({
 }) {
   if (states.length === 0) return null;
   return (
-    <Box as="section" aria-label={title} borderTopWidth="2px" borderColor="line" pt={2} pb={1}>
+    <Box
+      as="section"
+      aria-label={title}
+      borderTopWidth="2px"
+      borderColor="line"
+      pt={2}
+      pb={1}
+      w={{ base: '100%', md: 'auto' }}
+    >
       <Flex align="baseline" gap={2} mb={2}>
         <Heading as="h2" fontSize="1.15rem">
           {title}
@@ -111,9 +124,16 @@ function LaneBlock({
           {meaning}
         </Text>
       </Flex>
-      <Flex as="ul" listStyleType="none" wrap="wrap" columnGap={6} rowGap={3} align="flex-end">
+      <Flex
+        as="ul"
+        listStyleType="none"
+        wrap="wrap"
+        columnGap={{ base: 4, md: 6 }}
+        rowGap={3}
+        align="flex-end"
+      >
         {states.map((s) => (
-          <Box as="li" key={s.colony.id}>
+          <Box as="li" key={s.colony.id} w={{ base: 'calc(50% - 8px)', md: 'auto' }}>
             <ColonyCard state={s} />
           </Box>
         ))}

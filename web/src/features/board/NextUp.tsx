@@ -60,6 +60,7 @@ function nextItems(apiary: Apiary, states: readonly ColonyState[], today: Day): 
   const named = (f: FollowUp) => f.colonyIds.map((c) => apiary.colony[c]?.name ?? '').join(' · ');
   const planned = (s: ColonyState) =>
     Object.values(apiary.plan).find((p) => p.colonyId === s.colony.id && p.status === 'draft');
+  const busy = new Set(working.map((p) => p.colonyId));
   return [
     ...working.map((p): Item => ({
       key: p.id,
@@ -78,7 +79,7 @@ function nextItems(apiary: Apiary, states: readonly ColonyState[], today: Day): 
       urgent: f.window.likely <= today,
     })),
     ...states
-      .filter((s) => s.urgent && s.lane !== 'raising')
+      .filter((s) => s.urgent && s.lane !== 'raising' && !busy.has(s.colony.id))
       .map((s): Item => ({
         key: s.colony.id,
         who: s.colony.name,
@@ -88,7 +89,7 @@ function nextItems(apiary: Apiary, states: readonly ColonyState[], today: Day): 
         urgent: true,
       })),
     ...states
-      .filter((s) => s.lane === 'giver' && !s.urgent)
+      .filter((s) => s.lane === 'giver' && !s.urgent && !busy.has(s.colony.id))
       .map((s): Item => ({
         key: s.colony.id,
         who: s.colony.name,

@@ -12,7 +12,7 @@ import {
   type Colony,
   type ColonyState,
 } from '@incremen/core';
-import { ClipboardList, Split } from 'lucide-react';
+import { ClipboardList, Eye, Split } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
@@ -36,9 +36,6 @@ export function ColonyPage() {
   const state = colonyState(apiary, colony, today);
   const boxes = drawnBoxesOf(apiary, colony);
   const { yard } = placeOf(apiary, colony);
-  const plan = Object.values(apiary.plan).find(
-    (p) => p.colonyId === colony.id && (p.status === 'draft' || p.status === 'working'),
-  );
   return (
     <Box>
       <PageHeader
@@ -50,26 +47,10 @@ export function ColonyPage() {
             <ClipboardList size={18} aria-hidden /> Count
           </Link>
         </Button>
-        {plan ? (
-          <Button asChild minH="44px">
-            <Link to={`/work/${plan.id}`}>
-              {plan.status === 'draft' ? 'Start the work' : 'Go on with the work'}
-            </Link>
-          </Button>
-        ) : (
-          <Button
-            asChild
-            minH="44px"
-            {...(state.countAgeDays === null ? { variant: 'outline' as const } : {})}
-          >
-            <Link to={`/colonies/${colony.id}/plan`}>
-              <Split size={18} aria-hidden /> Plan a split
-            </Link>
-          </Button>
-        )}
+        <MainVerb apiary={apiary} state={state} today={today} />
       </PageHeader>
       <Flex gap={{ base: 6, lg: 10 }} direction={{ base: 'column', lg: 'row' }} align="flex-start">
-        <Box flex="none" maxW="100%">
+        <Box flex="none" w={{ base: '100%', lg: '392px' }}>
           <HiveDrawing
             boxes={boxes}
             queenColour={queenColour(state)}
@@ -84,7 +65,7 @@ export function ColonyPage() {
             {state.countedBeforeSplit && ' That was before the split; bees have gone home since.'}
           </Text>
         </Box>
-        <Box flex="1" minW={0} display="grid" gap={6} w="100%">
+        <Box flex="1" minW={0} display="grid" gridTemplateColumns="minmax(0, 1fr)" gap={6} w="100%">
           <Text
             fontSize="1.2rem"
             fontFamily="heading"
@@ -103,6 +84,55 @@ export function ColonyPage() {
         <Legend />
       </Box>
     </Box>
+  );
+}
+
+/** The one thing to do next with this colony. */
+function MainVerb({
+  apiary,
+  state,
+  today,
+}: {
+  readonly apiary: Apiary;
+  readonly state: ColonyState;
+  readonly today: string;
+}) {
+  const { colony } = state;
+  const plan = Object.values(apiary.plan).find(
+    (p) => p.colonyId === colony.id && (p.status === 'draft' || p.status === 'working'),
+  );
+  const due = openFollowUps(apiary).find(
+    (f) => f.kind === 'look' && f.colonyIds.includes(colony.id) && f.window.earliest <= today,
+  );
+  if (colony.endedOn !== null) return null;
+  if (plan) {
+    return (
+      <Button asChild minH="44px">
+        <Link to={`/work/${plan.id}`}>
+          {plan.status === 'draft' ? 'Start the work' : 'Go on with the work'}
+        </Link>
+      </Button>
+    );
+  }
+  if (due) {
+    return (
+      <Button asChild minH="44px">
+        <Link to={`/look/${due.id}`}>
+          <Eye size={18} aria-hidden /> Record the look
+        </Link>
+      </Button>
+    );
+  }
+  return (
+    <Button
+      asChild
+      minH="44px"
+      {...(state.lane === 'giver' ? {} : { variant: 'outline' as const, bg: 'sheet' })}
+    >
+      <Link to={`/colonies/${colony.id}/plan`}>
+        <Split size={18} aria-hidden /> Plan a split
+      </Link>
+    </Button>
   );
 }
 
@@ -154,7 +184,15 @@ function StrengthTable({ state }: { readonly state: ColonyState }) {
       `${mass(strength.storesKg.low, units)} to ${mass(strength.storesKg.high, units)}, bee bread ${one(strength.frames.beeBread)}`,
     ],
     ['Room', `${one(strength.frames.drawn)} frames`, 'of empty comb'],
-    ['Laying', `${Math.round(rates.fromOpen / 50) * 50} a day`, layingWords(rates)],
+    ...(state.countedBeforeSplit
+      ? []
+      : [
+          ['Laying', `${Math.round(rates.fromOpen / 50) * 50} a day`, layingWords(rates)] satisfies [
+            string,
+            string,
+            string,
+          ],
+        ]),
   ];
   return (
     <Grid

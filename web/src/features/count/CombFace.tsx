@@ -1,4 +1,5 @@
 import { CONTENT_NAMES, stripsOf, type ContentClass, type Side } from '@incremen/core';
+import { useRef } from 'react';
 import { COMB_INK, CONTENT_FILL } from '../../drawing/contentStyle.ts';
 
 /**
@@ -19,6 +20,7 @@ export function CombFace({
   readonly onPaint: (strip: number) => void;
 }) {
   const width = 150;
+  const stroke = useRef<number | null>(null);
   const strips = side ? stripsOf(side.contents) : [];
   const step = height / 10;
   const bees = side?.bees ?? 0;
@@ -34,6 +36,8 @@ export function CombFace({
         cursor: brush ? 'crosshair' : 'default',
       }}
       role="group"
+      onPointerUp={() => (stroke.current = null)}
+      onPointerLeave={() => (stroke.current = null)}
       aria-label={`${name}: ${side ? sideInWords(side) : 'not read yet'}`}
     >
       {bees > 0 && (
@@ -62,11 +66,16 @@ export function CombFace({
                   tabIndex: 0,
                   'aria-label': `${name}, tenth ${i + 1}: ${CONTENT_NAMES[content]}. Paint with ${CONTENT_NAMES[brush]}`,
                   onPointerDown: (e: React.PointerEvent) => {
+                    // A finger captures its first target; a stroke has to reach the others.
                     (e.target as Element).releasePointerCapture?.(e.pointerId);
+                    stroke.current = i;
                     onPaint(i);
                   },
                   onPointerEnter: (e: React.PointerEvent) => {
-                    if (e.buttons === 1) onPaint(i);
+                    // The first touch enters as well: it has painted already.
+                    if (e.buttons !== 1 || stroke.current === null || stroke.current === i) return;
+                    stroke.current = i;
+                    onPaint(i);
                   },
                   onKeyDown: (e: React.KeyboardEvent) => {
                     if (e.key === 'Enter' || e.key === ' ') {

@@ -226,7 +226,7 @@ function drawn(draft: CountDraft, boxes: ReturnType<typeof boxesOfColony>): Draw
   }));
 }
 
-/** The hive so far; every slat is the button of its frame. On phones only the box in hand is shown. */
+/** The hive so far; a tap on a slat goes to its frame. On phones only the box in hand is shown. */
 function FramePicker({
   draft,
   boxes,
@@ -241,54 +241,64 @@ function FramePicker({
   const current = draft.frames[draft.at];
   return (
     <Box display="grid" gap={3}>
-      {boxes.toReversed().map((box) => (
-        <Box
-          key={box.id}
-          position="relative"
-          pb="22px"
-          display={{ base: box.id === current?.boxId ? 'block' : 'none', lg: 'block' }}
-        >
-          <HiveDrawing boxes={[box]} label={`${label(box.id)} so far`} fill />
-          <Grid
-            role="group"
-            aria-label={label(box.id)}
-            position="absolute"
-            inset={0}
-            templateColumns={`repeat(${box.slots}, 1fr)`}
-            px={`${sidePadding(box.slots)}%`}
+      {boxes.toReversed().map((box) => {
+        const first = draft.frames.findIndex((f) => f.boxId === box.id);
+        const here = box.id === current?.boxId;
+        const slot = here ? current.slot : 1;
+        return (
+          <Box
+            key={box.id}
+            display={{ base: here ? 'block' : 'none', lg: 'block' }}
+            role="slider"
+            tabIndex={0}
+            aria-label={`Frame of the ${label(box.id)}`}
+            aria-valuemin={1}
+            aria-valuemax={box.slots}
+            aria-valuenow={slot}
+            aria-valuetext={here ? `frame ${slot}${current.reading ? ', read' : ''}` : 'not in hand'}
+            cursor="pointer"
+            onFocus={() => !here && first >= 0 && go(first)}
+            onClick={(e) => {
+              const at = draft.frames.findIndex((f) => f.boxId === box.id && f.slot === slotAt(e, box.slots));
+              if (at >= 0) go(at);
+            }}
           >
-            {box.frames.map((f) => {
-              const at = draft.frames.findIndex((d) => d.frameId === f.id);
-              const here = at === draft.at;
-              return (
-                <Flex
-                  as="button"
+            <HiveDrawing boxes={[box]} label={`${label(box.id)} so far`} fill />
+            <Grid
+              aria-hidden
+              templateColumns={`repeat(${box.slots}, 1fr)`}
+              px={`${100 * sideShare(box.slots)}%`}
+              textAlign="center"
+              fontSize="xs"
+            >
+              {box.frames.map((f) => (
+                <Box
                   key={f.id}
                   gridColumn={f.slot}
-                  align="flex-end"
-                  justify="center"
-                  fontSize="xs"
-                  fontWeight={here ? '700' : '400'}
-                  color={f.reading || here ? 'ink' : 'inkSoft'}
-                  aria-current={here ? 'step' : undefined}
-                  aria-label={`${label(box.id)}, frame ${f.slot}${f.reading ? ', read' : ''}`}
-                  onClick={() => go(at)}
+                  borderRadius="md"
+                  color={f.reading ? 'ink' : 'inkSoft'}
+                  {...(f.id === current?.frameId ? { bg: 'accent', color: 'paper', fontWeight: '700' } : {})}
                 >
-                  <Box as="span" px={1} borderRadius="md" {...(here ? { bg: 'accent', color: 'paper' } : {})}>
-                    {f.slot}
-                  </Box>
-                </Flex>
-              );
-            })}
-          </Grid>
-        </Box>
-      ))}
+                  {f.slot}
+                </Box>
+              ))}
+            </Grid>
+          </Box>
+        );
+      })}
     </Box>
   );
 }
 
-/** Share of the drawing's width, in per cent, that lies beside the outermost slats. */
-function sidePadding(slots: number): number {
+/** The slot under a tap on the drawing of a box. */
+function slotAt(e: React.MouseEvent<HTMLElement>, slots: number): number {
+  const { left, width } = e.currentTarget.getBoundingClientRect();
+  const side = sideShare(slots);
+  return Math.ceil((((e.clientX - left) / width - side) / (1 - 2 * side)) * slots);
+}
+
+/** Share of the drawing's width that lies beside the outermost slats, on each side. */
+function sideShare(slots: number): number {
   const { width } = hiveSize([{ id: '', slots, sizeId: 'langstroth-deep', role: 'brood', frames: [] }]);
-  return Math.round(((width - slots * SLAT.pitch) / 2 / width) * 10_000) / 100;
+  return (width - slots * SLAT.pitch) / 2 / width;
 }

@@ -9,7 +9,7 @@ const begin = () =>
   );
 const run = (draft: CountDraft, ...actions: CountAction[]) => actions.reduce(countStep, draft);
 const type = (draft: CountDraft, keys: string) =>
-  [...keys].reduce((d, key) => {
+  keys.split('').reduce((d, key) => {
     const action = actionOfKey(d, key);
     return action ? countStep(d, action) : d;
   }, draft);

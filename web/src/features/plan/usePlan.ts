@@ -1,9 +1,10 @@
-import type { Apiary, PlanRequest, Problem, WorkedPlan } from '@incremen/core';
+import type { Apiary, PlanRequest, Problem, Result, WorkedPlan } from '@incremen/core';
 import { useEffect, useState } from 'react';
 import { plannerWorker } from '../../workers/planner.ts';
 
 /** A plan as it comes from the planner. */
 export interface Planning {
+  /** The latest plan; while `busy` it may still be that of the request before. */
   readonly plan: WorkedPlan | null;
   readonly problems: readonly Problem[];
   /** How long the last one took, in milliseconds, from asking to having it. */
@@ -11,32 +12,32 @@ export interface Planning {
   readonly busy: boolean;
 }
 
+interface Answer {
+  readonly apiary: Apiary;
+  readonly key: string;
+  readonly result: Result<WorkedPlan>;
+  readonly tookMs: number;
+}
+
 /** Works the request out anew whenever it changes; an answer that comes too late is dropped. */
 export function usePlan(apiary: Apiary, request: PlanRequest): Planning {
-  const [planning, setPlanning] = useState<Planning>({ plan: null, problems: [], tookMs: null, busy: true });
+  const [answer, setAnswer] = useState<Answer | null>(null);
   const key = JSON.stringify(request);
   useEffect(() => {
     let current = true;
     const started = performance.now();
-    setPlanning((p) => ({ ...p, busy: true }));
+    const take = (result: Result<WorkedPlan>) => {
+      if (!current) return;
+      const tookMs = performance.now() - started;
+      performance.measure('plan', { start: started, duration: tookMs });
+      setAnswer({ apiary, key, result, tookMs });
+    };
     plannerWorker()
       .plan(apiary, JSON.parse(key) as PlanRequest)
-      .then((result) => {
-        if (!current) return;
-        const tookMs = performance.now() - started;
-        performance.measure('plan', { start: started, end: started + tookMs });
-        setPlanning(
-          result.ok
-            ? { plan: result.value, problems: [], tookMs, busy: false }
-            : { plan: null, problems: result.problems, tookMs, busy: false },
-        );
-      })
+      .then(take)
       .catch((error: unknown) => {
-        if (!current) return;
-        setPlanning({
-          plan: null,
-          tookMs: null,
-          busy: false,
+        take({
+          ok: false,
           problems: [
             { code: 'planner-failed', path: [], message: 'The planner has failed.', remedy: String(error) },
           ],
@@ -46,5 +47,10 @@ export function usePlan(apiary: Apiary, request: PlanRequest): Planning {
       current = false;
     };
   }, [apiary, key]);
-  return planning;
+  return {
+    plan: answer?.result.ok ? answer.result.value : null,
+    problems: answer && !answer.result.ok ? answer.result.problems : [],
+    tookMs: answer?.tookMs ?? null,
+    busy: answer?.apiary !== apiary || answer.key !== key,
+  };
 }

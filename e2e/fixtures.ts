@@ -1,0 +1,79 @@
+import { test as base, expect, type Page } from '@playwright/test';
+import { demoScenario, emptyApiary, toBundle, type Bundle, type Day } from '@incremen/core';
+
+/** The demonstration as a file, built once. */
+const demo = (() => {
+  const { apiary, journal } = demoScenario();
+  return toBundle(apiary, journal);
+})();
+
+/** The records on the server, for setting up and looking behind the interface. */
+export class Records {
+  private readonly page: Page;
+  constructor(page: Page) {
+    this.page = page;
+  }
+
+  async operationId(): Promise<string> {
+    const list = (await (await this.page.request.get('/api/operations')).json()) as { id: string }[];
+    return list[0]?.id ?? '';
+  }
+
+  async get(): Promise<Bundle> {
+    return (await (
+      await this.page.request.get(`/api/operations/${await this.operationId()}/bundle`)
+    ).json()) as Bundle;
+  }
+
+  async put(file: Bundle): Promise<void> {
+    const answer = await this.page.request.put(`/api/operations/${await this.operationId()}/bundle`, {
+      data: file,
+    });
+    expect(answer.ok()).toBe(true);
+  }
+
+  /** Lets the standing day of the demonstration be another. */
+  async setToday(day: Day): Promise<void> {
+    const file = await this.get();
+    const [operation] = file.records.operation;
+    if (operation) operation.fixedToday = day;
+    await this.put(file);
+  }
+
+  /** An operation with nothing in it, as a new user has it. */
+  async empty(): Promise<void> {
+    const file = toBundle(emptyApiary(), []);
+    const [operation] = demo.records.operation;
+    if (operation) file.records.operation.push({ ...operation, name: 'My bees' });
+    await this.put(file);
+  }
+
+  async colonyId(name: string): Promise<string> {
+    const file = await this.get();
+    return file.records.colony.find((c) => c.name === name)?.id ?? '';
+  }
+}
+
+/** Every test begins with the demonstration as new, and ends without a complaint in the console. */
+export const test = base.extend<{ records: Records; quietConsole: void }>({
+  records: async ({ page }, use) => {
+    const records = new Records(page);
+    await records.put(demo);
+    await use(records);
+  },
+  quietConsole: [
+    async ({ page }, use) => {
+      const complaints: string[] = [];
+      page.on('console', (m) => {
+        if (m.type() === 'error' || m.type() === 'warning') complaints.push(m.text());
+      });
+      page.on('pageerror', (e) => complaints.push(e.message));
+      await use();
+      // A request that is refused or does not get through is logged by the browser itself; the interface shows it, which the test checks.
+      expect(complaints.filter((c) => !/status of 4\d\d|net::ERR_FAILED/.test(c))).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect } from '@playwright/test';

@@ -1,0 +1,86 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from './fixtures.ts';
+
+const VIEWS = [
+  'board',
+  'colony',
+  'count',
+  'plan',
+  'work',
+  'follow-ups',
+  'look',
+  'records',
+  'counts file',
+  'house rules',
+  'set up',
+] as const;
+
+test.describe('every view', () => {
+  for (const look of ['light', 'dark', 'sunlight']) {
+    test(`passes WCAG 2.2 AA checks and fits its width: ${look}`, async ({ page, records, isMobile }) => {
+      test.skip(isMobile && look !== 'light', 'the colours are the same on a phone');
+      test.setTimeout(120_000);
+      const { records: r } = await records.get();
+      const tansy = r.colony.find((c) => c.name === 'Tansy')?.id ?? '';
+      const due = r.followUp.find((f) => f.topic === 'which-part' && f.status === 'open')?.id ?? '';
+      await page.addInitScript((name) => localStorage.setItem('incremen.look', name), look);
+      await page.goto(`/colonies/${tansy}/plan`);
+      await page.getByRole('button', { name: /^Start/ }).click();
+      await expect(page.getByRole('progressbar')).toBeVisible();
+      const address: Record<(typeof VIEWS)[number], string> = {
+        board: '/',
+        colony: `/colonies/${r.colony.find((c) => c.name === 'Campion')?.id}`,
+        count: `/colonies/${tansy}/count`,
+        plan: `/colonies/${r.colony.find((c) => c.name === 'Sorrel')?.id}/plan`,
+        work: new URL(page.url()).pathname,
+        'follow-ups': '/follow-ups',
+        look: `/look/${due}`,
+        records: '/records',
+        'counts file': '/records/counts',
+        'house rules': '/rules',
+        'set up': '/setup',
+      };
+      const views = look === 'light' ? VIEWS : (['board', 'colony', 'count', 'plan', 'look'] as const);
+      for (const view of views) {
+        await page.goto(address[view]);
+        await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+        if (view === 'plan') await expect(page.getByRole('list', { name: 'Rules' })).toBeVisible();
+        const axe = new AxeBuilder({ page });
+        // Only the colours differ between looks; the rest is checked once.
+        const checked =
+          look === 'light'
+            ? axe.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+            : axe.withRules(['color-contrast']);
+        const { violations } = await checked.analyze();
+        expect
+          .soft(
+            violations.map(
+              (v) =>
+                `${view}: ${v.id}: ${v.nodes[0]?.html.slice(0, 160)} ${v.nodes[0]?.failureSummary ?? ''}`,
+            ),
+          )
+          .toEqual([]);
+        const overflow = await page.evaluate(
+          () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+        );
+        expect.soft(overflow, `${view} is wider than the screen`).toBeLessThanOrEqual(0);
+      }
+    });
+  }
+
+  test('has a keyboard path: skip link, rail, board, colony', async ({ page, isMobile }) => {
+    test.skip(isMobile, 'phones have no Tab key');
+    await page.goto('/');
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await page.keyboard.press('Tab');
+    await expect(page.getByRole('link', { name: 'Skip to the view' })).toBeFocused();
+    await page.getByRole('link', { name: /Tansy/ }).first().focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { level: 1, name: 'Tansy' })).toBeVisible();
+  });
+
+  test('an address that leads nowhere says so', async ({ page }) => {
+    await page.goto('/colonies/nothing');
+    await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible();
+  });
+});
