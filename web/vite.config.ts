@@ -7,15 +7,7 @@ export default defineConfig({
   plugins: [react()],
   worker: { format: 'es' },
   optimizeDeps: {
-    include: [
-      'comlink',
-      'papaparse',
-      'lucide-react',
-      'echarts/core',
-      'echarts/charts',
-      'echarts/components',
-      'echarts/renderers',
-    ],
+    include: ['comlink', 'papaparse', 'lucide-react'],
   },
   server: {
     host: '127.0.0.1',
@@ -39,7 +31,6 @@ export default defineConfig({
               test: /node_modules[\\/](@chakra-ui|@ark-ui|@zag-js|@emotion|@floating-ui|@internationalized|stylis)[\\/]/,
               priority: 20,
             },
-            { name: 'echarts', test: /node_modules[\\/](echarts|zrender)[\\/]/, priority: 20 },
           ],
         },
       },

@@ -87,10 +87,21 @@ export async function writeChanges(
     for (let i = 0; i < added.length; i += INSERT_CHUNK) {
       await em.insertMany(entity, added.slice(i, i + INSERT_CHUNK) as never);
     }
-    for (const c of ofKind) {
-      if (c.before === null || c.after === null) continue;
-      const { id, ...row } = toRow(kind, c.after, operationId);
+    const changed = ofKind.flatMap((c) =>
+      c.before !== null && c.after !== null ? [toRow(kind, c.after, operationId)] : [],
+    );
+    const [only] = changed;
+    if (changed.length === 1 && only) {
+      const { id, ...row } = only;
       await em.nativeUpdate(entity, { ...scope(kind, operationId), id } as never, row as never);
+    } else if (changed.length > 1) {
+      // One statement for all: the rows are there, so every one of them is merged.
+      await em
+        .createQueryBuilder(entity)
+        .insert(changed as never)
+        .onConflict('id' as never)
+        .merge()
+        .execute('run', false);
     }
   }
   // What refers goes before what is referred to.

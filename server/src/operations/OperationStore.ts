@@ -118,7 +118,10 @@ export class OperationStore {
         };
       }
       await em.nativeUpdate(JournalEntity, { id: entry.id }, { undoneBy: request.id });
-      const whole = await this.withReadings(em, operationId, apiary, entry.body.changes);
+      const older = entry.body.changes.flatMap((c) =>
+        c.kind === 'reading' && !apiary.reading[c.id] ? [c.id] : [],
+      );
+      const whole = await this.withReadings(em, operationId, apiary, older);
       return { result: undoChanges(whole, entry.body.changes), summary: `Taken back: ${entry.summary}` };
     });
   }
@@ -255,7 +258,10 @@ export class OperationStore {
       });
       await em.nativeUpdate(OperationEntity, { id: operationId }, { revision: revision + 1 });
       return {
-        present: { revision: revision + 1, apiary: applyChanges(present.apiary, result.value) },
+        present: {
+          revision: revision + 1,
+          apiary: await this.after(em, operationId, present.apiary, result.value),
+        },
         result: {
           entryId: request.id,
           revision: revision + 1,
@@ -306,21 +312,42 @@ export class OperationStore {
     return row.revision;
   }
 
-  /** The apiary with readings that newer ones have replaced, as far as the changes touch them. */
-  private async withReadings(
+  /** The present records after changes: readings that were replaced go, those that are shown again come back. */
+  private async after(
     em: EntityManager,
     operationId: string,
     apiary: Apiary,
     changes: readonly Change[],
   ): Promise<Apiary> {
-    const missing = changes.filter((c) => c.kind === 'reading' && !apiary.reading[c.id]);
+    const next = applyChanges(apiary, [...changes, ...replacedReadings(changes)]);
+    const missing = changes.flatMap((c) =>
+      c.kind === 'frame' && c.after?.readingId && !next.reading[c.after.readingId] ? [c.after.readingId] : [],
+    );
+    return this.withReadings(em, operationId, next, missing);
+  }
+
+  /** The apiary with older readings that are in the tables only. */
+  private async withReadings(
+    em: EntityManager,
+    operationId: string,
+    apiary: Apiary,
+    ids: readonly string[],
+  ): Promise<Apiary> {
     const additions: Change[] = [];
-    for (const c of missing) {
-      const after = await loadRecord(em, operationId, 'reading', c.id);
-      if (after) additions.push({ kind: 'reading', id: c.id, before: null, after } as Change);
+    for (const id of ids) {
+      const after = await loadRecord(em, operationId, 'reading', id);
+      if (after) additions.push({ kind: 'reading', id, before: null, after } as Change);
     }
     return additions.length > 0 ? applyChanges(apiary, additions) : apiary;
   }
+}
+
+/** Readings that the changes put newer ones in the place of: they stay in the tables, not in memory. */
+function replacedReadings(changes: readonly Change[]): Change[] {
+  return changes.flatMap((c): Change[] => {
+    if (c.kind !== 'frame' || !c.before?.readingId || c.before.readingId === c.after?.readingId) return [];
+    return [{ kind: 'reading', id: c.before.readingId, before: null, after: null }];
+  });
 }
 
 interface Outcome {

@@ -80,8 +80,8 @@ export function takeBack(entryId: string) {
         madeAt: new Date().toISOString(),
         entryId,
       });
-      dispatch(changed(result.changes));
-      await settle(dispatch, getState, result.revision);
+      // Older readings that are shown again are not kept here, so everything is fetched anew.
+      await dispatch(load());
       return { ok: true, entryId: result.entryId };
     } catch (error) {
       return { ok: false, problems: problemsOf(error) };

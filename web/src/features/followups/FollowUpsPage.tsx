@@ -12,7 +12,7 @@ export function FollowUpsPage() {
   const apiary = useApiary();
   const today = useToday();
   const open = openFollowUps(apiary);
-  const scale: LaneScale = { from: addDays(today, -7), days: 49, dayWidth: 14 };
+  const scale: LaneScale = { from: addDays(today, -7), days: 49, dayWidth: 17 };
   const colonies = [...new Set(open.flatMap((f) => f.colonyIds))].flatMap((id) => apiary.colony[id] ?? []);
   return (
     <Box>
@@ -23,32 +23,18 @@ export function FollowUpsPage() {
           by themselves.
         </Text>
       ) : (
-        <Flex direction={{ base: 'column', xl: 'row' }} gap={8} align="flex-start">
-          <Box flex="1 1 360px" maxW={{ xl: '400px' }} w="100%">
-            {groups(open, today).map(([title, list]) => (
-              <Box as="section" key={title} mb={5}>
-                <Heading as="h2" fontSize="1.15rem" mb={2}>
-                  {title}
-                </Heading>
-                <Box as="ul" listStyleType="none" display="grid" gap={2}>
-                  {list.map((f) => (
-                    <FollowUpItem key={f.id} followUp={f} apiary={apiary} today={today} />
-                  ))}
-                </Box>
-              </Box>
-            ))}
-          </Box>
+        <>
           <Box
+            as="section"
             overflowX="auto"
-            flex="1 1 auto"
+            w={{ base: '100%', md: 'fit-content' }}
             maxW="100%"
-            w={{ base: '100%', xl: 'auto' }}
             bg="sheet"
             borderWidth="1px"
             borderRadius="xl"
             p={4}
+            mb={6}
             tabIndex={0}
-            role="region"
             aria-label="Lanes by colony"
           >
             <Grid templateColumns="max-content max-content" columnGap={4} alignItems="center" rowGap={1}>
@@ -69,7 +55,25 @@ export function FollowUpsPage() {
               ))}
             </Grid>
           </Box>
-        </Flex>
+          <Grid
+            gap={6}
+            templateColumns={{ base: '1fr', md: 'repeat(auto-fit, minmax(290px, 1fr))' }}
+            alignItems="start"
+          >
+            {groups(open, today).map(([title, list]) => (
+              <Box as="section" key={title} maxW="420px">
+                <Heading as="h2" fontSize="1.15rem" mb={2}>
+                  {title}
+                </Heading>
+                <Box as="ul" listStyleType="none" display="grid" gap={2}>
+                  {list.map((f) => (
+                    <FollowUpItem key={f.id} followUp={f} apiary={apiary} today={today} />
+                  ))}
+                </Box>
+              </Box>
+            ))}
+          </Grid>
+        </>
       )}
     </Box>
   );
@@ -115,8 +119,7 @@ function FollowUpItem({
         <Text fontWeight="700">{f.colonyIds.map((c) => apiary.colony[c]?.name).join(' · ')}</Text>
         <Text>{topicInWords(f.topic)}</Text>
         <Text fontSize="sm" color="inkSoft">
-          {isLook ? `best ${dayInWords(f.window.likely)}, ` : ''}
-          {dayInWords(f.window.earliest)} to {dayInWords(f.window.latest)}
+          {windowInWords(f)}
         </Text>
       </Box>
       {isLook && (
@@ -131,4 +134,10 @@ function FollowUpItem({
       )}
     </Flex>
   );
+}
+
+function windowInWords({ kind, window: w }: FollowUp): string {
+  if (w.earliest === w.latest) return dayInWords(w.earliest);
+  const span = `${dayInWords(w.earliest)} to ${dayInWords(w.latest)}`;
+  return kind === 'look' ? `best ${dayInWords(w.likely)}, ${span}` : span;
 }

@@ -1,0 +1,136 @@
+import { spawn } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium, devices, type Page } from '@playwright/test';
+import { ROOT } from './dataFolder.ts';
+import { buildWeb } from './serve.ts';
+
+// npm run screenshots: one picture of each main view, from the demonstration, into docs/screenshots.
+const PORT = 4340;
+const folder = join(ROOT, 'docs/screenshots');
+mkdirSync(folder, { recursive: true });
+buildWeb();
+const server = spawn(join(ROOT, 'node_modules/.bin/tsx'), ['scripts/serveForTests.ts'], {
+  cwd: ROOT,
+  env: { ...process.env, PORT: String(PORT) },
+  stdio: 'ignore',
+});
+const browser = await chromium.launch({
+  executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+  ],
+});
+
+async function open(phone: boolean): Promise<Page> {
+  const context = await browser.newContext({
+    baseURL: `http://127.0.0.1:${PORT}`,
+    locale: 'en-GB',
+    ...(phone
+      ? { ...devices['Pixel 7'], viewport: { width: 390, height: 844 }, deviceScaleFactor: 1 }
+      : { viewport: { width: 1280, height: 800 } }),
+  });
+  return context.newPage();
+}
+
+async function shoot(page: Page, name: string): Promise<void> {
+  await page.evaluate(() => document.fonts.ready);
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: join(folder, `${name}.png`) });
+}
+
+async function colony(page: Page, name: string): Promise<void> {
+  await page.goto('/');
+  await page
+    .getByRole('link', { name: new RegExp(`^${name}`) })
+    .first()
+    .click();
+  await page.getByRole('heading', { level: 1, name, exact: true }).waitFor();
+}
+
+async function look(page: Page): Promise<void> {
+  await page.goto('/follow-ups');
+  await page
+    .getByRole('link', { name: /^Record the look at Campion and/ })
+    .first()
+    .click();
+  const say = (group: string, answer: string) =>
+    page.getByRole('group', { name: group, exact: true }).getByText(answer, { exact: true }).click();
+  await say('Campion: frames read', 'All 10');
+  await say('Campion II: frames read', 'All 10');
+  await say('Campion: eggs', 'None');
+  await say('Campion: queen cells', 'Found');
+  await say('Campion II: eggs', 'Found');
+  await say('Campion II: queen cells', 'None');
+  await page.evaluate(() => window.scrollTo(0, 0));
+}
+
+const QUESTION = '1 What is it mostly?';
+
+try {
+  for (let i = 0; ; i++) {
+    const up = await fetch(`http://127.0.0.1:${PORT}/api/health`).then(
+      (r) => r.ok,
+      () => false,
+    );
+    if (up) break;
+    if (i > 300) throw new Error('the server did not come up');
+    await new Promise((r) => setTimeout(r, 100));
+  }
+  const page = await open(false);
+  await page.goto('/');
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  await shoot(page, 'board');
+  await colony(page, 'Tansy');
+  await shoot(page, 'colony');
+  await page.getByRole('link', { name: 'Count', exact: true }).click();
+  await page.getByText(QUESTION).waitFor();
+  await page.keyboard.type('h43h33y24m34c34c');
+  await shoot(page, 'count');
+  await colony(page, 'Sorrel');
+  await page.goto(`${page.url()}/plan`);
+  await page.getByRole('list', { name: 'Rules' }).waitFor();
+  await shoot(page, 'plan');
+  await page.getByRole('button', { name: /^Start/ }).click();
+  for (let i = 0; i < 3; i++)
+    await page
+      .getByRole('button', { name: /^Done:/ })
+      .first()
+      .click();
+  await shoot(page, 'work');
+  await page.goto('/follow-ups');
+  await shoot(page, 'follow-ups');
+  await look(page);
+  await shoot(page, 'verdict');
+  await page.goto('/records');
+  await page.getByRole('heading', { name: 'Journal' }).last().waitFor();
+  await shoot(page, 'records');
+  await page.goto('/rules');
+  await shoot(page, 'house-rules');
+  await page.getByRole('button', { name: /^Look:/ }).click();
+  await page.getByRole('button', { name: /^Look:/ }).click();
+  await page.goto('/');
+  await shoot(page, 'board-dark');
+  const phone = await open(true);
+  await phone.goto('/');
+  await phone.getByRole('heading', { level: 1 }).waitFor();
+  await shoot(phone, 'phone-board');
+  await colony(phone, 'Tansy');
+  await phone.getByRole('link', { name: 'Count', exact: true }).click();
+  await phone.getByRole('button', { name: 'Mixed brood' }).tap();
+  await shoot(phone, 'phone-count');
+  await phone.goto('/work');
+  await phone
+    .getByRole('link', { name: /Go on|Open the work at Sorrel/ })
+    .first()
+    .click();
+  await shoot(phone, 'phone-work');
+} finally {
+  await browser.close();
+  server.kill('SIGTERM');
+  await new Promise((done) => server.once('exit', done));
+}
