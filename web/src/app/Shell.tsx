@@ -49,7 +49,7 @@ export function Shell() {
         id="main"
         flex="1"
         minW={0}
-        px={{ base: 4, md: 7 }}
+        px={{ base: 4, md: 6 }}
         pt={{ base: 4, md: 5 }}
         pb={{ base: '96px', md: 8 }}
         aria-busy={navigation.state !== 'idle'}
@@ -99,7 +99,7 @@ function Rail() {
       insetX={{ base: 0, md: 'auto' }}
       top={{ md: 0 }}
       h={{ md: '100dvh' }}
-      w={{ md: '196px' }}
+      w={{ md: '188px' }}
       flex="none"
       gap={1}
       px={{ base: 1, md: 3 }}

@@ -128,7 +128,7 @@ function LaneBlock({
         as="ul"
         listStyleType="none"
         wrap="wrap"
-        columnGap={{ base: 4, md: 6 }}
+        columnGap={{ base: 4, md: 5 }}
         rowGap={3}
         align="flex-end"
       >
