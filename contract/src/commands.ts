@@ -1,11 +1,14 @@
 import { changeSchema, command, type Change, type Command } from '@incremen/core';
 import { z } from 'zod';
 
+/** An instant in UTC that a database can keep. */
+const instant = z.iso.datetime().refine((at) => at >= '1980', { error: 'The clock of the sender is wrong.' });
+
 /**
  * A command on its way to the server. The id is made by the client: however often an envelope is sent, it
  * is carried out once.
  */
-export const commandEnvelope = z.strictObject({ id: z.uuid(), madeAt: z.iso.datetime(), command });
+export const commandEnvelope = z.strictObject({ id: z.uuid(), madeAt: instant, command });
 export interface CommandEnvelope {
   readonly id: string;
   readonly madeAt: string;
@@ -13,7 +16,7 @@ export interface CommandEnvelope {
 }
 
 /** Takes back an earlier entry of the journal. */
-export const undoRequest = z.strictObject({ id: z.uuid(), madeAt: z.iso.datetime(), entryId: z.uuid() });
+export const undoRequest = z.strictObject({ id: z.uuid(), madeAt: instant, entryId: z.uuid() });
 
 /** What a command did. `replayed` says that it had been carried out before. */
 export const commandResult = z.strictObject({

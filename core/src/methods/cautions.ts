@@ -1,3 +1,4 @@
+import { shareOf } from '../comb/contents.ts';
 import { honeyKgPerFrame } from '../comb/densities.ts';
 import type { PlanFrame } from '../plan/measure.ts';
 
@@ -26,6 +27,14 @@ export function boxWeightKg(frames: readonly Pick<PlanFrame, 'size' | 'stores' |
 
 /** A warning for a box that has to be lifted whole. */
 export function boxLiftCaution(name: string, frames: readonly PlanFrame[]): string {
-  const kg = Math.round(boxWeightKg(frames));
-  return `Lifting: the ${name} weighs about ${kg} kg. Lift it in pairs, or carry its frames over one by one.`;
+  const kg = boxWeightKg(frames);
+  return `Lifting: the ${name} weighs about ${Math.round(kg)} kg (${Math.round(kg / 0.45359237)} lb). Lift it in pairs, or carry its frames over one by one.`;
+}
+
+/** A virgin needs drones: a warning when none were counted, as too early in the year. */
+export function droneCautions(frames: readonly Pick<PlanFrame, 'reading'>[]): string[] {
+  if (frames.some((f) => shareOf(f.reading, 'drone') > 0)) return [];
+  return [
+    'Drones: no drone brood was counted here. Begin when drones fly or purple-eyed drone pupae are seen; without them a young queen is not mated.',
+  ];
 }

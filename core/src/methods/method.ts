@@ -106,6 +106,8 @@ export interface FollowUpText {
   readonly kind: 'look' | 'hands-off';
   readonly topic: FollowUpTopic;
   readonly window: Window;
+  /** What its dates hang on: the day of the split, or cells that were there before. */
+  readonly anchor: 'split' | 'cells';
   readonly expect: string;
 }
 

@@ -19,7 +19,7 @@ import {
   storesRule,
   strengthRule,
 } from './commonRules.ts';
-import { COMMON_CAUTIONS } from './cautions.ts';
+import { COMMON_CAUTIONS, droneCautions } from './cautions.ts';
 import {
   chosen,
   type Donor,
@@ -311,8 +311,9 @@ export const queenToNuc: SplitMethod = {
     ];
   },
   followUps,
-  cautions: () => [
+  cautions: ({ input }) => [
     ...COMMON_CAUTIONS,
+    ...droneCautions(input.donor.frames),
     'Lifting: take supers off in halves or in pairs before you reach the brood box.',
   ],
 };
@@ -321,12 +322,14 @@ function followUps({ input, setup }: Solved): FollowUpText[] {
   const dates = queenCalendar(input.day, setup.emergence);
   const swarmCells = hasCells(input.donor);
   const rest = dates.handsOff;
+  const anchor = swarmCells ? ('cells' as const) : ('split' as const);
   return [
     {
       parts: ['new'],
       kind: 'look',
       topic: 'rhythm',
       window: windowAfter(input.day, 5, 7, 10),
+      anchor: 'split' as const,
       expect: 'Eggs and food in the nuc; bees cover the brood. No new cells.',
     },
     ...(swarmCells && addDays(input.day, 7) < setup.emergence.earliest
@@ -336,6 +339,7 @@ function followUps({ input, setup }: Solved): FollowUpText[] {
             kind: 'look' as const,
             topic: 'surplus-cells' as const,
             window: surplusWindow(dates.surplusCells, addDays(setup.emergence.earliest, -1)),
+            anchor: 'split' as const,
             expect:
               'Reserved cell capped and whole: remove emergency cells now, no more can be made. If it failed, keep the best of the others.',
           },
@@ -349,6 +353,7 @@ function followUps({ input, setup }: Solved): FollowUpText[] {
             kind: 'look' as const,
             topic: 'which-part' as const,
             window: { ...dates.eggsProveQueen, latest: dates.surplusCells.latest },
+            anchor: 'split' as const,
             expect: 'Cells and no eggs: the parent is raising a queen.',
           },
         ]),
@@ -357,6 +362,7 @@ function followUps({ input, setup }: Solved): FollowUpText[] {
       kind: 'hands-off',
       topic: 'rest',
       window: { earliest: rest.from, likely: rest.from, latest: rest.to },
+      anchor,
       expect: 'A virgin emerges, flies and mates. Leave it shut.',
     },
     {
@@ -364,6 +370,7 @@ function followUps({ input, setup }: Solved): FollowUpText[] {
       kind: 'look',
       topic: 'eggs-due',
       window: dates.eggsLook,
+      anchor,
       expect: 'Eggs of the new queen in the parent.',
     },
   ];

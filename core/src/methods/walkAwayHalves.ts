@@ -1,7 +1,7 @@
 import { emergencyEmergence, queenCalendar } from '../followup/windows.ts';
 import { DISTANCE_OPTION, FEED_OPTION, NIGHTS_OPTION } from './commonOptions.ts';
 import { beeBreadRule, beesRule, coverRule, eggsRule, storesRule, strengthRule } from './commonRules.ts';
-import { boxLiftCaution, COMMON_CAUTIONS } from './cautions.ts';
+import { boxLiftCaution, COMMON_CAUTIONS, droneCautions } from './cautions.ts';
 import { chosen, type Donor, type MethodInput, type Setup, type SplitMethod } from './method.ts';
 import { fillSteps, moveSteps } from './stepTexts.ts';
 
@@ -236,6 +236,7 @@ export const walkAwayHalves: SplitMethod = {
                 likely: dates.earlyCappedLook,
                 latest: dates.eggsProveQueen.earliest,
               },
+              anchor: 'split' as const,
               expect:
                 'Cells already capped came from larvae too old: remove them if open ones stand beside them.',
             },
@@ -246,6 +247,7 @@ export const walkAwayHalves: SplitMethod = {
         kind: 'look',
         topic: 'which-part',
         window: { ...dates.eggsProveQueen, latest: dates.surplusCells.latest },
+        anchor: 'split' as const,
         expect:
           'Eggs in one half: the queen is there. Cells and no eggs in the other: it is raising one. Leave the cells.',
       },
@@ -254,6 +256,7 @@ export const walkAwayHalves: SplitMethod = {
         kind: 'hands-off',
         topic: 'rest',
         window: { earliest: dates.handsOff.from, likely: dates.handsOff.from, latest: dates.handsOff.to },
+        anchor: 'split' as const,
         expect: 'The half that raises a queen stays shut: a virgin emerges, flies and mates.',
       },
       {
@@ -261,12 +264,14 @@ export const walkAwayHalves: SplitMethod = {
         kind: 'look',
         topic: 'eggs-due',
         window: dates.eggsLook,
+        anchor: 'split' as const,
         expect: 'Eggs of the new queen in the half that raised her.',
       },
     ];
   },
   cautions: ({ input, setup }) => [
     ...COMMON_CAUTIONS,
+    ...droneCautions(input.donor.frames),
     ...input.donor.boxes
       .filter((b) => setup.boxesThatMove.includes(b.id))
       .map((b) =>

@@ -134,6 +134,14 @@ describe('even walk-away halves', () => {
   });
 });
 
+it('work done two days late moves the dates that hang on the split', () => {
+  const yard = new TestYard();
+  yard.hive('A', [lower, upper]);
+  workOff(yard, planned(yard, 'A', 'walk-away-halves'), '2026-05-11');
+  expect(yard.colony('A').separation?.day).toBe('2026-05-11');
+  expect(openFollowUps(yard.apiary).find((f) => f.topic === 'which-part')?.window.likely).toBe('2026-05-18');
+});
+
 describe('queen moved out to a nuc', () => {
   const swarming = lower.map((r, i) => (i === 3 ? withQueen(r) : i === 4 ? withCells(r) : r));
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { daySchema } from '../calendar/day.ts';
+import { frameSizeId } from '../comb/frameSizes.ts';
 import { followUpTopic, windowSchema } from '../followup/windows.ts';
 
 const recordId = z.uuid();
@@ -71,6 +72,8 @@ export const plannedFollowUp = z.strictObject({
   kind: z.enum(['look', 'hands-off']),
   topic: followUpTopic,
   window: windowSchema,
+  /** What its dates hang on: the day of the split, or cells that were there before. */
+  anchor: z.enum(['split', 'cells']),
   expect: z.string(),
 });
 export type PlannedFollowUp = z.infer<typeof plannedFollowUp>;
@@ -86,7 +89,7 @@ export const newHive = z.strictObject({
       z.strictObject({
         from: z.literal('kit'),
         boxId: recordId,
-        sizeId: z.string(),
+        sizeId: frameSizeId,
         slots: z.int().min(1).max(40),
       }),
     ]),

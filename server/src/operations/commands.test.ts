@@ -167,6 +167,7 @@ describe('bad input is answered with a problem document that names the field, an
     const post = (body: string, type = 'application/json') =>
       fetch(at, { method: 'POST', body, headers: { 'content-type': type } });
     expect((await post('{"id": ')).status).toBe(400);
+    expect((await post(JSON.stringify({ note: 'a\u0000b' }))).status).toBe(400);
     expect((await post('a=1', 'text/plain')).status).toBe(415);
     expect((await post(JSON.stringify({ note: 'x'.repeat(1_100_000) }))).status).toBe(413);
     expect((await server.ask('GET', `/api/operations/${randomUUID()}/snapshot`)).status).toBe(404);

@@ -27,18 +27,28 @@ export function operationsRouter(store: OperationStore): Router {
     res.json(snapshot);
   });
 
-  router.post('/:op/commands', express.json({ limit: COMMAND_LIMIT }), requireJson, async (req, res) => {
-    const op = opOf(req.params);
-    const envelope = parseRequest(commandEnvelope, req.body) as CommandEnvelope;
-    const result = await store.run(op, envelope);
-    res.status(result.replayed ? 200 : 201).json(result);
-  });
+  router.post(
+    '/:op/commands',
+    express.json({ limit: COMMAND_LIMIT, reviver: noNulCharacters }),
+    requireJson,
+    async (req, res) => {
+      const op = opOf(req.params);
+      const envelope = parseRequest(commandEnvelope, req.body) as CommandEnvelope;
+      const result = await store.run(op, envelope);
+      res.status(result.replayed ? 200 : 201).json(result);
+    },
+  );
 
-  router.post('/:op/undo', express.json({ limit: COMMAND_LIMIT }), requireJson, async (req, res) => {
-    const op = opOf(req.params);
-    const result = await store.undo(op, parseRequest(undoRequest, req.body));
-    res.status(result.replayed ? 200 : 201).json(result);
-  });
+  router.post(
+    '/:op/undo',
+    express.json({ limit: COMMAND_LIMIT, reviver: noNulCharacters }),
+    requireJson,
+    async (req, res) => {
+      const op = opOf(req.params);
+      const result = await store.undo(op, parseRequest(undoRequest, req.body));
+      res.status(result.replayed ? 200 : 201).json(result);
+    },
+  );
 
   router.get('/:op/journal', async (req, res) => {
     const before =
@@ -53,9 +63,14 @@ export function operationsRouter(store: OperationStore): Router {
     res.attachment('incremen-apiary.json').json(file);
   });
 
-  router.put('/:op/bundle', express.json({ limit: BUNDLE_LIMIT }), requireJson, async (req, res) => {
-    res.json({ operationId: await store.importBundle(req.body, opOf(req.params)) });
-  });
+  router.put(
+    '/:op/bundle',
+    express.json({ limit: BUNDLE_LIMIT, reviver: noNulCharacters }),
+    requireJson,
+    async (req, res) => {
+      res.json({ operationId: await store.importBundle(req.body, opOf(req.params)) });
+    },
+  );
 
   return router;
 }
@@ -76,3 +91,9 @@ const requireJson: express.RequestHandler = (req, _res, next) => {
     ]),
   );
 };
+
+/** PostgreSQL cannot keep the character U+0000; it has no place in a note either. */
+function noNulCharacters(_key: string, value: unknown): unknown {
+  if (typeof value === 'string' && value.includes('\u0000')) throw new SyntaxError('U+0000 in a text');
+  return value;
+}

@@ -25,6 +25,15 @@ export function decideSavePlan(draft: Draft, command: CommandOf<'savePlan'>, pat
       'Choose a later day.',
     );
   }
+  draft.need('yard', plan.body.newHive.yardId, [...path, 'plan', 'body', 'newHive', 'yardId']);
+  if (plan.body.parts[0].colonyId !== colony.id || draft.get('colony', plan.body.parts[1].colonyId)) {
+    draft.problem(
+      'wrong-parts',
+      [...path, 'plan', 'body', 'parts'],
+      'The first part of a plan is the colony that stays, the second a new one.',
+      'Make the plan again.',
+    );
+  }
   const working = Object.values(draft.apiary.plan).find(
     (p) => p.colonyId === colony.id && p.status === 'working' && p.id !== plan.id,
   );

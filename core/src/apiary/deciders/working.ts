@@ -1,5 +1,5 @@
-import type { Day } from '../../calendar/day.ts';
-import { frameSizeId } from '../../comb/frameSizes.ts';
+import { addDays, daysBetween, type Day } from '../../calendar/day.ts';
+import type { Window } from '../../followup/windows.ts';
 import type { PlanPart } from '../../plan/planBody.ts';
 import type { CommandOf } from '../commands.ts';
 import type { Draft } from '../draft.ts';
@@ -78,7 +78,10 @@ function carryOut(draft: Draft, plan: Plan, day: Day, path: Path): void {
   );
   moveFramesOf(draft, plan, path);
   moveQueen(draft, plan);
+  const late = daysBetween(plan.day, day);
   for (const f of plan.body.followUps) {
+    // Work done later than planned: what hangs on the day of the split moves with it.
+    const window = f.anchor === 'split' ? shift(f.window, late) : f.window;
     const ids = f.parts.map((key) => (key === 'stay' ? stay.colonyId : fresh.colonyId));
     draft.add(
       'followUp',
@@ -88,7 +91,7 @@ function carryOut(draft: Draft, plan: Plan, day: Day, path: Path): void {
         colonyIds: ids,
         kind: f.kind,
         topic: f.topic,
-        window: f.window,
+        window,
         expect: f.expect,
         status: 'open',
       },
@@ -97,6 +100,12 @@ function carryOut(draft: Draft, plan: Plan, day: Day, path: Path): void {
   }
   draft.put('plan', { ...plan, status: 'done' });
 }
+
+const shift = (window: Window, days: number): Window => ({
+  earliest: addDays(window.earliest, days),
+  likely: addDays(window.likely, days),
+  latest: addDays(window.latest, days),
+});
 
 function placeHive(draft: Draft, plan: Plan, fresh: PlanPart, path: Path): void {
   const { newHive } = plan.body;
@@ -115,7 +124,7 @@ function placeHive(draft: Draft, plan: Plan, fresh: PlanPart, path: Path): void 
           id: b.boxId,
           hiveId: newHive.hiveId,
           position,
-          sizeId: frameSizeId.parse(b.sizeId),
+          sizeId: b.sizeId,
           slots: b.slots,
           role: 'brood',
           chambers: [{ colonyId: fresh.colonyId, fromSlot: 1, toSlot: b.slots }],

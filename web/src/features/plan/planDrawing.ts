@@ -71,7 +71,7 @@ export function afterBoxes(apiary: Apiary, plan: WorkedPlan, part: PlanPart): Dr
           {
             id,
             slots: kitBox.slots,
-            sizeId: kitBox.sizeId as DrawnBox['sizeId'],
+            sizeId: kitBox.sizeId,
             role: 'brood' as const,
             position: 0,
           },

@@ -1,7 +1,7 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { dayInWords, methodById, type Plan, type Step } from '@incremen/core';
 import { Check, Printer, ShieldAlert, Undo2 } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
@@ -9,6 +9,9 @@ import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { KitList } from './KitList.tsx';
 import { WorkDone } from './WorkDone.tsx';
+
+/** Taps closer together than this are one tap. */
+const DOUBLE_TAP_MS = 500;
 
 /** The work at the hives: what to bring, then one step after the other, large enough for a glove. */
 export function WorkPage() {
@@ -31,9 +34,14 @@ function Steps({ plan }: { readonly plan: Plan }) {
   const current = steps.find((s) => s.doneOn === null);
   const done = steps.filter((s) => s.doneOn !== null);
   const colony = apiary.colony[plan.colonyId];
+  const lastTick = useRef(0);
   // Work planned for another day is dated by the day on which it is ticked.
-  const tick = (step: Step, to: boolean) =>
+  const tick = (step: Step, to: boolean) => {
+    // The button that takes a tick back appears where the tick was: a gloved double tap must not hit it.
+    if (!to && performance.now() - lastTick.current < DOUBLE_TAP_MS) return;
+    if (to) lastTick.current = performance.now();
     void send({ type: 'tickStep', stepId: step.id, done: to, day: today });
+  };
 
   async function drop() {
     const sent = await send({ type: 'dropPlan', planId: plan.id });
