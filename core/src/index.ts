@@ -50,7 +50,8 @@ export { stayShare, temperOf, type Distance } from './drift/drift.ts';
 export { colourClash, MARKING_COLOURS, markingColour, type MarkingColour } from './queen/markingColour.ts';
 export { noEvidence, type Evidence } from './queen/evidence.ts';
 export { judgeParts, type JointVerdict } from './queen/judgeParts.ts';
-export { judgePart, type Finding, type NextAction, type Verdict } from './queen/verdict.ts';
+export { judgePart } from './queen/judgePart.ts';
+export { type Finding, type NextAction, type Verdict } from './queen/verdict.ts';
 export {
   emergenceFromCells,
   queenCalendar,

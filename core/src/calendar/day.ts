@@ -5,11 +5,9 @@ import { z } from 'zod';
 export type Day = string;
 
 /** A real calendar day of our time: 30 February is refused, and so is the year 0202. */
-export const daySchema = z.iso
-  .date()
-  .refine((day) => day >= '1980-01-01' && day <= '2199-12-31', {
-    error: 'The year must be from 1980 to 2199.',
-  });
+export const daySchema = z.iso.date().refine((day) => day >= '1980-01-01' && day <= '2199-12-31', {
+  error: 'The year must be from 1980 to 2199.',
+});
 
 /** The day `days` after `day` (before it, when negative). */
 export function addDays(day: Day, days: number): Day {

@@ -1,6 +1,7 @@
 import type { Day } from '../calendar/day.ts';
 import type { Evidence } from './evidence.ts';
-import { judgePart, type PartHistory, type Verdict } from './verdict.ts';
+import { judgePart } from './judgePart.ts';
+import type { PartHistory, Verdict } from './verdict.ts';
 
 /** One part of a split with what was seen in it; `seen` is null while it has not been opened. */
 export interface LookedPart {

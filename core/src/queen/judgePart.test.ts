@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { addDays } from '../calendar/day.ts';
 import { noEvidence, type Evidence } from './evidence.ts';
 import { judgeParts } from './judgeParts.ts';
-import { judgePart, type PartHistory } from './verdict.ts';
+import { judgePart } from './judgePart.ts';
+import type { PartHistory } from './verdict.ts';
 
 // The judgements below are those of good practice (common practice, no source); the days behind them
 // follow from the development clock of Winston 1987.
