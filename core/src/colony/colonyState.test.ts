@@ -1,0 +1,132 @@
+import { describe, expect, it } from 'vitest';
+import { framesOfColony } from '../apiary/views.ts';
+import { bothSides, type CellFinding, type FrameReading } from '../comb/contents.ts';
+import { makePlan } from '../plan/makePlan.ts';
+import { TestYard } from '../testing/builders.ts';
+import { colonyState } from './colonyState.ts';
+
+const TODAY = '2026-05-09';
+const brood = bothSides({ capped: 6, eggs: 1, open: 1, drawn: 2 }, 10);
+const honey = bothSides({ honey: 9, drawn: 1 }, 6);
+const empty = bothSides({ drawn: 10 }, 4);
+const thin = bothSides({ capped: 2, honey: 2, drawn: 6 }, 3);
+const times = (n: number, r: FrameReading) => Array.from({ length: n }, () => r);
+const withCells = (cells: readonly CellFinding[]): FrameReading => ({ ...brood, cells });
+
+function stateOf(frames: readonly FrameReading[], slots = 10, today = TODAY) {
+  const yard = new TestYard();
+  const colony = yard.hive('A', [frames], TODAY, slots);
+  return colonyState(yard.apiary, colony, today);
+}
+
+describe('the lane of a colony (thresholds: common practice, no source)', () => {
+  it('a giver is above both lines and can give what it has above its own', () => {
+    expect(stateOf([...times(8, brood), ...times(2, honey)])).toMatchObject({
+      lane: 'giver',
+      reason: 'Can give 1 brood',
+    });
+  });
+
+  it('many bees with little brood do not make a giver', () => {
+    expect(
+      stateOf([
+        ...times(3, brood),
+        ...times(7, {
+          ...honey,
+          sides: times(2, brood)[0]!.sides.map((s) => ({ ...s, contents: { honey: 6, drawn: 4 } })) as never,
+        }),
+      ]).lane,
+    ).toBe('even');
+  });
+
+  it('few bees are weak, and it says whether bees or brood are wanted', () => {
+    expect(stateOf([...times(4, thin), ...times(6, empty)])).toMatchObject({ lane: 'weak' });
+    const bare = { ...brood, sides: brood.sides.map((s) => ({ ...s, bees: 3 })) as never };
+    expect(stateOf([...times(3, bare), ...times(7, bothSides({ drawn: 10 }, 0))]).reason).toBe(
+      'Needs bees before brood',
+    );
+  });
+
+  it('a small box is judged as a nuc, and says when it is full', () => {
+    expect(stateOf(times(5, brood), 5)).toMatchObject({ reason: 'Nuc is full: hive it up', urgent: true });
+    expect(stateOf([...times(2, brood), ...times(3, thin)], 5).lane).toBe('even');
+  });
+
+  it('a nest full of honey without an empty cell is honey-bound', () => {
+    const full = bothSides({ honey: 10 }, 8);
+    expect(stateOf([...times(3, brood), ...times(7, full)]).reason).toBe('Honey-bound: give her empty comb');
+  });
+
+  it('an old count asks to be counted again before anything else is said', () => {
+    expect(stateOf(times(10, brood), 10, '2026-05-25').reason).toBe('Count is 16 days old: count again');
+  });
+});
+
+describe('swarm cells say by when to act: the first cell is capped about day 8 (Winston 1987, as remembered)', () => {
+  it.each<[string, CellFinding, string]>([
+    [
+      'a larva three days old has two days to go',
+      { kind: 'charged', count: 2, larvaAgeDays: 3 },
+      'Swarm cells: act by Mon 11 May',
+    ],
+    ['a capped cell means today', { kind: 'capped', count: 1 }, 'Swarm cells: act today'],
+    [
+      'a larva just hatched has five',
+      { kind: 'charged', count: 1, larvaAgeDays: 0 },
+      'Swarm cells: act by Thu 14 May',
+    ],
+  ])('%s', (_what, cell, reason) => {
+    expect(stateOf([withCells([cell]), ...times(9, brood)])).toMatchObject({ reason, urgent: true });
+  });
+
+  it('empty cups and torn cells are no swarm', () => {
+    expect(
+      stateOf([
+        withCells([
+          { kind: 'cup', count: 9 },
+          { kind: 'torn', count: 1 },
+        ]),
+        ...times(9, brood),
+      ]).reason,
+    ).not.toMatch(/Swarm/);
+  });
+});
+
+describe('parts of a split', () => {
+  function halves() {
+    const yard = new TestYard();
+    const a = yard.hive('A', [times(10, brood), times(10, brood)], TODAY);
+    const plan = makePlan(
+      yard.apiary,
+      { colonyId: a.id, methodId: 'walk-away-halves', day: TODAY, newName: 'B', options: {} },
+      yard.newId,
+    );
+    if (!plan.ok) throw new Error('no plan');
+    yard.run(plan.value.command);
+    for (const s of plan.value.command.steps)
+      yard.run({ type: 'tickStep', stepId: s.id, done: true, day: TODAY });
+    return yard;
+  }
+
+  it.each([
+    ['before the look', '2026-05-10', 'Look on Sat 16 May', false],
+    ['on the day', '2026-05-16', 'Look today', true],
+    ['while it rests', '2026-05-25', 'Hands off until Thu 4 Jun', false],
+    ['long overdue', '2026-06-20', 'Look is overdue since Mon 18 May', true],
+  ])('%s', (_what, today, reason, urgent) => {
+    const yard = halves();
+    const state = colonyState(yard.apiary, yard.colony('B'), today);
+    expect(state).toMatchObject({ lane: 'raising', reason, urgent, countedBeforeSplit: true });
+    expect(state.queen.state).toBe('unknown-part');
+  });
+
+  it('a colony that nobody has counted says so', () => {
+    const yard = new TestYard();
+    const a = yard.hive('A', [times(3, brood)]);
+    const frames = Object.fromEntries(
+      framesOfColony(yard.apiary, a).map((p) => [p.frame.id, { ...p.frame, readingId: null }]),
+    );
+    const state = colonyState({ ...yard.apiary, frame: frames }, a, TODAY);
+    expect(state).toMatchObject({ lane: 'uncounted', reason: 'Not counted yet', countAgeDays: null });
+  });
+});
