@@ -177,6 +177,8 @@ test('work: a tick can be taken back, a reload loses nothing, the whole work can
     .first()
     .click();
   await expect(page.getByText(/^2 of/)).toBeVisible();
+  // The button that takes back does not answer to a double tap: wait as a person would.
+  await page.waitForTimeout(700);
   await page
     .getByRole('button', { name: /^Not done after all/ })
     .first()
