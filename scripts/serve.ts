@@ -1,9 +1,10 @@
 import { execFileSync } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
-import { demoScenario, toBundle } from '@incremen/core';
-import { createApp, newOperation, openOrm, OperationStore, startPostgres } from '@incremen/server';
+import { demoScenario, newOperation, toBundle } from '@incremen/core';
+import { createApp, openOrm, OperationStore, startPostgres } from '@incremen/server';
 import { dataFolder, noteRunning, noteStopped, ROOT, runningOn, type DataName } from './dataFolder.ts';
 
 /** How to serve. */
@@ -64,7 +65,7 @@ export async function serve(options: ServeOptions): Promise<void> {
 async function fillIfEmpty(store: OperationStore, data: ServeOptions['data']): Promise<void> {
   if ((await store.list()).length > 0) return;
   if (data === 'own') {
-    await store.create(newOperation('My bees'));
+    await store.create(newOperation(randomUUID(), 'My bees'));
     return;
   }
   const { apiary, journal } = demoScenario();

@@ -1,4 +1,4 @@
-import type { Bundle } from '@incremen/core';
+import type { Bundle, Reading } from '@incremen/core';
 import { z } from 'zod';
 
 /** One operation in the list of those that there are. */
@@ -12,4 +12,9 @@ export type OperationSummary = z.infer<typeof operationSummary>;
 export interface Snapshot {
   readonly revision: number;
   readonly records: Bundle['records'];
+}
+
+/** Readings of frames, newer and older. */
+export interface Readings {
+  readonly readings: readonly Reading[];
 }

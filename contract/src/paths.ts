@@ -7,5 +7,7 @@ export const API_PATHS = {
   undo: (op: string) => `/api/operations/${op}/undo`,
   journal: (op: string) => `/api/operations/${op}/journal`,
   bundle: (op: string) => `/api/operations/${op}/bundle`,
+  photo: (op: string, photoId: string) => `/api/operations/${op}/photos/${photoId}`,
+  readings: (op: string) => `/api/operations/${op}/readings`,
   bundleSchema: () => '/api/schema/apiary-v1.json',
 } as const;

@@ -2,6 +2,7 @@ export { addDays, dayInWords, daysBetween, daySchema, monthOf, yearOf, type Day 
 export {
   bothSides,
   CELL_KINDS,
+  CELL_PLACES,
   CONTENT_CLASSES,
   CONTENT_NAMES,
   hasLiveCell,
@@ -12,6 +13,7 @@ export {
   WORKER_BROOD,
   type CellFinding,
   type CellKind,
+  type CellPlace,
   type ContentClass,
   type Contents,
   type FrameReading,
@@ -24,6 +26,9 @@ export {
   FRAME_SIZE_IDS,
   frameSizeId,
   inReferenceFrames,
+  isOwnSize,
+  OWN_SIZE_MM,
+  ownSizeId,
   type FrameSizeId,
 } from './comb/frameSizes.ts';
 export {
@@ -48,7 +53,17 @@ export { strengthOf, type Strength } from './colony/strength.ts';
 export { colonyState, type ColonyState, type Lane } from './colony/colonyState.ts';
 export { stayShare, temperOf, type Distance } from './drift/drift.ts';
 export { colourClash, MARKING_COLOURS, markingColour, type MarkingColour } from './queen/markingColour.ts';
-export { noEvidence, type Evidence } from './queen/evidence.ts';
+export {
+  DISEASE_SIGN_NAMES,
+  DISEASE_SIGNS,
+  noEvidence,
+  saysAnything,
+  SIGN_NAMES,
+  SIGNS,
+  type DiseaseSign,
+  type Evidence,
+  type Sign,
+} from './queen/evidence.ts';
 export { judgeParts, type JointVerdict } from './queen/judgeParts.ts';
 export { judgePart } from './queen/judgePart.ts';
 export { type Finding, type NextAction, type Verdict } from './queen/verdict.ts';
@@ -77,18 +92,22 @@ export { decide } from './apiary/decide.ts';
 export { judgeLook } from './apiary/deciders/looking.ts';
 export {
   emptyApiary,
+  newOperation,
   operationOf,
+  PHOTO_LIMITS,
   RECORD_KINDS,
   RECORD_SCHEMAS,
   type AnyRecord,
   type Apiary,
   type Box,
   type Colony,
+  type Conditions,
   type FollowUp,
   type Frame,
   type Hive,
   type Move,
   type Operation,
+  type Photo,
   type Plan,
   type Queen,
   type Reading,
@@ -110,13 +129,18 @@ export {
   framesInStore,
   framesOfBox,
   framesOfColony,
+  hangsWrong,
+  housemates,
   nestOf,
   openFollowUps,
+  photosOf,
   placeInWords,
   placeOf,
   queenOf,
   queenPerhapsIn,
   readingOf,
+  sharedBoxesOf,
+  sharedFramesOf,
   visitsOf,
   type PlacedFrame,
 } from './apiary/views.ts';
@@ -125,9 +149,12 @@ export {
   BUNDLE_VERSION,
   fromBundle,
   journalEntry,
+  photoContent,
   toBundle,
   type Bundle,
+  type BundleContent,
   type JournalEntry,
+  type PhotoContent,
 } from './formats/bundle.ts';
 export { COUNT_COLUMNS, planCountImport, type CountImport, type CountRow } from './formats/countCsv.ts';
 export { DEMO_DAY, demoScenario, type Scenario } from './demo/scenario.ts';

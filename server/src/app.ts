@@ -8,8 +8,10 @@ import helmet from 'helmet';
 import { z } from 'zod';
 import { OperationStore } from './operations/OperationStore.ts';
 import { operationsRouter } from './operations/router.ts';
+import { photosRouter } from './photos/router.ts';
 import { answerErrors, sendProblem } from './problems/errorHandler.ts';
 import { ProblemError } from './problems/ProblemError.ts';
+import { readingsRouter } from './readings/router.ts';
 
 /** The application: API under /api, and the built web client if there is one in `webDir`. */
 export function createApp(orm: MikroORM, webDir?: string): Express {
@@ -27,7 +29,9 @@ export function createApp(orm: MikroORM, webDir?: string): Express {
           'style-src': ["'self'", "'unsafe-inline'"],
           'connect-src': ["'self'"],
           'worker-src': ["'self'"],
-          'img-src': ["'self'", 'data:'],
+          // Photos that wait to be sent are shown from the device.
+          'img-src': ["'self'", 'data:', 'blob:'],
+          'manifest-src': ["'self'"],
           'font-src': ["'self'"],
           'object-src': ["'none'"],
           'frame-ancestors': ["'none'"],
@@ -47,6 +51,8 @@ export function createApp(orm: MikroORM, webDir?: string): Express {
     res.json(z.toJSONSchema(bundle, { target: 'draft-2020-12' }));
   });
   api.use('/operations', operationsRouter(store));
+  api.use('/operations/:op/photos', photosRouter(orm));
+  api.use('/operations/:op/readings', readingsRouter(orm));
   api.use((req, res) => {
     sendProblem(
       res,

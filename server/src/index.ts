@@ -1,4 +1,4 @@
 export { createApp } from './app.ts';
 export { openOrm } from './db/orm.ts';
 export { findPgBin, startPostgres, type PgServer } from './db/privatePostgres.ts';
-export { newOperation, OperationStore } from './operations/OperationStore.ts';
+export { OperationStore } from './operations/OperationStore.ts';

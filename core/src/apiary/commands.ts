@@ -10,9 +10,12 @@ import {
   frameRecord,
   id,
   moveRecord,
+  operationRecord,
+  photoRecord,
   planRecord,
   queenRecord,
   stepRecord,
+  visitRecord,
   yardRecord,
 } from './records.ts';
 
@@ -31,6 +34,7 @@ const newBox = z.strictObject({
   slots: boxRecord.shape.slots,
   role: boxRecord.shape.role,
   frames: z.array(newFrame).max(40),
+  excluderBelow: z.boolean().optional(),
 });
 
 const newHive = z.strictObject({
@@ -39,9 +43,20 @@ const newHive = z.strictObject({
   colonyId: id,
   name,
   boxes: z.array(newBox).min(1).max(12),
+  /** More colonies behind partitions: brood boxes are parted evenly, supers are in common. */
+  besides: z
+    .array(z.strictObject({ colonyId: id, name }))
+    .max(7)
+    .optional(),
 });
 
-const countReading = z.strictObject({ id, frameId: id, body: frameReading });
+const countReading = z.strictObject({
+  id,
+  frameId: id,
+  body: frameReading,
+  /** The reading that the counter's device showed for this frame, null for none: tells a clash. */
+  replaces: id.nullable().optional(),
+});
 
 /** Adds a yard. */
 export const addYard = z.strictObject({ type: z.literal('addYard'), yard: yardRecord });
@@ -77,7 +92,44 @@ export const recordCount = z.strictObject({
   colonyId: id,
   day: daySchema,
   note: z.string().max(4000),
-  readings: z.array(countReading).min(1).max(200),
+  readings: z.array(countReading).max(200),
+  time: visitRecord.shape.time.optional(),
+  /** What was seen besides frames. A count without readings must have this. */
+  evidence: evidence.nullable().optional(),
+  conditions: visitRecord.shape.conditions.optional(),
+});
+
+/** Puts a photo to a visit. Its content is sent before, under the same id. */
+export const addPhoto = z.strictObject({ type: z.literal('addPhoto'), photo: photoRecord });
+
+/** Takes a photo away. */
+export const removePhoto = z.strictObject({ type: z.literal('removePhoto'), photoId: id });
+
+/**
+ * Says how a hive now stands, from the bottom up. Boxes of the hive that are not named go into the store
+ * with their frames; boxes that are `fresh` enter the operation; others come out of the store.
+ */
+export const arrangeHive = z.strictObject({
+  type: z.literal('arrangeHive'),
+  hiveId: id,
+  boxes: z
+    .array(
+      z.strictObject({
+        id,
+        role: boxRecord.shape.role,
+        excluderBelow: z.boolean(),
+        chambers: boxRecord.shape.chambers,
+        fresh: z
+          .strictObject({
+            sizeId: frameSizeId,
+            slots: boxRecord.shape.slots,
+            frames: z.array(newFrame).max(40),
+          })
+          .nullable(),
+      }),
+    )
+    .min(1)
+    .max(20),
 });
 
 /** Enters or corrects a queen. */
@@ -132,6 +184,8 @@ export const recordLook = z.strictObject({
     .array(z.strictObject({ visitId: id, colonyId: id, evidence }))
     .min(1)
     .max(12),
+  time: visitRecord.shape.time.optional(),
+  conditions: visitRecord.shape.conditions.optional(),
   /** Identifiers for follow-ups that the verdict may file. */
   newIds: z.array(id).min(4).max(60),
 });
@@ -146,6 +200,7 @@ export const changeSettings = z.strictObject({
   hemisphere: z.enum(['north', 'south']).optional(),
   units: z.enum(['metric', 'imperial']).optional(),
   referenceSize: frameSizeId.optional(),
+  ownSizes: operationRecord.shape.ownSizes.unwrap().optional(),
   houseRules: houseRuleChanges.optional(),
 });
 
@@ -154,6 +209,9 @@ const single = [
   addHives,
   addToStore,
   recordCount,
+  addPhoto,
+  removePhoto,
+  arrangeHive,
   putQueen,
   renameColony,
   moveFrames,

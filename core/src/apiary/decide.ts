@@ -4,9 +4,11 @@ import type { Command } from './commands.ts';
 import { conservationProblems } from './conservation.ts';
 import { Draft } from './draft.ts';
 import type { Apiary } from './records.ts';
+import { decideArrangeHive } from './deciders/arranging.ts';
 import { decideCount } from './deciders/counting.ts';
 import { decideLook, decideCloseFollowUp } from './deciders/looking.ts';
 import { decideMoveFrames } from './deciders/moving.ts';
+import { decideAddPhoto, decideRemovePhoto } from './deciders/photos.ts';
 import { decideDropPlan, decideSavePlan } from './deciders/planning.ts';
 import {
   decideAddHives,
@@ -46,6 +48,12 @@ function decideInto(draft: Draft, command: Command, path: Path): void {
       return decideAddToStore(draft, command, path);
     case 'recordCount':
       return decideCount(draft, command, path);
+    case 'addPhoto':
+      return decideAddPhoto(draft, command, path);
+    case 'removePhoto':
+      return decideRemovePhoto(draft, command, path);
+    case 'arrangeHive':
+      return decideArrangeHive(draft, command, path);
     case 'putQueen':
       return decidePutQueen(draft, command, path);
     case 'renameColony':

@@ -41,6 +41,11 @@ export class Draft {
     this.write(kind, record.id, record);
   }
 
+  /** Takes a record away. */
+  remove(kind: RecordKind, id: string): void {
+    this.write(kind, id, null);
+  }
+
   /** Writes a record that must be new; a used identifier is a problem. */
   add<K extends RecordKind>(kind: K, record: RecordOf<K>, path: Problem['path']): void {
     if (this.get(kind, record.id) !== undefined) {

@@ -16,6 +16,9 @@ export const id = z.uuid();
 const name = z.string().trim().min(1, 'Give it a name.').max(80);
 const note = z.string().max(4000);
 
+/** How large a photo may be once it is resized, how long its longer edge, and how many a visit holds. */
+export const PHOTO_LIMITS = { bytes: 1_500_000, edgePx: 1600, perVisit: 6 } as const;
+
 /** One enterprise: everything below belongs to exactly one. */
 export const operationRecord = z.strictObject({
   id,
@@ -27,6 +30,11 @@ export const operationRecord = z.strictObject({
   fixedToday: daySchema.nullable(),
   /** Changes of house rules from their defaults; the body carries its version. */
   houseRules: z.strictObject({ v: z.literal(1), changes: houseRuleChanges }),
+  /** Frame sizes of the user's own, by the names that they are known by here. */
+  ownSizes: z
+    .array(z.strictObject({ id: frameSizeId, name }))
+    .max(40)
+    .default([]),
 });
 
 /** A place with hives on stands. */
@@ -54,6 +62,8 @@ export const boxRecord = z.strictObject({
   slots: z.int().min(1).max(40),
   role: z.enum(['brood', 'super']),
   chambers: z.array(chamber).min(1).max(8),
+  /** A queen excluder lies under this box. */
+  excluderBelow: z.boolean().default(false),
 });
 
 /** A comb. It is in exactly one place: a slot of a box, the store, or gone for good. */
@@ -119,14 +129,57 @@ export const queenRecord = z.strictObject({
   whereabouts,
 });
 
+/** Weather and time of a visit, each only as far as it was noted. */
+export const conditions = z.strictObject({
+  v: z.literal(1),
+  temperatureC: z.number().min(-30).max(55).nullable(),
+  sky: z.enum(['sun', 'cloud', 'rain']).nullable(),
+  wind: z.enum(['calm', 'breeze', 'wind']).nullable(),
+  /** Minutes that the hive was open. */
+  minutesOpen: z.int().min(0).max(600).nullable(),
+});
+export type Conditions = z.infer<typeof conditions>;
+
+/**
+ * Two counts of the same frames that did not know of each other, as from two devices. Both are kept; the
+ * later in the day stands for the frames.
+ */
+export const clash = z.strictObject({
+  v: z.literal(1),
+  withVisitId: id,
+  frames: z.int().min(1),
+  /** Which of the two counts the frames now show. */
+  stands: z.enum(['this', 'other']),
+});
+
 /** One time that a colony was opened. */
 export const visitRecord = z.strictObject({
   id,
   colonyId: id,
   day: daySchema,
+  /** Local time of day, as 14:05, where it is known. */
+  time: z
+    .string()
+    .regex(/^([01]\d|2[0-3]):[0-5]\d$/)
+    .nullable()
+    .default(null),
   purpose: z.enum(['count', 'look']),
   note,
   evidence: evidence.nullable(),
+  conditions: conditions.nullable().default(null),
+  clash: clash.nullable().default(null),
+});
+
+/** A photo of a visit, as resized by the browser. Its content is kept beside the records. */
+export const photoRecord = z.strictObject({
+  id,
+  visitId: id,
+  takenOn: daySchema,
+  mediaType: z.enum(['image/jpeg', 'image/png', 'image/webp']),
+  widthPx: z.int().min(1).max(4096),
+  heightPx: z.int().min(1).max(4096),
+  bytes: z.int().min(1).max(PHOTO_LIMITS.bytes),
+  caption: z.string().max(200),
 });
 
 /** One frame as read on one visit, with the place it had then. */
@@ -198,6 +251,7 @@ export const RECORD_SCHEMAS = {
   frame: frameRecord,
   visit: visitRecord,
   reading: readingRecord,
+  photo: photoRecord,
   plan: planRecord,
   move: moveRecord,
   step: stepRecord,
@@ -217,6 +271,7 @@ export type Frame = RecordOf<'frame'>;
 export type Colony = RecordOf<'colony'>;
 export type Queen = RecordOf<'queen'>;
 export type Visit = RecordOf<'visit'>;
+export type Photo = RecordOf<'photo'>;
 export type Reading = RecordOf<'reading'>;
 export type Plan = RecordOf<'plan'>;
 export type Move = RecordOf<'move'>;
@@ -232,6 +287,21 @@ export type Apiary = { readonly [K in RecordKind]: Readonly<Record<string, Recor
 /** An apiary without a single record. */
 export function emptyApiary(): Apiary {
   return Object.fromEntries(RECORD_KINDS.map((k) => [k, {}])) as unknown as Apiary;
+}
+
+/** An operation with the usual settings and nothing in it. */
+export function newOperation(id: string, name: string, rest: Partial<Operation> = {}): Operation {
+  return {
+    id,
+    name,
+    hemisphere: 'north',
+    units: 'metric',
+    referenceSize: 'langstroth-deep',
+    fixedToday: null,
+    houseRules: { v: 1, changes: {} },
+    ownSizes: [],
+    ...rest,
+  };
 }
 
 /** The one operation record of an apiary. @throws Error if there is none. */

@@ -16,7 +16,13 @@ export function summarise(apiary: Apiary, command: Command): string {
     case 'addToStore':
       return `${counted(command.frames.length, 'frame')} taken into the store`;
     case 'recordCount':
-      return `${colony(command.colonyId)} counted on ${dayInWords(command.day)}: ${counted(command.readings.length, 'frame')}`;
+      return `${colony(command.colonyId)} ${command.readings.length === 0 ? `looked at on ${dayInWords(command.day)}` : `counted on ${dayInWords(command.day)}: ${counted(command.readings.length, 'frame')}`}`;
+    case 'addPhoto':
+      return `Photo of ${colony(apiary.visit[command.photo.visitId]?.colonyId ?? '')} kept`;
+    case 'removePhoto':
+      return `Photo of ${colony(apiary.visit[apiary.photo[command.photoId]?.visitId ?? '']?.colonyId ?? '')} taken away`;
+    case 'arrangeHive':
+      return `${apiary.hive[command.hiveId]?.name ?? 'A hive'} stands in ${counted(command.boxes.length, 'box', 'boxes')} now`;
     case 'putQueen':
       return `Queen ${command.queen.name ?? 'without a name'} entered`;
     case 'renameColony':

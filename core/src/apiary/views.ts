@@ -8,6 +8,7 @@ import type {
   Frame,
   FollowUp,
   Hive,
+  Photo,
   Queen,
   Reading,
   Stand,
@@ -71,13 +72,45 @@ export function framesOfColony(apiary: Apiary, colony: Colony): PlacedFrame[] {
   return boxesOfColony(apiary, colony).flatMap((box) =>
     framesOfBox(apiary, box.id)
       .filter((f) => f.slot !== null && isSlotOf(box, f.slot, colony.id))
-      .map((frame) => ({
-        frame,
-        box,
-        slot: frame.slot as number,
-        reading: frame.readingId === null ? null : (apiary.reading[frame.readingId] ?? null),
-      })),
+      .map((frame) => placed(apiary, frame, box)),
   );
+}
+
+/** The boxes of a colony's hive in which all of its colonies store in common, bottom first. */
+export function sharedBoxesOf(apiary: Apiary, colony: Colony): Box[] {
+  if (colony.hiveId === null) return [];
+  return boxesOfHive(apiary, colony.hiveId).filter((b) => b.chambers.some((c) => c.colonyId === null));
+}
+
+/** The frames that hang in common above a colony and its neighbours, bottom box first, by slot. */
+export function sharedFramesOf(apiary: Apiary, colony: Colony): PlacedFrame[] {
+  return sharedBoxesOf(apiary, colony).flatMap((box) =>
+    framesOfBox(apiary, box.id)
+      .filter((f) => f.slot !== null && colonyAtSlot(box, f.slot) === null)
+      .map((frame) => placed(apiary, frame, box)),
+  );
+}
+
+/** The other colonies that live in a colony's hive. */
+export function housemates(apiary: Apiary, colony: Colony): Colony[] {
+  if (colony.hiveId === null) return [];
+  return Object.values(apiary.colony).filter(
+    (c) => c.id !== colony.id && c.hiveId === colony.hiveId && c.endedOn === null,
+  );
+}
+
+/** True when a comb hangs in a box made for another size, which is a stop-gap at best. */
+export function hangsWrong({ frame, box }: Pick<PlacedFrame, 'frame' | 'box'>): boolean {
+  return frame.sizeId !== box.sizeId;
+}
+
+function placed(apiary: Apiary, frame: Frame, box: Box): PlacedFrame {
+  return {
+    frame,
+    box,
+    slot: frame.slot as number,
+    reading: frame.readingId === null ? null : (apiary.reading[frame.readingId] ?? null),
+  };
 }
 
 /** What to take an unread frame for: its blank comb, without bees. */
@@ -140,7 +173,14 @@ export function coloniesOfYard(apiary: Apiary, yardId: string): Colony[] {
 export function visitsOf(apiary: Apiary, colonyId: string): Visit[] {
   return Object.values(apiary.visit)
     .filter((v) => v.colonyId === colonyId)
-    .toSorted((a, b) => b.day.localeCompare(a.day));
+    .toSorted((a, b) => `${b.day} ${b.time ?? ''}`.localeCompare(`${a.day} ${a.time ?? ''}`));
+}
+
+/** The photos of a visit, in a stable order. */
+export function photosOf(apiary: Apiary, visitId: string): Photo[] {
+  return Object.values(apiary.photo)
+    .filter((p) => p.visitId === visitId)
+    .toSorted((a, b) => a.id.localeCompare(b.id));
 }
 
 /** Follow-ups that wait, soonest first. */

@@ -64,17 +64,24 @@ export const CELL_KINDS = ['cup', 'charged', 'open', 'capped', 'emerged', 'torn'
 export const cellKind = z.enum(CELL_KINDS);
 export type CellKind = z.infer<typeof cellKind>;
 
+/** Where on the comb a queen cell hangs: swarm cells are often on edges, supersedure cells on the face. */
+export const CELL_PLACES = ['face', 'bottom-edge', 'side-edge'] as const;
+export type CellPlace = (typeof CELL_PLACES)[number];
+
 /** Queen cells of one kind seen together on a frame. */
 export const cellFinding = z.strictObject({
   kind: cellKind,
   count: z.int().min(1).max(200),
   /** Days since the larva hatched, when it was judged. */
   larvaAgeDays: z.number().min(0).max(6).optional(),
+  /** Where on the comb they hang, when it was noted. */
+  place: z.enum(CELL_PLACES).optional(),
 });
 export interface CellFinding {
   readonly kind: CellKind;
   readonly count: number;
   readonly larvaAgeDays?: number | undefined;
+  readonly place?: CellPlace | undefined;
 }
 
 /** Everything read off one frame on one day. */

@@ -1,7 +1,7 @@
 import { decide } from '../apiary/decide.ts';
 import { applyChanges, type Change } from '../apiary/change.ts';
 import type { Command } from '../apiary/commands.ts';
-import { emptyApiary, type Apiary, type Operation } from '../apiary/records.ts';
+import { emptyApiary, newOperation, type Apiary } from '../apiary/records.ts';
 import { summarise } from '../apiary/summarise.ts';
 import { coloniesOfYard, framesOfColony, openFollowUps } from '../apiary/views.ts';
 import { spreadNest, type NestTotals } from '../brood/spreadNest.ts';
@@ -33,15 +33,7 @@ export interface Scenario {
  */
 export function demoScenario(): Scenario {
   const newId = seededIds(20260515);
-  const operation: Operation = {
-    id: newId(),
-    name: 'Two yards on the river',
-    hemisphere: 'north',
-    units: 'metric',
-    referenceSize: 'langstroth-deep',
-    fixedToday: DEMO_DAY,
-    houseRules: { v: 1, changes: {} },
-  };
+  const operation = newOperation(newId(), 'Two yards on the river', { fixedToday: DEMO_DAY });
   let apiary: Apiary = { ...emptyApiary(), operation: { [operation.id]: operation } };
   const journal: JournalEntry[] = [];
   const run = (day: Day, command: Command) => {

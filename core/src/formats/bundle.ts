@@ -32,21 +32,31 @@ export interface JournalEntry {
 /** Version of the file format. A change of shape raises it and adds a migration beside this file. */
 export const BUNDLE_VERSION = 1;
 
+/** The picture of a photo record, as the bytes of its media type. */
+export const photoContent = z.strictObject({ id: z.uuid(), base64: z.base64() });
+export type PhotoContent = z.infer<typeof photoContent>;
+
 /** A whole operation in one file. */
 export const bundle = z.strictObject({
   format: z.literal('incremen-apiary'),
   version: z.literal(BUNDLE_VERSION),
   records: z.strictObject(
-    Object.fromEntries(RECORD_KINDS.map((k) => [k, z.array(RECORD_SCHEMAS[k])])) as {
-      [K in keyof typeof RECORD_SCHEMAS]: z.ZodArray<(typeof RECORD_SCHEMAS)[K]>;
+    Object.fromEntries(RECORD_KINDS.map((k) => [k, z.array(RECORD_SCHEMAS[k]).default([])])) as {
+      [K in keyof typeof RECORD_SCHEMAS]: z.ZodDefault<z.ZodArray<(typeof RECORD_SCHEMAS)[K]>>;
     },
   ),
   journal: z.array(journalEntry),
+  /** The pictures themselves, by the id of their photo record. */
+  photoContents: z.array(photoContent).default([]),
 });
 export type Bundle = z.infer<typeof bundle>;
 
 /** Writes an apiary and its journal as a bundle, in an order that does not depend on how they were kept. */
-export function toBundle(apiary: Apiary, journal: readonly JournalEntry[]): Bundle {
+export function toBundle(
+  apiary: Apiary,
+  journal: readonly JournalEntry[],
+  photoContents: readonly PhotoContent[] = [],
+): Bundle {
   const records = Object.fromEntries(
     RECORD_KINDS.map((k) => [
       k,
@@ -58,14 +68,22 @@ export function toBundle(apiary: Apiary, journal: readonly JournalEntry[]): Bund
     version: BUNDLE_VERSION,
     records,
     journal: journal.toSorted((a, b) => a.seq - b.seq) as Bundle['journal'],
+    photoContents: photoContents.toSorted((a, b) => (a.id < b.id ? -1 : 1)),
   };
+}
+
+/** What a file holds once it has been found sound. */
+export interface BundleContent {
+  readonly apiary: Apiary;
+  readonly journal: readonly JournalEntry[];
+  readonly photoContents: readonly PhotoContent[];
 }
 
 /**
  * Reads a bundle: checks the shape, then that records refer to records that are there and that frames are
  * in one place each. Nothing is taken over unless all of it is sound.
  */
-export function fromBundle(input: unknown): Result<{ apiary: Apiary; journal: readonly JournalEntry[] }> {
+export function fromBundle(input: unknown): Result<BundleContent> {
   if (typeof input === 'object' && input !== null && 'version' in input && input.version !== BUNDLE_VERSION) {
     return failure({
       code: 'bundle-version',
@@ -107,7 +125,11 @@ export function fromBundle(input: unknown): Result<{ apiary: Apiary; journal: re
   );
   problems.push(...conservationProblems(whole, asChanges));
   if (problems.length > 0) return failure(...problems.slice(0, 20));
-  return success({ apiary: whole, journal: parsed.data.journal as readonly JournalEntry[] });
+  return success({
+    apiary: whole,
+    journal: parsed.data.journal as readonly JournalEntry[],
+    photoContents: parsed.data.photoContents,
+  });
 }
 
 const unsound = (path: Problem['path'], message: string): Problem => ({
@@ -128,6 +150,7 @@ const REFERENCES: readonly [keyof Apiary, string, keyof Apiary][] = [
   ['visit', 'colonyId', 'colony'],
   ['reading', 'visitId', 'visit'],
   ['reading', 'frameId', 'frame'],
+  ['photo', 'visitId', 'visit'],
   ['plan', 'colonyId', 'colony'],
   ['move', 'planId', 'plan'],
   ['step', 'planId', 'plan'],

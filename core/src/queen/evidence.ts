@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { cellFinding, type CellFinding } from '../comb/contents.ts';
+import { MARKING_COLOURS } from './markingColour.ts';
 
 const notLooked = z.strictObject({ look: z.literal('notLooked') });
 const notFound = z.strictObject({ look: z.literal('notFound') });
@@ -7,7 +8,58 @@ const found = <T extends z.ZodRawShape>(shape: T) => z.strictObject({ look: z.li
 const looked = <T extends z.ZodRawShape>(shape: T) =>
   z.discriminatedUnion('look', [notLooked, notFound, found(shape)]);
 
-/** What one look at one part found. "Not looked at", "looked and not found" and "found" are kept apart. */
+/** Things besides brood and queen that are either there or not, each asked on its own. */
+export const SIGNS = [
+  'pollen',
+  'beesReversing',
+  'robbing',
+  'droneComb',
+  'waxMoth',
+  'ants',
+  'mould',
+  'combDamage',
+] as const;
+export type Sign = (typeof SIGNS)[number];
+
+/** What each sign is called, as the end of "Did you see …?". */
+export const SIGN_NAMES: Readonly<Record<Sign, string>> = {
+  pollen: 'pollen coming in',
+  beesReversing: 'bees backing into cells',
+  robbing: 'robbing',
+  droneComb: 'drone comb',
+  waxMoth: 'wax moth',
+  ants: 'ants',
+  mould: 'mould',
+  combDamage: 'damaged comb',
+};
+
+/** Signs that brood may be sick. They describe; they do not diagnose. */
+export const DISEASE_SIGNS = [
+  'smell',
+  'sunken-caps',
+  'holed-caps',
+  'ropy',
+  'discoloured',
+  'mummies',
+  'many-mites',
+] as const;
+export type DiseaseSign = (typeof DISEASE_SIGNS)[number];
+export const DISEASE_SIGN_NAMES: Readonly<Record<DiseaseSign, string>> = {
+  smell: 'foul smell',
+  'sunken-caps': 'sunken caps',
+  'holed-caps': 'holed caps',
+  ropy: 'ropy larvae',
+  discoloured: 'discoloured larvae',
+  mummies: 'chalky mummies',
+  'many-mites': 'many mites',
+};
+
+const sign = () => looked({}).default({ look: 'notLooked' });
+
+/**
+ * What one look at one part found. "Not looked at", "looked and not found" and "found" are kept apart.
+ * What was added later than the rest counts as not looked at where an older look lacks it.
+ */
 export const evidence = z.strictObject({
   v: z.literal(1),
   /** Frames read of the frames that are there: a verdict waits for the last one. */
@@ -22,10 +74,26 @@ export const evidence = z.strictObject({
     patch: z.enum(['compact', 'scattered', 'unsure']),
   }),
   cells: looked({ cells: z.array(cellFinding).min(1).max(20) }),
-  queen: looked({ build: z.enum(['long', 'slim', 'unsure']) }),
+  queen: looked({
+    build: z.enum(['long', 'slim', 'unsure']),
+    /** The dot she wears as it was seen; absent when nobody looked at her back. */
+    dot: z.enum([...MARKING_COLOURS, 'none']).optional(),
+    /** The frame she was on. */
+    frameId: z.uuid().optional(),
+  }),
   /** Any sign that brood may be sick: smell, sunken or holed caps, ropy or discoloured larvae. */
-  diseaseSigns: looked({}),
-  mood: z.enum(['calm', 'restless', 'roaring']).nullable(),
+  diseaseSigns: looked({ signs: z.array(z.enum(DISEASE_SIGNS)).max(DISEASE_SIGNS.length).optional() }),
+  /** A mite strip or another treatment that is in the hive now. */
+  treatment: looked({ what: z.string().trim().max(80).optional() }).default({ look: 'notLooked' }),
+  pollen: sign(),
+  beesReversing: sign(),
+  robbing: sign(),
+  droneComb: sign(),
+  waxMoth: sign(),
+  ants: sign(),
+  mould: sign(),
+  combDamage: sign(),
+  mood: z.enum(['calm', 'restless', 'roaring', 'defensive']).nullable(),
 });
 export type Evidence = z.infer<typeof evidence>;
 
@@ -42,6 +110,15 @@ export function noEvidence(framesTotal: number): Evidence {
     cells: { look: 'notLooked' },
     queen: { look: 'notLooked' },
     diseaseSigns: { look: 'notLooked' },
+    treatment: { look: 'notLooked' },
+    pollen: { look: 'notLooked' },
+    beesReversing: { look: 'notLooked' },
+    robbing: { look: 'notLooked' },
+    droneComb: { look: 'notLooked' },
+    waxMoth: { look: 'notLooked' },
+    ants: { look: 'notLooked' },
+    mould: { look: 'notLooked' },
+    combDamage: { look: 'notLooked' },
     mood: null,
   };
 }
@@ -54,4 +131,10 @@ export function cellsOf(seen: Evidence): readonly CellFinding[] {
 /** How many cells of these kinds a look found. */
 export function countCells(seen: Evidence, ...kinds: readonly CellFinding['kind'][]): number {
   return cellsOf(seen).reduce((sum, c) => sum + (kinds.includes(c.kind) ? c.count : 0), 0);
+}
+
+/** True when a look says anything at all, if only that something was not there. */
+export function saysAnything(seen: Evidence): boolean {
+  const { v: _v, framesTotal: _total, framesRead, mood, ...asked } = seen;
+  return framesRead > 0 || mood !== null || Object.values(asked).some((l) => l.look !== 'notLooked');
 }

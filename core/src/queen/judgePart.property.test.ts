@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addDays } from '../calendar/day.ts';
 import { CELL_KINDS } from '../comb/contents.ts';
-import { evidence, type Evidence } from './evidence.ts';
+import { evidence, noEvidence, type Evidence } from './evidence.ts';
 import { judgePart } from './judgePart.ts';
 import { FINDINGS } from './verdict.ts';
 
@@ -15,36 +15,38 @@ const looked = <T extends object>(found: fc.Arbitrary<T>) =>
   );
 
 /** Any evidence at all, sensible or not. */
-const anyEvidence: fc.Arbitrary<Evidence> = fc.record({
-  v: fc.constant(1 as const),
-  framesRead: fc.integer({ min: 0, max: 10 }),
-  framesTotal: fc.constant(10),
-  eggs: looked(
-    fc.record({
-      perCell: fc.constantFrom('one' as const, 'several' as const),
-      place: fc.constantFrom('bottom' as const, 'walls' as const, 'unsure' as const),
-    }),
-  ),
-  youngLarvae: three.map((look) => ({ look })),
-  olderLarvae: three.map((look) => ({ look })),
-  cappedBrood: looked(
-    fc.record({
-      cappings: fc.constantFrom('flat' as const, 'domed' as const, 'both' as const),
-      patch: fc.constantFrom('compact' as const, 'scattered' as const, 'unsure' as const),
-    }),
-  ),
-  cells: looked(
-    fc.record({
-      cells: fc.array(
-        fc.record({ kind: fc.constantFrom(...CELL_KINDS), count: fc.integer({ min: 1, max: 9 }) }),
-        { minLength: 1, maxLength: 4 },
-      ),
-    }),
-  ),
-  queen: looked(fc.record({ build: fc.constantFrom('long' as const, 'slim' as const, 'unsure' as const) })),
-  diseaseSigns: three.map((look) => ({ look })),
-  mood: fc.constantFrom(null, 'calm' as const, 'restless' as const, 'roaring' as const),
-});
+const anyEvidence: fc.Arbitrary<Evidence> = fc
+  .record({
+    v: fc.constant(1 as const),
+    framesRead: fc.integer({ min: 0, max: 10 }),
+    framesTotal: fc.constant(10),
+    eggs: looked(
+      fc.record({
+        perCell: fc.constantFrom('one' as const, 'several' as const),
+        place: fc.constantFrom('bottom' as const, 'walls' as const, 'unsure' as const),
+      }),
+    ),
+    youngLarvae: three.map((look) => ({ look })),
+    olderLarvae: three.map((look) => ({ look })),
+    cappedBrood: looked(
+      fc.record({
+        cappings: fc.constantFrom('flat' as const, 'domed' as const, 'both' as const),
+        patch: fc.constantFrom('compact' as const, 'scattered' as const, 'unsure' as const),
+      }),
+    ),
+    cells: looked(
+      fc.record({
+        cells: fc.array(
+          fc.record({ kind: fc.constantFrom(...CELL_KINDS), count: fc.integer({ min: 1, max: 9 }) }),
+          { minLength: 1, maxLength: 4 },
+        ),
+      }),
+    ),
+    queen: looked(fc.record({ build: fc.constantFrom('long' as const, 'slim' as const, 'unsure' as const) })),
+    diseaseSigns: three.map((look) => ({ look })),
+    mood: fc.constantFrom(null, 'calm' as const, 'restless' as const, 'roaring' as const),
+  })
+  .map((asked) => ({ ...noEvidence(10), ...asked }));
 
 const anyDay = fc.integer({ min: 0, max: 60 });
 const judge = (n: number, seen: Evidence) =>

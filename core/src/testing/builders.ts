@@ -1,7 +1,7 @@
 import { applyChanges } from '../apiary/change.ts';
 import type { Command } from '../apiary/commands.ts';
 import { decide } from '../apiary/decide.ts';
-import { emptyApiary, type Apiary, type Colony } from '../apiary/records.ts';
+import { emptyApiary, newOperation, type Apiary, type Colony } from '../apiary/records.ts';
 import { framesOfColony } from '../apiary/views.ts';
 import type { FrameReading } from '../comb/contents.ts';
 import { seededIds } from '../demo/seededIds.ts';
@@ -19,15 +19,7 @@ export class TestYard {
     this.apiary = {
       ...emptyApiary(),
       operation: {
-        [operationId]: {
-          id: operationId,
-          name: 'Test',
-          hemisphere: 'north',
-          units: 'metric',
-          referenceSize: 'langstroth-deep',
-          fixedToday: null,
-          houseRules: { v: 1, changes: {} },
-        },
+        [operationId]: newOperation(operationId, 'Test'),
       },
     };
     this.run({ type: 'addYard', yard: { id: this.yardId, name: 'Yard', note: '' } });

@@ -13,7 +13,7 @@ import { RECORD_ENTITIES } from './entities.ts';
 type Row = Record<string, unknown>;
 
 /** The record in a row: its own properties, without the columns that only the database needs. */
-function toRecord(kind: RecordKind, row: Row): AnyRecord {
+export function toRecord(kind: RecordKind, row: Row): AnyRecord {
   return Object.fromEntries(
     Object.keys(RECORD_SCHEMAS[kind].shape).map((key) => [key, row[key]]),
   ) as AnyRecord;

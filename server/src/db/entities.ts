@@ -25,6 +25,7 @@ export const OperationEntity = defineEntity({
     referenceSize: p.text(),
     fixedToday: p.date().nullable(),
     houseRules: json(S.operation.shape.houseRules),
+    ownSizes: json(S.operation.shape.ownSizes),
     /** Raised by every command: tells a cached copy that it is old. */
     revision: p.integer().default(0),
   },
@@ -94,6 +95,7 @@ export const BoxEntity = defineEntity({
     slots: p.integer(),
     role: p.text(),
     chambers: json(S.box.shape.chambers),
+    excluderBelow: p.boolean(),
   },
 });
 
@@ -178,9 +180,43 @@ export const VisitEntity = defineEntity({
     operationId: ofOperation,
     colonyId: () => p.manyToOne(ColonyEntity).mapToPk().fieldName('colony_id').deferMode(deferred).index(),
     day: p.date(),
+    time: p.text().nullable(),
     purpose: p.text(),
     note: p.text(),
     evidence: json(S.visit.shape.evidence).nullable(),
+    conditions: json(S.visit.shape.conditions).nullable(),
+    clash: json(S.visit.shape.clash).nullable(),
+  },
+});
+
+export const PhotoEntity = defineEntity({
+  name: 'Photo',
+  tableName: 'photo',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    visitId: () => p.manyToOne(VisitEntity).mapToPk().fieldName('visit_id').deferMode(deferred).index(),
+    takenOn: p.date(),
+    mediaType: p.text(),
+    widthPx: p.integer(),
+    heightPx: p.integer(),
+    bytes: p.integer(),
+    caption: p.text(),
+  },
+});
+
+/**
+ * The picture of a photo, under the photo's id. It arrives before the photo's record and stays when that is
+ * taken away, as the journal can bring it back; so nothing refers to it in the database.
+ */
+export const PhotoContentEntity = defineEntity({
+  name: 'PhotoContent',
+  tableName: 'photo_content',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    mediaType: p.text(),
+    content: p.blob(),
   },
 });
 
@@ -299,6 +335,7 @@ export const RECORD_ENTITIES: Readonly<Record<RecordKind, EntitySchema>> = {
   frame: FrameEntity,
   visit: VisitEntity,
   reading: ReadingEntity,
+  photo: PhotoEntity,
   plan: PlanEntity,
   move: MoveEntity,
   step: StepEntity,

@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto';
 import type { CommandEnvelope, CommandResult, JournalPage, OperationSummary } from '@incremen/contract';
 import {
   applyChanges,
@@ -13,6 +12,7 @@ import {
   type Apiary,
   type Bundle,
   type Change,
+  type Command,
   type JournalEntry,
   type Operation,
   type Result,
@@ -20,6 +20,7 @@ import {
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { loadApiary, loadRecord, writeChanges } from '../db/apiaryRows.ts';
 import { JournalEntity, OperationEntity } from '../db/entities.ts';
+import { allPhotos, needPhotos, takeInPhotos } from '../photos/photoContents.ts';
 import { ProblemError } from '../problems/ProblemError.ts';
 
 /** An operation's present records as of a revision. */
@@ -78,10 +79,13 @@ export class OperationStore {
 
   /** Carries a command out, once: sent again, it answers as before and changes nothing. */
   async run(operationId: string, envelope: CommandEnvelope): Promise<CommandResult> {
-    return this.enter(operationId, envelope, envelope.command.type, (apiary) => ({
-      result: decide(apiary, envelope.command),
-      summary: summarise(apiary, envelope.command),
-    }));
+    return this.enter(operationId, envelope, envelope.command.type, async (apiary, em) => {
+      await needPhotos(em, operationId, photosIn(envelope.command));
+      return {
+        result: decide(apiary, envelope.command),
+        summary: summarise(apiary, envelope.command),
+      };
+    });
   }
 
   /** Takes an entry of the journal back, if nothing it touched has changed since. */
@@ -163,7 +167,7 @@ export class OperationStore {
         madeAt: r.madeAt.toISOString(),
         doneAt: r.doneAt.toISOString(),
       }));
-      return toBundle(apiary, journal);
+      return toBundle(apiary, journal, await allPhotos(em, operationId));
     });
   }
 
@@ -181,7 +185,7 @@ export class OperationStore {
         'This file cannot be taken in. Nothing was changed.',
         read.problems,
       );
-    const { apiary, journal } = read.value;
+    const { apiary, journal, photoContents } = read.value;
     const [operation] = Object.values(apiary.operation) as [Operation];
     await this.orm.em.fork().transactional(async (em) => {
       const there = await em.findOne(OperationEntity, { id: operation.id }, { disableIdentityMap: true });
@@ -204,6 +208,7 @@ export class OperationStore {
       );
       await writeChanges(em, operation.id, changes);
       await em.nativeUpdate(OperationEntity, { id: operation.id }, { revision });
+      await takeInPhotos(em, operation.id, photoContents);
       for (let i = 0; i < journal.length; i += 500) {
         await em.insertMany(
           JournalEntity,
@@ -342,6 +347,12 @@ export class OperationStore {
   }
 }
 
+/** The photos that a command puts to visits. */
+function photosIn(command: Command): string[] {
+  const commands = command.type === 'batch' ? command.commands : [command];
+  return commands.flatMap((c) => (c.type === 'addPhoto' ? [c.photo.id] : []));
+}
+
 /** Readings that the changes put newer ones in the place of: they stay in the tables, not in memory. */
 function replacedReadings(changes: readonly Change[]): Change[] {
   return changes.flatMap((c): Change[] => {
@@ -388,17 +399,4 @@ function refusal(problems: readonly { readonly code: string }[]): ProblemError {
     'This cannot be done. Nothing was changed.',
     problems as never,
   );
-}
-
-/** A new operation with the usual settings. */
-export function newOperation(name: string): Operation {
-  return {
-    id: randomUUID(),
-    name,
-    hemisphere: 'north',
-    units: 'metric',
-    referenceSize: 'langstroth-deep',
-    fixedToday: null,
-    houseRules: { v: 1, changes: {} },
-  };
 }

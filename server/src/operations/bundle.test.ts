@@ -63,6 +63,12 @@ describe('the file of an operation', () => {
       '/api/schema/apiary-v1.json',
     );
     expect(schema.body.$schema).toBe('https://json-schema.org/draft/2020-12/schema');
-    expect(Object.keys(schema.body.properties)).toEqual(['format', 'version', 'records', 'journal']);
+    expect(Object.keys(schema.body.properties)).toEqual([
+      'format',
+      'version',
+      'records',
+      'journal',
+      'photoContents',
+    ]);
   });
 });

@@ -9,7 +9,7 @@ const PARSER_ERRORS: Readonly<Record<string, [title: string, remedy: string]>> =
   'entity.parse.failed': ['The body is not valid JSON.', 'Send one JSON object.'],
   'entity.too.large': [
     'The body is too large.',
-    'Send less at once; a whole operation goes to the bundle address.',
+    'Send less at once: a photo has 1.5 MB at most; a whole operation goes to the bundle address.',
   ],
   'encoding.unsupported': ['The encoding of the body is not supported.', 'Send it as plain UTF-8 or gzip.'],
   'charset.unsupported': ['The character set of the body is not supported.', 'Send UTF-8.'],

@@ -1,25 +1,66 @@
 import type { Day } from '../../calendar/day.ts';
-import { problemsOfReading } from '../../comb/contents.ts';
+import { problemsOfReading, shareOf } from '../../comb/contents.ts';
+import { evidenceOfCount } from '../../queen/evidenceOfCount.ts';
 import type { CommandOf } from '../commands.ts';
 import type { Draft } from '../draft.ts';
-import { boxesOfColony, isSlotOf, openFollowUps, queenOf, queenPerhapsIn } from '../views.ts';
+import type { Colony, Reading, RecordOf } from '../records.ts';
+import { boxesOfHive, colonyAtSlot, openFollowUps, queenOf, queenPerhapsIn } from '../views.ts';
 
 type Path = readonly (string | number)[];
+type Visit = RecordOf<'visit'>;
 
 /**
- * Takes in the frames of one colony as read on one day.
+ * Takes in the frames of one colony as read on one day, and what was seen besides.
  *
- * A later reading of a frame replaces an earlier one as its present state; a count that arrives late, with
- * an older day, is kept in the diary and does not overwrite what is newer.
+ * The later reading of a frame, by day and time of day, is its present state; what arrives late is kept in
+ * the diary and does not overwrite what is newer. Where a frame shows a reading that the counter's device
+ * did not know, the two counts clash: both are kept, and the visit says so.
  */
 export function decideCount(draft: Draft, command: CommandOf<'recordCount'>, path: Path): void {
   const colony = draft.need('colony', command.colonyId, [...path, 'colonyId']);
   if (!colony) return;
-  if (command.day < colony.startedOn) {
+  checkTime(draft, command, colony, path);
+  const visit: Visit = {
+    id: command.visitId,
+    colonyId: colony.id,
+    day: command.day,
+    time: command.time ?? null,
+    purpose: 'count',
+    note: command.note,
+    evidence: evidenceOfCount(command.evidence ?? null, command.readings),
+    conditions: command.conditions ?? null,
+    clash: null,
+  };
+  draft.add('visit', visit, [...path, 'visitId']);
+  if (command.readings.length === 0 && visit.evidence === null) {
+    draft.problem(
+      'nothing-counted',
+      [...path, 'readings'],
+      'Neither a frame nor anything else was noted.',
+      'Read a frame, or say what you saw.',
+    );
+  }
+  checkAgainstEvidence(draft, command, path);
+  const clashes = readFrames(draft, colony, visit, command, path);
+  const [first] = clashes;
+  if (first) {
+    const own = clashes.filter((c) => c.withVisitId === first.withVisitId);
+    draft.put('visit', {
+      ...visit,
+      clash: { v: 1, withVisitId: first.withVisitId, frames: own.length, stands: first.stands },
+    });
+  }
+  const queenSeen = command.readings.some((r) => r.body.queenSeen) || visit.evidence?.queen.look === 'found';
+  if (queenSeen) settleQueenSeen(draft, colony.id);
+  closeWeeklyLooks(draft, colony.id, command.day);
+}
+
+function checkTime(draft: Draft, { day }: { day: Day }, colony: Colony, path: Path): void {
+  if (day < colony.startedOn) {
     draft.problem(
       'before-colony',
       [...path, 'day'],
-      `${colony.name} exists since ${colony.startedOn}; the count is dated ${command.day}.`,
+      `${colony.name} exists since ${colony.startedOn}; the count is dated ${day}.`,
       'Correct the day of the count.',
     );
   }
@@ -31,19 +72,47 @@ export function decideCount(draft: Draft, command: CommandOf<'recordCount'>, pat
       'Count another colony.',
     );
   }
-  draft.add(
-    'visit',
-    {
-      id: command.visitId,
-      colonyId: colony.id,
-      day: command.day,
-      purpose: 'count',
-      note: command.note,
-      evidence: null,
-    },
-    [...path, 'visitId'],
+}
+
+/** A look that found no eggs beside a frame that holds some: one of the two is a slip of the finger. */
+function checkAgainstEvidence(draft: Draft, command: CommandOf<'recordCount'>, path: Path): void {
+  const seen = command.evidence;
+  if (!seen) return;
+  const on = (...classes: Parameters<typeof shareOf>[1][]) =>
+    command.readings.find((r) => !r.body.estimated && shareOf(r.body, ...classes) > 0);
+  const contradicted = [
+    { key: 'eggs', name: 'eggs', found: on('eggs') },
+    { key: 'cappedBrood', name: 'capped brood', found: on('capped', 'emerging') },
+    { key: 'queen', name: 'queen', found: command.readings.find((r) => r.body.queenSeen) },
+  ] as const;
+  for (const { key, name, found } of contradicted) {
+    if (!found || seen[key].look !== 'notFound') continue;
+    const slot = draft.get('frame', found.frameId)?.slot;
+    draft.problem(
+      'says-both',
+      [...path, 'evidence', key],
+      `You noted that there is no ${name}, and marked it on frame ${slot ?? '?'}.`,
+      'Correct whichever is wrong.',
+    );
+  }
+}
+
+interface FrameClash {
+  readonly withVisitId: string;
+  readonly stands: 'this' | 'other';
+}
+
+function readFrames(
+  draft: Draft,
+  colony: Colony,
+  visit: Visit,
+  command: CommandOf<'recordCount'>,
+  path: Path,
+): FrameClash[] {
+  const boxes = new Map(
+    colony.hiveId === null ? [] : boxesOfHive(draft.apiary, colony.hiveId).map((b) => [b.id, b]),
   );
-  const boxes = new Map(boxesOfColony(draft.apiary, colony).map((b) => [b.id, b]));
+  const clashes: FrameClash[] = [];
   let queenOn: string | null = null;
   const seen = new Set<string>();
   command.readings.forEach((reading, i) => {
@@ -51,7 +120,9 @@ export function decideCount(draft: Draft, command: CommandOf<'recordCount'>, pat
     const frame = draft.need('frame', reading.frameId, [...at, 'frameId']);
     if (!frame) return;
     const box = frame.boxId === null ? undefined : boxes.get(frame.boxId);
-    if (!box || frame.slot === null || !isSlotOf(box, frame.slot, colony.id)) {
+    const owner = box && frame.slot !== null ? colonyAtSlot(box, frame.slot) : undefined;
+    // A chamber of nobody's is in common: whoever counts reads it along.
+    if (!box || frame.slot === null || (owner !== colony.id && owner !== null)) {
       draft.problem(
         'frame-elsewhere',
         [...at, 'frameId'],
@@ -85,9 +156,9 @@ export function decideCount(draft: Draft, command: CommandOf<'recordCount'>, pat
       'reading',
       {
         id: reading.id,
-        visitId: command.visitId,
+        visitId: visit.id,
         frameId: frame.id,
-        day: command.day,
+        day: visit.day,
         boxId: box.id,
         slot: frame.slot,
         body: reading.body,
@@ -95,10 +166,21 @@ export function decideCount(draft: Draft, command: CommandOf<'recordCount'>, pat
       [...at, 'id'],
     );
     const present = frame.readingId === null ? undefined : draft.get('reading', frame.readingId);
-    if (!present || present.day <= command.day) draft.put('frame', { ...frame, readingId: reading.id });
+    const stands = !present || !isLater(draft, present, visit);
+    if (stands) draft.put('frame', { ...frame, readingId: reading.id });
+    // On another day the earlier count is history, not a rival.
+    const unknownToCounter =
+      present?.day === visit.day && reading.replaces !== undefined && reading.replaces !== present.id;
+    if (unknownToCounter) clashes.push({ withVisitId: present.visitId, stands: stands ? 'this' : 'other' });
   });
-  if (queenOn !== null) settleQueenSeen(draft, colony.id);
-  closeWeeklyLooks(draft, colony.id, command.day);
+  return clashes;
+}
+
+/** True when a reading was taken after a visit, by day and, on one day, by the time where both have one. */
+function isLater(draft: Draft, reading: Reading, visit: Visit): boolean {
+  if (reading.day !== visit.day) return reading.day > visit.day;
+  const time = draft.get('visit', reading.visitId)?.time ?? null;
+  return time !== null && visit.time !== null && time > visit.time;
 }
 
 /** A colony that is counted has been looked at: a weekly look that was due is done. */

@@ -78,6 +78,9 @@ export function decideLook(draft: Draft, command: CommandOf<'recordLook'>, path:
         purpose: 'look',
         note: command.note,
         evidence: part.evidence,
+        time: command.time ?? null,
+        conditions: command.conditions ?? null,
+        clash: null,
       },
       [...at, 'visitId'],
     );

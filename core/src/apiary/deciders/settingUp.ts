@@ -1,7 +1,7 @@
 import { HOUSE_RULES, type HouseRuleId } from '../../rules/houseRules.ts';
 import type { CommandOf } from '../commands.ts';
 import type { Draft } from '../draft.ts';
-import { operationOf } from '../records.ts';
+import { operationOf, type RecordOf } from '../records.ts';
 import { queenOf } from '../views.ts';
 
 type Path = readonly (string | number)[];
@@ -31,33 +31,37 @@ export function decideAddHives(draft: Draft, command: CommandOf<'addHives'>, pat
   let order = Object.values(draft.apiary.stand).filter((s) => s.yardId === command.yardId).length;
   command.hives.forEach((hive, i) => {
     const at = [...path, 'hives', i];
-    if (names.has(hive.name)) {
-      draft.problem(
-        'name-taken',
-        [...at, 'name'],
-        `There already is a colony called ${hive.name}.`,
-        'Choose another name.',
-      );
-    }
-    names.add(hive.name);
+    const colonies = [{ colonyId: hive.colonyId, name: hive.name }, ...(hive.besides ?? [])];
     draft.add('stand', { id: hive.standId, yardId: command.yardId, name: hive.name, order: order++ }, [
       ...at,
       'standId',
     ]);
     draft.add('hive', { id: hive.hiveId, standId: hive.standId, name: hive.name }, [...at, 'hiveId']);
-    draft.add(
-      'colony',
-      {
-        id: hive.colonyId,
-        name: hive.name,
-        hiveId: hive.hiveId,
-        startedOn: command.day,
-        endedOn: null,
-        origin: { how: 'entered' },
-        separation: null,
-      },
-      [...at, 'colonyId'],
-    );
+    colonies.forEach(({ colonyId, name }, k) => {
+      const colonyAt = k === 0 ? at : [...at, 'besides', k - 1];
+      if (names.has(name)) {
+        draft.problem(
+          'name-taken',
+          [...colonyAt, 'name'],
+          `There already is a colony called ${name}.`,
+          'Choose another name.',
+        );
+      }
+      names.add(name);
+      draft.add(
+        'colony',
+        {
+          id: colonyId,
+          name,
+          hiveId: hive.hiveId,
+          startedOn: command.day,
+          endedOn: null,
+          origin: { how: 'entered' },
+          separation: null,
+        },
+        [...colonyAt, 'colonyId'],
+      );
+    });
     hive.boxes.forEach((box, position) => {
       const boxAt = [...at, 'boxes', position];
       draft.add(
@@ -69,7 +73,11 @@ export function decideAddHives(draft: Draft, command: CommandOf<'addHives'>, pat
           sizeId: box.sizeId,
           slots: box.slots,
           role: box.role,
-          chambers: [{ colonyId: hive.colonyId, fromSlot: 1, toSlot: box.slots }],
+          chambers: chambersFor(
+            box,
+            colonies.map((c) => c.colonyId),
+          ),
+          excluderBelow: box.excluderBelow ?? false,
         },
         [...boxAt, 'id'],
       );
@@ -91,6 +99,27 @@ export function decideAddHives(draft: Draft, command: CommandOf<'addHives'>, pat
       });
     });
   });
+}
+
+/**
+ * Who has which slots of a new box. Behind partitions the slots are parted evenly, the first colonies
+ * getting one more where it does not go up; supers are in common.
+ *
+ * @example chambersFor({ slots: 10, role: 'brood' }, [a, b]) // => a: 1–5, b: 6–10
+ */
+export function chambersFor(
+  box: { readonly slots: number; readonly role: 'brood' | 'super' },
+  colonyIds: readonly string[],
+): RecordOf<'box'>['chambers'] {
+  const [only, ...others] = colonyIds;
+  if (others.length === 0) return [{ colonyId: only ?? null, fromSlot: 1, toSlot: box.slots }];
+  if (box.role === 'super') return [{ colonyId: null, fromSlot: 1, toSlot: box.slots }];
+  const n = colonyIds.length;
+  return colonyIds.map((colonyId, i) => ({
+    colonyId,
+    fromSlot: Math.ceil((i * box.slots) / n) + 1,
+    toSlot: Math.ceil(((i + 1) * box.slots) / n),
+  }));
 }
 
 /** Takes new frames into the store. */

@@ -128,6 +128,7 @@ function placeHive(draft: Draft, plan: Plan, fresh: PlanPart, path: Path): void 
           slots: b.slots,
           role: 'brood',
           chambers: [{ colonyId: fresh.colonyId, fromSlot: 1, toSlot: b.slots }],
+          excluderBelow: false,
         },
         [...path, 'stepId'],
       );

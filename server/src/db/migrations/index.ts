@@ -1,4 +1,8 @@
 import { Migration20260515Foundations } from './20260515-foundations.ts';
+import { Migration20261125Counting } from './20261125-counting.ts';
 
 /** Every migration, oldest first. Landed migrations are never edited; a change is a new one. */
-export const migrations = [{ name: '20260515-foundations', class: Migration20260515Foundations }];
+export const migrations = [
+  { name: '20260515-foundations', class: Migration20260515Foundations },
+  { name: '20261125-counting', class: Migration20261125Counting },
+];

@@ -1,0 +1,41 @@
+import type { Day, Reading } from '@incremen/core';
+import type { EntityManager } from '@mikro-orm/postgresql';
+import { toRecord } from '../db/apiaryRows.ts';
+import { ReadingEntity } from '../db/entities.ts';
+
+/** Every reading of a colony's visits, oldest first. */
+export async function readingsOfColony(
+  em: EntityManager,
+  operationId: string,
+  colonyId: string,
+): Promise<Reading[]> {
+  return load(em, operationId, 'visit_id in (select id from visit where colony_id = ?)', [colonyId]);
+}
+
+/** The reading that stood for each frame at the end of a day. */
+export async function readingsAsOf(em: EntityManager, operationId: string, day: Day): Promise<Reading[]> {
+  return load(
+    em,
+    operationId,
+    `id in (select distinct on (r.frame_id) r.id from reading r join visit v on v.id = r.visit_id
+      where r.operation_id = ? and r.day <= ? order by r.frame_id, r.day desc, v.time desc nulls last)`,
+    [operationId, day],
+  );
+}
+
+async function load(
+  em: EntityManager,
+  operationId: string,
+  where: string,
+  values: string[],
+): Promise<Reading[]> {
+  const ids: { id: string }[] = await em
+    .getConnection()
+    .execute(`select id from reading where operation_id = ? and ${where}`, [operationId, ...values]);
+  const rows = await em.find(
+    ReadingEntity,
+    { id: { $in: ids.map((r) => r.id) } },
+    { orderBy: { day: 'asc', slot: 'asc' }, disableIdentityMap: true },
+  );
+  return rows.map((row) => toRecord('reading', row as never) as Reading);
+}
