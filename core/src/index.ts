@@ -49,7 +49,30 @@ export {
   type NestFrame,
 } from './brood/projectNest.ts';
 export { spreadNest, type NestTotals } from './brood/spreadNest.ts';
+export {
+  framesThere,
+  namedFrames,
+  problemsOfQuickCount,
+  spreadColony,
+  type QuickCount,
+  type SpreadBox,
+} from './brood/spreadColony.ts';
+export { readNest, type NestReading } from './brood/nestReading.ts';
 export { strengthOf, type Strength } from './colony/strength.ts';
+export { framesBack, framesOn, layingOf } from './colony/colonyOn.ts';
+export { descentOf, type Descent } from './colony/descent.ts';
+export { daysUntilFull, hatchesWithin } from './colony/hatchForecast.ts';
+export { strengthHistory, type StrengthPoint } from './colony/strengthHistory.ts';
+export { completeShorthand, type Completion } from './shorthand/completeShorthand.ts';
+export { CELL_LETTERS, CONTENT_LETTERS } from './shorthand/letters.ts';
+export {
+  parseShorthand,
+  type ShorthandPlace,
+  type ShorthandProblem,
+  type ShorthandReading,
+} from './shorthand/parseShorthand.ts';
+export { printFrame, printShorthand } from './shorthand/printShorthand.ts';
+export { queenDoubts } from './queen/queenDoubts.ts';
 export { colonyState, type ColonyState, type Lane } from './colony/colonyState.ts';
 export { stayShare, temperOf, type Distance } from './drift/drift.ts';
 export { colourClash, MARKING_COLOURS, markingColour, type MarkingColour } from './queen/markingColour.ts';

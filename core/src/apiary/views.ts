@@ -16,12 +16,17 @@ import type {
   Yard,
 } from './records.ts';
 
+/** A reading whose body may have been reckoned for another day. */
+export interface PlacedReading extends Omit<Reading, 'body'> {
+  readonly body: FrameReading;
+}
+
 /** A frame in its slot with the latest reading, if any. */
 export interface PlacedFrame {
   readonly frame: Frame;
   readonly box: Box;
   readonly slot: number;
-  readonly reading: Reading | null;
+  readonly reading: PlacedReading | null;
 }
 
 /** The boxes of a hive, bottom first. */

@@ -9,7 +9,7 @@ const TODAY = '2026-05-09';
 const brood = bothSides({ capped: 6, eggs: 1, open: 1, drawn: 2 }, 10);
 const honey = bothSides({ honey: 9, drawn: 1 }, 6);
 const empty = bothSides({ drawn: 10 }, 4);
-const thin = bothSides({ capped: 2, honey: 2, drawn: 6 }, 3);
+const thin = bothSides({ open: 1, capped: 1, honey: 2, drawn: 6 }, 3);
 const times = (n: number, r: FrameReading) => Array.from({ length: n }, () => r);
 const withCells = (cells: readonly CellFinding[]): FrameReading => ({ ...brood, cells });
 

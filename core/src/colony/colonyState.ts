@@ -12,10 +12,11 @@ import {
 import { DEVELOPMENT } from '../brood/developmentClock.ts';
 import type { CellFinding } from '../comb/contents.ts';
 import { houseRules, type HouseRules } from '../rules/houseRules.ts';
+import { doubtOf } from './doubts.ts';
 import { strengthOf, type Strength } from './strength.ts';
 
 /** Where a colony stands in the yard's order of things. */
-export type Lane = 'giver' | 'even' | 'weak' | 'raising' | 'uncounted';
+export type Lane = 'giver' | 'even' | 'weak' | 'watch' | 'raising' | 'unfit' | 'uncounted';
 
 /** What is known of a colony's queen. */
 export type QueenState =
@@ -47,11 +48,19 @@ const HONEY_BOUND = { storesShare: 0.45, emptyFrames: 0.7 };
 /** Boxes up to this many frames are nucs: they are full before they are strong. */
 const NUC_SLOTS = 6;
 
-/** Sums a colony up as of its last count. */
-export function colonyState(apiary: Apiary, colony: Colony, today: Day): ColonyState {
+/**
+ * Sums a colony up.
+ *
+ * @param frames - its frames as of its last count, or brought to another day (see colonyOn)
+ */
+export function colonyState(
+  apiary: Apiary,
+  colony: Colony,
+  today: Day,
+  frames: readonly PlacedFrame[] = framesOfColony(apiary, colony),
+): ColonyState {
   const operation = operationOf(apiary);
   const rules = houseRules(operation.houseRules.changes);
-  const frames = framesOfColony(apiary, colony);
   const strength = strengthOf(nestOf(frames), operation.referenceSize);
   const countAgeDays = ageOfCount(frames, today);
   const queen = queenState(apiary, colony);
@@ -66,9 +75,12 @@ export function colonyState(apiary: Apiary, colony: Colony, today: Day): ColonyS
   if (countAgeDays === null) {
     return { ...base, lane: 'uncounted', reason: 'Not counted yet', urgent: false };
   }
+  const doubt = doubtOf(apiary, colony, frames, strength, today);
+  if (doubt?.lane === 'unfit') return { ...base, ...doubt };
   const swarm = swarmCells(frames, today);
   const lane = laneOf(strength, slots, rules);
   if (swarm) return { ...base, lane, reason: swarm, urgent: true };
+  if (doubt) return { ...base, ...doubt };
   return { ...base, lane, ...reasonOf(lane, strength, slots, rules, countAgeDays) };
 }
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { beesPerFrame, framesOfBeesFromCapped, honeyKgPerFrame, workerCellsPerFrame } from './densities.ts';
-import { allFrameSizes, frameSize, inReferenceFrames } from './frameSizes.ts';
+import { allFrameSizes, frameSize, frameSizeId, inReferenceFrames, ownSizeId } from './frameSizes.ts';
 
 describe('frame sizes', () => {
   it('carries the areas of the 2013 standard methods (values as remembered from Delaplane et al. 2013)', () => {
@@ -59,5 +59,19 @@ describe('what a comb holds', () => {
     expect(frames.low).toBeGreaterThan(2);
     expect(frames.high).toBeLessThan(3.1);
     expect(framesOfBeesFromCapped('zander').likely).toBeCloseTo(frames.likely, 9);
+  });
+});
+
+describe('frame sizes of one’s own', () => {
+  it('carry their measure in the identifier and are reckoned by it', () => {
+    const id = ownSizeId(300, 250);
+    expect(frameSizeId.parse(id)).toBe('own:300x250');
+    expect(frameSize(id)).toMatchObject({ areaCm2PerSide: 750, name: 'own, 300 × 250 mm' });
+    // A Langstroth medium comb is about 43 × 13.6 cm: the shipped figure, by arithmetic.
+    expect(frameSize(ownSizeId(430, 136)).areaCm2PerSide).toBeCloseTo(585, 0);
+  });
+
+  it.each(['own:300', 'own:79x300', 'own:1000x300', 'own:030x300', 'other'])('%s is none', (id) => {
+    expect(frameSizeId.safeParse(id).success).toBe(false);
   });
 });

@@ -1,0 +1,108 @@
+import type { Apiary, Colony, Visit } from '../apiary/records.ts';
+import { visitsOf, type PlacedFrame } from '../apiary/views.ts';
+import { addDays, dayInWords, daysBetween, type Day } from '../calendar/day.ts';
+import { shareOf } from '../comb/contents.ts';
+import { DISEASE_SIGN_NAMES, type Evidence } from '../queen/evidence.ts';
+import type { Strength } from './strength.ts';
+
+/** Something about a colony that outweighs its strength. */
+export interface Doubt {
+  /** Unfit: gives nothing and gets nothing until it is settled. Watch: a stated look settles it. */
+  readonly lane: 'unfit' | 'watch';
+  readonly reason: string;
+  readonly urgent: boolean;
+}
+
+/** What was seen so long ago no longer speaks for the colony (judgement). */
+const SEEN_COUNTS_DAYS = 30;
+/** A look that should settle a doubt comes a week later: eggs of a laying queen are open brood by then. */
+const LOOK_AGAIN_DAYS = 7;
+
+/**
+ * What the last looks say against a colony, the gravest first: signs of disease, laying workers, a drone
+ * layer; then what a further look should settle.
+ */
+export function doubtOf(
+  apiary: Apiary,
+  colony: Colony,
+  frames: readonly PlacedFrame[],
+  strength: Strength,
+  today: Day,
+): Doubt | undefined {
+  const looks = visitsOf(apiary, colony.id).filter(
+    (v) => v.evidence && v.day <= today && daysBetween(v.day, today) <= SEEN_COUNTS_DAYS,
+  );
+  return unfit(looks) ?? toWatch(looks, frames, strength);
+}
+
+/** The latest answer to a question: a later look that did not ask leaves the earlier one standing. */
+function latest<K extends Exclude<keyof Evidence, 'v' | 'framesRead' | 'framesTotal' | 'mood'>>(
+  looks: readonly Visit[],
+  key: K,
+): { readonly day: Day; readonly answer: Evidence[K] } | undefined {
+  const visit = looks.find((v) => v.evidence && v.evidence[key].look !== 'notLooked');
+  return visit?.evidence ? { day: visit.day, answer: visit.evidence[key] } : undefined;
+}
+
+function unfit(looks: readonly Visit[]): Doubt | undefined {
+  const sick = latest(looks, 'diseaseSigns');
+  if (sick?.answer.look === 'found') {
+    const signs = (sick.answer.signs ?? []).map((s) => DISEASE_SIGN_NAMES[s]).join(', ');
+    return {
+      lane: 'unfit',
+      reason: `Disease suspected${signs ? ` (${signs})` : ''}: move nothing in or out, have it examined`,
+      urgent: true,
+    };
+  }
+  const eggs = latest(looks, 'eggs');
+  if (eggs?.answer.look === 'found' && eggs.answer.perCell === 'several' && eggs.answer.place === 'walls') {
+    return {
+      lane: 'unfit',
+      reason: 'Several eggs a cell, on the walls: laying workers likely',
+      urgent: false,
+    };
+  }
+  const capped = latest(looks, 'cappedBrood');
+  if (capped?.answer.look === 'found' && capped.answer.cappings === 'domed') {
+    return { lane: 'unfit', reason: 'Only domed caps: drone layer or laying workers', urgent: false };
+  }
+  return undefined;
+}
+
+function toWatch(
+  looks: readonly Visit[],
+  frames: readonly PlacedFrame[],
+  strength: Strength,
+): Doubt | undefined {
+  const watch = (reason: string): Doubt => ({ lane: 'watch', reason, urgent: false });
+  const again = (day: Day) => dayInWords(addDays(day, LOOK_AGAIN_DAYS));
+  const robbed = latest(looks, 'robbing');
+  if (robbed?.answer.look === 'found')
+    return watch(`Robbed on ${dayInWords(robbed.day)}: small entrance, open nothing`);
+  const read = frames.filter((f) => f.reading && !f.reading.body.estimated);
+  const eggs = latest(looks, 'eggs');
+  const young = latest(looks, 'youngLarvae');
+  if (eggs?.answer.look === 'notFound' && young?.answer.look !== 'found') {
+    return watch(`No eggs seen on ${dayInWords(eggs.day)}: look again on ${again(eggs.day)}`);
+  }
+  const whole = read.length > 0 && read.length === frames.length;
+  const counted = read.reduce<Day>((d, f) => (f.reading && f.reading.day > d ? f.reading.day : d), '');
+  const has = (...classes: Parameters<typeof shareOf>[1][]) =>
+    read.some((f) => f.reading && shareOf(f.reading.body, ...classes) > 0);
+  // Eggs alone are easily missed; without larvae too she has not laid for days.
+  if (whole && !has('eggs', 'open') && has('capped') && eggs?.answer.look !== 'found') {
+    return watch(`No eggs or larvae counted: look again on ${again(counted)}`);
+  }
+  const capped = latest(looks, 'cappedBrood');
+  if (capped?.answer.look === 'found' && capped.answer.patch === 'scattered') {
+    return watch(`Scattered brood on ${dayInWords(capped.day)}: look again on ${again(capped.day)}`);
+  }
+  const compact = capped?.answer.look === 'found' && capped.answer.patch === 'compact';
+  if (compact && strength.framesOfBees.likely < SMALL_BEES && has('eggs')) {
+    return watch(`Small, with compact brood: give it time and food, count on ${again(counted)}`);
+  }
+  return undefined;
+}
+
+/** Three frames of bees with a tight, small nest need time, not a merger (common practice, no source). */
+const SMALL_BEES = 3.5;

@@ -1,0 +1,59 @@
+import { shareOf, type FrameReading } from '../comb/contents.ts';
+import { beesPerFrame, EMERGENCE_SHARE, workerCellsPerFrame } from '../comb/densities.ts';
+import type { FrameSizeId } from '../comb/frameSizes.ts';
+import { DEVELOPMENT, WORKER_STAGE_DAYS } from '../brood/developmentClock.ts';
+import { projectNest, type Laying, type NestFrame } from '../brood/projectNest.ts';
+import { strengthOf } from './strength.ts';
+
+const WORKER_DAYS = DEVELOPMENT.worker.emerges.likely;
+const { eggs: EGG_DAYS, open: OPEN_DAYS, capped: CAPPED_DAYS } = WORKER_STAGE_DAYS;
+/** Emerging brood has at most this many days to go. */
+const EMERGING_DAYS = 2;
+
+/**
+ * How many frames of bees hatch from the worker brood that is there now, within so many days.
+ *
+ * Brood of unknown age is spread evenly over its stage. What is laid from now on hatches after day 21.
+ *
+ * @param days - 0 to 21, whole
+ * @returns frames of bees of the reference size
+ */
+export function hatchesWithin(nest: readonly NestFrame[], days: number, reference: FrameSizeId): number {
+  const bees = nest.reduce(
+    (sum, f) => sum + shareOut(f.reading, days) * workerCellsPerFrame(f.size) * EMERGENCE_SHARE.likely,
+    0,
+  );
+  return bees / beesPerFrame(reference).likely;
+}
+
+/** Share of a frame's comb whose brood is out within so many days. */
+function shareOut(reading: FrameReading, days: number): number {
+  const part = (toGoMost: number, length: number) =>
+    Math.max(0, Math.min(1, (days - (toGoMost - length)) / length));
+  return (
+    shareOf(reading, 'emerging') * part(EMERGING_DAYS, EMERGING_DAYS) +
+    shareOf(reading, 'capped') * part(CAPPED_DAYS, CAPPED_DAYS) +
+    shareOf(reading, 'open') * part(CAPPED_DAYS + OPEN_DAYS, OPEN_DAYS) +
+    shareOf(reading, 'eggs') * part(WORKER_DAYS, EGG_DAYS)
+  );
+}
+
+/** A box is called full when this share of its comb is covered (common practice, no source). */
+const FULL_SHARE = 0.95;
+
+/**
+ * Days from the count until bees cover nearly all comb that is there; null when that does not come within
+ * `horizon` days.
+ */
+export function daysUntilFull(nest: readonly NestFrame[], laying: Laying, horizon = 42): number | null {
+  const [first] = nest;
+  if (!first) return null;
+  const capacity =
+    nest.reduce((n, f) => n + workerCellsPerFrame(f.size), 0) / workerCellsPerFrame(first.size);
+  for (let day = 0; day <= horizon; day++) {
+    // From the count each time: going on from a projected day would spread every stage anew.
+    if (strengthOf(projectNest(nest, day, laying), first.size).framesOfBees.likely >= FULL_SHARE * capacity)
+      return day;
+  }
+  return null;
+}
