@@ -2,7 +2,12 @@ import type { Bundle, Reading } from '@incremen/core';
 import { z } from 'zod';
 
 /** One operation in the list of those that there are. */
-export const operationSummary = z.strictObject({ id: z.uuid(), name: z.string() });
+export const operationSummary = z.strictObject({
+  id: z.uuid(),
+  name: z.string(),
+  /** Raised by every change: tells a device that its copy is old. */
+  revision: z.int().min(0),
+});
 export type OperationSummary = z.infer<typeof operationSummary>;
 
 /**

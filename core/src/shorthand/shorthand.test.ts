@@ -92,13 +92,13 @@ describe('shorthand', () => {
 
   it('whatever is typed, it never throws and never gives an impossible frame', () => {
     const letters = fc.string({
-      unit: fc.constantFrom(...'hnbgocedxfmyqk*|=";:/-@0123456789. \nzß'),
+      unit: fc.constantFrom(...'hnbgocedxfmyqk*|=";:/-@0123456789. \nzß'.split('')),
       maxLength: 60,
     });
     fc.assert(
       fc.property(letters, (text) => {
         const { readings, problems } = read(text, 3, 3);
-        for (const r of readings) if (r) expect(problemsOfReading(r, [])).toEqual([]);
+        expect(readings.flatMap((r) => (r ? problemsOfReading(r, []) : []))).toEqual([]);
         for (const p of problems) {
           expect(p.from).toBeGreaterThanOrEqual(0);
           expect(p.to).toBeGreaterThan(p.from);
@@ -197,7 +197,7 @@ describe('completion', () => {
     for (const start of ['', 'h2 ', 'h2 *8 ', 'h', '*', 'k', 'h2 | ']) {
       for (const { insert } of completeShorthand(start)) {
         const codes = read(start + insert).problems.map((p) => p.code);
-        expect(codes, start + insert).not.toContain('unknown-letter');
+        expect([start + insert, ...codes]).not.toContain('unknown-letter');
       }
     }
   });

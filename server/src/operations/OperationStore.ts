@@ -22,6 +22,7 @@ import { loadApiary, loadRecord, writeChanges } from '../db/apiaryRows.ts';
 import { JournalEntity, OperationEntity } from '../db/entities.ts';
 import { allPhotos, needPhotos, takeInPhotos } from '../photos/photoContents.ts';
 import { ProblemError } from '../problems/ProblemError.ts';
+import { unknownOperation } from './unknownOperation.ts';
 
 /** An operation's present records as of a revision. */
 export interface Present {
@@ -62,7 +63,9 @@ export class OperationStore {
   /** All operations, by name. */
   async list(): Promise<OperationSummary[]> {
     const rows = await this.orm.em.fork().find(OperationEntity, {}, { disableIdentityMap: true });
-    return rows.map((r) => ({ id: r.id, name: r.name })).toSorted((a, b) => a.name.localeCompare(b.name));
+    return rows
+      .map((r) => ({ id: r.id, name: r.name, revision: r.revision }))
+      .toSorted((a, b) => a.name.localeCompare(b.name));
   }
 
   /** Makes an operation without anything in it. */
@@ -304,16 +307,7 @@ export class OperationStore {
         em.getTransactionContext(),
       );
     const [row] = rows;
-    if (!row) {
-      throw new ProblemError(404, 'unknown-operation', 'There is no such operation.', [
-        {
-          code: 'unknown-operation',
-          path: [],
-          message: `No operation has the id ${operationId}.`,
-          remedy: 'Reload the list of operations.',
-        },
-      ]);
-    }
+    if (!row) throw unknownOperation(operationId);
     return row.revision;
   }
 

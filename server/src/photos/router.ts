@@ -2,6 +2,7 @@ import { PHOTO_LIMITS } from '@incremen/core';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import express, { Router } from 'express';
 import { z } from 'zod';
+import { needOperation } from '../operations/unknownOperation.ts';
 import { parseRequest } from '../problems/errorHandler.ts';
 import { ProblemError } from '../problems/ProblemError.ts';
 import { keepPhoto, loadPhoto } from './photoContents.ts';
@@ -27,7 +28,9 @@ export function photosRouter(orm: MikroORM): Router {
         },
       ]);
     }
-    await keepPhoto(orm.em.fork(), op, id, req.body);
+    const em = orm.em.fork();
+    await needOperation(em, op);
+    await keepPhoto(em, op, id, req.body);
     res.status(204).end();
   });
 

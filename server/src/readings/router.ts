@@ -3,6 +3,7 @@ import { daySchema } from '@incremen/core';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { Router } from 'express';
 import { z } from 'zod';
+import { needOperation } from '../operations/unknownOperation.ts';
 import { parseRequest } from '../problems/errorHandler.ts';
 import { readingsAsOf, readingsOfColony } from './readings.ts';
 
@@ -18,6 +19,7 @@ export function readingsRouter(orm: MikroORM): Router {
     const { op } = parseRequest(params, req.params);
     const asked = parseRequest(query, { ...req.query });
     const em = orm.em.fork();
+    await needOperation(em, op);
     const answer: Readings = {
       readings:
         'colony' in asked

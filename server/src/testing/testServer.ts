@@ -61,6 +61,16 @@ export class TestServer {
     return { status: res.status, type: res.headers.get('content-type') ?? '', body: (await res.json()) as T };
   }
 
+  /** Sends a picture, or what passes for one. */
+  async putPhoto(id: string, content: Uint8Array): Promise<{ status: number; body: ProblemDocument | null }> {
+    const res = await fetch(`${this.url}/api/operations/${this.op}/photos/${id}`, {
+      method: 'PUT',
+      body: Buffer.from(content),
+      headers: { 'content-type': 'image/jpeg' },
+    });
+    return { status: res.status, body: res.status === 204 ? null : ((await res.json()) as ProblemDocument) };
+  }
+
   async snapshot(): Promise<Snapshot> {
     return (await this.ask<Snapshot>('GET', `/api/operations/${this.op}/snapshot`)).body;
   }
