@@ -28,6 +28,8 @@ export default defineConfig({
     screenshot: 'only-on-failure',
     video: 'off',
     locale: 'en-GB',
+    // Only the tests of work without a network need it; elsewhere it would hide requests from them.
+    serviceWorkers: 'block',
   },
   projects: [
     { name: 'laptop', use: { viewport: { width: 1280, height: 800 } }, testIgnore: /phone/ },

@@ -104,22 +104,3 @@ test('a rule that is broken shows its number and what would mend it', async ({ p
   await expect(rules).toContainText(/Short by \d+(\.\d+)? frames of bees: wait/);
   await expect(page.getByRole('button', { name: /Start all the same/ })).toBeEnabled();
 });
-
-test('without the server a tick is taken back and said so', async ({ page, records, context }) => {
-  await page.goto(`/colonies/${await records.colonyId('Tansy')}/plan`);
-  await page.getByRole('button', { name: /^Start/ }).click();
-  await expect(page.getByText(/^0 of/)).toBeVisible();
-  await context.route('**/commands', (route) => route.abort());
-  await page
-    .getByRole('button', { name: /^Done:/ })
-    .first()
-    .click();
-  await expect(page.getByRole('alert')).toContainText('The server cannot be reached.');
-  await expect(page.getByText(/^0 of/)).toBeVisible();
-  await context.unroute('**/commands');
-  await page
-    .getByRole('button', { name: /^Done:/ })
-    .first()
-    .click();
-  await expect(page.getByText(/^1 of/)).toBeVisible();
-});

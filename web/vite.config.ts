@@ -1,13 +1,61 @@
 import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
   root: fileURLToPath(new URL('.', import.meta.url)),
-  plugins: [react()],
+  plugins: [
+    react(),
+    VitePWA({
+      registerType: 'prompt',
+      injectRegister: false,
+      includeManifestIcons: false,
+      manifest: {
+        name: 'Incremen',
+        short_name: 'Incremen',
+        description: 'Counts, plans, works and follows up the increase of an apiary.',
+        theme_color: '#143134',
+        background_color: '#F4F5F1',
+        display: 'standalone',
+        start_url: '/',
+        icons: [
+          { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' },
+          { src: '/icon-maskable.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'maskable' },
+        ],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        globIgnores: ['**/*-{cyrillic,cyrillic-ext,greek,greek-ext,vietnamese}-*.woff2'],
+        maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+        cleanupOutdatedCaches: true,
+        clientsClaim: true,
+        runtimeCaching: [
+          {
+            // A photo never changes under its id.
+            urlPattern: /\/api\/operations\/[^/]+\/photos\//,
+            handler: 'CacheFirst',
+            options: { cacheName: 'photos', expiration: { maxEntries: 300 } },
+          },
+        ],
+      },
+    }),
+  ],
   worker: { format: 'es' },
   optimizeDeps: {
-    include: ['comlink', 'papaparse', 'lucide-react'],
+    include: [
+      'comlink',
+      'papaparse',
+      'lucide-react',
+      'dexie',
+      'react-swipeable',
+      'echarts/core',
+      'echarts/charts',
+      'echarts/components',
+      'echarts/renderers',
+    ],
   },
   server: {
     host: '127.0.0.1',
@@ -31,6 +79,7 @@ export default defineConfig({
               test: /node_modules[\\/](@chakra-ui|@ark-ui|@zag-js|@emotion|@floating-ui|@internationalized|stylis)[\\/]/,
               priority: 20,
             },
+            { name: 'echarts', test: /node_modules[\\/](echarts|zrender)[\\/]/, priority: 20 },
           ],
         },
       },

@@ -110,7 +110,7 @@ export { makePlan, type PlanRequest, type WorkedPlan } from './plan/makePlan.ts'
 export type { KitLine, PartMeasure, PlanBody, PlanPart, RuleLine } from './plan/planBody.ts';
 export { failure, success, type Problem, type Result } from './result/problem.ts';
 export { applyChanges, changeSchema, reverseChanges, type Change } from './apiary/change.ts';
-export { command, type Command, type CommandOf, type NewHive } from './apiary/commands.ts';
+export { command, photosIn, type Command, type CommandOf, type NewHive } from './apiary/commands.ts';
 export { decide } from './apiary/decide.ts';
 export { judgeLook } from './apiary/deciders/looking.ts';
 export {

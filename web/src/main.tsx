@@ -10,7 +10,8 @@ import { makeRouter } from './app/router.tsx';
 import { showLook } from './app/lookSlice.ts';
 import { makeStore } from './app/store.ts';
 import { system } from './app/theme.ts';
-import { load } from './mirror/actions.ts';
+import { keepInStep, load } from './mirror/sync.ts';
+import { installForOffline } from './offline/installed.ts';
 
 const store = makeStore();
 showLook(store.getState().look.name);
@@ -18,7 +19,10 @@ store.subscribe(() => {
   const { name } = store.getState().look;
   if (document.documentElement.className !== name) showLook(name);
 });
+keepInStep(store);
 void store.dispatch(load());
+
+installForOffline();
 
 const root = document.getElementById('root');
 if (!root) throw new Error('index.html must hold the element #root');

@@ -235,3 +235,9 @@ export type Command = z.infer<typeof command>;
 export type CommandOf<T extends Command['type']> = Extract<Command, { type: T }>;
 export type NewHive = z.infer<typeof newHive>;
 export type NewColony = z.infer<typeof colonyRecord>;
+
+/** The photos that a command puts to visits: their pictures are sent before it. */
+export function photosIn(given: Command): string[] {
+  const commands = given.type === 'batch' ? given.commands : [given];
+  return commands.flatMap((c) => (c.type === 'addPhoto' ? [c.photo.id] : []));
+}

@@ -4,6 +4,7 @@ import {
   decide,
   failure,
   fromBundle,
+  photosIn,
   RECORD_KINDS,
   summarise,
   toBundle,
@@ -12,7 +13,6 @@ import {
   type Apiary,
   type Bundle,
   type Change,
-  type Command,
   type JournalEntry,
   type Operation,
   type Result,
@@ -339,12 +339,6 @@ export class OperationStore {
     }
     return additions.length > 0 ? applyChanges(apiary, additions) : apiary;
   }
-}
-
-/** The photos that a command puts to visits. */
-function photosIn(command: Command): string[] {
-  const commands = command.type === 'batch' ? command.commands : [command];
-  return commands.flatMap((c) => (c.type === 'addPhoto' ? [c.photo.id] : []));
 }
 
 /** Readings that the changes put newer ones in the place of: they stay in the tables, not in memory. */

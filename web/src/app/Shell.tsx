@@ -13,10 +13,11 @@ import {
 import { useEffect } from 'react';
 import { NavLink, Outlet, useNavigation } from 'react-router';
 import { CombPatterns } from '../drawing/CombPatterns.tsx';
-import { load } from '../mirror/actions.ts';
+import { load } from '../mirror/sync.ts';
 import { warmUpPlanner } from '../workers/planner.ts';
 import { Toaster } from '../ui/toaster.tsx';
 import { LOOKS, lookChosen, type LookName } from './lookSlice.ts';
+import { StatusStrip } from './StatusStrip.tsx';
 import { useAppDispatch, useAppSelector } from './store.ts';
 
 const PLACES: readonly { to: string; label: string; icon: LucideIcon; end?: boolean }[] = [
@@ -82,7 +83,12 @@ function Loaded() {
       </Flex>
     );
   }
-  return <Outlet />;
+  return (
+    <>
+      <StatusStrip />
+      <Outlet />
+    </>
+  );
 }
 
 function Rail() {

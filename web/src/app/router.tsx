@@ -66,6 +66,10 @@ export function makeRouter() {
           }),
         },
         {
+          path: 'outbox',
+          lazy: async () => ({ Component: (await import('../features/outbox/OutboxPage.tsx')).OutboxPage }),
+        },
+        {
           path: 'rules',
           lazy: async () => ({
             Component: (await import('../features/rules/HouseRulesPage.tsx')).HouseRulesPage,

@@ -1,8 +1,12 @@
-import type { Command, Problem } from '@incremen/core';
-import { decide, reverseChanges } from '@incremen/core';
+import { decide, summarise, type Command, type Problem } from '@incremen/core';
 import type { AppStore } from '../app/store.ts';
-import { api, ApiError } from './api.ts';
-import { changed, confirmed, loaded, loadFailed, reloading } from './mirrorSlice.ts';
+import { localDatabase as db } from '../offline/database.ts';
+import { putInOutbox } from '../offline/localCopy.ts';
+import { alone } from '../offline/lock.ts';
+import { api } from './api.ts';
+import { made, outboxChanged } from './mirrorSlice.ts';
+import { problemsOf } from './problemsOf.ts';
+import { flush, load, outcomeOf, tellTabs } from './sync.ts';
 
 type Dispatch = AppStore['dispatch'];
 type GetState = AppStore['getState'];
@@ -12,72 +16,59 @@ export type Sent =
   | { readonly ok: true; readonly entryId: string }
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
-/** Fetches the operation into the mirror. */
-export function load() {
-  return async (dispatch: Dispatch) => {
-    try {
-      const [operation] = await api.operations();
-      if (!operation) throw new Error('The server holds no operation yet. Stop it and start it again.');
-      dispatch(loaded({ operationId: operation.id, snapshot: await api.snapshot(operation.id) }));
-    } catch (error) {
-      dispatch(
-        loadFailed(
-          error instanceof ApiError
-            ? `${error.problem.title} ${error.problem.detail}`
-            : (error as Error).message,
-        ),
-      );
-    }
-  };
-}
-
-/** Fetches it again, after something else has changed it. */
-export function reload() {
-  return async (dispatch: Dispatch) => {
-    dispatch(reloading());
-    await dispatch(load());
-  };
-}
-
-/** Commands leave in the order in which they were given. */
-let line: Promise<unknown> = Promise.resolve();
+/** How long a view waits for the server's word before it goes on and leaves the rest to the outbox. */
+const PATIENCE_MS = 2500;
 
 /**
- * Carries a command out: here at once, then on the server.
+ * Carries a command out: here at once, kept on this device, then on the server.
  *
- * The same code decides at both ends, so a refusal is known before anything is sent. When the server
- * refuses all the same, or cannot be reached, the change is taken back here and the reasons are returned.
+ * The same code decides at both ends, so a refusal is known before anything is kept. While the server is
+ * away the command waits in the outbox and counts as done. When the server refuses it while somebody looks
+ * on, it is taken back here and the reasons are returned.
  */
 export function send(command: Command) {
   return async (dispatch: Dispatch, getState: GetState): Promise<Sent> => {
-    const { apiary, operationId } = getState().mirror;
+    const { apiary, operationId, reach, clockOffsetMs } = getState().mirror;
     if (operationId === null) return { ok: false, problems: [notReady] };
     const decided = decide(apiary, command);
     if (!decided.ok) return decided;
-    dispatch(changed(decided.value));
-    const envelope = { id: crypto.randomUUID(), madeAt: new Date().toISOString(), command };
-    const sent = line.then(() => api.command(operationId, envelope));
-    line = sent.catch(() => undefined);
-    try {
-      const result = await sent;
-      await settle(dispatch, getState, result.revision);
-      return { ok: true, entryId: result.entryId };
-    } catch (error) {
-      dispatch(changed(reverseChanges(decided.value)));
-      return { ok: false, problems: problemsOf(error) };
-    }
+    const entry = await putInOutbox(db, {
+      id: crypto.randomUUID(),
+      operationId,
+      madeAt: new Date(Date.now() + clockOffsetMs).toISOString(),
+      summary: summarise(apiary, command),
+      command,
+    });
+    dispatch(made({ entry, changes: decided.value }));
+    tellTabs();
+    const outcome = reach === 'away' ? null : outcomeOf(entry.id, PATIENCE_MS);
+    void dispatch(flush());
+    const became = await outcome;
+    if (became?.became !== 'refused') return { ok: true, entryId: entry.id };
+    await dispatch(discard(entry.seq));
+    return { ok: false, problems: became.problems };
   };
 }
 
-/** Takes an entry of the journal back. */
+/** Takes something back: out of the outbox when it has not been sent, else by the server's journal. */
 export function takeBack(entryId: string) {
   return async (dispatch: Dispatch, getState: GetState): Promise<Sent> => {
-    const { operationId } = getState().mirror;
+    const { operationId, clockOffsetMs } = getState().mirror;
     if (operationId === null) return { ok: false, problems: [notReady] };
+    // The sender is waited for, so that nothing is taken out while it is on its way.
+    const unsent = await alone('outbox', async () => {
+      const entry = await db.outbox.where('id').equals(entryId).first();
+      if (entry) await db.outbox.delete(entry.seq);
+      return entry !== undefined;
+    });
+    if (unsent) {
+      await dispatch(showOutbox());
+      return { ok: true, entryId };
+    }
     try {
       const result = await api.undo(operationId, {
         id: crypto.randomUUID(),
-        madeAt: new Date().toISOString(),
+        madeAt: new Date(Date.now() + clockOffsetMs).toISOString(),
         entryId,
       });
       // Older readings that are shown again are not kept here, so everything is fetched anew.
@@ -89,11 +80,28 @@ export function takeBack(entryId: string) {
   };
 }
 
-/** Notes the server's revision; when another device has come between, fetches everything again. */
-async function settle(dispatch: Dispatch, getState: GetState, revision: number): Promise<void> {
-  const expected = getState().mirror.revision + 1;
-  dispatch(confirmed(revision));
-  if (revision > expected) await dispatch(load());
+/** Throws an entry of the outbox away: it will not be sent. */
+export function discard(seq: number) {
+  return async (dispatch: Dispatch): Promise<void> => {
+    await alone('outbox', () => db.outbox.delete(seq));
+    await dispatch(showOutbox());
+  };
+}
+
+/** Puts a refused entry back in line and tries again. */
+export function tryAgain(seq: number) {
+  return async (dispatch: Dispatch): Promise<void> => {
+    await db.outbox.update(seq, { state: 'waiting', problems: [] });
+    await dispatch(showOutbox());
+    void dispatch(flush());
+  };
+}
+
+function showOutbox() {
+  return async (dispatch: Dispatch): Promise<void> => {
+    dispatch(outboxChanged(await db.outbox.orderBy('seq').toArray()));
+    tellTabs();
+  };
 }
 
 const notReady: Problem = {
@@ -102,18 +110,3 @@ const notReady: Problem = {
   message: 'The records are not loaded yet.',
   remedy: 'Wait a moment.',
 };
-
-/** What went wrong, as problems that can be shown beside their fields. */
-export function problemsOf(error: unknown): Problem[] {
-  if (!(error instanceof ApiError)) throw error;
-  const { problem } = error;
-  if (problem.errors.length === 0) {
-    return [{ code: problem.type, path: [], message: problem.title, remedy: problem.detail }];
-  }
-  return problem.errors.map((e) => ({
-    code: e.code,
-    path: e.pointer.split('/').slice(1),
-    message: e.message,
-    remedy: e.remedy,
-  }));
-}

@@ -6,6 +6,7 @@ import {
   type JournalPage,
   type OperationSummary,
   type ProblemDocument,
+  type Readings,
   type Snapshot,
 } from '@incremen/contract';
 
@@ -31,18 +32,40 @@ const OFFLINE: ProblemDocument = {
   errors: [],
 };
 
+/** A network that neither answers nor fails is given up after this long. */
+const TIMEOUT_MS = 20_000;
+
+let clockOffsetMs = 0;
+
+/** The server's clock less this device's, in milliseconds, as of the last answer. */
+export function clockOffset(): number {
+  return clockOffsetMs;
+}
+
+function noteClock(response: Response): void {
+  const server = Date.parse(response.headers.get('date') ?? '');
+  if (Number.isFinite(server)) clockOffsetMs = server - Date.now();
+}
+
 async function ask<T>(method: string, path: string, body?: unknown): Promise<T> {
   let response: Response;
   try {
     response = await fetch(path, {
       method,
+      signal: AbortSignal.timeout(TIMEOUT_MS),
       ...(body === undefined
         ? {}
-        : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+        : body instanceof Blob
+          ? { body, headers: { 'content-type': body.type } }
+          : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
     });
   } catch {
     throw new ApiError(OFFLINE, true);
   }
+  noteClock(response);
+  if (response.status === 204) return undefined as T;
+  // The server is there and cannot, as while its database starts: the same as away.
+  if (response.status >= 500) throw new ApiError({ ...OFFLINE, status: response.status }, true);
   const answer: unknown = await response.json().catch(() => null);
   if (response.ok) return answer as T;
   const parsed = problemDocument.safeParse(answer);
@@ -68,6 +91,11 @@ export const api = {
     ask<CommandResult>('POST', API_PATHS.undo(op), request),
   journal: (op: string, before: number | null) =>
     ask<JournalPage>('GET', API_PATHS.journal(op) + (before === null ? '' : `?before=${before}`)),
+  putPhoto: (op: string, photoId: string, content: Blob) =>
+    ask<undefined>('PUT', API_PATHS.photo(op, photoId), content),
+  readingsOfColony: (op: string, colonyId: string) =>
+    ask<Readings>('GET', `${API_PATHS.readings(op)}?colony=${colonyId}`),
+  readingsAsOf: (op: string, day: string) => ask<Readings>('GET', `${API_PATHS.readings(op)}?asOf=${day}`),
   importBundle: (op: string, file: unknown) =>
     ask<{ operationId: string }>('PUT', API_PATHS.bundle(op), file),
 };

@@ -22,7 +22,21 @@ export function deviceToday(now = new Date()): Day {
 
 /** The day that the application reckons with: the demonstration's standing day, or the device's. */
 export function useToday(): Day {
-  return useOperation().fixedToday ?? deviceToday();
+  const offset = useAppSelector((s) => s.mirror.clockOffsetMs);
+  const corrected = Math.abs(offset) > CLOCK_TOLERANCE_MS ? offset : 0;
+  return useOperation().fixedToday ?? deviceToday(new Date(Date.now() + corrected));
+}
+
+/** A clock further off than this is wrong; less may be a time zone or a slow answer. */
+const CLOCK_TOLERANCE_MS = 12 * 3_600_000;
+
+/** Days by which this device's clock is off, when it is wrong and it matters; else null. */
+export function useClockFault(): number | null {
+  const offset = useAppSelector((s) => s.mirror.clockOffsetMs);
+  const { fixedToday } = useOperation();
+  return fixedToday === null && Math.abs(offset) > CLOCK_TOLERANCE_MS
+    ? Math.round(-offset / 86_400_000)
+    : null;
 }
 
 /** A way to send commands, with what is wrong with the last one and whether one is under way. */

@@ -1,13 +1,7 @@
-import {
-  applyChanges,
-  emptyApiary,
-  RECORD_KINDS,
-  type AnyRecord,
-  type Apiary,
-  type Change,
-} from '@incremen/core';
+import { applyChanges, decide, emptyApiary, type Apiary, type Change, type Problem } from '@incremen/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { Snapshot } from '@incremen/contract';
+import type { LocalCopy } from '../offline/localCopy.ts';
+import type { OutboxEntry } from '../offline/database.ts';
 
 /** The operation as this device knows it. */
 export interface MirrorState {
@@ -16,7 +10,17 @@ export interface MirrorState {
   readonly failure: string | null;
   readonly operationId: string | null;
   readonly revision: number;
+  /** As the server had it at that revision. */
+  readonly base: Apiary;
+  /** What views show: the base with everything on top that waits to be sent. */
   readonly apiary: Apiary;
+  readonly outbox: readonly OutboxEntry[];
+  /** Whether the server answered when it was last asked. */
+  readonly reach: 'unknown' | 'reached' | 'away';
+  /** When the server last gave its records, in milliseconds since 1970; null before. */
+  readonly syncedAt: number | null;
+  /** The server's clock less this device's, in milliseconds. */
+  readonly clockOffsetMs: number;
 }
 
 const initialState: MirrorState = {
@@ -24,29 +28,37 @@ const initialState: MirrorState = {
   failure: null,
   operationId: null,
   revision: 0,
+  base: emptyApiary(),
   apiary: emptyApiary(),
+  outbox: [],
+  reach: 'unknown',
+  syncedAt: null,
+  clockOffsetMs: 0,
 };
 
-/** The records of a snapshot by kind and id. */
-export function apiaryOf(snapshot: Snapshot): Apiary {
-  return Object.fromEntries(
-    RECORD_KINDS.map((kind) => [
-      kind,
-      Object.fromEntries(snapshot.records[kind].map((r: AnyRecord) => [r.id, r])),
-    ]),
-  ) as unknown as Apiary;
+/** The base with what waits on top; what can no longer be done on it is left out until the server says why. */
+export function withOutbox(base: Apiary, outbox: readonly OutboxEntry[]): Apiary {
+  return outbox.reduce((apiary, entry) => {
+    if (entry.state === 'refused') return apiary;
+    const decided = decide(apiary, entry.command);
+    return decided.ok ? applyChanges(apiary, decided.value) : apiary;
+  }, base);
 }
 
 const mirrorSlice = createSlice({
   name: 'mirror',
   initialState,
   reducers: {
-    loaded: (_state, action: PayloadAction<{ operationId: string; snapshot: Snapshot }>) => ({
+    loaded: (state, { payload }: PayloadAction<LocalCopy>) => ({
+      ...state,
       status: 'ready' as const,
       failure: null,
-      operationId: action.payload.operationId,
-      revision: action.payload.snapshot.revision,
-      apiary: apiaryOf(action.payload.snapshot),
+      operationId: payload.operationId,
+      revision: payload.revision,
+      base: payload.base,
+      apiary: withOutbox(payload.base, payload.outbox),
+      outbox: payload.outbox,
+      syncedAt: payload.savedAt,
     }),
     loadFailed: (state, action: PayloadAction<string>) => ({
       ...state,
@@ -54,13 +66,45 @@ const mirrorSlice = createSlice({
       failure: action.payload,
     }),
     reloading: (state) => ({ ...state, status: 'loading' as const }),
-    changed: (state, action: PayloadAction<readonly Change[]>) => ({
+    reached: (state, action: PayloadAction<{ clockOffsetMs: number }>) => ({
       ...state,
-      apiary: applyChanges(state.apiary as Apiary, action.payload),
+      reach: 'reached' as const,
+      clockOffsetMs: action.payload.clockOffsetMs,
     }),
-    confirmed: (state, action: PayloadAction<number>) => ({ ...state, revision: action.payload }),
+    lost: (state) => ({ ...state, reach: 'away' as const }),
+    /** A command was made here: its changes show at once. */
+    made: (state, action: PayloadAction<{ entry: OutboxEntry; changes: readonly Change[] }>) => ({
+      ...state,
+      apiary: applyChanges(state.apiary as Apiary, action.payload.changes),
+      outbox: [...state.outbox, action.payload.entry] as MirrorState['outbox'],
+    }),
+    /** The server has carried out the first entry of the outbox, as the very next thing after the base. */
+    confirmed: (
+      state,
+      action: PayloadAction<{ id: string; revision: number; changes: readonly Change[] }>,
+    ) => {
+      const { id, revision, changes } = action.payload;
+      const base = applyChanges(state.base as Apiary, changes);
+      const outbox = state.outbox.filter((e) => e.id !== id) as MirrorState['outbox'];
+      return { ...state, revision, base, outbox, apiary: withOutbox(base, outbox) };
+    },
+    setAside: (state, action: PayloadAction<{ id: string; problems: readonly Problem[] }>) => {
+      const outbox = state.outbox.map((e) =>
+        e.id === action.payload.id
+          ? { ...e, state: 'refused' as const, problems: action.payload.problems }
+          : e,
+      ) as MirrorState['outbox'];
+      return { ...state, outbox, apiary: withOutbox(state.base as Apiary, outbox) };
+    },
+    /** The user has taken an entry out of the outbox, or put it back in line. */
+    outboxChanged: (state, action: PayloadAction<readonly OutboxEntry[]>) => ({
+      ...state,
+      outbox: action.payload,
+      apiary: withOutbox(state.base as Apiary, action.payload),
+    }),
   },
 });
 
-export const { loaded, loadFailed, reloading, changed, confirmed } = mirrorSlice.actions;
+export const { loaded, loadFailed, reloading, reached, lost, made, confirmed, setAside, outboxChanged } =
+  mirrorSlice.actions;
 export const mirrorReducer = mirrorSlice.reducer;

@@ -3,8 +3,9 @@ import type { JournalPage } from '@incremen/contract';
 import { dayInWords, type Problem } from '@incremen/core';
 import { useEffect, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { problemsOf, takeBack } from '../../mirror/actions.ts';
+import { takeBack } from '../../mirror/actions.ts';
 import { api } from '../../mirror/api.ts';
+import { problemsOf } from '../../mirror/problemsOf.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 
 /** What was done, latest first; each entry can be taken back while nothing has built on it. */

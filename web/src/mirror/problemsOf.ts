@@ -1,0 +1,17 @@
+import type { Problem } from '@incremen/core';
+import { ApiError } from './api.ts';
+
+/** What went wrong, as problems that can be shown beside their fields. */
+export function problemsOf(error: unknown): Problem[] {
+  if (!(error instanceof ApiError)) throw error;
+  const { problem } = error;
+  if (problem.errors.length === 0) {
+    return [{ code: problem.type, path: [], message: problem.title, remedy: problem.detail }];
+  }
+  return problem.errors.map((e) => ({
+    code: e.code,
+    path: e.pointer.split('/').slice(1),
+    message: e.message,
+    remedy: e.remedy,
+  }));
+}

@@ -1,0 +1,196 @@
+import { photosIn, type Problem } from '@incremen/core';
+import type { AppStore } from '../app/store.ts';
+import { localDatabase as db, type OutboxEntry } from '../offline/database.ts';
+import { confirm, keepSnapshot, readLocalCopy } from '../offline/localCopy.ts';
+import { alone } from '../offline/lock.ts';
+import { api, ApiError, clockOffset } from './api.ts';
+import { confirmed, loaded, loadFailed, lost, reached, reloading, setAside } from './mirrorSlice.ts';
+import { problemsOf } from './problemsOf.ts';
+
+type Dispatch = AppStore['dispatch'];
+type GetState = AppStore['getState'];
+
+/** Waiting between attempts to reach a server that is away: from 1 s, doubled, to half a minute. */
+const RETRY_MS = { first: 1000, most: 30_000 };
+/** How often an open page asks whether another device has changed something. */
+const ASK_MS = 30_000;
+
+/** Tells the other tabs of this browser that the kept copy has changed. */
+const tabs = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('incremen');
+export const tellTabs = () => tabs?.postMessage('changed');
+
+/** Shows what is kept here at once, then asks the server for what is new and sends what waits. */
+export function load() {
+  return async (dispatch: Dispatch) => {
+    const kept = await readLocalCopy(db).catch(() => undefined);
+    if (kept) dispatch(loaded(kept));
+    const problem = await dispatch(fetchSnapshot());
+    if (problem && !kept) dispatch(loadFailed(problem));
+    void dispatch(flush());
+  };
+}
+
+/** Fetches everything again, after a file has put another operation in its place. */
+export function reload() {
+  return async (dispatch: Dispatch) => {
+    dispatch(reloading());
+    const problem = await dispatch(fetchSnapshot());
+    if (problem) dispatch(loadFailed(problem));
+  };
+}
+
+/** Fetches the operation into the kept copy and the mirror. @returns what went wrong, in words */
+function fetchSnapshot() {
+  return async (dispatch: Dispatch): Promise<string | null> => {
+    try {
+      const [operation] = await api.operations();
+      if (!operation) return 'The server holds no operation yet. Stop it and start it again.';
+      const snapshot = await api.snapshot(operation.id);
+      dispatch(reached({ clockOffsetMs: clockOffset() }));
+      const local = await alone('copy', async () => {
+        await keepSnapshot(db, operation.id, snapshot, Date.now() + clockOffset());
+        return readLocalCopy(db);
+      });
+      if (local) dispatch(loaded(local));
+      tellTabs();
+      return null;
+    } catch (error) {
+      if (!(error instanceof ApiError)) return (error as Error).message;
+      if (error.offline) dispatch(lost());
+      return `${error.problem.title} ${error.problem.detail}`;
+    }
+  };
+}
+
+/** What became of an entry of the outbox. */
+export type Outcome =
+  | { readonly became: 'sent' }
+  | { readonly became: 'waiting' }
+  | { readonly became: 'refused'; readonly problems: readonly Problem[] };
+
+const watchers = new Map<string, (outcome: Outcome) => void>();
+
+/** Resolves when the server has taken or refused an entry, or when that takes too long to wait for. */
+export function outcomeOf(entryId: string, patienceMs: number): Promise<Outcome> {
+  return new Promise((resolve) => {
+    const done = (outcome: Outcome) => {
+      clearTimeout(timer);
+      watchers.delete(entryId);
+      resolve(outcome);
+    };
+    const timer = setTimeout(() => done({ became: 'waiting' }), patienceMs);
+    watchers.set(entryId, done);
+  });
+}
+
+/** A command on which the server itself fails so often is set aside, so that others are not held up. */
+const MOST_FAILURES = 5;
+const failures = new Map<string, number>();
+
+let retryMs = RETRY_MS.first;
+let retryTimer: ReturnType<typeof setTimeout> | undefined;
+
+/**
+ * Sends what waits, in the order in which it was made, one after the other and from one tab at a time.
+ *
+ * A command whose answer was lost is sent again under its id, which changes nothing a second time.
+ */
+export function flush() {
+  return async (dispatch: Dispatch, getState: GetState): Promise<void> => {
+    clearTimeout(retryTimer);
+    const away = await alone('outbox', async () => {
+      for (;;) {
+        const entry = await db.outbox.where('state').equals('waiting').first();
+        if (!entry) return false;
+        const answer = await sendOne(entry);
+        if (answer === 'away') return true;
+        if ('problems' in answer) {
+          await db.outbox.update(entry.seq, { state: 'refused', problems: answer.problems });
+          dispatch(setAside({ id: entry.id, problems: answer.problems }));
+          watchers.get(entry.id)?.({ became: 'refused', problems: answer.problems });
+          tellTabs();
+          continue;
+        }
+        dispatch(reached({ clockOffsetMs: clockOffset() }));
+        const next = getState().mirror.revision + 1;
+        await alone('copy', () => confirm(db, entry, answer.revision, answer.changes));
+        if (answer.revision === next && !answer.replayed) dispatch(confirmed({ id: entry.id, ...answer }));
+        // Another device came between, or the answer to an earlier attempt was lost: look at the whole.
+        else await dispatch(fetchSnapshot());
+        watchers.get(entry.id)?.({ became: 'sent' });
+        tellTabs();
+      }
+    });
+    if (away) {
+      dispatch(lost());
+      for (const [, tell] of watchers) tell({ became: 'waiting' });
+      retryTimer = setTimeout(() => void dispatch(flush()), retryMs);
+      retryMs = Math.min(retryMs * 2, RETRY_MS.most);
+    } else {
+      retryMs = RETRY_MS.first;
+    }
+  };
+}
+
+async function sendOne(
+  entry: OutboxEntry,
+): Promise<'away' | { readonly problems: readonly Problem[] } | Awaited<ReturnType<typeof api.command>>> {
+  try {
+    for (const photoId of photosIn(entry.command)) {
+      const kept = await db.photos.get(photoId);
+      if (kept && kept.sent === 0) {
+        await api.putPhoto(entry.operationId, photoId, kept.blob);
+        await db.photos.update(photoId, { sent: 1 });
+      }
+    }
+    const { id, madeAt, command } = entry;
+    return await api.command(entry.operationId, { id, madeAt, command });
+  } catch (error) {
+    if (!(error instanceof ApiError)) throw error;
+    if (!error.offline) return { problems: problemsOf(error) };
+    if (error.problem.status < 500) return 'away';
+    const failed = (failures.get(entry.id) ?? 0) + 1;
+    failures.set(entry.id, failed);
+    return failed < MOST_FAILURES ? 'away' : { problems: [SERVER_FAILS] };
+  }
+}
+
+const SERVER_FAILS: Problem = {
+  code: 'server-fails',
+  path: [],
+  message: 'The server fails on this again and again.',
+  remedy: 'It is kept here. Try it again after the server has been restarted.',
+};
+
+/** Asks whether anything is new, and fetches it if so. */
+function askForNews() {
+  return async (dispatch: Dispatch, getState: GetState): Promise<void> => {
+    try {
+      const [operation] = await api.operations();
+      dispatch(reached({ clockOffsetMs: clockOffset() }));
+      const { operationId, revision } = getState().mirror;
+      if (operation && (operation.id !== operationId || operation.revision !== revision)) {
+        await dispatch(fetchSnapshot());
+      }
+    } catch (error) {
+      if (error instanceof ApiError && error.offline) dispatch(lost());
+    }
+  };
+}
+
+/** Keeps the mirror up to date while the page is open: with the server, and with other tabs. */
+export function keepInStep(store: AppStore): void {
+  const { dispatch } = store;
+  const news = () => {
+    retryMs = RETRY_MS.first;
+    void dispatch(flush());
+    if (store.getState().mirror.status === 'ready') void dispatch(askForNews());
+  };
+  window.addEventListener('online', news);
+  window.addEventListener('offline', () => dispatch(lost()));
+  document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && news());
+  setInterval(() => document.visibilityState === 'visible' && news(), ASK_MS);
+  tabs?.addEventListener('message', () => {
+    void readLocalCopy(db).then((kept) => kept && dispatch(loaded(kept)));
+  });
+}

@@ -1,0 +1,93 @@
+import type { Snapshot } from '@incremen/contract';
+import { applyChanges, type Apiary, type Change } from '@incremen/core';
+import { apiaryOf } from '../mirror/apiaryOf.ts';
+import type { LocalDatabase, OutboxEntry } from './database.ts';
+
+/** What this device knows of the operation without asking anybody. */
+export interface LocalCopy {
+  readonly operationId: string;
+  readonly revision: number;
+  /** As the server had it at that revision. */
+  readonly base: Apiary;
+  readonly outbox: readonly OutboxEntry[];
+  readonly savedAt: number;
+}
+
+/** Confirmed changes are folded into the snapshot when so many have come together. */
+const FOLD_AFTER = 200;
+
+/** Reads the copy that is kept here; undefined on a device that has never reached the server. */
+export async function readLocalCopy(db: LocalDatabase): Promise<LocalCopy | undefined> {
+  return db.transaction('r', db.snapshot, db.confirmed, db.outbox, async () => {
+    const kept = await db.snapshot.get('current');
+    if (!kept) return undefined;
+    const later = await db.confirmed.where('revision').above(kept.snapshot.revision).sortBy('revision');
+    const own = later.filter((c) => c.operationId === kept.operationId);
+    return {
+      operationId: kept.operationId,
+      revision: own.at(-1)?.revision ?? kept.snapshot.revision,
+      base: applyChanges(
+        apiaryOf(kept.snapshot),
+        own.flatMap((c) => c.changes),
+      ),
+      outbox: await db.outbox.orderBy('seq').toArray(),
+      savedAt: kept.savedAt,
+    };
+  });
+}
+
+/** Keeps what the server gave, and what was confirmed after it. */
+export async function keepSnapshot(
+  db: LocalDatabase,
+  operationId: string,
+  snapshot: Snapshot,
+  savedAt: number,
+): Promise<void> {
+  await db.transaction('rw', db.snapshot, db.confirmed, async () => {
+    await db.snapshot.put({ key: 'current', operationId, snapshot, savedAt });
+    // What was confirmed while the snapshot was on its way is newer than it.
+    await db.confirmed
+      .filter((c) => c.operationId !== operationId || c.revision <= snapshot.revision)
+      .delete();
+  });
+}
+
+/** Keeps a command until the server has confirmed it. Resolves when it is safe from a power cut. */
+export async function putInOutbox(
+  db: LocalDatabase,
+  entry: Omit<OutboxEntry, 'seq' | 'state' | 'problems'>,
+): Promise<OutboxEntry> {
+  const whole = { ...entry, state: 'waiting' as const, problems: [] };
+  const seq = await db.outbox.add(whole as never);
+  return { ...whole, seq };
+}
+
+/** Takes a confirmed command out of the outbox and keeps what it did, in one go. */
+export async function confirm(
+  db: LocalDatabase,
+  entry: OutboxEntry,
+  revision: number,
+  changes: readonly Change[],
+): Promise<void> {
+  await db.transaction('rw', db.outbox, db.confirmed, db.snapshot, async () => {
+    await db.outbox.delete(entry.seq);
+    await db.confirmed.put({ revision, operationId: entry.operationId, changes });
+    if ((await db.confirmed.count()) >= FOLD_AFTER) await fold(db);
+  });
+}
+
+async function fold(db: LocalDatabase): Promise<void> {
+  const kept = await db.snapshot.get('current');
+  if (!kept) return;
+  const later = await db.confirmed.where('revision').above(kept.snapshot.revision).sortBy('revision');
+  const apiary = applyChanges(
+    apiaryOf(kept.snapshot),
+    later.flatMap((c) => c.changes),
+  );
+  const records = Object.fromEntries(
+    Object.entries(apiary).map(([kind, byId]) => [kind, Object.values(byId)]),
+  ) as unknown as Snapshot['records'];
+  const revision = later.at(-1)?.revision ?? kept.snapshot.revision;
+  await db.snapshot.put({ ...kept, snapshot: { revision, records } });
+  await db.confirmed.clear();
+}
