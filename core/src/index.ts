@@ -146,6 +146,7 @@ export { undoChanges } from './apiary/undo.ts';
 export {
   ageOfCount,
   boxesOfColony,
+  boxesOfHive,
   boxName,
   coloniesOfYard,
   countedOn,

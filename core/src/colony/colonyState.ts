@@ -7,6 +7,7 @@ import {
   nestOf,
   openFollowUps,
   queenOf,
+  queenPerhapsIn,
   type PlacedFrame,
 } from '../apiary/views.ts';
 import { DEVELOPMENT } from '../brood/developmentClock.ts';
@@ -22,6 +23,8 @@ export type Lane = 'giver' | 'even' | 'weak' | 'watch' | 'raising' | 'unfit' | '
 export type QueenState =
   | { readonly state: 'here'; readonly queen: Queen }
   | { readonly state: 'unknown-part'; readonly since: Day }
+  /** Known to be in one of several colonies; the first look that finds her settles it. */
+  | { readonly state: 'perhaps-here'; readonly queen: Queen; readonly colonyIds: readonly string[] }
   | { readonly state: 'raising'; readonly since: Day }
   | { readonly state: 'not-recorded' };
 
@@ -91,6 +94,10 @@ export function queenState(apiary: Apiary, colony: Colony): QueenState {
   if (queen) return { state: 'here', queen };
   if (separation?.queen === 'unknown') return { state: 'unknown-part', since: separation.day };
   if (separation?.queen === 'elsewhere') return { state: 'raising', since: separation.day };
+  const perhaps = queenPerhapsIn(apiary, colony.id);
+  if (perhaps?.whereabouts.known === 'oneOf') {
+    return { state: 'perhaps-here', queen: perhaps, colonyIds: perhaps.whereabouts.colonyIds };
+  }
   return { state: 'not-recorded' };
 }
 

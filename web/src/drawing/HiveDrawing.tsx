@@ -29,6 +29,10 @@ export interface DrawnBox {
   readonly slots: number;
   readonly sizeId: FrameSizeId;
   readonly role: Box['role'];
+  /** A queen excluder lies under the box. */
+  readonly excluderBelow?: boolean;
+  /** Slots after which a partition stands. */
+  readonly partitionsAfter?: readonly number[];
   readonly frames: readonly DrawnFrame[];
 }
 
@@ -116,6 +120,22 @@ export const HiveDrawing = memo(function HiveDrawing({
               strokeWidth={1.4}
               strokeDasharray={box.role === 'super' ? '5 3' : undefined}
             />
+            {box.excluderBelow && (
+              <path
+                d={`M4 ${top + boxHeight(box) + BOX_GAP / 2}h${boxWidth(box.slots) - 8}`}
+                stroke="var(--chakra-colors-ink)"
+                strokeWidth={2.2}
+                strokeDasharray="2.5 2"
+              />
+            )}
+            {box.partitionsAfter?.map((slot) => (
+              <path
+                key={`p${slot}`}
+                d={`M${PAD + slot * SLAT.pitch} ${top + 2}v${boxHeight(box) - 4}`}
+                stroke="var(--chakra-colors-wood)"
+                strokeWidth={2.6}
+              />
+            ))}
             <EmptySlots box={box} top={top + ABOVE} />
             {box.frames.map((f) => (
               <Slat

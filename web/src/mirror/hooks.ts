@@ -14,8 +14,9 @@ export function useOperation(): Operation {
   return operationOf(useApiary());
 }
 
-/** Today's date on this device, as a calendar day. */
-export function deviceToday(now = new Date()): Day {
+/** Today's date on this device, as a calendar day, with its clock corrected by so much. */
+export function deviceToday(offsetMs = 0, at = new Date()): Day {
+  const now = new Date(at.getTime() + offsetMs);
   const two = (n: number) => String(n).padStart(2, '0');
   return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
 }
@@ -24,7 +25,7 @@ export function deviceToday(now = new Date()): Day {
 export function useToday(): Day {
   const offset = useAppSelector((s) => s.mirror.clockOffsetMs);
   const corrected = Math.abs(offset) > CLOCK_TOLERANCE_MS ? offset : 0;
-  return useOperation().fixedToday ?? deviceToday(new Date(Date.now() + corrected));
+  return useOperation().fixedToday ?? deviceToday(corrected);
 }
 
 /** A clock further off than this is wrong; less may be a time zone or a slow answer. */

@@ -1,9 +1,18 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 
+/** An answer that says nothing, such as "not looked", is chosen without standing out. */
+function lookOf(chosen: boolean, quiet: boolean) {
+  if (!chosen) return { borderColor: 'line', bg: 'sheet', color: 'ink' };
+  return quiet
+    ? { borderColor: 'inkSoft', bg: 'sunk', color: 'ink' }
+    : { borderColor: 'ink', bg: 'ink', color: 'paper' };
+}
+
 /** One of a few answers, all of them in sight. Arrow keys move between them as in any radio group. */
 export function Choice<T extends string>({
   label,
+  shown = label,
   options,
   value,
   onChange,
@@ -11,16 +20,23 @@ export function Choice<T extends string>({
   columns = false,
 }: {
   readonly label: string;
-  readonly options: readonly { readonly id: T; readonly label: ReactNode; readonly hint?: string }[];
+  /** What the label reads on screen, where its full name would repeat what stands above. */
+  readonly shown?: string;
+  readonly options: readonly {
+    readonly id: T;
+    readonly label: ReactNode;
+    readonly hint?: string;
+    readonly quiet?: boolean;
+  }[];
   readonly value: T | null;
   readonly onChange: (id: T) => void;
   readonly hideLabel?: boolean;
   readonly columns?: boolean;
 }) {
   return (
-    <Box as="fieldset">
+    <Box as="fieldset" aria-label={label}>
       <Text as="legend" fontWeight="600" mb={1} {...(hideLabel ? { srOnly: true } : {})}>
-        {label}
+        {shown}
       </Text>
       <Flex gap={1.5} wrap="wrap" direction={columns ? 'column' : 'row'}>
         {options.map((o) => (
@@ -36,9 +52,7 @@ export function Choice<T extends string>({
             borderRadius="lg"
             cursor="pointer"
             title={o.hint}
-            borderColor={value === o.id ? 'ink' : 'line'}
-            bg={value === o.id ? 'ink' : 'sheet'}
-            color={value === o.id ? 'paper' : 'ink'}
+            {...lookOf(value === o.id, o.quiet ?? false)}
             _focusWithin={{ outline: '3px solid', outlineColor: 'accent', outlineOffset: '2px' }}
           >
             <input

@@ -75,6 +75,7 @@ function QueenDot({ state }: { readonly state: ColonyState }) {
   const words = {
     here: 'queen here',
     'unknown-part': 'queen in one of the halves',
+    'perhaps-here': 'queen perhaps here',
     raising: 'raising a queen',
     'not-recorded': 'no queen recorded',
   }[state.queen.state];

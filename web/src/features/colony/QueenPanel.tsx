@@ -4,6 +4,9 @@ import {
   dayInWords,
   MARKING_COLOURS,
   markingColour,
+  coloniesOfYard,
+  placeOf,
+  queenDoubts,
   queenPerhapsIn,
   yearOf,
   type Colony,
@@ -20,7 +23,7 @@ import { queenColour } from '../board/ColonyCard.tsx';
 /** The queen as the records know her, and a small form to enter or correct her. */
 export function QueenPanel({ colony, state }: { readonly colony: Colony; readonly state: ColonyState }) {
   const [editing, setEditing] = useState(false);
-  const canEdit = state.queen.state === 'here' || state.queen.state === 'not-recorded';
+  const canEdit = state.queen.state !== 'unknown-part' && state.queen.state !== 'raising';
   return (
     <Box as="section">
       <Flex align="center" gap={3} mb={1}>
@@ -29,7 +32,7 @@ export function QueenPanel({ colony, state }: { readonly colony: Colony; readonl
         </Heading>
         {canEdit && !editing && (
           <Button variant="ghost" size="sm" minH="44px" color="accent" onClick={() => setEditing(true)}>
-            {state.queen.state === 'here' ? 'Correct' : 'Enter her'}
+            {state.queen.state === 'not-recorded' ? 'Enter her' : 'Correct'}
           </Button>
         )}
       </Flex>
@@ -70,6 +73,11 @@ function QueenWords({ colony, state }: { readonly colony: Colony; readonly state
                 a hint.
               </Text>
             )}
+            {queenDoubts(apiary, colony).map((doubt) => (
+              <Text key={doubt} color="near">
+                {doubt}
+              </Text>
+            ))}
           </Box>
         </Flex>
       );
@@ -81,6 +89,15 @@ function QueenWords({ colony, state }: { readonly colony: Colony; readonly state
         <Text>
           {q?.name ? <b>{q.name}</b> : 'The old queen'} is in {parts}. Which one shows on the look day: eggs
           from day 4 on are hers.
+        </Text>
+      );
+    }
+    case 'perhaps-here': {
+      const places = queen.colonyIds.map((id) => apiary.colony[id]?.name).join(', ');
+      return (
+        <Text>
+          <b>{queen.queen.name ?? 'A queen'}</b> is in one of these: {places}. The first look that finds her
+          settles it.
         </Text>
       );
     }
@@ -102,7 +119,14 @@ function QueenForm({
 }) {
   const today = useToday();
   const { send, problems, busy } = useSend();
-  const present = state.queen.state === 'here' ? state.queen.queen : undefined;
+  const apiary = useApiary();
+  const present =
+    state.queen.state === 'here' || state.queen.state === 'perhaps-here' ? state.queen.queen : undefined;
+  const [among, setAmong] = useState<readonly string[]>(
+    state.queen.state === 'perhaps-here' ? state.queen.colonyIds : [colony.id],
+  );
+  const yardId = placeOf(apiary, colony).yard?.id;
+  const nearby = yardId === undefined ? [] : coloniesOfYard(apiary, yardId);
   const [name, setName] = useState(present?.name ?? '');
   const [year, setYear] = useState(String(present?.birthYear ?? yearOf(today)));
   const [dot, setDot] = useState<MarkingColour | 'none'>(present?.dot ?? 'none');
@@ -116,7 +140,10 @@ function QueenForm({
         birthYear: number,
         dot: dot === 'none' ? null : dot,
         mating: present?.mating ?? 'mated',
-        whereabouts: { known: 'colony', colonyId: colony.id },
+        whereabouts:
+          among.length > 1
+            ? { known: 'oneOf', colonyIds: [...among] }
+            : { known: 'colony', colonyId: colony.id },
       },
     });
     if (sent.ok) done();
@@ -161,6 +188,33 @@ function QueenForm({
         onChange={setDot}
         options={[{ id: 'none', label: 'none' }, ...MARKING_COLOURS.map((c) => ({ id: c, label: c }))]}
       />
+      <Box as="details">
+        <Box as="summary" minH="44px" cursor="pointer" alignContent="center">
+          {among.length > 1 ? `She is in one of ${among.length} colonies` : 'Not sure that she is here?'}
+        </Box>
+        <Text fontSize="sm" color="inkSoft" mb={2}>
+          Mark every colony that she may be in. The first look that finds her settles it.
+        </Text>
+        <Flex wrap="wrap" gap={1.5} role="group" aria-label="She may be in">
+          {nearby.map((c) => {
+            const on = among.includes(c.id);
+            return (
+              <Button
+                key={c.id}
+                type="button"
+                minH="44px"
+                variant={on ? 'solid' : 'outline'}
+                {...(on ? {} : { bg: 'sheet' })}
+                aria-pressed={on}
+                disabled={c.id === colony.id || (!on && among.length >= 12)}
+                onClick={() => setAmong(on ? among.filter((id) => id !== c.id) : [...among, c.id])}
+              >
+                {c.name}
+              </Button>
+            );
+          })}
+        </Flex>
+      </Box>
       <ProblemList problems={problems} />
       <Flex gap={2}>
         <Button type="submit" minH="44px" loading={busy} disabled={year !== '' && number === null}>

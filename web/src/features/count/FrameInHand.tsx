@@ -7,6 +7,8 @@ import { CellsEditor } from './CellsEditor.tsx';
 import { CombFace } from './CombFace.tsx';
 import type { CountAction, CountDraft } from './countDraft.ts';
 
+const SIDE_NAMES = ['First side', 'Second side'] as const;
+
 /** The frame in hand: both sides drawn large, and what can be marked or painted on it. */
 export function FrameInHand({
   draft,
@@ -21,19 +23,46 @@ export function FrameInHand({
   const [cellsOpen, setCellsOpen] = useState(false);
   const reading = draft.frames[draft.at]?.reading ?? null;
   const cellCount = reading?.cells.reduce((n, c) => n + c.count, 0) ?? 0;
+  const readSide = (i: 0 | 1) => act({ do: 'side', side: draft.side === i ? 'both' : i });
   const go = (step: 1 | -1) => act({ do: 'go', to: draft.at + step });
   return (
     <>
       <Grid gridArea="faces" templateColumns="1fr 1fr" gap={1} justifyItems="center">
         {([0, 1] as const).map((i) => (
-          <CombFace
+          <Box
             key={i}
-            side={reading?.sides[i] ?? null}
-            name={i === 0 ? 'First side' : 'Second side'}
-            brush={brush}
-            height={240}
-            onPaint={(strip) => brush && act({ do: 'paint', side: i, strip, content: brush })}
-          />
+            w="100%"
+            borderRadius="lg"
+            bg={draft.side === i ? 'accentSoft' : 'transparent'}
+            textAlign="center"
+            // The face itself is the larger target; the button under it is for keys and screen readers.
+            onClick={() => !brush && readSide(i)}
+          >
+            <CombFace
+              side={reading?.sides[i] ?? null}
+              name={SIDE_NAMES[i]}
+              brush={brush}
+              height={240}
+              onPaint={(strip) => brush && act({ do: 'paint', side: i, strip, content: brush })}
+            />
+            <Button
+              variant="plain"
+              minH="26px"
+              h="26px"
+              px={1}
+              fontSize="xs"
+              fontWeight={draft.side === i ? '700' : '400'}
+              color={draft.side === i ? 'ink' : 'inkSoft'}
+              aria-pressed={draft.side === i}
+              aria-label={`Read the ${SIDE_NAMES[i].toLowerCase()} alone`}
+              onClick={(e) => {
+                e.stopPropagation();
+                readSide(i);
+              }}
+            >
+              {draft.side === 'both' ? 'both' : draft.side === i ? 'this side' : 'other side'}
+            </Button>
+          </Box>
         ))}
       </Grid>
       <Box gridArea="marks">

@@ -3,7 +3,8 @@ import { STAMP_KINDS, type ContentClass, type Quarters, type StampKind } from '@
 import { History, MoveLeft } from 'lucide-react';
 import { memo, type ReactNode } from 'react';
 import { COMB_INK, CONTENT_FILL } from '../../drawing/contentStyle.ts';
-import { KIND_KEYS, type CountAction, type CountDraft } from './countDraft.ts';
+import type { CountAction, CountDraft } from './countDraft.ts';
+import { KIND_KEYS } from './countKeys.ts';
 
 const KIND_NAMES: Readonly<Record<StampKind, string>> = {
   mixed: 'Mixed brood',
@@ -49,7 +50,7 @@ export function Questions({
 }) {
   const frame = draft.frames[draft.at];
   const reading = frame?.reading ?? null;
-  const beesAt = reading ? Math.round(reading.sides[0].bees / 2.5) : null;
+  const beesAt = reading ? Math.round(reading.sides[draft.side === 1 ? 1 : 0].bees / 2.5) : null;
   return (
     <Box gridArea="ask" w="100%" maxW="520px" display="grid" gap={{ base: 2, md: 4 }}>
       <Box>

@@ -1,11 +1,19 @@
 import { bothSides, shareOf } from '@incremen/core';
 import { describe, expect, it } from 'vitest';
-import { actionOfKey, countStep, startCount, type CountAction, type CountDraft } from './countDraft.ts';
+import { countStep, startCount, type CountAction, type CountDraft } from './countDraft.ts';
+import { actionOfKey } from './countKeys.ts';
 
 const last = bothSides({ honey: 10 }, 4, { queenSeen: true });
 const begin = () =>
   startCount(
-    [1, 2, 3].map((slot) => ({ frameId: `f${slot}`, boxId: 'b', slot, last: slot === 3 ? last : null })),
+    [1, 2, 3].map((slot) => ({
+      frameId: `f${slot}`,
+      boxId: 'b',
+      slot,
+      last: slot === 3 ? last : null,
+      lastId: slot === 3 ? 'r' : null,
+    })),
+    [{ id: 'b', sizeId: 'langstroth-deep', brood: true }],
   );
 const run = (draft: CountDraft, ...actions: CountAction[]) => actions.reduce(countStep, draft);
 const type = (draft: CountDraft, keys: string) =>

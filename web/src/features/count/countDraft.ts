@@ -1,34 +1,67 @@
 import {
   bothSides,
   paintTenth,
+  parseShorthand,
+  problemsOfQuickCount,
+  shareOf,
+  shareOfBees,
+  spreadColony,
   stampContents,
   type CellFinding,
   type ContentClass,
   type FrameReading,
+  type FrameSizeId,
+  type Problem,
   type Quarters,
+  type QuickCount,
+  type ShorthandPlace,
+  type SpreadBox,
   type StampKind,
 } from '@incremen/core';
 
 /** Which question the digits answer now. */
 export type Stage = 'kind' | 'amount' | 'bees';
+/** Which side of the frame taps speak of. */
+export type SideChoice = 'both' | 0 | 1;
 
 /** One frame of a count under way. */
 export interface FrameDraft {
   readonly frameId: string;
   readonly boxId: string;
   readonly slot: number;
-  /** The last reading, for "same as last time". */
+  /** The last reading, for "same as last time", and its id, which tells a clash of two devices. */
   readonly last: FrameReading | null;
+  readonly lastId: string | null;
   readonly reading: FrameReading | null;
+  /** Where the reading comes from: tapped, typed, or spread from a quick count. */
+  readonly from: 'taps' | 'typed' | 'spread' | null;
   readonly kind: StampKind | null;
 }
 
-/** A count under way; `past` holds what undo goes back to. */
-export interface CountDraft {
+/** A box that the count is about, the lowest first. */
+export interface BoxDraft {
+  readonly id: string;
+  readonly sizeId: FrameSizeId;
+  /** False for supers and for boxes above an excluder. */
+  readonly brood: boolean;
+}
+
+/** What undo goes back to. */
+export interface CountState {
   readonly frames: readonly FrameDraft[];
   readonly at: number;
   readonly stage: Stage;
-  readonly past: readonly Pick<CountDraft, 'frames' | 'at' | 'stage'>[];
+  readonly side: SideChoice;
+  /** The quick count, from the first number on. */
+  readonly quick: QuickCount | null;
+  /** The line of shorthand as typed. */
+  readonly text: string;
+}
+
+/** A count under way. */
+export interface CountDraft extends CountState {
+  readonly boxes: readonly BoxDraft[];
+  readonly past: readonly CountState[];
 }
 
 /** What taps and keys do to a count. */
@@ -41,6 +74,10 @@ export type CountAction =
   | { readonly do: 'queen' }
   | { readonly do: 'cells'; readonly cells: readonly CellFinding[] }
   | { readonly do: 'paint'; readonly side: 0 | 1; readonly strip: number; readonly content: ContentClass }
+  | { readonly do: 'quick'; readonly change: Partial<QuickCount> }
+  | { readonly do: 'noQuick' }
+  | { readonly do: 'type'; readonly text: string }
+  | { readonly do: 'side'; readonly side: SideChoice }
   | { readonly do: 'go'; readonly to: number }
   | { readonly do: 'undo' };
 
@@ -50,81 +87,121 @@ const MEMORY = 60;
 /** A frame that nobody corrects is three quarters of its kind, three quarters covered. */
 const USUAL: Quarters = 3;
 
+const NOTHING: QuickCount = {
+  bees: 0,
+  capped: 0,
+  open: 0,
+  eggsSeen: null,
+  stores: 0,
+  beeBread: 0,
+  drawn: 0,
+  foundation: 0,
+};
+
 /** Begins a count. */
-export function startCount(frames: readonly Omit<FrameDraft, 'reading' | 'kind'>[]): CountDraft {
-  return { frames: frames.map((f) => ({ ...f, reading: null, kind: null })), at: 0, stage: 'kind', past: [] };
+export function startCount(
+  frames: readonly Omit<FrameDraft, 'reading' | 'kind' | 'from'>[],
+  boxes: readonly BoxDraft[],
+): CountDraft {
+  return {
+    frames: frames.map((f) => ({ ...f, reading: null, kind: null, from: null })),
+    boxes,
+    at: 0,
+    stage: 'kind',
+    side: 'both',
+    quick: null,
+    text: '',
+    past: [],
+  };
+}
+
+/** The part of a draft that undo and the kept copy hold. */
+export function stateOf({ frames, at, stage, side, quick, text }: CountDraft): CountState {
+  return { frames, at, stage, side, quick, text };
 }
 
 /**
  * One step of counting. A usual frame takes three: what it is, how much, how many bees; the third goes on
- * to the next frame by itself.
+ * to the next frame, or to the other side, by itself.
  */
 export function countStep(draft: CountDraft, action: CountAction): CountDraft {
   if (action.do === 'undo') {
     const back = draft.past.at(-1);
-    return back ? { ...back, past: draft.past.slice(0, -1) } : draft;
+    return back ? { ...draft, ...back, past: draft.past.slice(0, -1) } : draft;
   }
-  if (action.do === 'go') return { ...draft, at: clamp(action.to, draft), stage: 'kind' };
-  const frame = draft.frames[draft.at];
-  if (!frame) return draft;
-  const next = changed(draft, frame, action);
+  if (action.do === 'go')
+    return { ...draft, at: clamp(action.to, draft), stage: 'kind', side: firstSide(draft) };
+  if (action.do === 'side') return { ...draft, side: action.side, stage: 'kind' };
+  const next = changed(draft, action);
   if (!next) return draft;
-  const { frames, at, stage } = draft;
-  return { ...next, past: [...draft.past, { frames, at, stage }].slice(-MEMORY) };
+  return { ...spread(next), past: [...draft.past, stateOf(draft)].slice(-MEMORY) };
 }
 
-function changed(
+type Change = Exclude<CountAction, { do: 'undo' | 'go' | 'side' }>;
+
+function changed(draft: CountDraft, action: Change): CountDraft | null {
+  if (action.do === 'quick') return { ...draft, quick: { ...(draft.quick ?? NOTHING), ...action.change } };
+  if (action.do === 'noQuick') {
+    const frames = draft.frames.map((f): FrameDraft =>
+      f.from === 'spread' ? { ...f, reading: null, from: null } : f,
+    );
+    return { ...draft, quick: null, frames };
+  }
+  if (action.do === 'type') return typed(draft, action.text);
+  const frame = draft.frames[draft.at];
+  return frame ? tapped(draft, frame, action) : null;
+}
+
+function tapped(
   draft: CountDraft,
   frame: FrameDraft,
-  action: Exclude<CountAction, { do: 'undo' | 'go' }>,
+  action: Exclude<Change, { do: 'quick' | 'noQuick' | 'type' }>,
 ): CountDraft | null {
-  const reading = frame.reading;
+  const own = frame.from === 'spread' ? null : frame.reading;
+  const shown = frame.reading;
   switch (action.do) {
     case 'kind': {
-      const bees = reading?.sides[0].bees ?? (action.kind === 'foundation' ? 0 : USUAL * 2.5);
+      const bees = own?.sides[sideAt(draft)].bees ?? (action.kind === 'foundation' ? 0 : USUAL * 2.5);
       const quarters = action.kind === 'drawn' || action.kind === 'foundation' ? 4 : USUAL;
-      return {
-        ...withFrame(draft, {
-          ...frame,
-          kind: action.kind,
-          reading: stamped(frame, action.kind, quarters, bees),
-        }),
-        stage: 'amount',
-      };
+      const reading = stamped(draft, own, action.kind, quarters, bees);
+      return { ...withFrame(draft, { ...frame, kind: action.kind, reading }), stage: 'amount' };
     }
-    case 'amount':
-      if (!frame.kind || !reading) return null;
-      return {
-        ...withFrame(draft, {
-          ...frame,
-          reading: stamped(frame, frame.kind, action.quarters, reading.sides[0].bees),
-        }),
-        stage: 'bees',
-      };
+    case 'amount': {
+      if (!frame.kind || !own) return null;
+      const reading = stamped(draft, own, frame.kind, action.quarters, own.sides[sideAt(draft)].bees);
+      return { ...withFrame(draft, { ...frame, reading }), stage: 'bees' };
+    }
     case 'bees': {
-      if (!reading) return null;
-      const [a, b] = reading.sides;
-      const bees = action.quarters * 2.5;
-      const done = withFrame(draft, {
-        ...frame,
-        reading: {
-          ...reading,
-          sides: [
-            { ...a, bees },
-            { ...b, bees },
-          ],
-        },
-      });
-      return { ...done, at: clamp(draft.at + 1, draft), stage: 'kind' };
+      if (!own) return null;
+      const sides = onSides(draft, own.sides, (s) => ({ ...s, bees: action.quarters * 2.5 }));
+      const done = withFrame(draft, { ...frame, reading: { ...own, sides } });
+      return draft.side === 0
+        ? { ...withFrame(done, { ...done.frames[done.at]!, kind: null }), side: 1, stage: 'kind' }
+        : goOn(done);
     }
     case 'sameAsLast':
-      return frame.last ? goOn(draft, frame, { ...frame.last, queenSeen: false, cells: [] }) : null;
+      return frame.last
+        ? goOn(
+            withFrame(draft, {
+              ...frame,
+              kind: null,
+              reading: { ...frame.last, queenSeen: false, cells: [], estimated: false },
+            }),
+          )
+        : null;
     case 'sameAsNeighbour': {
-      const neighbour = draft.frames[draft.at - 1]?.reading;
-      return neighbour ? goOn(draft, frame, { ...neighbour, queenSeen: false, cells: [] }) : null;
+      const neighbour = draft.frames[draft.at - 1];
+      if (!neighbour?.reading || neighbour.from === 'spread') return null;
+      return goOn(
+        withFrame(draft, {
+          ...frame,
+          kind: null,
+          reading: { ...neighbour.reading, queenSeen: false, cells: [] },
+        }),
+      );
     }
     case 'queen': {
-      const here = reading?.queenSeen ?? false;
+      const here = shown?.queenSeen ?? false;
       // One chamber has one queen: marking her here takes the mark off elsewhere.
       const frames = draft.frames.map((f) =>
         f.reading?.queenSeen ? { ...f, reading: { ...f.reading, queenSeen: false } } : f,
@@ -132,13 +209,13 @@ function changed(
       if (here) return { ...draft, frames };
       return withFrame(
         { ...draft, frames },
-        { ...frame, reading: { ...(reading ?? blank), queenSeen: true } },
+        { ...frame, reading: { ...(own ?? shown ?? blank), queenSeen: true } },
       );
     }
     case 'cells':
-      return withFrame(draft, { ...frame, reading: { ...(reading ?? blank), cells: action.cells } });
+      return withFrame(draft, { ...frame, reading: { ...(own ?? shown ?? blank), cells: action.cells } });
     case 'paint': {
-      const base = reading ?? blank;
+      const base = own ?? (shown ? { ...shown, estimated: false } : blank);
       const sides = base.sides.map((s, i) =>
         i === action.side ? { ...s, contents: paintTenth(s.contents, action.strip, action.content) } : s,
       ) as unknown as FrameReading['sides'];
@@ -149,63 +226,117 @@ function changed(
 
 const blank = bothSides({ drawn: 10 }, USUAL * 2.5);
 
-function stamped(frame: FrameDraft, kind: StampKind, quarters: Quarters, bees: number): FrameReading {
-  const { queenSeen = false, cells = [] } = frame.reading ?? {};
-  return bothSides(stampContents(kind, quarters), bees, { queenSeen, cells });
+function stamped(
+  draft: CountDraft,
+  own: FrameReading | null,
+  kind: StampKind,
+  quarters: Quarters,
+  bees: number,
+): FrameReading {
+  const base = own ?? blank;
+  const sides = onSides(draft, base.sides, () => ({ contents: stampContents(kind, quarters), bees }));
+  return { ...base, sides, estimated: false };
 }
+
+function onSides(
+  { side }: CountDraft,
+  sides: FrameReading['sides'],
+  change: (s: FrameReading['sides'][0]) => FrameReading['sides'][0],
+): FrameReading['sides'] {
+  return [side === 1 ? sides[0] : change(sides[0]), side === 0 ? sides[1] : change(sides[1])];
+}
+
+const sideAt = (draft: CountDraft): 0 | 1 => (draft.side === 1 ? 1 : 0);
+/** Whoever reads side by side begins each frame with the first. */
+const firstSide = (draft: CountDraft): SideChoice => (draft.side === 'both' ? 'both' : 0);
 
 function withFrame(draft: CountDraft, frame: FrameDraft): CountDraft {
-  return { ...draft, frames: draft.frames.map((f) => (f.frameId === frame.frameId ? frame : f)) };
+  const own = { ...frame, from: 'taps' as const };
+  return { ...draft, frames: draft.frames.map((f) => (f.frameId === frame.frameId ? own : f)) };
 }
 
-function goOn(draft: CountDraft, frame: FrameDraft, reading: FrameReading): CountDraft {
-  return {
-    ...withFrame(draft, { ...frame, reading, kind: null }),
-    at: clamp(draft.at + 1, draft),
-    stage: 'kind',
-  };
+function goOn(draft: CountDraft): CountDraft {
+  return { ...draft, at: clamp(draft.at + 1, draft), stage: 'kind', side: firstSide(draft) };
 }
 
 const clamp = (at: number, draft: CountDraft) => Math.max(0, Math.min(draft.frames.length - 1, at));
 
-/** Keys for the kinds of frame: the first letter where it is free. */
-export const KIND_KEYS: Readonly<Record<StampKind, string>> = {
-  mixed: 'm',
-  capped: 'c',
-  young: 'y',
-  emerging: 'e',
-  drone: 'd',
-  honey: 'h',
-  nectar: 'n',
-  beeBread: 'b',
-  drawn: 'x',
-  foundation: 'f',
-};
+/** The frames of a count as shorthand speaks of them. */
+export function shorthandPlaces(draft: CountDraft): ShorthandPlace[] {
+  return draft.frames.map((f) => ({
+    box: draft.boxes.findIndex((b) => b.id === f.boxId) + 1,
+    slot: f.slot,
+    last: f.last,
+  }));
+}
 
-/** What a key does at this point of a count, or nothing. */
-export function actionOfKey(draft: CountDraft, key: string): CountAction | undefined {
-  const kind = (Object.keys(KIND_KEYS) as StampKind[]).find((k) => KIND_KEYS[k] === key.toLowerCase());
-  if (kind) return { do: 'kind', kind };
-  if (/^[0-4]$/.test(key)) {
-    const n = Number(key) as 0 | Quarters;
-    if (draft.stage === 'amount' && n > 0) return { do: 'amount', quarters: n as Quarters };
-    return draft.stage === 'kind' ? undefined : { do: 'bees', quarters: n };
-  }
-  switch (key) {
-    case 'q':
-      return { do: 'queen' };
-    case 'l':
-      return { do: 'sameAsLast' };
-    case 'p':
-      return { do: 'sameAsNeighbour' };
-    case 'u':
-      return { do: 'undo' };
-    case 'ArrowRight':
-    case 'Enter':
-      return { do: 'go', to: draft.at + 1 };
-    case 'ArrowLeft':
-      return { do: 'go', to: draft.at - 1 };
-    default:
-      return undefined;
-  }
+/** Takes over what the line says; frames that it no longer speaks of are unread again. */
+function typed(draft: CountDraft, text: string): CountDraft {
+  const { readings } = parseShorthand(text, shorthandPlaces(draft));
+  const frames = draft.frames.map((f, i): FrameDraft => {
+    const reading = readings[i] ?? null;
+    if (reading) return { ...f, reading, from: 'typed', kind: null };
+    return f.from === 'typed' ? { ...f, reading: null, from: null } : f;
+  });
+  return { ...draft, text, frames };
+}
+
+/** The boxes with those combs that a quick count is spread over: all that were not read on their own. */
+function spreadBoxes(draft: CountDraft): SpreadBox[] {
+  return draft.boxes.map((b) => ({
+    sizeId: b.sizeId,
+    brood: b.brood,
+    combs: draft.frames.filter((f) => f.boxId === b.id && !isRead(f)).length,
+  }));
+}
+
+const isRead = (f: FrameDraft) => f.reading !== null && f.from !== 'spread';
+
+/** Lets the quick count lie over the frames that were not read on their own, less what those already hold. */
+function spread(draft: CountDraft): CountDraft {
+  if (!draft.quick) return draft;
+  const spreadOut = spreadColony(remainder(draft, draft.quick), spreadBoxes(draft));
+  const byFrame = new Map<string, FrameReading>();
+  draft.boxes.forEach((b, i) => {
+    const free = draft.frames.filter((f) => f.boxId === b.id && !isRead(f));
+    free.forEach((f, k) => {
+      const reading = spreadOut[i]?.[k];
+      if (reading) byFrame.set(f.frameId, reading);
+    });
+  });
+  return {
+    ...draft,
+    frames: draft.frames.map((f) => {
+      const reading = byFrame.get(f.frameId);
+      return reading ? { ...f, reading, from: 'spread' } : f;
+    }),
+  };
+}
+
+/** What of a quick count is left for the frames that were not read on their own. */
+function remainder(draft: CountDraft, quick: QuickCount): QuickCount {
+  const read = draft.frames.flatMap((f) => (isRead(f) && f.reading ? [f.reading] : []));
+  const left = (total: number, of: (r: FrameReading) => number) =>
+    Math.max(0, total - read.reduce((n, r) => n + of(r), 0));
+  return {
+    bees: left(quick.bees, shareOfBees),
+    capped: left(quick.capped, (r) => shareOf(r, 'capped', 'emerging')),
+    open: left(quick.open, (r) => shareOf(r, 'open')),
+    eggsSeen: quick.eggsSeen,
+    stores: left(quick.stores, (r) => shareOf(r, 'honey', 'nectar')),
+    beeBread: left(quick.beeBread, (r) => shareOf(r, 'beeBread')),
+    drawn: left(quick.drawn, (r) => shareOf(r, 'drawn')),
+    foundation: left(quick.foundation, (r) => shareOf(r, 'foundation')),
+  };
+}
+
+/** What is impossible about the quick count, beside its numbers. */
+export function quickProblems(draft: CountDraft): Problem[] {
+  if (!draft.quick) return [];
+  const all = draft.boxes.map((b) => ({
+    sizeId: b.sizeId,
+    brood: b.brood,
+    combs: draft.frames.filter((f) => f.boxId === b.id).length,
+  }));
+  return problemsOfQuickCount(draft.quick, all);
 }

@@ -4,6 +4,7 @@ import {
   framesOfColony,
   judgeLook,
   noEvidence,
+  saysAnything,
   type Evidence,
   type FollowUp,
 } from '@incremen/core';
@@ -42,13 +43,13 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
     Object.fromEntries(colonies.map((c) => [c.id, noEvidence(framesOfColony(apiary, c).length)])),
   );
   const looks = useMemo(
-    () => colonies.map((c) => ({ colonyId: c.id, evidence: touched(seen[c.id]) })),
+    () => colonies.map((c) => ({ colonyId: c.id, evidence: opened(seen[c.id]) })),
     [colonies, seen],
   );
   const joint = useMemo(() => (day ? judgeLook(apiary, looks, day) : null), [apiary, looks, day]);
   const names = new Map(Object.values(apiary.colony).map((c) => [c.id, c.name]));
   const since = colonies[0]?.separation?.day;
-  const opened = looks.filter((l) => l.evidence !== null);
+  const said = looks.filter((l) => l.evidence !== null);
 
   async function keep() {
     const sent = await send({
@@ -56,7 +57,7 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
       followUpId: followUp.id,
       day,
       note,
-      parts: opened.flatMap((l) =>
+      parts: said.flatMap((l) =>
         l.evidence ? [{ visitId: crypto.randomUUID(), colonyId: l.colonyId, evidence: l.evidence }] : [],
       ),
       newIds: Array.from({ length: 16 }, () => crypto.randomUUID()),
@@ -90,7 +91,7 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
             : colonies.map((c) => c.name).join(' · ')
         }
       >
-        <Button minH="44px" onClick={() => void keep()} disabled={opened.length === 0 || !day} loading={busy}>
+        <Button minH="44px" onClick={() => void keep()} disabled={said.length === 0 || !day} loading={busy}>
           Keep this look
         </Button>
       </PageHeader>
@@ -116,7 +117,7 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
           display="grid"
           gap={4}
         >
-          {joint && opened.length > 0 ? (
+          {joint && said.length > 0 ? (
             <VerdictCard joint={joint} names={names} />
           ) : (
             <Text color="inkSoft">Say what you saw; the verdict forms here as you do.</Text>
@@ -144,18 +145,6 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
 }
 
 /** Evidence of a part that was opened; null while nothing at all was said of it. */
-function touched(evidence: Evidence | undefined): Evidence | null {
-  if (!evidence) return null;
-  const said =
-    evidence.framesRead > 0 ||
-    [
-      evidence.eggs,
-      evidence.cells,
-      evidence.youngLarvae,
-      evidence.cappedBrood,
-      evidence.queen,
-      evidence.diseaseSigns,
-    ].some((l) => l.look !== 'notLooked');
-  if (!said) return null;
-  return evidence;
+function opened(evidence: Evidence | undefined): Evidence | null {
+  return evidence && saysAnything(evidence) ? evidence : null;
 }

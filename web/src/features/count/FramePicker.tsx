@@ -1,0 +1,103 @@
+import { Box, Grid } from '@chakra-ui/react';
+import type { Box as HiveBox } from '@incremen/core';
+import { HiveDrawing, hiveSize, type DrawnBox } from '../../drawing/HiveDrawing.tsx';
+import { SLAT } from '../../drawing/Slat.tsx';
+import type { CountDraft } from './countDraft.ts';
+
+/** A count so far as boxes to be drawn, the frame in hand outlined. */
+export function drawnCount(draft: CountDraft, boxes: readonly HiveBox[], outline = true): DrawnBox[] {
+  const inHand = draft.frames[draft.at]?.frameId;
+  return boxes.map((b) => ({
+    id: b.id,
+    slots: b.slots,
+    sizeId: b.sizeId,
+    role: b.role,
+    excluderBelow: b.excluderBelow,
+    frames: draft.frames
+      .filter((f) => f.boxId === b.id)
+      .map((f) => ({
+        id: f.frameId,
+        slot: f.slot,
+        reading: f.reading,
+        blank: 'drawn' as const,
+        ...(outline && f.frameId === inHand ? { outline: 'var(--chakra-colors-accent)' } : {}),
+      })),
+  }));
+}
+
+/** The hive so far; a tap on a slat goes to its frame. On phones only the box in hand is shown. */
+export function FramePicker({
+  draft,
+  boxes,
+  go,
+  label,
+}: {
+  readonly draft: CountDraft;
+  readonly boxes: readonly DrawnBox[];
+  readonly go: (to: number) => void;
+  readonly label: (boxId: string) => string;
+}) {
+  const current = draft.frames[draft.at];
+  return (
+    <Box display="grid" gap={3}>
+      {boxes.toReversed().map((box) => {
+        const first = draft.frames.findIndex((f) => f.boxId === box.id);
+        const here = box.id === current?.boxId;
+        const slot = here ? current.slot : 1;
+        return (
+          <Box
+            key={box.id}
+            display={{ base: here ? 'block' : 'none', lg: 'block' }}
+            role="slider"
+            tabIndex={0}
+            aria-label={`Frame of the ${label(box.id)}`}
+            aria-valuemin={1}
+            aria-valuemax={box.slots}
+            aria-valuenow={slot}
+            aria-valuetext={here ? `frame ${slot}${current.reading ? ', read' : ''}` : 'not in hand'}
+            cursor="pointer"
+            onFocus={() => !here && first >= 0 && go(first)}
+            onClick={(e) => {
+              const at = draft.frames.findIndex((f) => f.boxId === box.id && f.slot === slotAt(e, box.slots));
+              if (at >= 0) go(at);
+            }}
+          >
+            <HiveDrawing boxes={[box]} label={`${label(box.id)} so far`} fill />
+            <Grid
+              aria-hidden
+              templateColumns={`repeat(${box.slots}, 1fr)`}
+              px={`${100 * sideShare(box.slots)}%`}
+              textAlign="center"
+              fontSize="xs"
+            >
+              {box.frames.map((f) => (
+                <Box
+                  key={f.id}
+                  gridColumn={f.slot}
+                  borderRadius="md"
+                  color={f.reading ? 'ink' : 'inkSoft'}
+                  {...(f.id === current?.frameId ? { bg: 'accent', color: 'paper', fontWeight: '700' } : {})}
+                >
+                  {f.slot}
+                </Box>
+              ))}
+            </Grid>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
+
+/** The slot under a tap on the drawing of a box. */
+function slotAt(e: React.MouseEvent<HTMLElement>, slots: number): number {
+  const { left, width } = e.currentTarget.getBoundingClientRect();
+  const side = sideShare(slots);
+  return Math.ceil((((e.clientX - left) / width - side) / (1 - 2 * side)) * slots);
+}
+
+/** Share of the drawing's width that lies beside the outermost slats, on each side. */
+function sideShare(slots: number): number {
+  const { width } = hiveSize([{ id: '', slots, sizeId: 'langstroth-deep', role: 'brood', frames: [] }]);
+  return (width - slots * SLAT.pitch) / 2 / width;
+}

@@ -1,0 +1,321 @@
+import { Box, Button, Flex, Grid, Input, Text } from '@chakra-ui/react';
+import {
+  framesThere,
+  namedFrames,
+  type Box as HiveBox,
+  type ContentClass,
+  type QuickCount,
+} from '@incremen/core';
+import { useState, type Dispatch } from 'react';
+import { COMB_INK, CONTENT_FILL } from '../../drawing/contentStyle.ts';
+import { HiveDrawing } from '../../drawing/HiveDrawing.tsx';
+import { one } from '../../ui/format.ts';
+import { ProblemList } from '../../ui/ProblemList.tsx';
+import { quickProblems, type CountAction, type CountDraft } from './countDraft.ts';
+import { drawnCount } from './FramePicker.tsx';
+
+type NumberKey = Exclude<keyof QuickCount, 'eggsSeen'>;
+type FieldKey = keyof QuickCount;
+
+const FIELDS: readonly {
+  readonly key: FieldKey;
+  readonly label: string;
+  readonly fill: ContentClass | 'bees';
+}[] = [
+  { key: 'bees', label: 'Bees', fill: 'bees' },
+  { key: 'capped', label: 'Capped brood', fill: 'capped' },
+  { key: 'open', label: 'Open brood', fill: 'open' },
+  { key: 'eggsSeen', label: 'Eggs', fill: 'eggs' },
+  { key: 'stores', label: 'Stores', fill: 'honey' },
+  { key: 'beeBread', label: 'Bee bread', fill: 'beeBread' },
+  { key: 'drawn', label: 'Empty comb', fill: 'drawn' },
+  { key: 'foundation', label: 'Foundation', fill: 'foundation' },
+];
+
+const EGGS: readonly { readonly seen: boolean | null; readonly label: string }[] = [
+  { seen: true, label: 'Seen' },
+  { seen: false, label: 'None' },
+  { seen: null, label: 'Not looked' },
+];
+
+/** The colony in a few numbers, a tap each: what is next lights up by itself. */
+export function QuickMode({
+  draft,
+  act,
+  boxes,
+}: {
+  readonly draft: CountDraft;
+  readonly act: Dispatch<CountAction>;
+  readonly boxes: readonly HiveBox[];
+}) {
+  const [active, setActive] = useState<FieldKey>('bees');
+  const [half, setHalf] = useState(false);
+  const [ten, setTen] = useState(false);
+  const { quick } = draft;
+  const problems = quickProblems(draft);
+  const there = framesThere(
+    draft.boxes.map((b) => ({ ...b, combs: draft.frames.filter((f) => f.boxId === b.id).length })),
+  );
+  const next = () => {
+    const at = FIELDS.findIndex((f) => f.key === active);
+    setActive(FIELDS[at + 1]?.key ?? active);
+    setHalf(false);
+    setTen(false);
+  };
+  const put = (change: Partial<QuickCount>) => act({ do: 'quick', change });
+  return (
+    <Grid
+      columnGap={7}
+      rowGap={4}
+      templateColumns={{ base: '1fr', md: 'minmax(0, 420px) minmax(0, 1fr)' }}
+      alignItems="start"
+    >
+      <Box>
+        <Grid as="ul" listStyleType="none" templateColumns="1fr 1fr" gap={1.5} mb={3}>
+          {FIELDS.map((f) => (
+            <Field
+              key={f.key}
+              field={f}
+              quick={quick}
+              active={active === f.key}
+              onActive={() => {
+                setActive(f.key);
+                setHalf(false);
+                setTen(false);
+              }}
+              onNumber={(value) => f.key !== 'eggsSeen' && put({ [f.key]: value })}
+            />
+          ))}
+        </Grid>
+        {active === 'eggsSeen' ? (
+          <Grid templateColumns="repeat(3, 1fr)" gap={1.5}>
+            {EGGS.map(({ seen, label }) => (
+              <Key
+                key={label}
+                label={`Eggs: ${label.toLowerCase()}`}
+                on={quick !== null && quick.eggsSeen === seen}
+                onClick={() => {
+                  put({ eggsSeen: seen });
+                  next();
+                }}
+              >
+                {label}
+              </Key>
+            ))}
+          </Grid>
+        ) : (
+          <Keypad
+            half={half}
+            ten={ten}
+            onHalf={() => setHalf(!half)}
+            onTen={() => setTen(!ten)}
+            onDigit={(n) => {
+              put({ [active as NumberKey]: n + (half ? 0.5 : 0) + (ten ? 10 : 0) });
+              next();
+            }}
+          />
+        )}
+      </Box>
+      <Box display="grid" gap={3} justifyItems="start">
+        <Text>
+          {quick === null
+            ? 'Say it in whole and half frames of the lowest box, both sides counted together.'
+            : `${one(namedFrames(quick))} of ${one(there)} frames are named; the rest is taken for empty comb.`}
+        </Text>
+        <ProblemList problems={problems} />
+        <HiveDrawing
+          boxes={drawnCount(draft, boxes, false)}
+          label="The colony as it is taken to be"
+          scale={1.3}
+        />
+        {quick !== null && (
+          <>
+            <Text color="inkSoft" fontSize="sm">
+              Spread as a typical nest and marked as estimated. Frames that you read one by one stay as you
+              read them.
+            </Text>
+            <Button variant="outline" bg="sheet" minH="44px" onClick={() => act({ do: 'noQuick' })}>
+              Clear the quick count
+            </Button>
+          </>
+        )}
+      </Box>
+    </Grid>
+  );
+}
+
+function Field({
+  field,
+  quick,
+  active,
+  onActive,
+  onNumber,
+}: {
+  readonly field: (typeof FIELDS)[number];
+  readonly quick: QuickCount | null;
+  readonly active: boolean;
+  readonly onActive: () => void;
+  readonly onNumber: (value: number) => void;
+}) {
+  const eggs = EGGS.find((e) => quick && e.seen === quick.eggsSeen)?.label ?? '–';
+  return (
+    <Flex
+      as="li"
+      align="center"
+      gap={2}
+      minH="48px"
+      pl={2}
+      pr={1}
+      borderWidth={active ? '2px' : '1px'}
+      borderColor={active ? 'accent' : 'line'}
+      bg={active ? 'accentSoft' : 'sheet'}
+      borderRadius="lg"
+      onClick={onActive}
+    >
+      <svg width="18" height="18" viewBox="0 0 18 18" aria-hidden="true">
+        {field.fill === 'bees' ? (
+          <circle cx="9" cy="9" r="8" fill="#7E8A84" />
+        ) : (
+          <rect x="1" y="1" width="16" height="16" rx="3" fill={CONTENT_FILL[field.fill]} stroke={COMB_INK} />
+        )}
+      </svg>
+      <Text as="span" flex="1" fontSize="sm" lineHeight="1.15" fontWeight="600">
+        {field.label}
+      </Text>
+      {field.key === 'eggsSeen' ? (
+        <Button
+          variant="plain"
+          color="ink"
+          px={2}
+          minH="44px"
+          fontWeight="700"
+          onClick={onActive}
+          aria-label={`Eggs: ${eggs}`}
+        >
+          {eggs}
+        </Button>
+      ) : (
+        <NumberInput
+          label={`${field.label}, frames`}
+          value={quick?.[field.key as NumberKey] ?? null}
+          onFocus={onActive}
+          onNumber={onNumber}
+        />
+      )}
+    </Flex>
+  );
+}
+
+/** A number of frames that can also be typed: `4.5`, `4,5` or `4½`. */
+function NumberInput({
+  label,
+  value,
+  onFocus,
+  onNumber,
+}: {
+  readonly label: string;
+  readonly value: number | null;
+  readonly onFocus: () => void;
+  readonly onNumber: (value: number) => void;
+}) {
+  const [typing, setTyping] = useState<string | null>(null);
+  const shown = typing ?? (value === null ? '' : frames(value));
+  return (
+    <Input
+      aria-label={label}
+      // The keypad below is for fingers; a keyboard on the screen would hide it.
+      inputMode="none"
+      value={shown}
+      placeholder="–"
+      w="58px"
+      minH="40px"
+      px={1}
+      textAlign="center"
+      fontWeight="700"
+      fontSize="1.1rem"
+      bg="transparent"
+      borderColor="transparent"
+      onFocus={(e) => {
+        onFocus();
+        e.target.select();
+      }}
+      onChange={(e) => {
+        setTyping(e.target.value);
+        const n = parseFrames(e.target.value);
+        if (n !== null) onNumber(n);
+      }}
+      onBlur={() => setTyping(null)}
+    />
+  );
+}
+
+/** Frames as one says them, to the half. */
+function frames(n: number): string {
+  const whole = Math.floor(n);
+  if (n - whole < 0.25) return String(whole);
+  return whole === 0 ? '½' : `${whole}½`;
+}
+
+function parseFrames(text: string): number | null {
+  const plain = text.trim().replace('½', '.5').replace(',', '.');
+  const n = Number(plain);
+  if (plain === '' || !Number.isFinite(n) || n < 0 || n > 60) return null;
+  return Math.round(n * 2) / 2;
+}
+
+function Keypad({
+  half,
+  ten,
+  onHalf,
+  onTen,
+  onDigit,
+}: {
+  readonly half: boolean;
+  readonly ten: boolean;
+  readonly onHalf: () => void;
+  readonly onTen: () => void;
+  readonly onDigit: (n: number) => void;
+}) {
+  return (
+    <Grid templateColumns="repeat(4, 1fr)" gap={1.5} role="group" aria-label="Frames">
+      {[1, 2, 3, 4, 5, 6, 7, 8, 9, 0].map((n) => (
+        <Key key={n} label={`${n} frames`} onClick={() => onDigit(n)}>
+          {n}
+        </Key>
+      ))}
+      <Key label="and a half" on={half} onClick={onHalf}>
+        +½
+      </Key>
+      <Key label="ten more" on={ten} onClick={onTen}>
+        10+
+      </Key>
+    </Grid>
+  );
+}
+
+function Key({
+  label,
+  on = false,
+  onClick,
+  children,
+}: {
+  readonly label: string;
+  readonly on?: boolean;
+  readonly onClick: () => void;
+  readonly children: React.ReactNode;
+}) {
+  return (
+    <Button
+      variant={on ? 'solid' : 'outline'}
+      {...(on ? {} : { bg: 'sheet' })}
+      minH="60px"
+      fontSize="1.35rem"
+      px={0}
+      aria-label={label}
+      aria-pressed={on}
+      onClick={onClick}
+    >
+      {children}
+    </Button>
+  );
+}

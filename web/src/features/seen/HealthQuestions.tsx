@@ -1,0 +1,85 @@
+import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
+import { DISEASE_SIGN_NAMES, DISEASE_SIGNS } from '@incremen/core';
+import type { EvidenceProps } from './evidenceProps.ts';
+import { Further, Question, ThreeAnswers } from './Question.tsx';
+
+/** Signs that brood may be sick: described, never diagnosed. */
+export function DiseaseQuestion({ evidence: { diseaseSigns }, set, name }: EvidenceProps) {
+  const signs = diseaseSigns.look === 'found' ? (diseaseSigns.signs ?? []) : [];
+  return (
+    <Question title="Signs of sick brood" hint="Smell, sunken or holed caps, discoloured or ropy larvae.">
+      <ThreeAnswers
+        label={name('sick brood')}
+        value={diseaseSigns.look}
+        onChange={(look) => set({ diseaseSigns: { look } })}
+      />
+      {diseaseSigns.look === 'found' && (
+        <Further>
+          <Flex wrap="wrap" gap={1.5} role="group" aria-label={name('signs')}>
+            {DISEASE_SIGNS.map((s) => {
+              const on = signs.includes(s);
+              return (
+                <Button
+                  key={s}
+                  minH="44px"
+                  variant={on ? 'solid' : 'outline'}
+                  {...(on ? {} : { bg: 'sheet' })}
+                  aria-pressed={on}
+                  onClick={() =>
+                    set({
+                      diseaseSigns: {
+                        look: 'found',
+                        signs: on ? signs.filter((x) => x !== s) : [...signs, s],
+                      },
+                    })
+                  }
+                >
+                  {DISEASE_SIGN_NAMES[s]}
+                </Button>
+              );
+            })}
+          </Flex>
+          <Text fontSize="sm">
+            Move no comb in or out, clean tools and gloves before the next hive, and have it examined. Some
+            brood diseases must be reported where you live: ask your bee inspector.
+          </Text>
+        </Further>
+      )}
+    </Question>
+  );
+}
+
+/** A strip or another treatment in the hive. */
+export function TreatmentQuestion({ evidence: { treatment }, set, name }: EvidenceProps) {
+  return (
+    <Question title="Mite strip or treatment in the hive">
+      <ThreeAnswers
+        label={name('treatment')}
+        value={treatment.look}
+        onChange={(look) => set({ treatment: { look } })}
+      />
+      {treatment.look === 'found' && (
+        <Further>
+          <Box as="label">
+            <Text as="span" fontWeight="600" fontSize="sm">
+              Which, and since when
+            </Text>
+            <Input
+              bg="sheet"
+              minH="44px"
+              maxLength={80}
+              value={treatment.what ?? ''}
+              onChange={(e) =>
+                set({
+                  treatment:
+                    e.target.value === '' ? { look: 'found' } : { look: 'found', what: e.target.value },
+                })
+              }
+            />
+          </Box>
+          <Text fontSize="sm">The label and your local rules say how long, and when honey may be taken.</Text>
+        </Further>
+      )}
+    </Question>
+  );
+}

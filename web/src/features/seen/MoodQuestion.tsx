@@ -1,0 +1,21 @@
+import { Choice } from '../../ui/Choice.tsx';
+import type { EvidenceProps } from './evidenceProps.ts';
+
+/** How the bees took it. */
+export function MoodQuestion({ evidence, set, name }: EvidenceProps) {
+  return (
+    <Choice
+      label={name('temper')}
+      shown="Temper"
+      value={evidence.mood ?? 'unsaid'}
+      onChange={(mood) => set({ mood: mood === 'unsaid' ? null : mood })}
+      options={[
+        { id: 'calm', label: 'Calm' },
+        { id: 'restless', label: 'Restless' },
+        { id: 'roaring', label: 'Roaring' },
+        { id: 'defensive', label: 'Defensive' },
+        { id: 'unsaid', label: 'Not noted', quiet: true },
+      ]}
+    />
+  );
+}

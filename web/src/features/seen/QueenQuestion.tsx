@@ -1,0 +1,94 @@
+import { Box, NativeSelect, Text } from '@chakra-ui/react';
+import { MARKING_COLOURS, type MarkingColour } from '@incremen/core';
+import { QueenMark } from '../../drawing/Slat.tsx';
+import { Choice } from '../../ui/Choice.tsx';
+import type { EvidenceProps } from './evidenceProps.ts';
+import { Further, Question, ThreeAnswers } from './Question.tsx';
+
+/** The queen herself: her build, the dot she wears, the frame she was on. */
+export function QueenQuestion({
+  evidence: { queen },
+  set,
+  name,
+  frames = [],
+}: EvidenceProps & {
+  /** The frames she may have been on. */
+  readonly frames?: readonly { readonly id: string; readonly name: string }[];
+}) {
+  return (
+    <Question title="The queen herself">
+      <ThreeAnswers
+        label={name('queen')}
+        value={queen.look}
+        onChange={(look) => set({ queen: look === 'found' ? { look, build: 'unsure' } : { look } })}
+      />
+      {queen.look === 'found' && (
+        <Further>
+          <Choice
+            hideLabel
+            label={name('build of the queen')}
+            value={queen.build}
+            onChange={(build) => set({ queen: { ...queen, build } })}
+            options={[
+              { id: 'long', label: 'Long, laying' },
+              { id: 'slim', label: 'Slim' },
+              { id: 'unsure', label: 'Not sure' },
+            ]}
+          />
+          <Choice
+            hideLabel
+            label={name('dot of the queen')}
+            value={queen.dot ?? 'unseen'}
+            onChange={(dot) => {
+              const { dot: _dot, ...rest } = queen;
+              set({ queen: dot === 'unseen' ? rest : { ...rest, dot } });
+            }}
+            options={[
+              ...MARKING_COLOURS.map((c) => ({ id: c, label: <Dot colour={c} />, hint: c })),
+              { id: 'none' as const, label: 'No dot' },
+              { id: 'unseen' as const, label: 'Dot not seen', quiet: true },
+            ]}
+          />
+          {frames.length > 0 && (
+            <Box as="label">
+              <Text as="span" fontWeight="600" fontSize="sm">
+                Seen on
+              </Text>
+              <NativeSelect.Root size="lg" maxW="260px">
+                <NativeSelect.Field
+                  bg="sheet"
+                  value={queen.frameId ?? ''}
+                  onChange={(e) => {
+                    const { frameId: _frame, ...rest } = queen;
+                    set({ queen: e.target.value === '' ? rest : { ...rest, frameId: e.target.value } });
+                  }}
+                >
+                  <option value="">no frame noted</option>
+                  {frames.map((f) => (
+                    <option key={f.id} value={f.id}>
+                      {f.name}
+                    </option>
+                  ))}
+                </NativeSelect.Field>
+                <NativeSelect.Indicator />
+              </NativeSelect.Root>
+            </Box>
+          )}
+        </Further>
+      )}
+    </Question>
+  );
+}
+
+function Dot({ colour }: { readonly colour: MarkingColour }) {
+  return (
+    <>
+      <svg width="22" height="22" viewBox="0 0 22 22" aria-hidden="true">
+        <QueenMark x={11} y={11} colour={colour} r={7} />
+      </svg>
+      <Box as="span" srOnly>
+        {colour}
+      </Box>
+    </>
+  );
+}
