@@ -112,6 +112,7 @@ export { failure, success, type Problem, type Result } from './result/problem.ts
 export { applyChanges, changeSchema, reverseChanges, type Change } from './apiary/change.ts';
 export { command, photosIn, type Command, type CommandOf, type NewHive } from './apiary/commands.ts';
 export { decide } from './apiary/decide.ts';
+export { chambersFor } from './apiary/deciders/settingUp.ts';
 export { judgeLook } from './apiary/deciders/looking.ts';
 export {
   emptyApiary,

@@ -43,6 +43,22 @@ export const DEMO_COLONIES: readonly DemoColony[] = [
     queen: { name: 'Ottoline', birthYear: 2025, dot: 'blue' },
     counts: [
       {
+        day: '2026-04-18',
+        boxes: [
+          { bees: 5.1, eggs: 0.4, open: 0.7, capped: 1.4, beeBread: 0.8, honey: 1.6 },
+          { bees: 3.6, eggs: 0.2, open: 0.4, capped: 0.6, beeBread: 0.4, honey: 4.1 },
+        ],
+      },
+      {
+        day: '2026-05-02',
+        boxes: [
+          { bees: 6.9, eggs: 0.5, open: 1, capped: 2.2, drone: 0.1, beeBread: 0.9, honey: 1.3 },
+          { bees: 5.8, eggs: 0.5, open: 0.8, capped: 1.2, beeBread: 0.6, honey: 3.7 },
+        ],
+        queenAt: [1, 5],
+        note: 'Drone brood begins. Supers next time.',
+      },
+      {
         day: '2026-05-14',
         boxes: [
           { bees: 8.2, eggs: 0.3, open: 0.9, capped: 2.9, drone: 0.2, beeBread: 1.1, honey: 1.2 },
@@ -81,6 +97,10 @@ export const DEMO_COLONIES: readonly DemoColony[] = [
     boxes: [DEEP],
     queen: { name: 'Hesper', birthYear: 2025, dot: 'blue' },
     counts: [
+      {
+        day: '2026-04-29',
+        boxes: [{ bees: 5.6, eggs: 0.4, open: 0.8, capped: 1.7, beeBread: 0.7, honey: 3.1 }],
+      },
       {
         day: '2026-05-13',
         boxes: [{ bees: 7.4, eggs: 0.5, open: 1.1, capped: 2.5, beeBread: 0.8, honey: 2.6 }],

@@ -16,6 +16,16 @@ export function makeRouter() {
           lazy: async () => ({ Component: (await import('../features/board/BoardPage.tsx')).BoardPage }),
         },
         {
+          path: 'yards',
+          lazy: async () => ({ Component: (await import('../features/yards/YardsPage.tsx')).YardsPage }),
+        },
+        {
+          path: 'compare',
+          lazy: async () => ({
+            Component: (await import('../features/compare/ComparePage.tsx')).ComparePage,
+          }),
+        },
+        {
           path: 'yards/:yardId',
           lazy: async () => ({ Component: (await import('../features/board/BoardPage.tsx')).BoardPage }),
         },
@@ -26,6 +36,10 @@ export function makeRouter() {
         {
           path: 'colonies/:colonyId/count',
           lazy: async () => ({ Component: (await import('../features/count/CountPage.tsx')).CountPage }),
+        },
+        {
+          path: 'colonies/:colonyId/hive',
+          lazy: async () => ({ Component: (await import('../features/colony/HivePage.tsx')).HivePage }),
         },
         {
           path: 'colonies/:colonyId/plan',

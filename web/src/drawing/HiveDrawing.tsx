@@ -21,6 +21,8 @@ export interface DrawnFrame {
   readonly blank: 'drawn' | 'foundation';
   readonly outline?: string;
   readonly dim?: boolean;
+  /** Its own size, where it hangs in a box made for another. */
+  readonly sizeId?: FrameSizeId;
 }
 
 /** A box to be drawn. */
@@ -33,6 +35,8 @@ export interface DrawnBox {
   readonly excluderBelow?: boolean;
   /** Slots after which a partition stands. */
   readonly partitionsAfter?: readonly number[];
+  /** Slots behind a partition, which belong to another colony. */
+  readonly othersSlots?: readonly number[];
   readonly frames: readonly DrawnFrame[];
 }
 
@@ -41,9 +45,13 @@ const ABOVE = 8;
 const BELOW = 11;
 const BOX_GAP = 3;
 
-/** How deep a frame hangs, beside a Langstroth deep; by area, since widths are much alike. */
+/** Depth of a Langstroth deep comb, in mm. */
+const DEEP_MM = 203;
+
+/** How deep a frame hangs, beside a Langstroth deep; by area where only that is known. */
 function slatHeight(size: FrameSizeId): number {
-  const share = frameSize(size).areaCm2PerSide / frameSize('langstroth-deep').areaCm2PerSide;
+  const { depthMm, areaCm2PerSide } = frameSize(size);
+  const share = depthMm ? depthMm / DEEP_MM : areaCm2PerSide / frameSize('langstroth-deep').areaCm2PerSide;
   return SLAT.deepHeight * Math.min(1.3, Math.max(0.55, share));
 }
 
@@ -136,6 +144,17 @@ export const HiveDrawing = memo(function HiveDrawing({
                 strokeWidth={2.6}
               />
             ))}
+            {box.othersSlots?.map((slot) => (
+              <rect
+                key={`o${slot}`}
+                x={PAD + (slot - 1) * SLAT.pitch + 3}
+                y={top + ABOVE}
+                width={SLAT.width - 1}
+                height={slatHeight(box.sizeId)}
+                rx={2}
+                fill="var(--chakra-colors-sunk)"
+              />
+            ))}
             <EmptySlots box={box} top={top + ABOVE} />
             {box.frames.map((f) => (
               <Slat
@@ -144,8 +163,9 @@ export const HiveDrawing = memo(function HiveDrawing({
                 unread={f.reading === null && f.blank === 'drawn'}
                 x={PAD + (f.slot - 1) * SLAT.pitch + (SLAT.pitch - SLAT.width) / 2}
                 y={top + ABOVE}
-                height={slatHeight(box.sizeId)}
+                height={slatHeight(f.sizeId ?? box.sizeId)}
                 queenColour={queenColour ?? null}
+                {...(f.sizeId ? { outline: 'var(--chakra-colors-alarm)' } : {})}
                 {...(f.outline ? { outline: f.outline } : {})}
                 {...(f.dim ? { dim: true } : {})}
               />
@@ -177,7 +197,7 @@ export const HiveDrawing = memo(function HiveDrawing({
 });
 
 function EmptySlots({ box, top }: { readonly box: DrawnBox; readonly top: number }) {
-  const taken = new Set(box.frames.map((f) => f.slot));
+  const taken = new Set([...box.frames.map((f) => f.slot), ...(box.othersSlots ?? [])]);
   return Array.from({ length: box.slots }, (_, i) => i + 1)
     .filter((s) => !taken.has(s))
     .map((s) => (
@@ -204,5 +224,7 @@ export function hiveInWords(name: string, boxes: readonly DrawnBox[]): string {
     n: frames.reduce((sum, f) => sum + (f.reading ? shareOf(f.reading, c) : 0), 0),
   })).filter((t) => t.n >= 0.5);
   const words = totals.map((t) => `${t.n.toFixed(1)} ${CONTENT_NAMES[t.c]}`).join(', ');
-  return `${name}: ${boxes.length === 1 ? 'one box' : `${boxes.length} boxes`}, ${frames.length} frames${words ? `; in frames: ${words}` : ''}`;
+  const wrong = frames.filter((f) => f.sizeId).length;
+  const alsoWrong = wrong > 0 ? `; ${wrong} hang in a box made for another size` : '';
+  return `${name}: ${boxes.length === 1 ? 'one box' : `${boxes.length} boxes`}, ${frames.length} frames${words ? `; in frames: ${words}` : ''}${alsoWrong}`;
 }

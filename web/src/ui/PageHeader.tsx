@@ -20,7 +20,7 @@ export function PageHeader({
         {title}
       </Heading>
       {aside && (
-        <Box color="inkSoft" fontSize="sm">
+        <Box color="inkSoft" fontSize="sm" flex="1 1 260px" minW={0}>
           {aside}
         </Box>
       )}

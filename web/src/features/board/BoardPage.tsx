@@ -1,23 +1,22 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import { coloniesOfYard, colonyState, type ColonyState, type Lane, type Yard } from '@incremen/core';
-import { useMemo } from 'react';
-import { Link, NavLink, useParams } from 'react-router';
+import { colonyState, coloniesOfYard, dayInWords, type ColonyState, type Yard } from '@incremen/core';
+import { useDeferredValue, useMemo } from 'react';
+import { Link, useParams } from 'react-router';
 import { Plus } from 'lucide-react';
 import { Legend } from '../../drawing/Legend.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
-import { one } from '../../ui/format.ts';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
+import { YardTabs } from '../yards/YardTabs.tsx';
+import { YardTotals } from '../yards/YardTotals.tsx';
+import { viewed } from './boardSlice.ts';
+import { BoardTools } from './BoardTools.tsx';
 import { ColonyCard } from './ColonyCard.tsx';
+import { DaySlider } from './DaySlider.tsx';
 import { EmptyYard } from './EmptyYard.tsx';
+import { arranged, LANES } from './lanes.ts';
 import { NextUp } from './NextUp.tsx';
-
-const LANES: readonly { lane: Lane; title: string; meaning: string }[] = [
-  { lane: 'giver', title: 'Can give', meaning: 'strong, above your giver line' },
-  { lane: 'weak', title: 'Weak', meaning: 'boost, watch or unite' },
-  { lane: 'even', title: 'Even', meaning: 'leave them to build' },
-  { lane: 'raising', title: 'Raising', meaning: 'a queen on the way' },
-  { lane: 'uncounted', title: 'Not counted', meaning: 'read the frames first' },
-];
+import { useColoniesOn } from './useColoniesOn.ts';
 
 /** One yard: what to do next, and every colony drawn on its stand. */
 export function BoardPage() {
@@ -34,46 +33,71 @@ export function BoardPage() {
 function YardBoard({ yard, yards }: { readonly yard: Yard; readonly yards: readonly Yard[] }) {
   const apiary = useApiary();
   const today = useToday();
-  const states = useMemo(
+  const dispatch = useAppDispatch();
+  const view = useAppSelector((s) => s.board);
+  // The slider keeps up with the finger; the board follows as fast as it can.
+  const offset = useDeferredValue(view.offset);
+  const { states, day, past } = useColoniesOn(yard.id, offset);
+  const asCounted = useMemo(
     () => coloniesOfYard(apiary, yard.id).map((c) => colonyState(apiary, c, today)),
     [apiary, yard, today],
   );
+  const shown = useMemo(() => arranged(states, view), [states, view]);
   return (
     <Box>
-      <PageHeader title={yard.name} aside={<Totals states={states} />}>
-        <Flex as="nav" aria-label="Yards" gap={1} borderWidth="1px" borderRadius="lg" p="3px" bg="sunk">
-          {yards.map((y) => (
-            <NavLink key={y.id} to={`/yards/${y.id}`}>
-              <Box
-                px={3}
-                minH="38px"
-                display="flex"
-                alignItems="center"
-                borderRadius="md"
-                {...(y.id === yard.id
-                  ? { bg: 'sheet', fontWeight: '700', boxShadow: 'xs' }
-                  : { color: 'inkSoft' })}
-              >
-                {y.name}
-              </Box>
-            </NavLink>
-          ))}
-        </Flex>
+      <PageHeader title={yard.name} aside={<YardTotals states={states} />}>
+        <YardTabs yards={yards} current={yard.id} />
         <Button asChild variant="outline" bg="sheet" minH="44px">
-          <Link to={`/setup?yard=${yard.id}`}>
-            <Plus size={18} aria-hidden /> Hives
+          <Link to={`/setup?yard=${yard.id}`} aria-label="Add hives">
+            <Plus size={18} aria-hidden />
+            <Box as="span" display={{ base: 'none', md: 'inline' }}>
+              Hives
+            </Box>
           </Link>
         </Button>
       </PageHeader>
-      <NextUp states={states} />
-      {states.length === 0 && <Text>No hive stands here yet.</Text>}
+      <NextUp states={asCounted} />
+      {states.length === 0 ? (
+        <Text>
+          No hive stands here yet. <Link to={`/setup?yard=${yard.id}`}>Put some on their stands.</Link>
+        </Text>
+      ) : (
+        <Flex gap={{ base: 1, md: 4 }} mb={3} wrap="wrap" justify="space-between">
+          <DaySlider offset={view.offset} onChange={(to) => dispatch(viewed({ offset: to }))} />
+          <BoardTools />
+        </Flex>
+      )}
+      {past === 'away' && (
+        <Text role="status" mb={3}>
+          Older counts are on the server, which is out of reach. Today and the days ahead can be shown.
+        </Text>
+      )}
+      {past === 'fetching' && (
+        <Text role="status" mb={3} color="inkSoft">
+          Fetching the counts of {day ? dayInWords(day) : 'then'}…
+        </Text>
+      )}
+      {states.length > 0 && shown.length === 0 && (
+        <Text>
+          No colony fits.{' '}
+          <Button
+            variant="outline"
+            bg="sheet"
+            minH="44px"
+            onClick={() => dispatch(viewed({ find: '', lane: null }))}
+          >
+            Show all {states.length}
+          </Button>
+        </Text>
+      )}
       <Flex wrap="wrap" columnGap={8} rowGap={3} align="flex-start">
         {LANES.map(({ lane, title, meaning }) => (
           <LaneBlock
             key={lane}
             title={title}
             meaning={meaning}
-            states={states.filter((s) => s.lane === lane)}
+            states={shown.filter((s) => s.lane === lane)}
+            picked={view.picked}
           />
         ))}
       </Flex>
@@ -84,26 +108,17 @@ function YardBoard({ yard, yards }: { readonly yard: Yard; readonly yards: reado
   );
 }
 
-function Totals({ states }: { readonly states: readonly ColonyState[] }) {
-  const sum = (pick: (s: ColonyState) => number) => one(states.reduce((n, s) => n + pick(s), 0));
-  return (
-    <Text>
-      {states.length} colonies · <b>{sum((s) => s.strength.framesOfBees.likely)}</b> frames of bees ·{' '}
-      <b>{sum((s) => s.strength.broodFrames.likely)}</b> brood · <b>{sum((s) => s.strength.storesFrames)}</b>{' '}
-      stores
-    </Text>
-  );
-}
-
 /** A lane is as wide as its hives, so that small lanes share a row. */
 function LaneBlock({
   title,
   meaning,
   states,
+  picked,
 }: {
   readonly title: string;
   readonly meaning: string;
   readonly states: readonly ColonyState[];
+  readonly picked: readonly string[] | null;
 }) {
   if (states.length === 0) return null;
   return (
@@ -121,6 +136,7 @@ function LaneBlock({
           {title}
         </Heading>
         <Text color="inkSoft" fontSize="sm">
+          {states.length > 6 ? `${states.length}, ` : ''}
           {meaning}
         </Text>
       </Flex>
@@ -134,7 +150,7 @@ function LaneBlock({
       >
         {states.map((s) => (
           <Box as="li" key={s.colony.id} w={{ base: 'calc(50% - 8px)', md: 'auto' }}>
-            <ColonyCard state={s} />
+            <ColonyCard state={s} picked={picked === null ? null : picked.includes(s.colony.id)} />
           </Box>
         ))}
       </Flex>

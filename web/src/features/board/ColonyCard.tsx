@@ -1,68 +1,126 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { markingColour, type ColonyState } from '@incremen/core';
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
+import { useInView } from 'react-intersection-observer';
 import { Link } from 'react-router';
+import { useAppDispatch } from '../../app/store.ts';
 import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
-import { HiveDrawing, hiveInWords } from '../../drawing/HiveDrawing.tsx';
+import { HiveDrawing, hiveInWords, hiveSize } from '../../drawing/HiveDrawing.tsx';
 import { QueenMark } from '../../drawing/Slat.tsx';
 import { useApiary } from '../../mirror/hooks.ts';
 import { one } from '../../ui/format.ts';
+import { usePrinting } from '../../ui/usePrinting.ts';
+import { pickToggled } from './boardSlice.ts';
 
 /** A colony on the board: its hive drawn, its strength in figures, and what it asks for. */
-export const ColonyCard = memo(function ColonyCard({ state }: { readonly state: ColonyState }) {
-  const apiary = useApiary();
-  const { colony, strength } = state;
-  const boxes = drawnBoxesOf(apiary, colony);
-  const colour = queenColour(state);
+export const ColonyCard = memo(function ColonyCard({
+  state,
+  picked,
+}: {
+  readonly state: ColonyState;
+  /** Whether it is picked to be compared; null while nobody picks. */
+  readonly picked: boolean | null;
+}) {
+  const dispatch = useAppDispatch();
+  const { colony } = state;
+  const frame = {
+    display: 'block',
+    borderRadius: 'lg',
+    p: 1.5,
+    m: -1.5,
+    w: { base: 'calc(100% + 12px)', md: 'auto' },
+    _hover: { bg: 'sunk' },
+    transition: 'background 120ms',
+  } as const;
+  if (picked === null) {
+    return (
+      <Box asChild {...frame}>
+        <Link to={`/colonies/${colony.id}`}>
+          <Face state={state} />
+        </Link>
+      </Box>
+    );
+  }
   return (
     <Box
-      asChild
-      display="block"
-      borderRadius="lg"
-      p={1.5}
-      m={-1.5}
-      _hover={{ bg: 'sunk' }}
-      transition="background 120ms"
+      as="button"
+      {...frame}
+      textAlign="left"
+      cursor="pointer"
+      aria-pressed={picked}
+      aria-label={`Compare ${colony.name}`}
+      outline={picked ? '3px solid' : '1px dashed'}
+      outlineColor={picked ? 'accent' : 'inkSoft'}
+      bg={picked ? 'accentSoft' : 'transparent'}
+      onClick={() => dispatch(pickToggled(colony.id))}
     >
-      <Link to={`/colonies/${colony.id}`}>
-        <Flex align="center" gap={2} px={1}>
-          <Text as="span" fontWeight="700" fontSize="1.05rem">
-            {colony.name}
-          </Text>
-          <QueenDot state={state} />
-          <Text as="span" ml="auto" color="inkSoft" fontSize="sm">
-            {state.countAgeDays === null
-              ? 'never counted'
-              : state.countAgeDays === 0
-                ? 'today'
-                : `${state.countAgeDays} d`}
-          </Text>
-        </Flex>
-        <HiveDrawing boxes={boxes} queenColour={colour} label={hiveInWords(colony.name, boxes)} />
-        <Flex gap={3} px={1} pt={1} fontWeight="600">
-          <Figure shape="bees" value={strength.framesOfBees.likely} name="frames of bees" />
-          <Figure shape="brood" value={strength.broodFrames.likely} name="frames of brood" />
-          <Figure shape="stores" value={strength.storesFrames} name="frames of stores" />
-        </Flex>
-        <Text
-          px={1}
-          maxW="200px"
-          minH="2.9em"
-          lineHeight="1.4"
-          fontWeight={state.urgent ? '700' : '400'}
-          color={state.urgent ? 'alarm' : state.lane === 'raising' ? 'rest' : 'inkSoft'}
-        >
-          {state.reason}
-        </Text>
-        {state.countedBeforeSplit && (
-          <Text px={1} fontSize="sm" color="inkSoft">
-            counted before the split
-          </Text>
-        )}
-      </Link>
+      <Face state={state} />
     </Box>
   );
 });
+
+function Face({ state }: { readonly state: ColonyState }) {
+  const { colony, strength } = state;
+  return (
+    <>
+      <Flex align="center" gap={2} px={1}>
+        <Text as="span" fontWeight="700" fontSize="1.05rem">
+          {colony.name}
+        </Text>
+        <QueenDot state={state} />
+        <Text as="span" ml="auto" color="inkSoft" fontSize="sm">
+          {state.countAgeDays === null
+            ? 'never counted'
+            : state.countAgeDays === 0
+              ? 'today'
+              : `${state.countAgeDays} d`}
+        </Text>
+      </Flex>
+      <LazyHive state={state} />
+      <Flex gap={3} px={1} pt={1} fontWeight="600">
+        <Figure shape="bees" value={strength.framesOfBees.likely} name="frames of bees" />
+        <Figure shape="brood" value={strength.broodFrames.likely} name="frames of brood" />
+        <Figure shape="stores" value={strength.storesFrames} name="frames of stores" />
+      </Flex>
+      <Text
+        px={1}
+        maxW="200px"
+        minH="2.9em"
+        lineHeight="1.4"
+        fontWeight={state.urgent ? '700' : '400'}
+        color={state.urgent ? 'alarm' : state.lane === 'raising' ? 'rest' : 'inkSoft'}
+      >
+        {state.reason}
+      </Text>
+      {state.countedBeforeSplit && (
+        <Text px={1} fontSize="sm" color="inkSoft">
+          counted before the split
+        </Text>
+      )}
+    </>
+  );
+}
+
+/** The hive, drawn when it comes near the screen: a board of 150 has some 30,000 bands. */
+function LazyHive({ state }: { readonly state: ColonyState }) {
+  const apiary = useApiary();
+  const { ref, inView } = useInView({ rootMargin: '900px 0px', triggerOnce: true });
+  const { colony, frames } = state;
+  const printing = usePrinting();
+  const boxes = useMemo(() => drawnBoxesOf(apiary, colony, frames), [apiary, colony, frames]);
+  const { width, height } = hiveSize(boxes);
+  return (
+    <Box
+      ref={ref}
+      maxW={`${width}px`}
+      style={{ aspectRatio: `${width} / ${height}`, contain: 'layout paint' }}
+    >
+      {(inView || printing) && (
+        <HiveDrawing boxes={boxes} queenColour={queenColour(state)} label={hiveInWords(colony.name, boxes)} />
+      )}
+    </Box>
+  );
+}
 
 /** The colour to draw a colony's queen in: the dot she wears, or that of her year. */
 export function queenColour(state: ColonyState) {

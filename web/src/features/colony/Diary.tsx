@@ -1,11 +1,35 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
-import { dayInWords, type Apiary, type Visit } from '@incremen/core';
+import {
+  dayInWords,
+  DISEASE_SIGN_NAMES,
+  photosOf,
+  SIGN_NAMES,
+  SIGNS,
+  type Apiary,
+  type Conditions,
+  type Evidence,
+  type Operation,
+  type Reading,
+  type Visit,
+} from '@incremen/core';
+import { Link } from 'react-router';
+import { useOperation } from '../../mirror/hooks.ts';
+import { count } from '../../ui/format.ts';
+import { PhotoStrip } from '../photos/PhotoStrip.tsx';
+import { NoteText } from './NoteText.tsx';
 
-/** A colony's visits, latest first. */
-export function Diary({ visits, apiary }: { readonly visits: readonly Visit[]; readonly apiary: Apiary }) {
+/** A colony's visits, latest first, with what was seen, noted and photographed. */
+export function Diary({
+  visits,
+  apiary,
+  readings,
+}: {
+  readonly visits: readonly Visit[];
+  readonly apiary: Apiary;
+  readonly readings: readonly Reading[];
+}) {
+  const { units } = useOperation();
   if (visits.length === 0) return null;
-  const framesOf = (visit: Visit) =>
-    Object.values(apiary.reading).filter((r) => r.visitId === visit.id).length;
   return (
     <Box as="section">
       <Heading as="h2" fontSize="1.15rem" mb={2}>
@@ -15,38 +39,124 @@ export function Diary({ visits, apiary }: { readonly visits: readonly Visit[]; r
         as="ol"
         listStyleType="none"
         display="grid"
-        gap={1.5}
+        gap={3}
         borderLeftWidth="2px"
         borderColor="line"
         pl={4}
       >
-        {visits.map((v) => (
-          <Box as="li" key={v.id}>
-            <Text as="span" fontWeight="600">
-              {dayInWords(v.day)}
-            </Text>{' '}
-            {v.purpose === 'count' ? counted(framesOf(v)) : looked(v)}
-            {v.note && <Text color="inkSoft">{v.note}</Text>}
-          </Box>
-        ))}
+        {visits.map((v) => {
+          const photos = photosOf(apiary, v.id);
+          const seen = v.evidence ? seenInWords(v.evidence) : '';
+          const conditions = v.conditions ? conditionsInWords(v.conditions, units) : '';
+          const frames = readings.filter((r) => r.visitId === v.id).length;
+          return (
+            <Box as="li" key={v.id}>
+              <Text>
+                <Text as="span" fontWeight="600">
+                  {dayInWords(v.day)}
+                  {v.time ? `, ${v.time}` : ''}
+                </Text>{' '}
+                {v.purpose === 'count' ? countedInWords(frames, readings, v.id) : 'looked'}
+                {seen && `: ${seen}`}
+              </Text>
+              {conditions && (
+                <Text color="inkSoft" fontSize="sm">
+                  {conditions}
+                </Text>
+              )}
+              {v.clash && <Clash visit={v} other={apiary.visit[v.clash.withVisitId]} />}
+              {v.note && <NoteText note={v.note} />}
+              {photos.length > 0 && (
+                <Box mt={1}>
+                  <PhotoStrip
+                    photos={photos.map((p, i) => ({
+                      id: p.id,
+                      label: p.caption || `photo ${i + 1} of ${dayInWords(v.day)}`,
+                    }))}
+                  />
+                </Box>
+              )}
+            </Box>
+          );
+        })}
       </Box>
     </Box>
   );
 }
 
-const counted = (frames: number) =>
-  frames > 0 ? `counted, ${frames} frames` : 'counted, replaced by later readings';
+/** Two counts that did not know of each other, and which of them stands. */
+function Clash({ visit, other }: { readonly visit: Visit; readonly other: Visit | undefined }) {
+  if (!visit.clash) return null;
+  const { frames, stands } = visit.clash;
+  const at = other?.time ? ` at ${other.time}` : '';
+  return (
+    <Text color="near">
+      {count(frames, 'frame was', 'frames were')} also counted on another device{at}.{' '}
+      {stands === 'this' ? 'This count is the later and stands' : 'That count is the later and stands'}; both
+      are kept. If in doubt,{' '}
+      <Link to={`/colonies/${visit.colonyId}/count`} style={{ textDecoration: 'underline' }}>
+        count again
+      </Link>
+      .
+    </Text>
+  );
+}
 
-function looked(visit: Visit): string {
-  const { evidence } = visit;
-  if (!evidence) return 'looked';
-  const of = (name: string, look: string) =>
-    look === 'notLooked' ? [] : [`${look === 'found' ? '' : 'no '}${name}`];
-  const seen = [
-    ...of('eggs', evidence.eggs.look),
-    ...of('cells', evidence.cells.look),
-    ...of('capped brood', evidence.cappedBrood.look),
-    ...of('queen seen', evidence.queen.look).map((s) => s.replace('no queen seen', 'queen not seen')),
-  ];
-  return `looked: ${seen.join(', ') || 'nothing noted'}`;
+function countedInWords(frames: number, readings: readonly Reading[], visitId: string): string {
+  if (frames === 0) return 'noted';
+  const estimated = readings.some((r) => r.visitId === visitId && r.body.estimated);
+  return `counted, ${count(frames, 'frame')}${estimated ? ', estimated' : ''}`;
+}
+
+/** What was looked for, found or not, in a line. */
+export function seenInWords(evidence: Evidence): string {
+  const of = (name: string, look: string, not = `no ${name}`) =>
+    look === 'notLooked' ? [] : [look === 'found' ? name : not];
+  const { eggs, cappedBrood, cells, queen, diseaseSigns, treatment } = evidence;
+  const queenWords =
+    queen.look === 'found'
+      ? `queen seen${queen.build === 'unsure' ? '' : `, ${queen.build}`}${queen.dot ? `, ${queen.dot === 'none' ? 'no' : queen.dot} dot` : ''}`
+      : 'queen';
+  const eggWords = eggs.look === 'found' && eggs.perCell === 'several' ? 'several eggs a cell' : 'eggs';
+  const cappedWords =
+    cappedBrood.look === 'found' && cappedBrood.patch !== 'unsure'
+      ? `capped brood, ${cappedBrood.patch}`
+      : 'capped brood';
+  const cellCount = cells.look === 'found' ? cells.cells.reduce((n, c) => n + c.count, 0) : 0;
+  const sick =
+    diseaseSigns.look === 'found' && diseaseSigns.signs?.length
+      ? diseaseSigns.signs.map((s) => DISEASE_SIGN_NAMES[s]).join(', ')
+      : 'signs of sick brood';
+  const treated =
+    treatment.look === 'found'
+      ? `treatment in the hive${treatment.what ? ` (${treatment.what})` : ''}`
+      : 'treatment';
+  return [
+    ...of(queenWords, queen.look, 'queen not seen'),
+    ...of(eggWords, eggs.look),
+    ...of('small larvae', evidence.youngLarvae.look),
+    ...of(cappedWords, cappedBrood.look, 'no capped brood'),
+    ...of(cells.look === 'found' ? count(cellCount, 'queen cell') : 'queen cells', cells.look),
+    ...of(sick, diseaseSigns.look, 'no signs of sick brood'),
+    ...of(treated, treatment.look),
+    ...SIGNS.flatMap((s) => of(SIGN_NAMES[s], evidence[s].look)),
+    ...(evidence.mood ? [evidence.mood] : []),
+  ].join(', ');
+}
+
+function conditionsInWords(c: Conditions, units: Operation['units']): string {
+  const temperature =
+    c.temperatureC === null
+      ? []
+      : [
+          units === 'imperial'
+            ? `${Math.round(c.temperatureC * 1.8 + 32)} °F`
+            : `${Math.round(c.temperatureC)} °C`,
+        ];
+  return [
+    ...(c.sky ? [c.sky] : []),
+    ...(c.wind ? [c.wind === 'wind' ? 'windy' : c.wind] : []),
+    ...temperature,
+    ...(c.minutesOpen ? [`open ${count(c.minutesOpen, 'minute')}`] : []),
+  ].join(' · ');
 }

@@ -7,8 +7,8 @@ import {
   type QuickCount,
 } from '@incremen/core';
 import { useState, type Dispatch } from 'react';
-import { COMB_INK, CONTENT_FILL } from '../../drawing/contentStyle.ts';
 import { HiveDrawing } from '../../drawing/HiveDrawing.tsx';
+import { Swatch } from '../../drawing/Legend.tsx';
 import { one } from '../../ui/format.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { quickProblems, type CountAction, type CountDraft } from './countDraft.ts';
@@ -172,13 +172,11 @@ function Field({
       borderRadius="lg"
       onClick={onActive}
     >
-      <svg width="18" height="18" viewBox="0 0 18 18" aria-hidden="true">
-        {field.fill === 'bees' ? (
-          <circle cx="9" cy="9" r="8" fill="#7E8A84" />
-        ) : (
-          <rect x="1" y="1" width="16" height="16" rx="3" fill={CONTENT_FILL[field.fill]} stroke={COMB_INK} />
-        )}
-      </svg>
+      {field.fill === 'bees' ? (
+        <Box boxSize="18px" borderRadius="full" bg="#7E8A84" flex="none" />
+      ) : (
+        <Swatch content={field.fill} />
+      )}
       <Text as="span" flex="1" fontSize="sm" lineHeight="1.15" fontWeight="600">
         {field.label}
       </Text>

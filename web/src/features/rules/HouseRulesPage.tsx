@@ -1,5 +1,12 @@
-import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
-import { HOUSE_RULES, houseRules, type HouseRuleId, type Operation } from '@incremen/core';
+import { Box, Button, Flex, Input, NativeSelect, Text } from '@chakra-ui/react';
+import {
+  allFrameSizes,
+  HOUSE_RULES,
+  houseRules,
+  type FrameSizeId,
+  type HouseRuleId,
+  type Operation,
+} from '@incremen/core';
 import { useState } from 'react';
 import { useOperation, useSend } from '../../mirror/hooks.ts';
 import { LookSwitch } from '../../app/Shell.tsx';
@@ -56,6 +63,39 @@ export function HouseRulesPage() {
             { id: 'imperial', label: 'Pounds' },
           ]}
         />
+        <Choice
+          label="Seasons"
+          value={operation.hemisphere}
+          onChange={(hemisphere: Operation['hemisphere']) =>
+            void send({ type: 'changeSettings', hemisphere })
+          }
+          options={[
+            { id: 'north', label: 'Northern' },
+            { id: 'south', label: 'Southern' },
+          ]}
+        />
+        <Box as="label">
+          <Text fontWeight="600" mb={1}>
+            Sums are in frames of
+          </Text>
+          <NativeSelect.Root>
+            <NativeSelect.Field
+              bg="sheet"
+              minH="44px"
+              value={operation.referenceSize}
+              onChange={(e) =>
+                void send({ type: 'changeSettings', referenceSize: e.target.value as FrameSizeId })
+              }
+            >
+              {[...allFrameSizes(), ...operation.ownSizes].map((s) => (
+                <option key={s.id} value={s.id}>
+                  {s.name}
+                </option>
+              ))}
+            </NativeSelect.Field>
+            <NativeSelect.Indicator />
+          </NativeSelect.Root>
+        </Box>
         <Box display={{ md: 'none' }}>
           <LookSwitch />
         </Box>

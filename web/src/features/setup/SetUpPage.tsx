@@ -1,137 +1,237 @@
-import { Box, Button, Field, Flex, Input, NativeSelect, Text } from '@chakra-ui/react';
-import { allFrameSizes, type Command, type FrameSizeId } from '@incremen/core';
+import { Box, Button, Checkbox, Field, Flex, Input, NativeSelect, Text } from '@chakra-ui/react';
+import { type Command } from '@incremen/core';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
+import { HiveDrawing, type DrawnBox } from '../../drawing/HiveDrawing.tsx';
+import { useApiary, useOperation, useSend, useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
+import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { hiveNames } from './hiveNames.ts';
+import { colonyNames, hivesCommand, USUAL_HIVE, type HiveKind } from './hivesCommand.ts';
+import { keepSizes, SizePicker, sizeName, type PickedSize } from './SizePicker.tsx';
+
+const SLOTS = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 14, 16, 18, 20, 24, 28] as const;
 
 /** Sets up a yard and its hives, many at once. Nothing is asked that is not needed yet. */
 export function SetUpPage() {
   const apiary = useApiary();
+  const operation = useOperation();
   const today = useToday();
   const navigate = useNavigate();
   const [params] = useSearchParams();
   const { send, problems, busy } = useSend();
-  const known = params.get('yard') ? apiary.yard[params.get('yard') ?? ''] : undefined;
+  const known = apiary.yard[params.get('yard') ?? ''];
   const [yardName, setYardName] = useState('');
   const [names, setNames] = useState('E1 to E4');
-  const [sizeId, setSizeId] = useState<FrameSizeId>('langstroth-deep');
-  const [slots, setSlots] = useState<'5' | '6' | '8' | '10' | '11' | '12'>('10');
-  const [boxes, setBoxes] = useState<'1' | '2' | '3'>('1');
+  const [kind, setKind] = useState<HiveKind>(USUAL_HIVE);
+  const [size, setSize] = useState<PickedSize | null>({ id: USUAL_HIVE.sizeId, newName: null });
+  const [superSize, setSuperSize] = useState<PickedSize | null>({
+    id: USUAL_HIVE.superSizeId,
+    newName: null,
+  });
   const list = hiveNames(names);
+  const change = (to: Partial<HiveKind>) => setKind({ ...kind, ...to });
+  const colonies = list.flatMap((n) => colonyNames(n, kind.colonies));
+  const sizes = [size, ...(kind.supers > 0 ? [superSize] : [])];
+  const sizesKnown = sizes.every((s) => s !== null);
 
   async function setUp() {
+    if (!size || !superSize) return;
     const newId = () => crypto.randomUUID();
     const yardId = known?.id ?? newId();
+    const whole = { ...kind, sizeId: size.id, superSizeId: superSize.id };
     const commands: Command[] = [
       ...(known ? [] : [{ type: 'addYard' as const, yard: { id: yardId, name: yardName, note: '' } }]),
-      {
-        type: 'addHives',
-        yardId,
-        day: today,
-        hives: list.map((name) => ({
-          hiveId: newId(),
-          standId: newId(),
-          colonyId: newId(),
-          name,
-          boxes: Array.from({ length: Number(boxes) }, () => ({
-            id: newId(),
-            sizeId,
-            slots: Number(slots),
-            role: 'brood' as const,
-            frames: Array.from({ length: Number(slots) }, (_, i) => ({
-              id: newId(),
-              slot: i + 1,
-              blank: 'drawn' as const,
-              combYear: null,
-            })),
-          })),
-        })),
-      },
+      ...keepSizes(
+        operation,
+        sizes.flatMap((s) => s ?? []),
+      ),
+      hivesCommand(yardId, today, list, whole, newId),
     ];
     const sent = await send({ type: 'batch', commands: commands as never });
     if (sent.ok) await navigate(`/yards/${yardId}`);
   }
 
-  const yardMissing = !known && yardName.trim() === '';
+  const missing = [
+    ...(!known && yardName.trim() === '' ? ['The yard needs a name.'] : []),
+    ...(sizesKnown ? [] : ['Your frame size needs a name and its measures.']),
+    ...(kind.colonies > kind.slots / 2
+      ? [`${kind.slots} slots are too few for ${kind.colonies} colonies.`]
+      : []),
+  ];
   return (
-    <Box maxW="40rem">
+    <Box>
       <PageHeader title={known ? `Hives for ${known.name}` : 'A yard and its hives'} />
-      <Box
-        as="form"
-        display="grid"
-        gap={5}
-        onSubmit={(e: React.FormEvent) => {
-          e.preventDefault();
-          void setUp();
-        }}
-      >
-        {!known && (
-          <Field.Root required>
-            <Field.Label>Name of the yard</Field.Label>
-            <Input
-              size="lg"
-              bg="sheet"
-              value={yardName}
-              onChange={(e) => setYardName(e.target.value)}
-              placeholder="As you call it"
-              maxLength={80}
-            />
+      <Flex gap={10} direction={{ base: 'column', lg: 'row' }} align="flex-start">
+        <Box
+          as="form"
+          display="grid"
+          gap={5}
+          w="100%"
+          maxW="40rem"
+          onSubmit={(e: React.FormEvent) => {
+            e.preventDefault();
+            void setUp();
+          }}
+        >
+          {!known && (
+            <Field.Root required>
+              <Field.Label>Name of the yard</Field.Label>
+              <Input
+                size="lg"
+                bg="sheet"
+                value={yardName}
+                onChange={(e) => setYardName(e.target.value)}
+                placeholder="As you call it"
+                maxLength={80}
+              />
+            </Field.Root>
+          )}
+          <Field.Root required invalid={list.length === 0}>
+            <Field.Label>Names of the hives</Field.Label>
+            <Input size="lg" bg="sheet" value={names} onChange={(e) => setNames(e.target.value)} />
+            <Field.HelperText color="inkSoft">
+              {list.length > 0
+                ? `${count(list.length, 'hive')}: ${colonies.slice(0, 6).join(', ')}${colonies.length > 6 ? ', …' : ''}`
+                : 'A range such as “E1 to E12”, or names with commas.'}
+            </Field.HelperText>
           </Field.Root>
+          <Flex gap={6} wrap="wrap">
+            <Choice
+              label="Boxes of each hive"
+              value={String(kind.boxes)}
+              onChange={(n) => change({ boxes: Number(n) })}
+              options={[
+                { id: '1', label: 'One' },
+                { id: '2', label: 'Two' },
+                { id: '3', label: 'Three' },
+              ]}
+            />
+            <Box as="label">
+              <Text fontWeight="600" mb={1}>
+                Frames in a box
+              </Text>
+              <NativeSelect.Root size="lg">
+                <NativeSelect.Field
+                  bg="sheet"
+                  value={kind.slots}
+                  onChange={(e) => change({ slots: Number(e.target.value) })}
+                >
+                  {SLOTS.map((n) => (
+                    <option key={n} value={n}>
+                      {n}
+                    </option>
+                  ))}
+                </NativeSelect.Field>
+                <NativeSelect.Indicator />
+              </NativeSelect.Root>
+            </Box>
+          </Flex>
+          <SizePicker
+            label="Frame size"
+            operation={operation}
+            picked={size ?? { id: kind.sizeId, newName: null }}
+            onPick={setSize}
+          />
+          <Choice
+            label="Their frames are"
+            value={kind.blank}
+            onChange={(blank) => change({ blank })}
+            options={[
+              { id: 'drawn', label: 'Drawn comb' },
+              { id: 'foundation', label: 'Foundation' },
+            ]}
+          />
+          <Box as="details">
+            <Box as="summary" minH="44px" cursor="pointer" fontWeight="600" alignContent="center">
+              Supers and partitions
+            </Box>
+            <Box display="grid" gap={5} pt={2}>
+              <Choice
+                label="Supers on each hive"
+                value={String(kind.supers)}
+                onChange={(n) => change({ supers: Number(n) })}
+                options={['0', '1', '2', '3'].map((n) => ({ id: n, label: n === '0' ? 'None' : n }))}
+              />
+              {kind.supers > 0 && (
+                <>
+                  <SizePicker
+                    label="Frame size of the supers"
+                    operation={operation}
+                    picked={superSize ?? { id: kind.superSizeId, newName: null }}
+                    onPick={setSuperSize}
+                  />
+                  <Checkbox.Root
+                    checked={kind.excluder}
+                    onCheckedChange={(e) => change({ excluder: e.checked === true })}
+                    minH="44px"
+                  >
+                    <Checkbox.HiddenInput />
+                    <Checkbox.Control />
+                    <Checkbox.Label>Queen excluder under the supers</Checkbox.Label>
+                  </Checkbox.Root>
+                </>
+              )}
+              <Choice
+                label="Colonies in each hive, behind partitions"
+                value={String(kind.colonies)}
+                onChange={(n) => change({ colonies: Number(n) })}
+                options={['1', '2', '3', '4'].map((n) => ({ id: n, label: n === '1' ? 'One' : n }))}
+              />
+            </Box>
+          </Box>
+          <ProblemList problems={problems} />
+          <Flex gap={3} align="center" wrap="wrap">
+            <Button type="submit" size="lg" disabled={list.length === 0 || missing.length > 0} loading={busy}>
+              Put {list.length === 1 ? 'one hive' : `${list.length} hives`} on their stands
+            </Button>
+            {missing.length > 0 && <Text color="inkSoft">{missing.join(' ')}</Text>}
+          </Flex>
+        </Box>
+        {size && (
+          <Box>
+            <HiveDrawing
+              boxes={drawnKind({ ...kind, sizeId: size.id, superSizeId: superSize?.id ?? kind.superSizeId })}
+              label="One such hive"
+              scale={1.2}
+            />
+            <Text color="inkSoft" mt={2}>
+              {list[0] ?? 'One hive'}: {kind.boxes * kind.slots} frames of{' '}
+              {size.newName ?? sizeName(operation, size.id)}
+              {kind.supers > 0 ? `, ${count(kind.supers, 'super')}` : ''}
+            </Text>
+          </Box>
         )}
-        <Field.Root required invalid={list.length === 0}>
-          <Field.Label>Names of the hives</Field.Label>
-          <Input size="lg" bg="sheet" value={names} onChange={(e) => setNames(e.target.value)} />
-          <Field.HelperText color="inkSoft">
-            {list.length > 0
-              ? `${list.length} hives: ${list.slice(0, 6).join(', ')}${list.length > 6 ? ', …' : ''}`
-              : 'A range such as “E1 to E12”, or names with commas.'}
-          </Field.HelperText>
-        </Field.Root>
-        <Choice
-          label="Boxes of each hive"
-          value={boxes}
-          onChange={setBoxes}
-          options={[
-            { id: '1', label: 'One' },
-            { id: '2', label: 'Two' },
-            { id: '3', label: 'Three' },
-          ]}
-        />
-        <Choice
-          label="Frames in a box"
-          value={slots}
-          onChange={setSlots}
-          options={(['5', '6', '8', '10', '11', '12'] as const).map((n) => ({ id: n, label: n }))}
-        />
-        <Field.Root>
-          <Field.Label>Frame size</Field.Label>
-          <NativeSelect.Root size="lg">
-            <NativeSelect.Field
-              bg="sheet"
-              value={sizeId}
-              onChange={(e) => setSizeId(e.target.value as FrameSizeId)}
-            >
-              {allFrameSizes().map((s) => (
-                <option key={s.id} value={s.id}>
-                  {s.name}
-                </option>
-              ))}
-            </NativeSelect.Field>
-            <NativeSelect.Indicator />
-          </NativeSelect.Root>
-        </Field.Root>
-        <ProblemList problems={problems} />
-        <Flex gap={3} align="center" wrap="wrap">
-          <Button type="submit" size="lg" disabled={list.length === 0 || yardMissing} loading={busy}>
-            Put {list.length === 1 ? 'one hive' : `${list.length} hives`} on their stands
-          </Button>
-          {yardMissing && <Text color="inkSoft">The yard needs a name.</Text>}
-        </Flex>
-      </Box>
+      </Flex>
     </Box>
   );
+}
+
+/** One hive of a kind, to be drawn. */
+function drawnKind(kind: HiveKind): DrawnBox[] {
+  const box = (id: string, role: 'brood' | 'super', excluderBelow: boolean): DrawnBox => ({
+    id,
+    slots: kind.slots,
+    sizeId: role === 'brood' ? kind.sizeId : kind.superSizeId,
+    role,
+    excluderBelow,
+    partitionsAfter:
+      role === 'brood'
+        ? Array.from({ length: kind.colonies - 1 }, (_, i) =>
+            Math.ceil(((i + 1) * kind.slots) / kind.colonies),
+          )
+        : [],
+    frames: Array.from({ length: kind.slots }, (_, i) => ({
+      id: `${id}${i}`,
+      slot: i + 1,
+      reading: null,
+      blank: kind.blank,
+    })),
+  });
+  return [
+    ...Array.from({ length: kind.boxes }, (_, i) => box(`b${i}`, 'brood', false)),
+    ...Array.from({ length: kind.supers }, (_, i) => box(`s${i}`, 'super', kind.excluder && i === 0)),
+  ];
 }

@@ -1,0 +1,119 @@
+import { Button, Flex, Input, NativeSelect } from '@chakra-ui/react';
+import type { Lane } from '@incremen/core';
+import { Columns3, X } from 'lucide-react';
+import { Link } from 'react-router';
+import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { MOST_COMPARED, SORTS, viewed, type Sort } from './boardSlice.ts';
+import { LANES } from './lanes.ts';
+
+const SORT_NAMES: Readonly<Record<Sort, string>> = {
+  stand: 'by stand',
+  name: 'by name',
+  bees: 'most bees first',
+  brood: 'most brood first',
+  stores: 'most stores first',
+  age: 'oldest count first',
+};
+
+/** Order, filter and comparison of a board. */
+export function BoardTools() {
+  const dispatch = useAppDispatch();
+  const { sort, find, lane, picked } = useAppSelector((s) => s.board);
+  return (
+    <Flex
+      gap={2}
+      wrap={{ base: 'nowrap', md: 'wrap' }}
+      align="center"
+      className="no-print"
+      overflowX={{ base: 'auto', md: 'visible' }}
+      mx={{ base: -4, md: 0 }}
+      px={{ base: 4, md: 0 }}
+      py={1}
+      css={{ '& > *': { flex: 'none' } }}
+    >
+      <Input
+        type="search"
+        aria-label="Find a colony by name"
+        placeholder="Find a colony"
+        bg="sheet"
+        minH="44px"
+        w={{ base: '9rem', md: '10rem' }}
+        value={find}
+        onChange={(e) => dispatch(viewed({ find: e.target.value }))}
+      />
+      <Select
+        label="Order"
+        value={sort}
+        options={SORTS.map((s) => [s, SORT_NAMES[s]])}
+        onChange={(s) => dispatch(viewed({ sort: s as Sort }))}
+      />
+      <Select
+        label="Lane"
+        value={lane ?? ''}
+        options={[['', 'all lanes'], ...LANES.map((l) => [l.lane, l.title] as const)]}
+        onChange={(l) => dispatch(viewed({ lane: l === '' ? null : (l as Lane) }))}
+      />
+      {picked === null ? (
+        <Button variant="outline" bg="sheet" minH="44px" onClick={() => dispatch(viewed({ picked: [] }))}>
+          <Columns3 size={18} aria-hidden /> Compare
+        </Button>
+      ) : (
+        <>
+          {picked.length >= 2 ? (
+            <Button asChild minH="44px">
+              <Link to={`/compare?${picked.map((id) => `c=${id}`).join('&')}`}>
+                Compare these {picked.length}
+              </Link>
+            </Button>
+          ) : (
+            <Button minH="44px" disabled>
+              Pick two to {MOST_COMPARED}
+            </Button>
+          )}
+          <Button
+            variant="outline"
+            bg="sheet"
+            minW="44px"
+            minH="44px"
+            px={0}
+            aria-label="Stop picking"
+            onClick={() => dispatch(viewed({ picked: null }))}
+          >
+            <X size={18} aria-hidden />
+          </Button>
+        </>
+      )}
+    </Flex>
+  );
+}
+
+function Select({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly options: readonly (readonly [string, string])[];
+  readonly onChange: (value: string) => void;
+}) {
+  return (
+    <NativeSelect.Root w="auto">
+      <NativeSelect.Field
+        bg="sheet"
+        minH="44px"
+        aria-label={label}
+        value={value}
+        onChange={(e) => onChange(e.target.value)}
+      >
+        {options.map(([id, name]) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </NativeSelect.Field>
+      <NativeSelect.Indicator />
+    </NativeSelect.Root>
+  );
+}

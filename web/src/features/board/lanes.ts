@@ -1,0 +1,37 @@
+import type { ColonyState, Lane } from '@incremen/core';
+import type { BoardView, Sort } from './boardSlice.ts';
+
+/** The lanes of a board in the order in which they are shown, with what each means. */
+export const LANES: readonly { readonly lane: Lane; readonly title: string; readonly meaning: string }[] = [
+  { lane: 'giver', title: 'Can give', meaning: 'strong, above your giver line' },
+  { lane: 'unfit', title: 'Unfit', meaning: 'gives nothing, gets nothing' },
+  { lane: 'weak', title: 'Weak', meaning: 'boost, watch or unite' },
+  { lane: 'watch', title: 'Watch', meaning: 'a look settles it' },
+  { lane: 'raising', title: 'Raising', meaning: 'a queen on the way' },
+  { lane: 'even', title: 'Even', meaning: 'leave them to build' },
+  { lane: 'uncounted', title: 'Not counted', meaning: 'read the frames first' },
+];
+
+const VALUES: Readonly<Record<Exclude<Sort, 'stand' | 'name'>, (s: ColonyState) => number>> = {
+  bees: (s) => s.strength.framesOfBees.likely,
+  brood: (s) => s.strength.broodFrames.likely,
+  stores: (s) => s.strength.storesFrames,
+  age: (s) => s.countAgeDays ?? Infinity,
+};
+
+/** Puts colonies in order and leaves out those that are not looked for. They come in the order of stands. */
+export function arranged(
+  states: readonly ColonyState[],
+  { sort, find, lane }: Pick<BoardView, 'sort' | 'find' | 'lane'>,
+): ColonyState[] {
+  const wanted = find.trim().toLowerCase();
+  const shown = states.filter(
+    (s) => (lane === null || s.lane === lane) && s.colony.name.toLowerCase().includes(wanted),
+  );
+  if (sort === 'stand') return shown;
+  const byName = (a: ColonyState, b: ColonyState) =>
+    a.colony.name.localeCompare(b.colony.name, undefined, { numeric: true });
+  if (sort === 'name') return shown.toSorted(byName);
+  const value = VALUES[sort];
+  return shown.toSorted((a, b) => value(b) - value(a) || byName(a, b));
+}

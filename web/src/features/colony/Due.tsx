@@ -1,0 +1,47 @@
+import { Box, Heading, Text } from '@chakra-ui/react';
+import { addDays, dayInWords, openFollowUps, type Apiary, type Colony } from '@incremen/core';
+import { Link } from 'react-router';
+import { LaneAxis, TimeLane } from '../../drawing/TimeLane.tsx';
+
+/** What is due with a colony: look days and days to keep hands off, as a lane and in words. */
+export function Due({
+  apiary,
+  colony,
+  today,
+}: {
+  readonly apiary: Apiary;
+  readonly colony: Colony;
+  readonly today: string;
+}) {
+  const own = openFollowUps(apiary).filter((f) => f.colonyIds.includes(colony.id));
+  if (own.length === 0) return null;
+  const scale = { from: addDays(today, -7), days: 42, dayWidth: 12 };
+  return (
+    <Box as="section">
+      <Heading as="h2" fontSize="1.15rem" mb={2}>
+        Due
+      </Heading>
+      <Box overflowX="auto" role="region" aria-label="Look days and hands-off days" tabIndex={0}>
+        <LaneAxis scale={scale} today={today} />
+        <TimeLane followUps={own} scale={scale} today={today} label={colony.name} />
+      </Box>
+      <Box as="ul" listStyleType="none" display="grid" gap={1} mt={2}>
+        {own.map((f) => (
+          <Box as="li" key={f.id}>
+            <Text as="span" fontWeight="600" color={f.kind === 'look' ? 'accent' : 'rest'}>
+              {f.kind === 'look'
+                ? `Look, best ${dayInWords(f.window.likely)}`
+                : `Hands off ${dayInWords(f.window.earliest)} to ${dayInWords(f.window.latest)}`}
+            </Text>
+            . {f.expect}{' '}
+            {f.kind === 'look' && (
+              <Link to={`/look/${f.id}`} style={{ textDecoration: 'underline' }}>
+                Record it
+              </Link>
+            )}
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,68 @@
+import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import {
+  addDays,
+  dayInWords,
+  daysUntilFull,
+  hatchesWithin,
+  layingOf,
+  nestOf,
+  type ColonyState,
+} from '@incremen/core';
+import { useMemo } from 'react';
+import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
+import { one } from '../../ui/format.ts';
+
+const DAYS = [7, 14, 21] as const;
+
+/** What hatches in the next three weeks, and when the combs will be covered. */
+export function Forecast({ today: state }: { readonly today: ColonyState }) {
+  const apiary = useApiary();
+  const today = useToday();
+  const { referenceSize } = useOperation();
+  const { colony, frames } = state;
+  const { hatches, full } = useMemo(() => {
+    const nest = nestOf(frames);
+    return {
+      hatches: DAYS.map((d) => hatchesWithin(nest, d, referenceSize)),
+      full: daysUntilFull(nest, layingOf(apiary, colony, nest)),
+    };
+  }, [apiary, colony, frames, referenceSize]);
+  const most = Math.max(...hatches, 0.1);
+  return (
+    <Box as="section">
+      <Heading as="h2" fontSize="1.15rem" mb={2}>
+        Bees to hatch
+      </Heading>
+      <Box as="ul" listStyleType="none" display="grid" gap={1} maxW="30rem">
+        {DAYS.map((d, i) => (
+          <Flex as="li" key={d} align="center" gap={3}>
+            <Text w="7.5rem" flex="none" color="inkSoft" fontSize="sm">
+              by {dayInWords(addDays(today, d))}
+            </Text>
+            <Box flex="1" aria-hidden>
+              <Box
+                h="14px"
+                w={`${(100 * (hatches[i] ?? 0)) / most}%`}
+                minW="2px"
+                borderRadius="sm"
+                bg="halo"
+                borderWidth="1px"
+                borderColor="inkSoft"
+              />
+            </Box>
+            <Text flex="none">
+              <b>{one(hatches[i] ?? 0)}</b> frames of bees
+            </Text>
+          </Flex>
+        ))}
+      </Box>
+      <Text mt={1.5}>{fullInWords(full, today)}</Text>
+    </Box>
+  );
+}
+
+function fullInWords(days: number | null, today: string): string {
+  if (days === null) return 'Bees do not fill these combs within six weeks.';
+  if (days === 0) return 'Bees cover nearly all combs now: more room, or give from it.';
+  return `Bees cover nearly all combs about ${dayInWords(addDays(today, days))}: have a box ready.`;
+}

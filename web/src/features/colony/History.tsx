@@ -1,0 +1,74 @@
+import { Box, Heading, Text } from '@chakra-ui/react';
+import { strengthHistory, type Colony, type Reading } from '@incremen/core';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { useAppSelector } from '../../app/store.ts';
+import { api } from '../../mirror/api.ts';
+import { useApiary, useOperation } from '../../mirror/hooks.ts';
+
+const StrengthChart = lazy(() => import('./StrengthChart.tsx'));
+
+/** All readings of a colony; while the server is away, those that are kept here. */
+export function useReadingsOf(colony: Colony): {
+  readonly readings: readonly Reading[];
+  readonly whole: boolean;
+} {
+  const apiary = useApiary();
+  const { operationId, revision } = useAppSelector((s) => s.mirror);
+  const [fetched, setFetched] = useState<{
+    readonly of: string;
+    readonly readings: readonly Reading[];
+  } | null>(null);
+  useEffect(() => {
+    if (operationId === null) return undefined;
+    let current = true;
+    api.readingsOfColony(operationId, colony.id).then(
+      ({ readings }) => current && setFetched({ of: colony.id, readings }),
+      () => undefined,
+    );
+    return () => {
+      current = false;
+    };
+  }, [operationId, colony.id, revision]);
+  return useMemo(() => {
+    const here = Object.values(apiary.reading).filter((r) => apiary.visit[r.visitId]?.colonyId === colony.id);
+    if (fetched?.of !== colony.id) return { readings: here, whole: false };
+    const known = new Set(fetched.readings.map((r) => r.id));
+    return { readings: [...fetched.readings, ...here.filter((r) => !known.has(r.id))], whole: true };
+  }, [apiary, colony.id, fetched]);
+}
+
+/** How the colony has grown and shrunk, from all its counts. */
+export function History({
+  colony,
+  readings,
+  whole,
+}: {
+  readonly colony: Colony;
+  readonly readings: readonly Reading[];
+  readonly whole: boolean;
+}) {
+  const apiary = useApiary();
+  const { referenceSize } = useOperation();
+  const points = useMemo(
+    () => strengthHistory(apiary, readings, referenceSize),
+    [apiary, readings, referenceSize],
+  );
+  if (points.length === 0) return null;
+  return (
+    <Box as="section" aria-label={`Strength of ${colony.name}`}>
+      <Heading as="h2" fontSize="1.15rem" mb={2}>
+        Strength
+      </Heading>
+      {points.length === 1 ? (
+        <Text color="inkSoft">One count so far. From the second on, its growth is drawn here.</Text>
+      ) : (
+        <Suspense fallback={<Box h="220px" />}>
+          <StrengthChart points={points} />
+        </Suspense>
+      )}
+      {!whole && (
+        <Text color="inkSoft">Older counts are on the server; these are the ones kept on this device.</Text>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,53 @@
+import { Button } from '@chakra-ui/react';
+import { openFollowUps, type Apiary, type ColonyState } from '@incremen/core';
+import { Eye, Split } from 'lucide-react';
+import { Link } from 'react-router';
+
+/** The one thing to do next with this colony. */
+export function MainVerb({
+  apiary,
+  state,
+  today,
+}: {
+  readonly apiary: Apiary;
+  readonly state: ColonyState;
+  readonly today: string;
+}) {
+  const { colony } = state;
+  const plan = Object.values(apiary.plan).find(
+    (p) => p.colonyId === colony.id && (p.status === 'draft' || p.status === 'working'),
+  );
+  const due = openFollowUps(apiary).find(
+    (f) => f.kind === 'look' && f.colonyIds.includes(colony.id) && f.window.earliest <= today,
+  );
+  if (colony.endedOn !== null) return null;
+  if (plan) {
+    return (
+      <Button asChild minH="44px">
+        <Link to={`/work/${plan.id}`}>
+          {plan.status === 'draft' ? 'Start the work' : 'Go on with the work'}
+        </Link>
+      </Button>
+    );
+  }
+  if (due) {
+    return (
+      <Button asChild minH="44px">
+        <Link to={`/look/${due.id}`}>
+          <Eye size={18} aria-hidden /> Record the look
+        </Link>
+      </Button>
+    );
+  }
+  return (
+    <Button
+      asChild
+      minH="44px"
+      {...(state.lane === 'giver' ? {} : { variant: 'outline' as const, bg: 'sheet' })}
+    >
+      <Link to={`/colonies/${colony.id}/plan`}>
+        <Split size={18} aria-hidden /> Plan a split
+      </Link>
+    </Button>
+  );
+}

@@ -1,0 +1,93 @@
+import { Box } from '@chakra-ui/react';
+import { dayInWords, type StrengthPoint } from '@incremen/core';
+import { LineChart } from 'echarts/charts';
+import { GridComponent, LegendComponent, TooltipComponent } from 'echarts/components';
+import { init, use as register, type EChartsType } from 'echarts/core';
+import { SVGRenderer } from 'echarts/renderers';
+import { useEffect, useRef } from 'react';
+import { one } from '../../ui/format.ts';
+
+register([LineChart, GridComponent, LegendComponent, TooltipComponent, SVGRenderer]);
+
+const SERIES = [
+  { key: 'bees', name: 'bees', colour: '#5F6F68', symbol: 'circle' },
+  { key: 'brood', name: 'brood', colour: '#8A6A50', symbol: 'rect' },
+  { key: 'stores', name: 'stores', colour: '#B27A0C', symbol: 'triangle' },
+] as const;
+
+/** Strength over the counts of a colony; points from quick counts are hollow. */
+export default function StrengthChart({ points }: { readonly points: readonly StrengthPoint[] }) {
+  const place = useRef<HTMLDivElement>(null);
+  const chart = useRef<EChartsType | null>(null);
+  useEffect(() => {
+    if (!place.current) return undefined;
+    const ink = getComputedStyle(place.current).color;
+    chart.current = init(place.current, null, { renderer: 'svg' });
+    chart.current.setOption(optionOf(points, ink));
+    const watch = new ResizeObserver(() => chart.current?.resize());
+    watch.observe(place.current);
+    return () => {
+      watch.disconnect();
+      chart.current?.dispose();
+    };
+  }, [points]);
+  return (
+    <>
+      <Box ref={place} h="220px" w="100%" aria-hidden color="inkSoft" />
+      <Box as="table" srOnly>
+        <caption>Strength by count, in frames</caption>
+        <thead>
+          <tr>
+            <th>day</th>
+            {SERIES.map((s) => (
+              <th key={s.key}>{s.name}</th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {points.map((p) => (
+            <tr key={p.day}>
+              <td>
+                {dayInWords(p.day)}
+                {p.estimated ? ', estimated' : ''}
+              </td>
+              {SERIES.map((s) => (
+                <td key={s.key}>{one(p[s.key])}</td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+    </>
+  );
+}
+
+function optionOf(points: readonly StrengthPoint[], ink: string) {
+  const text = { color: ink, fontFamily: 'inherit', fontSize: 13 };
+  return {
+    animation: false,
+    textStyle: { fontFamily: 'inherit' },
+    grid: { left: 34, right: 14, top: 34, bottom: 26 },
+    legend: { top: 0, left: 0, textStyle: text, icon: 'roundRect', itemWidth: 16, itemHeight: 8 },
+    tooltip: { trigger: 'axis', valueFormatter: (v: unknown) => `${one(Number(v))} frames` },
+    xAxis: {
+      type: 'time',
+      axisLabel: { ...text, hideOverlap: true, formatter: '{d} {MMM}' },
+      axisLine: { lineStyle: { color: ink } },
+      minInterval: 86_400_000,
+    },
+    yAxis: { type: 'value', axisLabel: text, splitLine: { lineStyle: { color: ink, opacity: 0.18 } } },
+    series: SERIES.map((s) => ({
+      name: s.name,
+      type: 'line',
+      lineStyle: { color: s.colour, width: 2.5 },
+      itemStyle: { color: s.colour },
+      symbol: s.symbol,
+      symbolSize: 9,
+      data: points.map((p) => ({
+        value: [p.day, p[s.key]],
+        ...(p.estimated ? { itemStyle: { color: '#fff', borderColor: s.colour, borderWidth: 2 } } : {}),
+      })),
+    })),
+  };
+}
