@@ -70,7 +70,9 @@ export const test = base.extend<{ records: Records; quietConsole: void }>({
       page.on('pageerror', (e) => complaints.push(e.message));
       await use();
       // A request that is refused or does not get through is logged by the browser itself; the interface shows it, which the test checks.
-      expect(complaints.filter((c) => !/status of 4\d\d|net::ERR_|blocked by Playwright/.test(c))).toEqual([]);
+      expect(complaints.filter((c) => !/status of 4\d\d|net::ERR_|blocked by Playwright/.test(c))).toEqual(
+        [],
+      );
     },
     { auto: true },
   ],

@@ -3,8 +3,15 @@ import { expect, test } from './fixtures.ts';
 
 const VIEWS = [
   'board',
+  'all yards',
+  'compare',
   'colony',
+  'boxes',
   'count',
+  'quick count',
+  'line',
+  'seen',
+  'outbox',
   'plan',
   'work',
   'follow-ups',
@@ -19,7 +26,7 @@ test.describe('every view', () => {
   for (const look of ['light', 'dark', 'sunlight']) {
     test(`passes WCAG 2.2 AA checks and fits its width: ${look}`, async ({ page, records, isMobile }) => {
       test.skip(isMobile && look !== 'light', 'the colours are the same on a phone');
-      test.setTimeout(120_000);
+      test.setTimeout(180_000);
       const { records: r } = await records.get();
       const tansy = r.colony.find((c) => c.name === 'Tansy')?.id ?? '';
       const due = r.followUp.find((f) => f.topic === 'which-part' && f.status === 'open')?.id ?? '';
@@ -31,6 +38,13 @@ test.describe('every view', () => {
         board: '/',
         colony: `/colonies/${r.colony.find((c) => c.name === 'Campion')?.id}`,
         count: `/colonies/${tansy}/count`,
+        'quick count': `/colonies/${tansy}/count?by=quick`,
+        line: `/colonies/${tansy}/count?by=line`,
+        seen: `/colonies/${tansy}/count?by=seen`,
+        boxes: `/colonies/${tansy}/hive`,
+        'all yards': '/yards',
+        compare: `/compare?c=${tansy}&c=${r.colony.find((c) => c.name === 'Mallow')?.id}`,
+        outbox: '/outbox',
         plan: `/colonies/${r.colony.find((c) => c.name === 'Sorrel')?.id}/plan`,
         work: new URL(page.url()).pathname,
         'follow-ups': '/follow-ups',
@@ -40,7 +54,8 @@ test.describe('every view', () => {
         'house rules': '/rules',
         'set up': '/setup',
       };
-      const views = look === 'light' ? VIEWS : (['board', 'colony', 'count', 'plan', 'look'] as const);
+      const views =
+        look === 'light' ? VIEWS : (['board', 'colony', 'count', 'seen', 'line', 'plan', 'look'] as const);
       for (const view of views) {
         await page.goto(address[view]);
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible();

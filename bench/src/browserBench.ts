@@ -3,13 +3,15 @@ import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium, type Page } from '@playwright/test';
+import { bench150 } from './bench150.ts';
+import { countBench } from './countBench.ts';
 import { median, ms, quantile } from './statistics.ts';
 
 const ROOT = resolve(import.meta.dirname, '../..');
 const PORT = 4330;
 const RUNS = 12;
 
-/** The built application in Chromium: weight of the first load, time to a plan, tap to paint. */
+/** The built application in Chromium: weight of the first load, time to a plan, counting, a large board. */
 export async function browserBench(): Promise<void> {
   if (!existsSync(join(ROOT, 'web/dist/index.html')))
     throw new Error('build the web client first: npm run build');
@@ -36,7 +38,8 @@ export async function browserBench(): Promise<void> {
     });
     await firstLoad(page);
     await planTimes(page);
-    await tapTimes(page);
+    await countBench(page);
+    await bench150(page);
   } finally {
     await browser.close();
     server.kill('SIGTERM');
@@ -99,32 +102,4 @@ async function planTimes(page: Page): Promise<void> {
 
 async function lastPlanMs(page: Page): Promise<number> {
   return page.evaluate(() => performance.getEntriesByName('plan', 'measure').at(-1)?.duration ?? Number.NaN);
-}
-
-async function tapTimes(page: Page): Promise<void> {
-  await page.goto('/');
-  await page
-    .getByRole('link', { name: /^Yarrow/ })
-    .first()
-    .click();
-  await page.getByRole('link', { name: 'Count', exact: true }).click();
-  await page.getByText('1 What is it mostly?').waitFor();
-  const session = await page.context().newCDPSession(page);
-  await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
-  const times: number[] = [];
-  for (let i = 0; i < 40; i++) {
-    times.push(
-      await page.evaluate(async (at) => {
-        const kinds = [...document.querySelectorAll<HTMLButtonElement>('button[aria-keyshortcuts]')];
-        const started = performance.now();
-        kinds[at % kinds.length]?.click();
-        // Painted once the frame after the next has begun.
-        await new Promise((r) => requestAnimationFrame(() => requestAnimationFrame(r)));
-        return performance.now() - started;
-      }, i),
-    );
-  }
-  console.log(
-    `tap to paint while counting, CPU slowed 4×: median ${ms(median(times))}, p95 ${ms(quantile(times, 0.95))} (two frames are 33 ms of it)`,
-  );
 }

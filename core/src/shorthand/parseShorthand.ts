@@ -206,11 +206,15 @@ class FrameScanner {
       } else if (letter === '-') {
         skipped = true;
       } else {
+        // What follows it, as in `w5`, belongs to it and is not a mistake of its own.
+        while (/[\d.]/.test(this.text[this.pos] ?? '')) this.pos += 1;
+        const meant = this.text.slice(start, this.pos);
         this.complain(
           'unknown-letter',
           start,
-          `“${this.text[start]}” means nothing here.`,
+          `“${meant}” means nothing here.`,
           'Letters: h n b g o c e d x f, m, y; * bees; q queen; k cells.',
+          this.pos,
         );
       }
     }

@@ -152,7 +152,8 @@ describe('shorthand', () => {
   });
 
   it.each<[string, string, string]>([
-    ['h2 w6 *8', 'unknown-letter', 'w'],
+    ['h2 w6 *8', 'unknown-letter', 'w6'],
+    ['h2 ? *8', 'unknown-letter', '?'],
     ['c11 *8', 'over-ten', 'c11'],
     ['c6.3 *8', 'too-fine', 'c6.3'],
     ['h6 c6 *8', 'side-over-full', 'h6 c6 *8'],
