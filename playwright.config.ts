@@ -1,6 +1,8 @@
 import { defineConfig } from '@playwright/test';
 
-const port = 4320;
+/** Each worker has a server and records of its own. */
+const WORKERS = 2;
+const FIRST_PORT = 4320;
 const args = [
   '--no-sandbox',
   '--disable-gpu',
@@ -14,17 +16,17 @@ const args = [
 export default defineConfig({
   testDir: './e2e',
   outputDir: './.e2e/results',
-  // One server, one set of records: tests put the demonstration back before they begin.
+  // The tests of a file share the records of a server: each puts the demonstration back before it begins.
   fullyParallel: false,
-  workers: 1,
+  workers: WORKERS,
   forbidOnly: !!process.env['CI'],
   reporter: [['list'], ['json']],
   timeout: 60_000,
   expect: { timeout: 10_000 },
   use: {
-    baseURL: `http://127.0.0.1:${port}`,
     launchOptions: { executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args },
-    trace: 'retain-on-failure',
+    // Tracing doubles the time of a test: TRACE=1 when one fails.
+    trace: process.env['TRACE'] ? 'retain-on-failure' : 'off',
     screenshot: 'only-on-failure',
     video: 'off',
     locale: 'en-GB',
@@ -39,12 +41,12 @@ export default defineConfig({
       testMatch: /phone|views/,
     },
   ],
-  webServer: {
+  webServer: Array.from({ length: WORKERS }, (_, i) => ({
     command: 'node_modules/.bin/tsx scripts/serveForTests.ts',
-    url: `http://127.0.0.1:${port}/api/health`,
-    env: { PORT: String(port) },
+    url: `http://127.0.0.1:${FIRST_PORT + i}/api/health`,
+    env: { PORT: String(FIRST_PORT + i) },
     reuseExistingServer: false,
     timeout: 60_000,
-    gracefulShutdown: { signal: 'SIGTERM', timeout: 10_000 },
-  },
+    gracefulShutdown: { signal: 'SIGTERM' as const, timeout: 10_000 },
+  })),
 });

@@ -125,3 +125,15 @@ test('partitioned hives with a super in common and frames of one’s own size', 
   expect(r.operation[0]!.ownSizes).toEqual([{ id: 'own:430x280', name: 'Barn frame' }]);
   expect(r.box.filter((b) => b.role === 'super').map((b) => b.chambers.length)).toEqual([1, 1]);
 });
+
+test('a frame that hangs in a box made for another size is flagged', async ({ page, records }) => {
+  const file = await records.get();
+  const colonyId = await records.colonyId('Yarrow');
+  const box = file.records.box.find((b) => b.chambers.some((c) => c.colonyId === colonyId));
+  const frame = file.records.frame.find((f) => f.boxId === box?.id && f.slot === 4);
+  frame!.sizeId = 'langstroth-medium';
+  await records.put(file);
+  await page.goto(`/colonies/${colonyId}`);
+  await expect(page.getByText('Frame 4 is Langstroth medium in a box for Langstroth deep')).toBeVisible();
+  await expect(page.getByRole('img', { name: /1 hang in a box made for another size/ })).toBeVisible();
+});

@@ -54,8 +54,16 @@ export class Records {
   }
 }
 
+/** The port of the first worker's server; the others follow. */
+const FIRST_PORT = 4320;
+
 /** Every test begins with the demonstration as new, and ends without a complaint in the console. */
 export const test = base.extend<{ records: Records; quietConsole: void }>({
+  // A parameter that is not destructured would not be taken for a list of fixtures.
+  // oxlint-disable-next-line no-empty-pattern
+  baseURL: async ({}, use, info) => {
+    await use(`http://127.0.0.1:${FIRST_PORT + info.parallelIndex}`);
+  },
   records: async ({ page }, use) => {
     const records = new Records(page);
     await records.put(demo);

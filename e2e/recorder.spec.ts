@@ -84,6 +84,8 @@ test('what is seen besides frames: three answers apart, a caution for sick brood
   await say('queen', 'Found');
   await say('build of the queen', 'Long, laying');
   await page.getByRole('group', { name: 'Yarrow: dot of the queen' }).getByTitle('red').click();
+  await say('eggs', 'Found');
+  await page.getByRole('button', { name: 'Undo' }).click();
   await say('eggs', 'None');
   await say('sick brood', 'Found');
   await page.getByRole('button', { name: 'foul smell' }).click();
@@ -112,7 +114,10 @@ test('what is seen besides frames: three answers apart, a caution for sick brood
     page.getByText(/queen seen, long, red dot, no eggs, foul smell, pollen coming in/),
   ).toBeVisible();
   await expect(page.getByRole('img', { name: '[h2 c *9 q]' })).toBeVisible();
-  await page.getByRole('button', { name: /^Open photo 1/ }).click();
+  await page
+    .getByRole('button', { name: /^Open photo 1/ })
+    .first()
+    .click();
   await expect(page.getByRole('dialog').getByRole('img')).toBeVisible();
   const { records: r, photoContents } = await records.get();
   expect(r.photo).toMatchObject([{ mediaType: 'image/jpeg', widthPx: 1600, heightPx: 800 }]);

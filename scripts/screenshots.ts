@@ -85,12 +85,36 @@ try {
   await page.goto('/');
   await page.getByRole('heading', { level: 1 }).waitFor();
   await shoot(page, 'board');
+  await page.getByRole('button', { name: 'Compare' }).click();
+  for (const name of ['Tansy', 'Mallow', 'Burnet'])
+    await page.getByRole('button', { name: `Compare ${name}` }).click();
+  await page.getByRole('link', { name: /^Compare these/ }).click();
+  await page.getByRole('region', { name: 'Comparison' }).waitFor();
+  await shoot(page, 'compare');
+  await page.goto('/yards');
+  await page.getByRole('heading', { level: 2 }).first().waitFor();
+  await shoot(page, 'yards');
   await colony(page, 'Tansy');
   await shoot(page, 'colony');
+  await page.getByRole('link', { name: 'Boxes' }).click();
+  await page.getByText('Put another box on top').click();
+  await page.getByRole('button', { name: 'Put it on top' }).click();
+  await shoot(page, 'boxes');
+  await colony(page, 'Tansy');
   await page.getByRole('link', { name: 'Count', exact: true }).click();
   await page.getByText(QUESTION).waitFor();
   await page.keyboard.type('h43h33y24m34c34c');
   await shoot(page, 'count');
+  await page.getByRole('tab', { name: 'Seen' }).click();
+  await page
+    .getByRole('group', { name: 'Tansy: queen', exact: true })
+    .getByText('Found', { exact: true })
+    .click();
+  await shoot(page, 'seen');
+  await colony(page, 'Mallow');
+  await page.goto(`${page.url()}/count?by=line`);
+  await page.getByLabel('The count in shorthand').fill('h *5; h6 c *7; m *9; m *9 q; c7 w *8; k2u-b c6; ');
+  await shoot(page, 'line');
   await colony(page, 'Sorrel');
   await page.goto(`${page.url()}/plan`);
   await page.getByRole('list', { name: 'Rules' }).waitFor();
@@ -123,6 +147,11 @@ try {
   await phone.getByRole('link', { name: 'Count', exact: true }).click();
   await phone.getByRole('button', { name: 'Mixed brood' }).tap();
   await shoot(phone, 'phone-count');
+  await colony(phone, 'Yarrow');
+  await phone.goto(`${phone.url()}/count?by=quick`);
+  for (const key of ['8 frames', '3 frames', 'and a half', '1 frames', 'Eggs: seen', '2 frames'])
+    await phone.getByRole('button', { name: key, exact: true }).tap();
+  await shoot(phone, 'phone-quick');
   await phone.goto('/work');
   await phone
     .getByRole('link', { name: /Go on|Open the work at Sorrel/ })

@@ -1,7 +1,7 @@
 import { decide, summarise, type Command, type Problem } from '@incremen/core';
 import type { AppStore } from '../app/store.ts';
-import { localDatabase as db } from '../offline/database.ts';
-import { putInOutbox } from '../offline/localCopy.ts';
+import { localDatabase as db, type OutboxEntry } from '../offline/database.ts';
+import { nextSeq, putInOutbox } from '../offline/localCopy.ts';
 import { alone } from '../offline/lock.ts';
 import { api } from './api.ts';
 import { made, outboxChanged } from './mirrorSlice.ts';
@@ -32,14 +32,26 @@ export function send(command: Command) {
     if (operationId === null) return { ok: false, problems: [notReady] };
     const decided = decide(apiary, command);
     if (!decided.ok) return decided;
-    const entry = await putInOutbox(db, {
+    const entry: OutboxEntry = {
+      seq: nextSeq(),
       id: crypto.randomUUID(),
       operationId,
       madeAt: new Date(Date.now() + clockOffsetMs).toISOString(),
       summary: summarise(apiary, command),
       command,
-    });
+      state: 'waiting',
+      problems: [],
+    };
+    // Shown before it is kept: a tap must not wait for the disk.
     dispatch(made({ entry, changes: decided.value }));
+    try {
+      await putInOutbox(db, entry);
+    } catch {
+      dispatch(outboxChanged(getState().mirror.outbox.filter((e) => e.id !== entry.id)));
+      return { ok: false, problems: [cannotKeep] };
+    }
+    // What came from the server or another tab meanwhile was read without it.
+    if (!getState().mirror.outbox.some((e) => e.id === entry.id)) await dispatch(showOutbox());
     tellTabs();
     const outcome = reach === 'away' ? null : outcomeOf(entry.id, PATIENCE_MS);
     void dispatch(flush());
@@ -109,4 +121,11 @@ const notReady: Problem = {
   path: [],
   message: 'The records are not loaded yet.',
   remedy: 'Wait a moment.',
+};
+
+const cannotKeep: Problem = {
+  code: 'cannot-keep',
+  path: [],
+  message: 'This device cannot keep what you enter: its storage is full or switched off.',
+  remedy: 'Free some storage, or allow this page to store data, then do it again.',
 };

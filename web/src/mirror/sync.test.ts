@@ -183,6 +183,16 @@ describe('without the network', () => {
     expect(await db.outbox.count()).toBe(0);
   });
 
+  it('a device that cannot keep anything says so and shows nothing as done', async () => {
+    vi.spyOn(db.outbox, 'add').mockRejectedValueOnce(new Error('QuotaExceededError'));
+    expect(await store.dispatch(send(yard('One')))).toMatchObject({
+      ok: false,
+      problems: [{ code: 'cannot-keep' }],
+    });
+    expect(names(mirror().apiary)).not.toContain('One');
+    expect(network.order).toEqual([]);
+  });
+
   it('a device that has never reached the server says so', async () => {
     await Promise.all([db.snapshot.clear(), db.confirmed.clear()]);
     network.away = true;

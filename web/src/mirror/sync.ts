@@ -19,12 +19,23 @@ const ASK_MS = 30_000;
 const tabs = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('incremen');
 export const tellTabs = () => tabs?.postMessage('changed');
 
-/** Shows what is kept here at once, then asks the server for what is new and sends what waits. */
+/** How long an answer of the server is waited for before what is kept here is shown. */
+const HEAD_START_MS = 1500;
+
+/**
+ * Asks the server for the operation and sends what waits. Shows what is kept here when the server is away,
+ * or slow: forms begin with what is on the screen, so the newest is worth a moment.
+ */
 export function load() {
-  return async (dispatch: Dispatch) => {
+  return async (dispatch: Dispatch, getState: GetState) => {
     const kept = await readLocalCopy(db).catch(() => undefined);
-    if (kept) dispatch(loaded(kept));
-    const problem = await dispatch(fetchSnapshot());
+    const answer = dispatch(fetchSnapshot());
+    const early = await Promise.race([
+      answer.then((problem) => ({ problem })),
+      new Promise<null>((resolve) => setTimeout(resolve, HEAD_START_MS, null)),
+    ]);
+    if (kept && getState().mirror.status !== 'ready') dispatch(loaded(kept));
+    const problem = early ? early.problem : await answer;
     if (problem && !kept) dispatch(loadFailed(problem));
     void dispatch(flush());
   };

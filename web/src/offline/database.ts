@@ -54,7 +54,7 @@ export class LocalDatabase extends Dexie {
     this.version(1).stores({
       snapshot: 'key',
       confirmed: 'revision',
-      outbox: '++seq, &id, state',
+      outbox: 'seq, &id, state',
       photos: 'id',
     });
   }

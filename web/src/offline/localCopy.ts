@@ -52,14 +52,17 @@ export async function keepSnapshot(
   });
 }
 
+let lastSeq = 0;
+
+/** The next place in the outbox: later than every other, of other tabs and earlier visits too. */
+export function nextSeq(): number {
+  lastSeq = Math.max(lastSeq + 1, Date.now() * 1000);
+  return lastSeq;
+}
+
 /** Keeps a command until the server has confirmed it. Resolves when it is safe from a power cut. */
-export async function putInOutbox(
-  db: LocalDatabase,
-  entry: Omit<OutboxEntry, 'seq' | 'state' | 'problems'>,
-): Promise<OutboxEntry> {
-  const whole = { ...entry, state: 'waiting' as const, problems: [] };
-  const seq = await db.outbox.add(whole as never);
-  return { ...whole, seq };
+export async function putInOutbox(db: LocalDatabase, entry: OutboxEntry): Promise<void> {
+  await db.outbox.add(entry);
 }
 
 /** Takes a confirmed command out of the outbox and keeps what it did, in one go. */

@@ -27,3 +27,13 @@ export function ago(days: number): string {
   if (days === 0) return 'today';
   return days === 1 ? 'yesterday' : `${days} days ago`;
 }
+
+/** A temperature in degrees of the operation's units, as a bare number. */
+export function degrees(celsius: number, units: Operation['units']): number {
+  return Math.round(units === 'imperial' ? celsius * 1.8 + 32 : celsius);
+}
+
+/** The sign of those degrees. */
+export function degreeSign(units: Operation['units']): string {
+  return units === 'imperial' ? '°F' : '°C';
+}

@@ -1,8 +1,10 @@
-import { Button, Flex, Input, NativeSelect } from '@chakra-ui/react';
+import { Button, Flex, Input } from '@chakra-ui/react';
 import type { Lane } from '@incremen/core';
 import { Columns3, X } from 'lucide-react';
 import { Link } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { Select } from '../../ui/Select.tsx';
+import { SquareButton } from '../../ui/SquareButton.tsx';
 import { MOST_COMPARED, SORTS, viewed, type Sort } from './boardSlice.ts';
 import { LANES } from './lanes.ts';
 
@@ -42,12 +44,14 @@ export function BoardTools() {
         onChange={(e) => dispatch(viewed({ find: e.target.value }))}
       />
       <Select
+        fit
         label="Order"
         value={sort}
         options={SORTS.map((s) => [s, SORT_NAMES[s]])}
         onChange={(s) => dispatch(viewed({ sort: s as Sort }))}
       />
       <Select
+        fit
         label="Lane"
         value={lane ?? ''}
         options={[['', 'all lanes'], ...LANES.map((l) => [l.lane, l.title] as const)]}
@@ -70,50 +74,11 @@ export function BoardTools() {
               Pick two to {MOST_COMPARED}
             </Button>
           )}
-          <Button
-            variant="outline"
-            bg="sheet"
-            minW="44px"
-            minH="44px"
-            px={0}
-            aria-label="Stop picking"
-            onClick={() => dispatch(viewed({ picked: null }))}
-          >
+          <SquareButton label="Stop picking" onClick={() => dispatch(viewed({ picked: null }))}>
             <X size={18} aria-hidden />
-          </Button>
+          </SquareButton>
         </>
       )}
     </Flex>
-  );
-}
-
-function Select({
-  label,
-  value,
-  options,
-  onChange,
-}: {
-  readonly label: string;
-  readonly value: string;
-  readonly options: readonly (readonly [string, string])[];
-  readonly onChange: (value: string) => void;
-}) {
-  return (
-    <NativeSelect.Root w="auto">
-      <NativeSelect.Field
-        bg="sheet"
-        minH="44px"
-        aria-label={label}
-        value={value}
-        onChange={(e) => onChange(e.target.value)}
-      >
-        {options.map(([id, name]) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </NativeSelect.Field>
-      <NativeSelect.Indicator />
-    </NativeSelect.Root>
   );
 }

@@ -1,6 +1,7 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import {
   colonyState,
+  dayInWords,
   framesOn,
   frameSize,
   hangsWrong,
@@ -23,6 +24,7 @@ import { Legend } from '../../drawing/Legend.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { ago, count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
+import { PhotoStrip } from '../photos/PhotoStrip.tsx';
 import { queenColour } from '../board/ColonyCard.tsx';
 import { DescentTree } from './DescentTree.tsx';
 import { Diary } from './Diary.tsx';
@@ -122,13 +124,18 @@ function ColonyView({ colony }: { readonly colony: Colony }) {
   );
 }
 
-/** What the picture of the hive does not say by itself. */
+/** Older ones are in the diary. */
+const LATEST_PHOTOS = 6;
+
+/** What the picture of the hive does not say by itself, and its latest photos. */
 function AboutHive({ apiary, state }: { readonly apiary: Apiary; readonly state: ColonyState }) {
   const { colony, frames } = state;
   const others = housemates(apiary, colony);
   const shared = sharedBoxesOf(apiary, colony);
   const wrong = frames.filter(hangsWrong);
-  const photos = visitsOf(apiary, colony.id).reduce((n, v) => n + photosOf(apiary, v.id).length, 0);
+  const photos = visitsOf(apiary, colony.id).flatMap((v) =>
+    photosOf(apiary, v.id).map((p, i) => ({ id: p.id, label: `photo ${i + 1} of ${dayInWords(v.day)}` })),
+  );
   return (
     <Box mt={2} color="inkSoft" display="grid" gap={1}>
       <Text>
@@ -136,7 +143,6 @@ function AboutHive({ apiary, state }: { readonly apiary: Apiary; readonly state:
           ? 'Never counted: frames are drawn as outlines.'
           : `Counted ${ago(state.countAgeDays)}.`}
         {state.countedBeforeSplit && ' That was before the split; bees have gone home since.'}
-        {photos > 0 && ` ${count(photos, 'photo')} in the diary.`}
       </Text>
       {others.length > 0 && (
         <Text>
@@ -158,6 +164,11 @@ function AboutHive({ apiary, state }: { readonly apiary: Apiary; readonly state:
           leaves a gap below or does not hang. Move it when you can.
         </Text>
       ))}
+      {photos.length > 0 && (
+        <Box mt={2}>
+          <PhotoStrip photos={photos.slice(0, LATEST_PHOTOS)} />
+        </Box>
+      )}
     </Box>
   );
 }

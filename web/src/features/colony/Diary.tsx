@@ -14,7 +14,7 @@ import {
 } from '@incremen/core';
 import { Link } from 'react-router';
 import { useOperation } from '../../mirror/hooks.ts';
-import { count } from '../../ui/format.ts';
+import { count, degrees, degreeSign } from '../../ui/format.ts';
 import { PhotoStrip } from '../photos/PhotoStrip.tsx';
 import { NoteText } from './NoteText.tsx';
 
@@ -145,18 +145,10 @@ export function seenInWords(evidence: Evidence): string {
 }
 
 function conditionsInWords(c: Conditions, units: Operation['units']): string {
-  const temperature =
-    c.temperatureC === null
-      ? []
-      : [
-          units === 'imperial'
-            ? `${Math.round(c.temperatureC * 1.8 + 32)} °F`
-            : `${Math.round(c.temperatureC)} °C`,
-        ];
   return [
     ...(c.sky ? [c.sky] : []),
     ...(c.wind ? [c.wind === 'wind' ? 'windy' : c.wind] : []),
-    ...temperature,
+    ...(c.temperatureC === null ? [] : [`${degrees(c.temperatureC, units)} ${degreeSign(units)}`]),
     ...(c.minutesOpen ? [`open ${count(c.minutesOpen, 'minute')}`] : []),
   ].join(' · ');
 }

@@ -18,6 +18,7 @@ import { useApiary, useOperation, useSend } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
+import { SquareButton } from '../../ui/SquareButton.tsx';
 import { keepSizes, SizePicker, sizeName, type PickedSize } from '../setup/SizePicker.tsx';
 
 type Arranged = CommandOf<'arrangeHive'>['boxes'][number];
@@ -90,16 +91,16 @@ function HiveEditor({ colony, hiveId }: { readonly colony: Colony; readonly hive
                       {i + 1}. {sizeName(operation, sizeId)}, {slots} slots
                     </Text>
                     <Flex ml="auto" gap={1}>
-                      <Small
+                      <SquareButton
                         label={`${name}: up`}
                         disabled={i === boxes.length - 1}
                         onClick={() => swap(i, 1)}
                       >
                         <ArrowUp size={18} aria-hidden />
-                      </Small>
-                      <Small label={`${name}: down`} disabled={i === 0} onClick={() => swap(i, -1)}>
+                      </SquareButton>
+                      <SquareButton label={`${name}: down`} disabled={i === 0} onClick={() => swap(i, -1)}>
                         <ArrowDown size={18} aria-hidden />
-                      </Small>
+                      </SquareButton>
                       <Button
                         variant="ghost"
                         minH="44px"
@@ -269,33 +270,6 @@ function AddBox({
         </Button>
       </Box>
     </Box>
-  );
-}
-
-function Small({
-  label,
-  disabled,
-  onClick,
-  children,
-}: {
-  readonly label: string;
-  readonly disabled: boolean;
-  readonly onClick: () => void;
-  readonly children: React.ReactNode;
-}) {
-  return (
-    <Button
-      variant="outline"
-      bg="sheet"
-      minW="44px"
-      minH="44px"
-      px={0}
-      aria-label={label}
-      disabled={disabled}
-      onClick={onClick}
-    >
-      {children}
-    </Button>
   );
 }
 

@@ -1,6 +1,8 @@
-import { Box, Button, Flex, NativeSelect, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import { CELL_KINDS, CELL_PLACES, type CellFinding, type CellKind, type CellPlace } from '@incremen/core';
 import { Minus, Plus } from 'lucide-react';
+import { Select } from '../../ui/Select.tsx';
+import { SquareButton } from '../../ui/SquareButton.tsx';
 
 const NAMES: Readonly<Record<CellKind, string>> = {
   cup: 'empty cups',
@@ -45,41 +47,47 @@ export function CellsEditor({
           <Box key={kind}>
             <Flex align="center" gap={2}>
               <Text flex="1">{NAMES[kind]}</Text>
-              <Step
+              <SquareButton
                 label={`One less: ${NAMES[kind]}`}
                 disabled={n === 0}
                 onClick={() => setCount(kind, n - 1)}
               >
                 <Minus size={18} aria-hidden />
-              </Step>
+              </SquareButton>
               <Text w="2ch" textAlign="center" fontWeight="700" aria-live="polite">
                 {n}
               </Text>
-              <Step label={`One more: ${NAMES[kind]}`} onClick={() => setCount(kind, Math.min(200, n + 1))}>
+              <SquareButton
+                label={`One more: ${NAMES[kind]}`}
+                onClick={() => setCount(kind, Math.min(200, n + 1))}
+              >
                 <Plus size={18} aria-hidden />
-              </Step>
+              </SquareButton>
             </Flex>
             {found && (
               <Flex gap={2} pb={1}>
-                <Pick
+                <Select
                   label={`Where: ${NAMES[kind]}`}
                   value={found.place ?? ''}
-                  none="where, not noted"
-                  options={CELL_PLACES.map((p) => [p, PLACE_NAMES[p]])}
+                  options={[
+                    ['', 'where, not noted'],
+                    ...CELL_PLACES.map((p) => [p, PLACE_NAMES[p]] as const),
+                  ]}
                   onChange={(place) => {
                     const { place: _place, ...rest } = found;
                     put(kind, place === '' ? rest : { ...rest, place: place as CellPlace });
                   }}
                 />
                 {kind === 'charged' && (
-                  <Pick
+                  <Select
                     label="Age of the larva"
                     value={found.larvaAgeDays === undefined ? '' : String(found.larvaAgeDays)}
-                    none="larva, age not noted"
-                    options={[0, 1, 2, 3, 4, 5].map((d) => [
-                      String(d),
-                      d === 0 ? 'just hatched' : `larva ${d} days old`,
-                    ])}
+                    options={[
+                      ['', 'larva, age not noted'],
+                      ...[0, 1, 2, 3, 4, 5].map(
+                        (d) => [String(d), d === 0 ? 'just hatched' : `larva ${d} days old`] as const,
+                      ),
+                    ]}
                     onChange={(age) => {
                       const { larvaAgeDays: _age, ...rest } = found;
                       put(kind, age === '' ? rest : { ...rest, larvaAgeDays: Number(age) });
@@ -92,66 +100,5 @@ export function CellsEditor({
         );
       })}
     </Box>
-  );
-}
-
-function Step({
-  label,
-  disabled = false,
-  onClick,
-  children,
-}: {
-  readonly label: string;
-  readonly disabled?: boolean;
-  readonly onClick: () => void;
-  readonly children: React.ReactNode;
-}) {
-  return (
-    <Button
-      variant="outline"
-      bg="sheet"
-      minW="44px"
-      minH="44px"
-      px={0}
-      disabled={disabled}
-      aria-label={label}
-      onClick={onClick}
-    >
-      {children}
-    </Button>
-  );
-}
-
-function Pick({
-  label,
-  value,
-  none,
-  options,
-  onChange,
-}: {
-  readonly label: string;
-  readonly value: string;
-  readonly none: string;
-  readonly options: readonly (readonly [string, string])[];
-  readonly onChange: (value: string) => void;
-}) {
-  return (
-    <NativeSelect.Root>
-      <NativeSelect.Field
-        bg="sheet"
-        minH="44px"
-        aria-label={label}
-        value={value}
-        onChange={(e) => onChange(e.target.value)}
-      >
-        <option value="">{none}</option>
-        {options.map(([id, name]) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </NativeSelect.Field>
-      <NativeSelect.Indicator />
-    </NativeSelect.Root>
   );
 }

@@ -77,8 +77,8 @@ function Recorder({ colony }: { readonly colony: Colony }) {
           minH="48px"
           px={3}
           aria-label="Undo"
-          onClick={() => act({ do: 'undo' })}
-          disabled={draft.past.length === 0}
+          onClick={() => (mode === 'seen' ? counting.undoSeen?.() : act({ do: 'undo' }))}
+          disabled={mode === 'seen' ? counting.undoSeen === null : draft.past.length === 0}
         >
           <Undo2 size={20} aria-hidden />
         </Button>

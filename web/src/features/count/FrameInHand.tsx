@@ -3,6 +3,7 @@ import { CONTENT_NAMES, type ContentClass, type Problem } from '@incremen/core';
 import { Brush, ChevronLeft, ChevronRight, Crown } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { ProblemList } from '../../ui/ProblemList.tsx';
+import { SquareButton } from '../../ui/SquareButton.tsx';
 import { CellsEditor } from './CellsEditor.tsx';
 import { CombFace } from './CombFace.tsx';
 import type { CountAction, CountDraft } from './countDraft.ts';
@@ -68,9 +69,9 @@ export function FrameInHand({
       <Box gridArea="marks">
         <ProblemList problems={problems} />
         <Flex gap={{ base: 1.5, md: 2 }} wrap="wrap">
-          <Step label="Frame before" disabled={draft.at === 0} onClick={() => go(-1)}>
+          <SquareButton label="Frame before" disabled={draft.at === 0} onClick={() => go(-1)}>
             <ChevronLeft size={22} aria-hidden />
-          </Step>
+          </SquareButton>
           <Toggle
             on={reading?.queenSeen ?? false}
             onClick={() => act({ do: 'queen' })}
@@ -92,9 +93,13 @@ export function FrameInHand({
           >
             Paint
           </Toggle>
-          <Step label="Next frame" disabled={draft.at === draft.frames.length - 1} onClick={() => go(1)}>
+          <SquareButton
+            label="Next frame"
+            disabled={draft.at === draft.frames.length - 1}
+            onClick={() => go(1)}
+          >
             <ChevronRight size={22} aria-hidden />
-          </Step>
+          </SquareButton>
         </Flex>
         {brush && (
           <Box mt={2}>
@@ -124,33 +129,6 @@ export function FrameInHand({
         )}
       </Box>
     </>
-  );
-}
-
-function Step({
-  label,
-  disabled,
-  onClick,
-  children,
-}: {
-  readonly label: string;
-  readonly disabled: boolean;
-  readonly onClick: () => void;
-  readonly children: ReactNode;
-}) {
-  return (
-    <Button
-      variant="outline"
-      bg="sheet"
-      minH="44px"
-      minW="40px"
-      px={0}
-      aria-label={label}
-      disabled={disabled}
-      onClick={onClick}
-    >
-      {children}
-    </Button>
   );
 }
 

@@ -1,6 +1,6 @@
 import { bothSides, shareOf } from '@incremen/core';
 import { describe, expect, it } from 'vitest';
-import { countStep, startCount, type CountAction, type CountDraft } from './countDraft.ts';
+import { countStep, quickProblems, startCount, type CountAction, type CountDraft } from './countDraft.ts';
 import { actionOfKey } from './countKeys.ts';
 
 const last = bothSides({ honey: 10 }, 4, { queenSeen: true });
@@ -87,5 +87,67 @@ describe('counting frame by frame', () => {
   it('ignores keys that mean nothing here', () => {
     expect(actionOfKey(begin(), '3')).toBeUndefined();
     expect(actionOfKey(begin(), 'w')).toBeUndefined();
+  });
+});
+
+describe('a quick count over frames', () => {
+  const said = (draft: CountDraft, change: Partial<NonNullable<CountDraft['quick']>>) =>
+    countStep(draft, { do: 'quick', change });
+
+  it('fills what was not read one by one, with what those frames leave over', () => {
+    const read = type(begin(), 'h44');
+    const draft = said(said(read, { bees: 2 }), { stores: 1 });
+    expect(draft.frames.map((f) => f.from)).toEqual(['taps', 'spread', 'spread']);
+    expect(draft.frames[0]!.reading).toEqual(read.frames[0]!.reading);
+    // The frame of honey that was read is all the stores there are; one of two frames of bees is on it.
+    const others = draft.frames.slice(1).map((f) => f.reading!);
+    expect(others.every((r) => r.estimated && shareOf(r, 'honey') === 0)).toBe(true);
+    expect(others.reduce((n, r) => n + r.sides[0].bees / 10, 0)).toBeCloseTo(1, 1);
+  });
+
+  it('gives way to a frame that is read afterwards, and can be cleared', () => {
+    const draft = said(begin(), { bees: 2, capped: 1 });
+    const after = run(draft, { do: 'go', to: 1 }, { do: 'kind', kind: 'honey' });
+    expect(after.frames[1]).toMatchObject({ from: 'taps', reading: { estimated: false } });
+    const cleared = countStep(after, { do: 'noQuick' });
+    expect(cleared.frames.map((f) => f.from)).toEqual([null, 'taps', null]);
+    expect(countStep(cleared, { do: 'undo' }).frames.map((f) => f.from)).toEqual([
+      'spread',
+      'taps',
+      'spread',
+    ]);
+  });
+
+  it('keeps what is drawn when the queen is marked on an estimated frame', () => {
+    const draft = said(begin(), { bees: 2, capped: 2 });
+    const marked = run(draft, { do: 'go', to: 1 }, { do: 'queen' });
+    expect(marked.frames[1]!.reading).toEqual({ ...draft.frames[1]!.reading, queenSeen: true });
+  });
+
+  it('says what is impossible', () => {
+    expect(quickProblems(said(begin(), { bees: 9 })).map((p) => p.code)).toEqual(['beyond-comb']);
+    expect(quickProblems(begin())).toEqual([]);
+  });
+});
+
+describe('a line of shorthand', () => {
+  it('reads its frames, and leaves them when it no longer speaks of them', () => {
+    const typed = countStep(type(begin(), 'h44'), { do: 'type', text: '2: c *8; "' });
+    expect(typed.frames.map((f) => f.from)).toEqual(['taps', 'typed', 'typed']);
+    expect(typed.frames[2]!.reading!.sides).toEqual(last.sides);
+    const shorter = countStep(typed, { do: 'type', text: '2: c *8' });
+    expect(shorter.frames.map((f) => f.from)).toEqual(['taps', 'typed', null]);
+  });
+});
+
+describe('side by side', () => {
+  it('reads the first side, then the other, then goes on', () => {
+    const draft = type(run(begin(), { do: 'side', side: 0 }), 'h44c43');
+    expect(draft.at).toBe(1);
+    expect(draft.side).toBe(0);
+    expect(draft.frames[0]!.reading!.sides).toEqual([
+      { contents: { honey: 10 }, bees: 10 },
+      { contents: { capped: 10 }, bees: 7.5 },
+    ]);
   });
 });

@@ -22,6 +22,9 @@ import type { Seen } from '../seen/SeenForm.tsx';
 import { countStep, quickProblems, startCount, stateOf, type CountDraft } from './countDraft.ts';
 import { forgetDraft, keepDraft, keptDraft } from './keptDraft.ts';
 
+/** Steps back that are kept of what was seen. */
+const SEEN_MEMORY = 60;
+
 /** A count of one colony under way: the draft, what was seen besides, and how to save both. */
 export function useCount(colony: Colony) {
   const apiary = useApiary();
@@ -33,7 +36,8 @@ export function useCount(colony: Colony) {
   const [begun] = useState(() => begin(apiary, colony, today));
   const [draft, act] = useReducer(countStep, begun.draft);
   const [day, setDay] = useState(begun.day);
-  const [seen, setSeen] = useState<Seen>(begun.seen);
+  const [seen, changeSeen] = useState<Seen>(begun.seen);
+  const [pastSeen, setPastSeen] = useState<readonly Seen[]>([]);
   const read = draft.frames.filter((f) => f.reading !== null);
   const estimated = draft.frames.filter((f) => f.from === 'spread').length;
   const more = seen.note !== '' || seen.photos.length > 0 || saysAnything(seen.evidence);
@@ -44,6 +48,22 @@ export function useCount(colony: Colony) {
     if (read.length > 0 || more || draft.text !== '')
       keepDraft(colony.id, { day, state: stateOf(draft), seen, openedAt });
   }, [colony.id, day, draft, seen, openedAt, read.length, more]);
+
+  function setSeen(next: Seen) {
+    // A note is typed letter by letter and taken back as a whole.
+    const onlyNote =
+      next.evidence === seen.evidence && next.photos === seen.photos && next.note !== seen.note;
+    const noteBegun = onlyNote && pastSeen.length > 0 && pastSeen.at(-1)?.evidence === seen.evidence;
+    if (!noteBegun) setPastSeen([...pastSeen, seen].slice(-SEEN_MEMORY));
+    changeSeen(next);
+  }
+
+  function undoSeen() {
+    const back = pastSeen.at(-1);
+    if (!back) return;
+    changeSeen(back);
+    setPastSeen(pastSeen.slice(0, -1));
+  }
 
   async function save() {
     const sent = await send(commandOf({ colony, day, today, draft, seen, openedAt, clockOffsetMs }));
@@ -74,6 +94,7 @@ export function useCount(colony: Colony) {
     setDay,
     seen,
     setSeen,
+    undoSeen: pastSeen.length > 0 ? undoSeen : null,
     save,
     busy,
     resumed: begun.resumed,

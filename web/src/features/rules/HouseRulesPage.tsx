@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Input, NativeSelect, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
 import {
   allFrameSizes,
   HOUSE_RULES,
@@ -13,6 +13,7 @@ import { LookSwitch } from '../../app/Shell.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList, problemsAt } from '../../ui/ProblemList.tsx';
+import { Select } from '../../ui/Select.tsx';
 import { toaster } from '../../ui/toaster.tsx';
 
 /** Every threshold that beekeepers argue about, with the reason for its default, to be changed at will. */
@@ -74,27 +75,16 @@ export function HouseRulesPage() {
             { id: 'south', label: 'Southern' },
           ]}
         />
-        <Box as="label">
-          <Text fontWeight="600" mb={1}>
+        <Box>
+          <Text fontWeight="600" mb={1} aria-hidden>
             Sums are in frames of
           </Text>
-          <NativeSelect.Root>
-            <NativeSelect.Field
-              bg="sheet"
-              minH="44px"
-              value={operation.referenceSize}
-              onChange={(e) =>
-                void send({ type: 'changeSettings', referenceSize: e.target.value as FrameSizeId })
-              }
-            >
-              {[...allFrameSizes(), ...operation.ownSizes].map((s) => (
-                <option key={s.id} value={s.id}>
-                  {s.name}
-                </option>
-              ))}
-            </NativeSelect.Field>
-            <NativeSelect.Indicator />
-          </NativeSelect.Root>
+          <Select
+            label="Sums are in frames of"
+            value={operation.referenceSize}
+            options={[...allFrameSizes(), ...operation.ownSizes].map((s) => [s.id, s.name])}
+            onChange={(id) => void send({ type: 'changeSettings', referenceSize: id as FrameSizeId })}
+          />
         </Box>
         <Box display={{ md: 'none' }}>
           <LookSwitch />

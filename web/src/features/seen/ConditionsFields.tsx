@@ -1,6 +1,7 @@
 import { Box, Flex, Input, Text } from '@chakra-ui/react';
 import type { Conditions, Operation } from '@incremen/core';
 import { Choice } from '../../ui/Choice.tsx';
+import { degrees, degreeSign } from '../../ui/format.ts';
 
 /** Conditions of which nothing was noted. */
 export const NO_CONDITIONS: Conditions = {
@@ -12,7 +13,7 @@ export const NO_CONDITIONS: Conditions = {
 };
 
 const toShown = (celsius: number | null, units: Operation['units']) =>
-  celsius === null ? '' : String(Math.round(units === 'imperial' ? celsius * 1.8 + 32 : celsius));
+  celsius === null ? '' : String(degrees(celsius, units));
 const toCelsius = (shown: string, units: Operation['units']) => {
   const n = Number(shown);
   if (shown.trim() === '' || !Number.isFinite(n)) return null;
@@ -54,7 +55,7 @@ export function ConditionsFields({
       <Flex gap={4}>
         <Box as="label">
           <Text as="span" fontWeight="600">
-            Temperature, {units === 'imperial' ? '°F' : '°C'}
+            Temperature, {degreeSign(units)}
           </Text>
           <Input
             type="number"

@@ -1,7 +1,8 @@
-import { Box, NativeSelect, Text } from '@chakra-ui/react';
+import { Box, Text } from '@chakra-ui/react';
 import { MARKING_COLOURS, type MarkingColour } from '@incremen/core';
 import { QueenMark } from '../../drawing/Slat.tsx';
 import { Choice } from '../../ui/Choice.tsx';
+import { Select } from '../../ui/Select.tsx';
 import type { EvidenceProps } from './evidenceProps.ts';
 import { Further, Question, ThreeAnswers } from './Question.tsx';
 
@@ -50,28 +51,19 @@ export function QueenQuestion({
             ]}
           />
           {frames.length > 0 && (
-            <Box as="label">
-              <Text as="span" fontWeight="600" fontSize="sm">
+            <Box maxW="260px">
+              <Text fontWeight="600" fontSize="sm" aria-hidden>
                 Seen on
               </Text>
-              <NativeSelect.Root size="lg" maxW="260px">
-                <NativeSelect.Field
-                  bg="sheet"
-                  value={queen.frameId ?? ''}
-                  onChange={(e) => {
-                    const { frameId: _frame, ...rest } = queen;
-                    set({ queen: e.target.value === '' ? rest : { ...rest, frameId: e.target.value } });
-                  }}
-                >
-                  <option value="">no frame noted</option>
-                  {frames.map((f) => (
-                    <option key={f.id} value={f.id}>
-                      {f.name}
-                    </option>
-                  ))}
-                </NativeSelect.Field>
-                <NativeSelect.Indicator />
-              </NativeSelect.Root>
+              <Select
+                label={name('frame of the queen')}
+                value={queen.frameId ?? ''}
+                options={[['', 'no frame noted'], ...frames.map((f) => [f.id, f.name] as const)]}
+                onChange={(frameId) => {
+                  const { frameId: _frame, ...rest } = queen;
+                  set({ queen: frameId === '' ? rest : { ...rest, frameId } });
+                }}
+              />
             </Box>
           )}
         </Further>

@@ -1,0 +1,36 @@
+import { NativeSelect } from '@chakra-ui/react';
+
+/** One of many, in the browser's own list. */
+export function Select({
+  label,
+  value,
+  options,
+  onChange,
+  fit = false,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly options: readonly (readonly [id: string, name: string])[];
+  readonly onChange: (value: string) => void;
+  /** Only as wide as its words. */
+  readonly fit?: boolean;
+}) {
+  return (
+    <NativeSelect.Root {...(fit ? { w: 'auto' } : {})}>
+      <NativeSelect.Field
+        bg="sheet"
+        minH="44px"
+        aria-label={label}
+        value={value}
+        onChange={(e) => onChange(e.target.value)}
+      >
+        {options.map(([id, name]) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </NativeSelect.Field>
+      <NativeSelect.Indicator />
+    </NativeSelect.Root>
+  );
+}
