@@ -38,7 +38,13 @@ export async function browserBench(): Promise<void> {
     });
     await firstLoad(page);
     await planTimes(page);
-    await countBench(page);
+    const phone = await browser.newPage({
+      viewport: { width: 390, height: 844 },
+      hasTouch: true,
+      isMobile: true,
+      baseURL: `http://127.0.0.1:${PORT}`,
+    });
+    await countBench(phone);
     await bench150(page);
   } finally {
     await browser.close();

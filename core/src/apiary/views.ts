@@ -29,11 +29,49 @@ export interface PlacedFrame {
   readonly reading: PlacedReading | null;
 }
 
+/**
+ * Groups a table once and keeps the groups for as long as the table is the same: a board asks for every
+ * hive, box and colony in turn.
+ */
+function groupedBy<T>(
+  keyOf: (record: T) => string | null,
+  order: (a: T, b: T) => number,
+): (table: Readonly<Record<string, T>>, key: string) => readonly T[] {
+  const kept = new WeakMap<object, Map<string, T[]>>();
+  return (table, key) => {
+    let groups = kept.get(table);
+    if (!groups) {
+      groups = new Map();
+      for (const record of Object.values(table)) {
+        const of = keyOf(record);
+        if (of === null) continue;
+        const group = groups.get(of);
+        if (group) group.push(record);
+        else groups.set(of, [record]);
+      }
+      for (const group of groups.values()) group.sort(order);
+      kept.set(table, groups);
+    }
+    return groups.get(key) ?? [];
+  };
+}
+
+const boxesByHive = groupedBy<Box>(
+  (b) => b.hiveId,
+  (a, b) => a.position - b.position,
+);
+const framesByBox = groupedBy<Frame>(
+  (f) => f.boxId,
+  (a, b) => (a.slot ?? 0) - (b.slot ?? 0),
+);
+const visitsByColony = groupedBy<Visit>(
+  (v) => v.colonyId,
+  (a, b) => `${b.day} ${b.time ?? ''}`.localeCompare(`${a.day} ${a.time ?? ''}`),
+);
+
 /** The boxes of a hive, bottom first. */
-export function boxesOfHive(apiary: Apiary, hiveId: string): Box[] {
-  return Object.values(apiary.box)
-    .filter((b) => b.hiveId === hiveId)
-    .toSorted((a, b) => a.position - b.position);
+export function boxesOfHive(apiary: Apiary, hiveId: string): readonly Box[] {
+  return boxesByHive(apiary.box, hiveId);
 }
 
 /** The boxes in which a colony has a chamber, bottom first. */
@@ -52,24 +90,9 @@ export function colonyAtSlot(box: Box, slot: number): string | null {
   return box.chambers.find((c) => slot >= c.fromSlot && slot <= c.toSlot)?.colonyId ?? null;
 }
 
-/** Frames by box, kept per version of the frame table: a board asks for every box at once. */
-const framesByBox = new WeakMap<Apiary['frame'], Map<string, Frame[]>>();
-
 /** The frames of a box by slot. */
 export function framesOfBox(apiary: Apiary, boxId: string): readonly Frame[] {
-  let index = framesByBox.get(apiary.frame);
-  if (!index) {
-    index = new Map();
-    for (const frame of Object.values(apiary.frame)) {
-      if (frame.boxId === null) continue;
-      const list = index.get(frame.boxId);
-      if (list) list.push(frame);
-      else index.set(frame.boxId, [frame]);
-    }
-    for (const list of index.values()) list.sort((a, b) => (a.slot ?? 0) - (b.slot ?? 0));
-    framesByBox.set(apiary.frame, index);
-  }
-  return index.get(boxId) ?? [];
+  return framesByBox(apiary.frame, boxId);
 }
 
 /** The frames of a colony, bottom box first, by slot. */
@@ -175,10 +198,8 @@ export function coloniesOfYard(apiary: Apiary, yardId: string): Colony[] {
 }
 
 /** A colony's visits, latest first. */
-export function visitsOf(apiary: Apiary, colonyId: string): Visit[] {
-  return Object.values(apiary.visit)
-    .filter((v) => v.colonyId === colonyId)
-    .toSorted((a, b) => `${b.day} ${b.time ?? ''}`.localeCompare(`${a.day} ${a.time ?? ''}`));
+export function visitsOf(apiary: Apiary, colonyId: string): readonly Visit[] {
+  return visitsByColony(apiary.visit, colonyId);
 }
 
 /** The photos of a visit, in a stable order. */

@@ -5,7 +5,7 @@ import {
   WORKER_CELLS_PER_CM2,
 } from '../comb/densities.ts';
 import { frameSize, type FrameSizeId } from '../comb/frameSizes.ts';
-import { CONTENT_CLASSES, shareOf, type Contents, type FrameReading, type Side } from '../comb/contents.ts';
+import { shareOf, type ContentClass, type Contents, type FrameReading, type Side } from '../comb/contents.ts';
 import { DEVELOPMENT, WORKER_STAGE_DAYS } from './developmentClock.ts';
 
 /** A frame as it was counted: its size and what was read. */
@@ -26,11 +26,52 @@ const DRONE_DAYS = DEVELOPMENT.drone.emerges.likely;
 const { eggs: EGG_DAYS, open: OPEN_DAYS } = WORKER_STAGE_DAYS;
 const FIRST_CAPPED_DAY = EGG_DAYS + OPEN_DAYS;
 
-/** One side as ages: `worker[a]` is the tenths of the side whose brood is `a` days from the egg. */
+/** Tenths of a side by the age of the brood in it, as a ring: a day passes by turning it. */
+class Ages {
+  private readonly cells: Float64Array;
+  private start = 0;
+  /** Tenths of all ages together. */
+  total = 0;
+
+  constructor(days: number) {
+    this.cells = new Float64Array(days);
+  }
+
+  /** Adds brood whose age is not known, spread evenly over ages from `from` to before `to`. */
+  spread(from: number, to: number, amount: number): void {
+    for (let a = from; a < to; a++) this.add(a, amount / (to - from));
+  }
+
+  add(age: number, amount: number): void {
+    const at = (this.start + age) % this.cells.length;
+    this.cells[at] = (this.cells[at] ?? 0) + amount;
+    this.total += amount;
+  }
+
+  /** Lets a day pass. @returns the tenths that hatch */
+  turn(): number {
+    const { cells } = this;
+    this.start = (this.start + cells.length - 1) % cells.length;
+    const out = cells[this.start] ?? 0;
+    cells[this.start] = 0;
+    this.total -= out;
+    // What is left of many small sums is nothing.
+    if (this.total < 1e-12) this.total = 0;
+    return out;
+  }
+
+  between(from: number, to: number): number {
+    let sum = 0;
+    for (let a = from; a < to; a++) sum += this.cells[(this.start + a) % this.cells.length] ?? 0;
+    return sum;
+  }
+}
+
+/** One side as ages of its brood, in tenths of the side. */
 interface AgedSide {
   readonly areaCm2: number;
-  worker: number[];
-  drone: number[];
+  readonly worker: Ages;
+  readonly drone: Ages;
   readonly rest: Record<'honey' | 'nectar' | 'beeBread' | 'drawn' | 'foundation', number>;
   bees: number;
 }
@@ -63,15 +104,15 @@ export function projectNest(frames: readonly NestFrame[], days: number, laying: 
 
 function ageSide(s: Side, size: FrameSizeId): AgedSide {
   const c = s.contents;
-  const worker = Array.from({ length: WORKER_DAYS }, () => 0);
-  const drone = Array.from({ length: DRONE_DAYS }, () => 0);
-  spread(worker, 0, EGG_DAYS, c.eggs ?? 0);
-  spread(worker, EGG_DAYS, FIRST_CAPPED_DAY, c.open ?? 0);
-  spread(worker, FIRST_CAPPED_DAY, WORKER_DAYS, c.capped ?? 0);
+  const worker = new Ages(WORKER_DAYS);
+  const drone = new Ages(DRONE_DAYS);
+  worker.spread(0, EGG_DAYS, c.eggs ?? 0);
+  worker.spread(EGG_DAYS, FIRST_CAPPED_DAY, c.open ?? 0);
+  worker.spread(FIRST_CAPPED_DAY, WORKER_DAYS, c.capped ?? 0);
   // Brood already being chewed out has at most two days to go.
-  spread(worker, WORKER_DAYS - 2, WORKER_DAYS, c.emerging ?? 0);
+  worker.spread(WORKER_DAYS - 2, WORKER_DAYS, c.emerging ?? 0);
   // Drone brood is noticed by its domed caps, so what was counted is capped.
-  spread(drone, DEVELOPMENT.drone.cellCapped.likely, DRONE_DAYS, c.drone ?? 0);
+  drone.spread(DEVELOPMENT.drone.cellCapped.likely, DRONE_DAYS, c.drone ?? 0);
   return {
     areaCm2: frameSize(size).areaCm2PerSide,
     worker,
@@ -87,17 +128,11 @@ function ageSide(s: Side, size: FrameSizeId): AgedSide {
   };
 }
 
-function spread(ages: number[], from: number, to: number, amount: number): void {
-  for (let a = from; a < to; a++) ages[a] = (ages[a] ?? 0) + amount / (to - from);
-}
-
 function stepOneDay(sides: readonly AgedSide[], eggsPerDay: number): void {
   let crowd = 0; // bees for which their own comb has no room
   for (const s of sides) {
-    const workersOut = s.worker.pop() ?? 0;
-    const dronesOut = s.drone.pop() ?? 0;
-    s.worker.unshift(0);
-    s.drone.unshift(0);
+    const workersOut = s.worker.turn();
+    const dronesOut = s.drone.turn();
     s.rest.drawn += workersOut + dronesOut;
     const perTenth = s.areaCm2 / 10;
     const hatched =
@@ -122,7 +157,7 @@ function spreadCrowd(sides: readonly AgedSide[], crowdArea: number): void {
 
 function layEggs(sides: readonly AgedSide[], eggsPerDay: number): void {
   let areaLeft = eggsPerDay / WORKER_CELLS_PER_CM2; // cm² of one side, as areaCm2 / 10 a tenth
-  const inNest = (s: AgedSide) => s.worker.some((t) => t > 0);
+  const inNest = (s: AgedSide) => s.worker.total > 0;
   // She lays in the brood nest first and widens it only when that is full.
   for (const group of [sides.filter(inNest), sides.filter((s) => !inNest(s))]) {
     const room = group.reduce((sum, s) => sum + (s.rest.drawn * s.areaCm2) / 10, 0);
@@ -131,24 +166,29 @@ function layEggs(sides: readonly AgedSide[], eggsPerDay: number): void {
     for (const s of group) {
       const laid = s.rest.drawn * share;
       s.rest.drawn -= laid;
-      s.worker[0] = (s.worker[0] ?? 0) + laid;
+      s.worker.add(0, laid);
     }
     areaLeft -= room * share;
   }
 }
 
-function readSide(s: AgedSide): Side {
-  const sum = (from: number, to: number) => s.worker.slice(from, to).reduce((a, b) => a + b, 0);
-  const all: Record<string, number> = {
-    ...s.rest,
-    eggs: sum(0, EGG_DAYS),
-    open: sum(EGG_DAYS, FIRST_CAPPED_DAY),
-    capped: sum(FIRST_CAPPED_DAY, WORKER_DAYS),
-    drone: s.drone.reduce((a, b) => a + b, 0),
-  };
+function readSide({ worker, drone, rest, bees }: AgedSide): Side {
   const contents: { -readonly [K in keyof Contents]: Contents[K] } = {};
-  for (const c of CONTENT_CLASSES) if ((all[c] ?? 0) > 1e-9) contents[c] = all[c];
-  return { contents, bees: s.bees };
+  const put = (c: ContentClass, tenths: number) => {
+    if (tenths > 1e-9) contents[c] = tenths;
+  };
+  put('honey', rest.honey);
+  put('nectar', rest.nectar);
+  put('beeBread', rest.beeBread);
+  if (worker.total > 0) {
+    put('eggs', worker.between(0, EGG_DAYS));
+    put('open', worker.between(EGG_DAYS, FIRST_CAPPED_DAY));
+    put('capped', worker.between(FIRST_CAPPED_DAY, WORKER_DAYS));
+  }
+  put('drone', drone.total);
+  put('drawn', rest.drawn);
+  put('foundation', rest.foundation);
+  return { contents, bees };
 }
 
 /** Cells of worker brood in one stage over a nest. */

@@ -1,5 +1,3 @@
-import { NativeSelect } from '@chakra-ui/react';
-
 /** One of many, in the browser's own list. */
 export function Select({
   label,
@@ -16,21 +14,18 @@ export function Select({
   readonly fit?: boolean;
 }) {
   return (
-    <NativeSelect.Root {...(fit ? { w: 'auto' } : {})}>
-      <NativeSelect.Field
-        bg="sheet"
-        minH="44px"
-        aria-label={label}
-        value={value}
-        onChange={(e) => onChange(e.target.value)}
-      >
-        {options.map(([id, name]) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </NativeSelect.Field>
-      <NativeSelect.Indicator />
-    </NativeSelect.Root>
+    <select
+      className="select"
+      data-fit={fit || undefined}
+      aria-label={label}
+      value={value}
+      onChange={(e) => onChange(e.target.value)}
+    >
+      {options.map(([id, name]) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </select>
   );
 }

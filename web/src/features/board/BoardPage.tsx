@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import { colonyState, coloniesOfYard, dayInWords, type ColonyState, type Yard } from '@incremen/core';
-import { useDeferredValue, useMemo } from 'react';
+import { colonyState, coloniesOfYard, type ColonyState, type Yard } from '@incremen/core';
+import { memo, useDeferredValue, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { Plus } from 'lucide-react';
 import { Legend } from '../../drawing/Legend.tsx';
@@ -12,11 +12,12 @@ import { YardTotals } from '../yards/YardTotals.tsx';
 import { viewed } from './boardSlice.ts';
 import { BoardTools } from './BoardTools.tsx';
 import { ColonyCard } from './ColonyCard.tsx';
-import { DaySlider } from './DaySlider.tsx';
+import { BoardDay, PastNote } from './BoardDay.tsx';
 import { EmptyYard } from './EmptyYard.tsx';
 import { arranged, LANES } from './lanes.ts';
 import { NextUp } from './NextUp.tsx';
 import { useColoniesOn } from './useColoniesOn.ts';
+import './board.css';
 
 /** One yard: what to do next, and every colony drawn on its stand. */
 export function BoardPage() {
@@ -33,18 +34,46 @@ export function BoardPage() {
 function YardBoard({ yard, yards }: { readonly yard: Yard; readonly yards: readonly Yard[] }) {
   const apiary = useApiary();
   const today = useToday();
-  const dispatch = useAppDispatch();
-  const view = useAppSelector((s) => s.board);
+  const { sort, find, lane, picked, offset: wanted } = useAppSelector((s) => s.board);
   // The slider keeps up with the finger; the board follows as fast as it can.
-  const offset = useDeferredValue(view.offset);
+  const offset = useDeferredValue(wanted);
   const { states, day, past } = useColoniesOn(yard.id, offset);
   const asCounted = useMemo(
     () => coloniesOfYard(apiary, yard.id).map((c) => colonyState(apiary, c, today)),
     [apiary, yard, today],
   );
-  const shown = useMemo(() => arranged(states, view), [states, view]);
+  const shown = useMemo(() => arranged(states, { sort, find, lane }), [states, sort, find, lane]);
   return (
     <Box>
+      <YardHead yard={yard} yards={yards} states={states} />
+      <NextUp states={asCounted} />
+      {states.length > 0 && (
+        <Flex gap={{ base: 1, md: 4 }} mb={3} wrap="wrap" justify="space-between">
+          <BoardDay />
+          <BoardTools />
+        </Flex>
+      )}
+      <PastNote past={past} day={day} />
+      {states.length > 0 && shown.length === 0 && <NothingFits all={states.length} />}
+      <Lanes shown={shown} picked={picked} />
+      <Box mt={5}>
+        <Legend />
+      </Box>
+    </Box>
+  );
+}
+
+const YardHead = memo(function YardHead({
+  yard,
+  yards,
+  states,
+}: {
+  readonly yard: Yard;
+  readonly yards: readonly Yard[];
+  readonly states: readonly ColonyState[];
+}) {
+  return (
+    <>
       <PageHeader title={yard.name} aside={<YardTotals states={states} />}>
         <YardTabs yards={yards} current={yard.id} />
         <Button asChild variant="outline" bg="sheet" minH="44px">
@@ -56,57 +85,53 @@ function YardBoard({ yard, yards }: { readonly yard: Yard; readonly yards: reado
           </Link>
         </Button>
       </PageHeader>
-      <NextUp states={asCounted} />
-      {states.length === 0 ? (
+      {states.length === 0 && (
         <Text>
           No hive stands here yet. <Link to={`/setup?yard=${yard.id}`}>Put some on their stands.</Link>
         </Text>
-      ) : (
-        <Flex gap={{ base: 1, md: 4 }} mb={3} wrap="wrap" justify="space-between">
-          <DaySlider offset={view.offset} onChange={(to) => dispatch(viewed({ offset: to }))} />
-          <BoardTools />
-        </Flex>
       )}
-      {past === 'away' && (
-        <Text role="status" mb={3}>
-          Older counts are on the server, which is out of reach. Today and the days ahead can be shown.
-        </Text>
-      )}
-      {past === 'fetching' && (
-        <Text role="status" mb={3} color="inkSoft">
-          Fetching the counts of {day ? dayInWords(day) : 'then'}…
-        </Text>
-      )}
-      {states.length > 0 && shown.length === 0 && (
-        <Text>
-          No colony fits.{' '}
-          <Button
-            variant="outline"
-            bg="sheet"
-            minH="44px"
-            onClick={() => dispatch(viewed({ find: '', lane: null }))}
-          >
-            Show all {states.length}
-          </Button>
-        </Text>
-      )}
-      <Flex wrap="wrap" columnGap={8} rowGap={3} align="flex-start">
-        {LANES.map(({ lane, title, meaning }) => (
-          <LaneBlock
-            key={lane}
-            title={title}
-            meaning={meaning}
-            states={shown.filter((s) => s.lane === lane)}
-            picked={view.picked}
-          />
-        ))}
-      </Flex>
-      <Box mt={5}>
-        <Legend />
-      </Box>
-    </Box>
+    </>
+  );
+});
+
+function NothingFits({ all }: { readonly all: number }) {
+  const dispatch = useAppDispatch();
+  return (
+    <Text>
+      No colony fits.{' '}
+      <Button
+        variant="outline"
+        bg="sheet"
+        minH="44px"
+        onClick={() => dispatch(viewed({ find: '', lane: null }))}
+      >
+        Show all {all}
+      </Button>
+    </Text>
   );
 }
+
+const Lanes = memo(function Lanes({
+  shown,
+  picked,
+}: {
+  readonly shown: readonly ColonyState[];
+  readonly picked: readonly string[] | null;
+}) {
+  return (
+    <Flex wrap="wrap" columnGap={8} rowGap={3} align="flex-start">
+      {LANES.map(({ lane, title, meaning }) => (
+        <LaneBlock
+          key={lane}
+          title={title}
+          meaning={meaning}
+          states={shown.filter((s) => s.lane === lane)}
+          picked={picked}
+        />
+      ))}
+    </Flex>
+  );
+});
 
 /** A lane is as wide as its hives, so that small lanes share a row. */
 function LaneBlock({
@@ -149,9 +174,9 @@ function LaneBlock({
         align="flex-end"
       >
         {states.map((s) => (
-          <Box as="li" key={s.colony.id} w={{ base: 'calc(50% - 8px)', md: 'auto' }}>
+          <li key={s.colony.id} className="board-place">
             <ColonyCard state={s} picked={picked === null ? null : picked.includes(s.colony.id)} />
-          </Box>
+          </li>
         ))}
       </Flex>
     </Box>

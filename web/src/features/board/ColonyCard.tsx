@@ -1,4 +1,3 @@
-import { Box, Flex, Text } from '@chakra-ui/react';
 import { markingColour, type ColonyState } from '@incremen/core';
 import { memo, useMemo } from 'react';
 import { useInView } from 'react-intersection-observer';
@@ -9,6 +8,7 @@ import { HiveDrawing, hiveInWords, hiveSize } from '../../drawing/HiveDrawing.ts
 import { QueenMark } from '../../drawing/Slat.tsx';
 import { useApiary } from '../../mirror/hooks.ts';
 import { one } from '../../ui/format.ts';
+import { useIdleTurn } from '../../ui/useIdleTurn.ts';
 import { usePrinting } from '../../ui/usePrinting.ts';
 import { pickToggled } from './boardSlice.ts';
 
@@ -23,39 +23,23 @@ export const ColonyCard = memo(function ColonyCard({
 }) {
   const dispatch = useAppDispatch();
   const { colony } = state;
-  const frame = {
-    display: 'block',
-    borderRadius: 'lg',
-    p: 1.5,
-    m: -1.5,
-    w: { base: 'calc(100% + 12px)', md: 'auto' },
-    _hover: { bg: 'sunk' },
-    transition: 'background 120ms',
-  } as const;
   if (picked === null) {
     return (
-      <Box asChild {...frame}>
-        <Link to={`/colonies/${colony.id}`}>
-          <Face state={state} />
-        </Link>
-      </Box>
+      <Link to={`/colonies/${colony.id}`} className="board-card">
+        <Face state={state} />
+      </Link>
     );
   }
   return (
-    <Box
-      as="button"
-      {...frame}
-      textAlign="left"
-      cursor="pointer"
+    <button
+      type="button"
+      className="board-card"
       aria-pressed={picked}
       aria-label={`Compare ${colony.name}`}
-      outline={picked ? '3px solid' : '1px dashed'}
-      outlineColor={picked ? 'accent' : 'inkSoft'}
-      bg={picked ? 'accentSoft' : 'transparent'}
       onClick={() => dispatch(pickToggled(colony.id))}
     >
       <Face state={state} />
-    </Box>
+    </button>
   );
 });
 
@@ -63,62 +47,56 @@ function Face({ state }: { readonly state: ColonyState }) {
   const { colony, strength } = state;
   return (
     <>
-      <Flex align="center" gap={2} px={1}>
-        <Text as="span" fontWeight="700" fontSize="1.05rem">
-          {colony.name}
-        </Text>
+      <span className="board-card-head">
+        <span className="board-card-name">{colony.name}</span>
         <QueenDot state={state} />
-        <Text as="span" ml="auto" color="inkSoft" fontSize="sm">
-          {state.countAgeDays === null
-            ? 'never counted'
-            : state.countAgeDays === 0
-              ? 'today'
-              : `${state.countAgeDays} d`}
-        </Text>
-      </Flex>
+        <span className="board-card-age">{ageOf(state)}</span>
+      </span>
       <LazyHive state={state} />
-      <Flex gap={3} px={1} pt={1} fontWeight="600">
+      <span className="board-figures">
         <Figure shape="bees" value={strength.framesOfBees.likely} name="frames of bees" />
         <Figure shape="brood" value={strength.broodFrames.likely} name="frames of brood" />
         <Figure shape="stores" value={strength.storesFrames} name="frames of stores" />
-      </Flex>
-      <Text
-        px={1}
-        maxW="200px"
-        minH="2.9em"
-        lineHeight="1.4"
-        fontWeight={state.urgent ? '700' : '400'}
-        color={state.urgent ? 'alarm' : state.lane === 'raising' ? 'rest' : 'inkSoft'}
+      </span>
+      <div
+        className="board-reason"
+        data-tone={state.urgent ? 'alarm' : state.lane === 'raising' ? 'rest' : undefined}
       >
         {state.reason}
-      </Text>
-      {state.countedBeforeSplit && (
-        <Text px={1} fontSize="sm" color="inkSoft">
-          counted before the split
-        </Text>
-      )}
+      </div>
+      {state.countedBeforeSplit && <div className="board-note">counted before the split</div>}
     </>
   );
 }
 
-/** The hive, drawn when it comes near the screen: a board of 150 has some 30,000 bands. */
+function ageOf({ countAgeDays }: ColonyState): string {
+  if (countAgeDays === null) return 'never counted';
+  return countAgeDays === 0 ? 'today' : `${countAgeDays} d`;
+}
+
+/** The hive, drawn when it is in sight or when there is time: a board of 150 has some 30,000 bands. */
 function LazyHive({ state }: { readonly state: ColonyState }) {
   const apiary = useApiary();
-  const { ref, inView } = useInView({ rootMargin: '900px 0px', triggerOnce: true });
-  const { colony, frames } = state;
+  const { ref, inView } = useInView({ rootMargin: '300px 0px', triggerOnce: true });
+  const idle = useIdleTurn();
   const printing = usePrinting();
+  const { colony, frames } = state;
   const boxes = useMemo(() => drawnBoxesOf(apiary, colony, frames), [apiary, colony, frames]);
   const { width, height } = hiveSize(boxes);
   return (
-    <Box
+    <div
       ref={ref}
-      maxW={`${width}px`}
-      style={{ aspectRatio: `${width} / ${height}`, contain: 'layout paint' }}
+      className="board-hive"
+      style={{
+        maxWidth: width,
+        aspectRatio: `${width} / ${height}`,
+        containIntrinsicSize: `${width}px ${height}px`,
+      }}
     >
-      {(inView || printing) && (
+      {(inView || idle || printing) && (
         <HiveDrawing boxes={boxes} queenColour={queenColour(state)} label={hiveInWords(colony.name, boxes)} />
       )}
-    </Box>
+    </div>
   );
 }
 
@@ -182,7 +160,7 @@ function Figure({
   readonly name: string;
 }) {
   return (
-    <Flex as="span" align="center" gap={1} title={name}>
+    <span className="board-figure" title={name}>
       <svg width="12" height="12" viewBox="0 0 12 12" aria-hidden="true">
         {shape === 'bees' ? (
           <circle cx="6" cy="6" r="5" fill={SHAPES.bees} />
@@ -191,9 +169,7 @@ function Figure({
         )}
       </svg>
       {one(value)}
-      <Box as="span" srOnly>
-        {name}
-      </Box>
-    </Flex>
+      <span className="for-readers">{name}</span>
+    </span>
   );
 }

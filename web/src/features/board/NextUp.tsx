@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
 import { openFollowUps, type Apiary, type ColonyState, type Day, type FollowUp } from '@incremen/core';
+import { memo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { topicInWords } from '../followups/topics.ts';
@@ -14,7 +15,7 @@ interface Item {
 }
 
 /** What comes next in this yard, at most three things, each with its verb. */
-export function NextUp({ states }: { readonly states: readonly ColonyState[] }) {
+export const NextUp = memo(function NextUp({ states }: { readonly states: readonly ColonyState[] }) {
   const apiary = useApiary();
   const today = useToday();
   const items = nextItems(apiary, states, today);
@@ -49,7 +50,7 @@ export function NextUp({ states }: { readonly states: readonly ColonyState[] }) 
       </Grid>
     </Box>
   );
-}
+});
 
 function nextItems(apiary: Apiary, states: readonly ColonyState[], today: Day): Item[] {
   const here = new Set(states.map((s) => s.colony.id));

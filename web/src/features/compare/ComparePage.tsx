@@ -2,16 +2,16 @@ import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { hatchesWithin, nestOf, readNest, type ColonyState, type Operation } from '@incremen/core';
 import { Fragment, useDeferredValue, useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../app/store.ts';
 import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
 import { HiveDrawing, hiveInWords, hiveSize } from '../../drawing/HiveDrawing.tsx';
 import { Legend } from '../../drawing/Legend.tsx';
 import { useApiary, useOperation } from '../../mirror/hooks.ts';
 import { ago, mass, one, rangeOf } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
-import { MOST_COMPARED, viewed } from '../board/boardSlice.ts';
+import { BoardDay, PastNote } from '../board/BoardDay.tsx';
+import { MOST_COMPARED } from '../board/boardSlice.ts';
 import { queenColour } from '../board/ColonyCard.tsx';
-import { DaySlider } from '../board/DaySlider.tsx';
 import { LANES } from '../board/lanes.ts';
 import { useStatesOn } from '../board/useColoniesOn.ts';
 
@@ -27,13 +27,11 @@ interface Row {
 export function ComparePage() {
   const apiary = useApiary();
   const operation = useOperation();
-  const dispatch = useAppDispatch();
   const [params] = useSearchParams();
-  const view = useAppSelector((s) => s.board);
-  const offset = useDeferredValue(view.offset);
+  const offset = useDeferredValue(useAppSelector((s) => s.board.offset));
   const ids = params.getAll('c').slice(0, MOST_COMPARED).join(' ');
   const colonies = useMemo(() => ids.split(' ').flatMap((id) => apiary.colony[id] ?? []), [apiary, ids]);
-  const { states, past } = useStatesOn(colonies, offset);
+  const { states, day, past } = useStatesOn(colonies, offset);
   const rows = useMemo(() => rowsOf(operation), [operation]);
   if (states.length < 2) {
     return (
@@ -51,8 +49,8 @@ export function ComparePage() {
   return (
     <Box>
       <PageHeader title={states.map((s) => s.colony.name).join(' · ')} />
-      <DaySlider offset={view.offset} onChange={(to) => dispatch(viewed({ offset: to }))} />
-      {past === 'away' && <Text role="status">Older counts are on the server, which is out of reach.</Text>}
+      <BoardDay />
+      <PastNote past={past} day={day} />
       <Box overflowX="auto" mt={4} role="region" aria-label="Comparison" tabIndex={0}>
         <Grid
           templateColumns={`minmax(88px, max-content) repeat(${states.length}, minmax(150px, 1fr))`}

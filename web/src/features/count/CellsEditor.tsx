@@ -1,8 +1,8 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { CELL_KINDS, CELL_PLACES, type CellFinding, type CellKind, type CellPlace } from '@incremen/core';
 import { Minus, Plus } from 'lucide-react';
+import { Key } from '../../ui/Key.tsx';
 import { Select } from '../../ui/Select.tsx';
-import { SquareButton } from '../../ui/SquareButton.tsx';
 
 const NAMES: Readonly<Record<CellKind, string>> = {
   cup: 'empty cups',
@@ -47,22 +47,19 @@ export function CellsEditor({
           <Box key={kind}>
             <Flex align="center" gap={2}>
               <Text flex="1">{NAMES[kind]}</Text>
-              <SquareButton
+              <Key
                 label={`One less: ${NAMES[kind]}`}
                 disabled={n === 0}
                 onClick={() => setCount(kind, n - 1)}
               >
                 <Minus size={18} aria-hidden />
-              </SquareButton>
+              </Key>
               <Text w="2ch" textAlign="center" fontWeight="700" aria-live="polite">
                 {n}
               </Text>
-              <SquareButton
-                label={`One more: ${NAMES[kind]}`}
-                onClick={() => setCount(kind, Math.min(200, n + 1))}
-              >
+              <Key label={`One more: ${NAMES[kind]}`} onClick={() => setCount(kind, Math.min(200, n + 1))}>
                 <Plus size={18} aria-hidden />
-              </SquareButton>
+              </Key>
             </Flex>
             {found && (
               <Flex gap={2} pb={1}>

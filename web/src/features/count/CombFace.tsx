@@ -38,7 +38,7 @@ export function CombFace({
       role="group"
       onPointerUp={() => (stroke.current = null)}
       onPointerLeave={() => (stroke.current = null)}
-      aria-label={`${name}: ${side ? sideInWords(side) : 'not read yet'}`}
+      aria-label={sideInWords(name, side)}
     >
       {bees > 0 && (
         <rect
@@ -52,13 +52,13 @@ export function CombFace({
         />
       )}
       {side ? (
-        strips.map((content, i) => (
+        bandsOf(strips, brush !== null).map(({ content, from: i, tenths }) => (
           <rect
             key={i}
             x={0}
             y={i * step}
             width={width}
-            height={step + 0.5}
+            height={tenths * step + 0.5}
             fill={CONTENT_FILL[content]}
             {...(brush
               ? {
@@ -122,9 +122,25 @@ export function CombFace({
   );
 }
 
-function sideInWords(side: Side): string {
+/** Strips of one content as one band, or each by itself where each can be painted. */
+function bandsOf(
+  strips: readonly ContentClass[],
+  apart: boolean,
+): { readonly content: ContentClass; readonly from: number; readonly tenths: number }[] {
+  const bands: { content: ContentClass; from: number; tenths: number }[] = [];
+  strips.forEach((content, i) => {
+    const last = bands.at(-1);
+    if (!apart && last?.content === content) last.tenths += 1;
+    else bands.push({ content, from: i, tenths: 1 });
+  });
+  return bands;
+}
+
+/** What is on a side, for those who do not see it. */
+export function sideInWords(name: string, side: Side | null): string {
+  if (!side) return `${name}: not read yet`;
   const named = Object.entries(side.contents).map(
     ([c, n]) => `${n} tenths ${CONTENT_NAMES[c as ContentClass]}`,
   );
-  return `${named.join(', ')}; bees on ${side.bees} tenths`;
+  return `${name}: ${named.join(', ')}; bees on ${side.bees} tenths`;
 }

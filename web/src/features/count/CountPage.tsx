@@ -1,24 +1,19 @@
-import { Box, Button, Flex, Input, Tabs, Text } from '@chakra-ui/react';
-import { boxesOfColony, boxName, sharedBoxesOf, type Colony } from '@incremen/core';
-import { Save, Undo2 } from 'lucide-react';
+import { Text } from '@chakra-ui/react';
+import { boxesOfColony, boxName, sharedBoxesOf, type Colony, type Problem } from '@incremen/core';
+import { useCallback, useDeferredValue, useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
-import { PageHeader } from '../../ui/PageHeader.tsx';
+import { useLatest } from '../../ui/useLatest.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { SeenForm } from '../seen/SeenForm.tsx';
+import { CountFoot } from './CountFoot.tsx';
+import { CountHead } from './CountHead.tsx';
 import { FrameMode } from './FrameMode.tsx';
-import { forgetDraft } from './keptDraft.ts';
 import { LineMode } from './LineMode.tsx';
+import { MODES, PANEL_ID, tabId, type Mode } from './ModeTabs.tsx';
 import { QuickMode } from './QuickMode.tsx';
 import { useCount } from './useCount.ts';
-
-const MODES = [
-  { id: 'frames', label: 'Frames' },
-  { id: 'quick', label: 'Quick' },
-  { id: 'line', label: 'Line' },
-  { id: 'seen', label: 'Seen' },
-] as const;
 
 /** The recorder: frame after frame, in a few numbers, as a line of shorthand, and what was seen besides. */
 export function CountPage() {
@@ -29,6 +24,8 @@ export function CountPage() {
   return <Recorder key={colony.id} colony={colony} />;
 }
 
+const NONE: readonly Problem[] = [];
+
 function Recorder({ colony }: { readonly colony: Colony }) {
   const apiary = useApiary();
   const { units } = useOperation();
@@ -36,129 +33,86 @@ function Recorder({ colony }: { readonly colony: Colony }) {
   const [params, setParams] = useSearchParams();
   const mode = MODES.find((m) => m.id === params.get('by'))?.id ?? 'frames';
   const counting = useCount(colony);
-  const { draft, act, seen, setSeen, day, setDay, problems, busy } = counting;
-  const boxes = boxesOfColony(apiary, colony);
-  const all = [...boxes, ...sharedBoxesOf(apiary, colony).filter((s) => !boxes.some((b) => b.id === s.id))];
-  const boxLabel = (id: string) => (boxes.some((b) => b.id === id) ? boxName(boxes, id) : 'super in common');
+  const { draft, act, seen, setSeen, day, setDay, problems } = counting;
+  const { own, all } = useMemo(() => {
+    const boxes = boxesOfColony(apiary, colony);
+    const shared = sharedBoxesOf(apiary, colony).filter((s) => !boxes.some((b) => b.id === s.id));
+    return { own: boxes, all: [...boxes, ...shared] };
+  }, [apiary, colony]);
+  const boxLabel = useCallback(
+    (id: string) => (own.some((b) => b.id === id) ? boxName(own, id) : 'super in common'),
+    [own],
+  );
+  const frameNames = useMemo(
+    () => draft.frames.map((f) => ({ id: f.frameId, name: `${boxLabel(f.boxId)}, frame ${f.slot}` })),
+    [draft.frames, boxLabel],
+  );
   const frame = draft.frames[draft.at];
+  // The words at the head follow the tap; they need not keep it waiting.
+  const inHand = useDeferredValue(
+    frame && mode === 'frames' ? `${boxLabel(frame.boxId)}, frame ${frame.slot}` : undefined,
+  );
+  const saveLabel = useDeferredValue(counting.saveLabel);
+  const saveCount = useDeferredValue(counting.readIds.length);
   const atFrame = problems.filter(
     (p) => p.path[0] === 'readings' && counting.readIds[Number(p.path[1])] === frame?.frameId,
   );
+  // The head and the foot are not drawn anew at every tap: what they call stays the same.
+  const save = useLatest(() => void counting.save());
+  const undo = useLatest(() => (mode === 'seen' ? counting.undoSeen?.() : act({ do: 'undo' })));
+  const onMode = useLatest((to: Mode) => setParams({ by: to }, { replace: true }));
+  const canUndo = mode === 'seen' ? counting.undoSeen !== null : draft.past.length > 0;
   return (
-    <Tabs.Root
-      value={mode}
-      onValueChange={(e) => setParams({ by: e.value }, { replace: true })}
-      variant="plain"
-      lazyMount
-      unmountOnExit
-    >
-      <PageHeader
+    <>
+      <CountHead
         title={`Count ${colony.name}`}
-        aside={frame && mode === 'frames' ? `${boxLabel(frame.boxId)}, frame ${frame.slot}` : undefined}
-      >
-        <Tabs.List gap={0} borderWidth="1px" borderRadius="lg" p="3px" bg="sunk" aria-label="How to count">
-          {MODES.map((m) => (
-            <Tabs.Trigger
-              key={m.id}
-              value={m.id}
-              minH="40px"
-              px={{ base: 1.5, md: 4 }}
-              borderRadius="md"
-              color="ink"
-              _selected={{ bg: 'sheet', fontWeight: '700', boxShadow: 'xs' }}
-            >
-              {m.label}
-            </Tabs.Trigger>
-          ))}
-        </Tabs.List>
-        <Button
-          variant="outline"
-          bg="sheet"
-          minH="48px"
-          px={3}
-          aria-label="Undo"
-          onClick={() => (mode === 'seen' ? counting.undoSeen?.() : act({ do: 'undo' }))}
-          disabled={mode === 'seen' ? counting.undoSeen === null : draft.past.length === 0}
-        >
-          <Undo2 size={20} aria-hidden />
-        </Button>
-        <Button
-          minH="48px"
-          px={{ base: 2.5, md: 4 }}
-          aria-label={counting.saveLabel}
-          onClick={() => void counting.save()}
-          disabled={!counting.saysSomething}
-          loading={busy}
-        >
-          <Save size={20} aria-hidden />
-          <Box as="span" display={{ base: 'none', md: 'inline' }}>
-            {counting.saveLabel}
-          </Box>
-          <Box as="span" display={{ md: 'none' }}>
-            {counting.readIds.length}
-          </Box>
-        </Button>
-      </PageHeader>
+        inHand={inHand}
+        mode={mode}
+        onMode={onMode}
+        onUndo={canUndo ? undo : null}
+        onSave={save}
+        saveLabel={saveLabel}
+        saveCount={saveCount}
+        canSave={counting.saysSomething}
+        busy={counting.busy}
+      />
       <ProblemList problems={problems.filter((p) => p.path[0] !== 'day' && !atFrame.includes(p))} />
-      <Tabs.Content value="frames" p={0}>
-        {draft.frames.length === 0 ? (
-          <Text>
-            No frame hangs in this hive. <Link to={`/colonies/${colony.id}/hive`}>Put some in</Link>, or write
-            down what you saw.
-          </Text>
-        ) : (
-          <FrameMode draft={draft} act={act} boxes={all} boxLabel={boxLabel} problems={atFrame} />
-        )}
-      </Tabs.Content>
-      <Tabs.Content value="quick" p={0}>
-        <QuickMode draft={draft} act={act} boxes={all} />
-      </Tabs.Content>
-      <Tabs.Content value="line" p={0}>
-        <LineMode draft={draft} act={act} boxes={all} />
-      </Tabs.Content>
-      <Tabs.Content value="seen" p={0}>
-        <SeenForm
-          seen={seen}
-          onChange={setSeen}
-          colonyName={colony.name}
-          units={units}
-          frames={draft.frames.map((f) => ({ id: f.frameId, name: `${boxLabel(f.boxId)}, frame ${f.slot}` }))}
-        />
-      </Tabs.Content>
-      <Flex gap={4} mt={5} wrap="wrap" align="flex-end">
-        <Text as="label" fontWeight="600" display="block">
-          Counted on
-          <Input
-            type="date"
-            bg="sheet"
-            minH="44px"
-            display="block"
-            value={day}
-            onChange={(e) => setDay(e.target.value)}
-            aria-invalid={counting.dayProblems.length > 0}
+      <div role="tabpanel" id={PANEL_ID} aria-labelledby={tabId(mode)}>
+        {mode === 'frames' &&
+          (draft.frames.length === 0 ? (
+            <Text>
+              No frame hangs in this hive. <Link to={`/colonies/${colony.id}/hive`}>Put some in</Link>, or
+              write down what you saw.
+            </Text>
+          ) : (
+            <FrameMode
+              draft={draft}
+              act={act}
+              boxes={all}
+              boxLabel={boxLabel}
+              problems={atFrame.length > 0 ? atFrame : NONE}
+            />
+          ))}
+        {mode === 'quick' && <QuickMode draft={draft} act={act} boxes={all} />}
+        {mode === 'line' && <LineMode draft={draft} act={act} boxes={all} />}
+        {mode === 'seen' && (
+          <SeenForm
+            seen={seen}
+            onChange={setSeen}
+            colonyName={colony.name}
+            units={units}
+            frames={frameNames}
           />
-        </Text>
-        {day !== today && (
-          <Button variant="outline" bg="sheet" minH="44px" onClick={() => setDay(today)}>
-            Today
-          </Button>
         )}
-        {counting.resumed && (
-          <Text color="inkSoft" pb={2}>
-            This count was begun earlier on this device and goes on where it stopped.{' '}
-            <Link
-              to={`/colonies/${colony.id}`}
-              onClick={() => forgetDraft(colony.id)}
-              style={{ textDecoration: 'underline' }}
-            >
-              Give it up
-            </Link>
-          </Text>
-        )}
-      </Flex>
-      <Box mt={2}>
-        <ProblemList problems={counting.dayProblems} />
-      </Box>
-    </Tabs.Root>
+      </div>
+      <CountFoot
+        colonyId={colony.id}
+        day={day}
+        today={today}
+        resumed={counting.resumed}
+        problems={counting.dayProblems.length > 0 ? counting.dayProblems : NONE}
+        onDay={setDay}
+      />
+    </>
   );
 }

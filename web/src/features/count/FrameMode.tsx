@@ -1,6 +1,6 @@
-import { Box, Grid, Text } from '@chakra-ui/react';
+import { Text } from '@chakra-ui/react';
 import type { Box as HiveBox, Problem } from '@incremen/core';
-import { useEffect, type Dispatch } from 'react';
+import { memo, useCallback, useDeferredValue, useEffect, type Dispatch } from 'react';
 import { useSwipeable } from 'react-swipeable';
 import type { CountAction, CountDraft } from './countDraft.ts';
 import { actionOfKey } from './countKeys.ts';
@@ -23,43 +23,49 @@ export function FrameMode({
   readonly problems: readonly Problem[];
 }) {
   useKeys(draft, act);
+  // The key that was tapped answers at once; the drawings follow in the next frame.
+  const drawn = useDeferredValue(draft);
+  const go = useCallback((to: number) => act({ do: 'go', to }), [act]);
   const swipe = useSwipeable({
-    onSwipedLeft: () => act({ do: 'go', to: draft.at + 1 }),
-    onSwipedRight: () => act({ do: 'go', to: draft.at - 1 }),
+    onSwipedLeft: () => act({ do: 'step', by: 1 }),
+    onSwipedRight: () => act({ do: 'step', by: -1 }),
     delta: 60,
   });
   return (
-    <Box {...swipe} style={{ touchAction: 'pan-y' }}>
-      <Grid
-        columnGap={{ base: 3, lg: 7 }}
-        rowGap={{ base: 2, lg: 3 }}
-        templateColumns={{ base: '1fr 128px', md: '200px 300px 1fr', lg: '230px 330px 1fr' }}
-        templateRows={{ md: 'auto 1fr' }}
-        templateAreas={{
-          base: '"strip faces" "marks marks" "ask ask"',
-          md: '"strip faces ask" "strip marks ask"',
-        }}
-        alignItems="start"
-      >
-        <Box gridArea="strip">
-          <FramePicker
-            draft={draft}
-            boxes={drawnCount(draft, boxes)}
-            go={(to) => act({ do: 'go', to })}
-            label={boxLabel}
-          />
-        </Box>
-        <FrameInHand draft={draft} act={act} problems={problems} />
+    <div {...swipe} style={{ touchAction: 'pan-y' }}>
+      <div className="count-grid">
+        <div style={{ gridArea: 'strip' }}>
+          <DrawnPicker draft={drawn} boxes={boxes} go={go} label={boxLabel} />
+        </div>
+        <FrameInHand draft={draft} drawn={drawn} act={act} problems={problems} />
         <Questions draft={draft} act={act} />
-      </Grid>
-      <Text mt={4} color="inkSoft" fontSize="sm" display={{ base: 'none', md: 'block' }}>
-        Keys: a letter for what it mostly is, then 1–4 for quarters of the frame, then 0–4 for quarters
-        covered with bees. L takes the last reading, P the previous frame, S reads side by side, Q marks the
-        queen, U undoes, arrows move.
-      </Text>
-    </Box>
+      </div>
+      {KEYS}
+    </div>
   );
 }
+
+const DrawnPicker = memo(function DrawnPicker({
+  draft,
+  boxes,
+  go,
+  label,
+}: {
+  readonly draft: CountDraft;
+  readonly boxes: readonly HiveBox[];
+  readonly go: (to: number) => void;
+  readonly label: (boxId: string) => string;
+}) {
+  return <FramePicker draft={draft} boxes={drawnCount(draft, boxes)} go={go} label={label} />;
+});
+
+const KEYS = (
+  <Text mt={4} color="inkSoft" fontSize="sm" display={{ base: 'none', md: 'block' }}>
+    Keys: a letter for what it mostly is, then 1–4 for quarters of the frame, then 0–4 for quarters covered
+    with bees. L takes the last reading, P the previous frame, S reads side by side, Q marks the queen, U
+    undoes, arrows move.
+  </Text>
+);
 
 function useKeys(draft: CountDraft, act: Dispatch<CountAction>): void {
   useEffect(() => {

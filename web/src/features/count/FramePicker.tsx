@@ -1,4 +1,3 @@
-import { Box, Grid } from '@chakra-ui/react';
 import type { Box as HiveBox } from '@incremen/core';
 import { HiveDrawing, hiveSize, type DrawnBox } from '../../drawing/HiveDrawing.tsx';
 import { SLAT } from '../../drawing/Slat.tsx';
@@ -39,15 +38,16 @@ export function FramePicker({
 }) {
   const current = draft.frames[draft.at];
   return (
-    <Box display="grid" gap={3}>
+    <div className="count-boxes">
       {boxes.toReversed().map((box) => {
         const first = draft.frames.findIndex((f) => f.boxId === box.id);
         const here = box.id === current?.boxId;
         const slot = here ? current.slot : 1;
         return (
-          <Box
+          <div
             key={box.id}
-            display={{ base: here ? 'block' : 'none', lg: 'block' }}
+            className="count-box"
+            data-here={here || undefined}
             role="slider"
             tabIndex={0}
             aria-label={`Frame of the ${label(box.id)}`}
@@ -55,37 +55,44 @@ export function FramePicker({
             aria-valuemax={box.slots}
             aria-valuenow={slot}
             aria-valuetext={here ? `frame ${slot}${current.reading ? ', read' : ''}` : 'not in hand'}
-            cursor="pointer"
             onFocus={() => !here && first >= 0 && go(first)}
+            onKeyDown={(e) => {
+              const by = e.key === 'ArrowRight' ? 1 : e.key === 'ArrowLeft' ? -1 : 0;
+              if (by === 0) return;
+              // The recorder listens for arrows everywhere; here they are dealt with.
+              e.preventDefault();
+              e.stopPropagation();
+              go(draft.at + by);
+            }}
             onClick={(e) => {
               const at = draft.frames.findIndex((f) => f.boxId === box.id && f.slot === slotAt(e, box.slots));
               if (at >= 0) go(at);
             }}
           >
             <HiveDrawing boxes={[box]} label={`${label(box.id)} so far`} fill />
-            <Grid
+            <div
               aria-hidden
-              templateColumns={`repeat(${box.slots}, 1fr)`}
-              px={`${100 * sideShare(box.slots)}%`}
-              textAlign="center"
-              fontSize="xs"
+              className="count-slots"
+              style={{
+                gridTemplateColumns: `repeat(${box.slots}, 1fr)`,
+                padding: `0 ${100 * sideShare(box.slots)}%`,
+              }}
             >
               {box.frames.map((f) => (
-                <Box
+                <span
                   key={f.id}
-                  gridColumn={f.slot}
-                  borderRadius="md"
-                  color={f.reading ? 'ink' : 'inkSoft'}
-                  {...(f.id === current?.frameId ? { bg: 'accent', color: 'paper', fontWeight: '700' } : {})}
+                  data-read={f.reading !== null || undefined}
+                  data-here={f.id === current?.frameId || undefined}
+                  style={{ gridColumn: f.slot }}
                 >
                   {f.slot}
-                </Box>
+                </span>
               ))}
-            </Grid>
-          </Box>
+            </div>
+          </div>
         );
       })}
-    </Box>
+    </div>
   );
 }
 

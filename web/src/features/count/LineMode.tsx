@@ -1,13 +1,16 @@
-import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
+import { Box, Button, Grid, Text } from '@chakra-ui/react';
 import {
   completeShorthand,
   parseShorthand,
   printShorthand,
   type Box as HiveBox,
+  type Completion,
   type ShorthandProblem,
 } from '@incremen/core';
-import { useRef, useState, type Dispatch } from 'react';
+import { memo, useDeferredValue, useMemo, useRef, useState, type Dispatch } from 'react';
 import { HiveDrawing } from '../../drawing/HiveDrawing.tsx';
+import { Key } from '../../ui/Key.tsx';
+import { useLatest } from '../../ui/useLatest.ts';
 import { shorthandPlaces, type CountAction, type CountDraft } from './countDraft.ts';
 import { drawnCount } from './FramePicker.tsx';
 import { ShorthandHelp } from './ShorthandHelp.tsx';
@@ -24,9 +27,14 @@ export function LineMode({
 }) {
   const area = useRef<HTMLTextAreaElement>(null);
   const [caret, setCaret] = useState(draft.text.length);
-  const places = shorthandPlaces(draft);
-  const { problems } = parseShorthand(draft.text, places);
-  const completions = completeShorthand(draft.text.slice(0, caret)).slice(0, 12);
+  // Letters show at once; what they mean follows in the next frame.
+  const drawn = useDeferredValue(draft);
+  const { problems } = useMemo(() => parseShorthand(drawn.text, shorthandPlaces(drawn)), [drawn]);
+  const shownCaret = useDeferredValue(caret);
+  const completions = useMemo(
+    () => completeShorthand(drawn.text.slice(0, shownCaret)).slice(0, 12),
+    [drawn, shownCaret],
+  );
   const read = draft.frames.filter((f) => f.from === 'taps' && f.reading).length;
 
   function type(text: string) {
@@ -43,6 +51,8 @@ export function LineMode({
     });
   }
 
+  const onPick = useLatest(insert);
+
   return (
     <Grid
       columnGap={7}
@@ -52,7 +62,7 @@ export function LineMode({
     >
       <Box display="grid" gap={2} minW={0}>
         <Box position="relative" borderWidth="1px" borderRadius="lg" bg="sheet" {...TEXT}>
-          <Marked text={draft.text} problems={problems} />
+          <Marked text={drawn.text} problems={problems} />
           <textarea
             ref={area}
             aria-label="The count in shorthand"
@@ -70,29 +80,12 @@ export function LineMode({
             onSelect={(e) => setCaret(e.currentTarget.selectionStart)}
           />
         </Box>
-        <Flex gap={1.5} wrap="wrap" role="group" aria-label="What may come next">
-          {completions.map((c) => (
-            <Button
-              key={c.insert}
-              variant="outline"
-              bg="sheet"
-              minH="44px"
-              px={2.5}
-              aria-label={`Insert ${c.insert}: ${c.means}`}
-              onClick={() => insert(c.insert)}
-            >
-              <b>{c.insert.trim() || '␣'}</b>
-              <Text as="span" fontSize="sm" color="inkSoft" fontWeight="400">
-                {c.means}
-              </Text>
-            </Button>
-          ))}
-        </Flex>
+        <Completions completions={completions} onPick={onPick} />
         <Box id="shorthand-problems" role="status" display="grid" gap={1}>
           {problems.slice(0, 4).map((p) => (
             <Text key={`${p.from}-${p.code}`}>
               <Box as="span" fontWeight="700" color="alarm">
-                {draft.text.slice(p.from, p.to).trim() || 'here'}
+                {drawn.text.slice(p.from, p.to).trim() || 'here'}
               </Box>
               : {p.message} {p.remedy}
             </Text>
@@ -106,18 +99,50 @@ export function LineMode({
             justifySelf="start"
             onClick={() => {
               const readings = draft.frames.map((f) => (f.from === 'taps' ? f.reading : null));
-              type(printShorthand(readings, places));
+              type(printShorthand(readings, shorthandPlaces(draft)));
             }}
           >
             Write down what was tapped
           </Button>
         )}
-        <ShorthandHelp />
+        {HELP}
       </Box>
-      <HiveDrawing boxes={drawnCount(draft, boxes, false)} label="What the line says" scale={1.2} />
+      <DrawnLine draft={drawn} boxes={boxes} />
     </Grid>
   );
 }
+
+const Completions = memo(function Completions({
+  completions,
+  onPick,
+}: {
+  readonly completions: readonly Completion[];
+  readonly onPick: (insert: string) => void;
+}) {
+  return (
+    <div className="line-completions" role="group" aria-label="What may come next">
+      {completions.map((c) => (
+        <Key key={c.insert} label={`Insert ${c.insert}: ${c.means}`} onClick={() => onPick(c.insert)}>
+          <b>{c.insert.trim() || '␣'}</b>
+          <span>{c.means}</span>
+        </Key>
+      ))}
+    </div>
+  );
+});
+
+const DrawnLine = memo(function DrawnLine({
+  draft,
+  boxes,
+}: {
+  readonly draft: CountDraft;
+  readonly boxes: readonly HiveBox[];
+}) {
+  return <HiveDrawing boxes={drawnCount(draft, boxes, false)} label="What the line says" scale={1.2} />;
+});
+
+/** Drawn once: it does not change while one types. */
+const HELP = <ShorthandHelp />;
 
 /** The text and its marks lie on one another letter by letter. */
 const TEXT = {

@@ -1,8 +1,8 @@
-import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
-import { STAMP_KINDS, type ContentClass, type Quarters, type StampKind } from '@incremen/core';
+import { STAMP_KINDS, type ContentClass, type StampKind } from '@incremen/core';
 import { History, MoveLeft } from 'lucide-react';
-import { memo, type ReactNode } from 'react';
+import { memo } from 'react';
 import { COMB_INK, CONTENT_FILL } from '../../drawing/contentStyle.ts';
+import { ActionButton } from './ActionButton.tsx';
 import type { CountAction, CountDraft } from './countDraft.ts';
 import { KIND_KEYS } from './countKeys.ts';
 
@@ -33,12 +33,42 @@ const KIND_BANDS: Readonly<Record<StampKind, readonly ContentClass[]>> = {
   foundation: ['foundation', 'foundation', 'foundation', 'foundation'],
 };
 
-const QUARTERS: readonly { q: Quarters; label: string }[] = [
-  { q: 1, label: '¼' },
-  { q: 2, label: '½' },
-  { q: 3, label: '¾' },
-  { q: 4, label: 'full' },
-];
+interface Answer {
+  readonly label: string;
+  readonly action: CountAction;
+}
+
+const AMOUNTS: readonly Answer[] = (
+  [
+    [1, '¼'],
+    [2, '½'],
+    [3, '¾'],
+    [4, 'full'],
+  ] as const
+).map(([quarters, label]) => ({ label, action: { do: 'amount', quarters } }));
+
+const BEES: readonly (Answer & { readonly quarters: number })[] = (
+  [
+    [0, 'none'],
+    [1, '¼'],
+    [2, '½'],
+    [3, '¾'],
+    [4, 'full'],
+  ] as const
+).map(([quarters, label]) => ({ label, quarters, action: { do: 'bees', quarters } }));
+
+const SAME_AS_LAST: CountAction = { do: 'sameAsLast' };
+const SAME_AS_NEIGHBOUR: CountAction = { do: 'sameAsNeighbour' };
+const LAST_TIME = (
+  <>
+    <History size={18} aria-hidden /> As last time
+  </>
+);
+const ONE_BEFORE = (
+  <>
+    <MoveLeft size={18} aria-hidden /> As the one before
+  </>
+);
 
 /** The three questions of a usual frame: what it is, how much, how many bees. */
 export function Questions({
@@ -52,86 +82,75 @@ export function Questions({
   const reading = frame?.reading ?? null;
   const beesAt = reading ? Math.round(reading.sides[draft.side === 1 ? 1 : 0].bees / 2.5) : null;
   return (
-    <Box gridArea="ask" w="100%" maxW="520px" display="grid" gap={{ base: 2, md: 4 }}>
-      <Box>
+    <div className="count-ask">
+      <div>
         <Question on={draft.stage === 'kind'}>1 What is it mostly?</Question>
-        <Grid templateColumns={{ base: 'repeat(5, 1fr)', md: 'repeat(5, 1fr)' }} gap={1.5}>
+        <div className="count-five">
           {STAMP_KINDS.map((k) => (
             <KindButton key={k} kind={k} on={frame?.kind === k} act={act} />
           ))}
-        </Grid>
-      </Box>
-      <Box>
+        </div>
+      </div>
+      <div>
         <Question on={draft.stage === 'amount'}>2 How much of the frame?</Question>
-        <Grid templateColumns="repeat(5, 1fr)" gap={1.5}>
-          <Box />
-          {QUARTERS.map(({ q, label }) => (
-            <Big
-              key={q}
-              on={false}
+        <div className="count-five">
+          <span />
+          {AMOUNTS.map(({ label, action }) => (
+            <ActionButton
+              key={label}
+              size="answer"
+              action={action}
+              act={act}
               lit={draft.stage === 'amount'}
               disabled={!frame?.kind}
               label={`${label} of the frame`}
-              onClick={() => act({ do: 'amount', quarters: q })}
             >
               {label}
-            </Big>
+            </ActionButton>
           ))}
-        </Grid>
-      </Box>
-      <Box>
+        </div>
+      </div>
+      <div>
         <Question on={draft.stage === 'bees'}>3 How much is covered with bees?</Question>
-        <Grid templateColumns="repeat(5, 1fr)" gap={1.5}>
-          {[{ q: 0 as const, label: 'none' }, ...QUARTERS].map(({ q, label }) => (
-            <Big
-              key={q}
-              on={beesAt === q}
+        <div className="count-five">
+          {BEES.map(({ label, quarters, action }) => (
+            <ActionButton
+              key={label}
+              size="answer"
+              action={action}
+              act={act}
+              on={beesAt === quarters}
               lit={draft.stage === 'bees'}
               disabled={!reading}
               label={`bees: ${label}`}
-              onClick={() => act({ do: 'bees', quarters: q })}
             >
               {label}
-            </Big>
+            </ActionButton>
           ))}
-        </Grid>
-      </Box>
-      <Flex gap={2} wrap="wrap">
-        <Button
-          flex="1"
-          variant="outline"
-          bg="sheet"
-          minH="48px"
-          disabled={!frame?.last}
-          onClick={() => act({ do: 'sameAsLast' })}
-        >
-          <History size={18} aria-hidden /> As last time
-        </Button>
-        <Button
-          flex="1"
-          variant="outline"
-          bg="sheet"
-          minH="48px"
+        </div>
+      </div>
+      <div className="count-two">
+        <ActionButton size="wide" action={SAME_AS_LAST} act={act} disabled={!frame?.last}>
+          {LAST_TIME}
+        </ActionButton>
+        <ActionButton
+          size="wide"
+          action={SAME_AS_NEIGHBOUR}
+          act={act}
           disabled={!draft.frames[draft.at - 1]?.reading}
-          onClick={() => act({ do: 'sameAsNeighbour' })}
         >
-          <MoveLeft size={18} aria-hidden /> As the one before
-        </Button>
-      </Flex>
-    </Box>
+          {ONE_BEFORE}
+        </ActionButton>
+      </div>
+    </div>
   );
 }
 
-function Question({ on, children }: { readonly on: boolean; readonly children: ReactNode }) {
+function Question({ on, children }: { readonly on: boolean; readonly children: string }) {
   return (
-    <Text
-      fontWeight={on ? '700' : '400'}
-      color={on ? 'ink' : 'inkSoft'}
-      mb={1}
-      fontSize={{ base: 'sm', md: 'md' }}
-    >
+    <div className="count-question" data-asked={on || undefined}>
       {children}
-    </Text>
+    </div>
   );
 }
 
@@ -145,24 +164,12 @@ const KindButton = memo(function KindButton({
   readonly act: (a: CountAction) => void;
 }) {
   return (
-    <Box
-      as="button"
+    <button
+      type="button"
+      className="count-kind"
       aria-pressed={on}
       aria-keyshortcuts={KIND_KEYS[kind]}
       onClick={() => act({ do: 'kind', kind })}
-      borderWidth={on ? '2px' : '1px'}
-      borderColor={on ? 'accent' : 'line'}
-      bg={on ? 'accentSoft' : 'sheet'}
-      borderRadius="lg"
-      minH={{ base: '74px', md: '92px' }}
-      px={1}
-      py={1.5}
-      display="flex"
-      flexDirection="column"
-      alignItems="center"
-      justifyContent="space-between"
-      position="relative"
-      cursor="pointer"
     >
       <svg width="22" height="42" viewBox="0 0 22 42" aria-hidden="true">
         {KIND_BANDS[kind].map((c, i) => (
@@ -171,53 +178,10 @@ const KindButton = memo(function KindButton({
         <rect x="3" y="3" width="16" height="37" rx="2" fill="none" stroke={COMB_INK} />
         <path d="M0 2.500h22" stroke="var(--chakra-colors-wood)" strokeWidth="3" strokeLinecap="round" />
       </svg>
-      <Text as="span" fontSize="xs" lineHeight="1.1" fontWeight="600" textAlign="center">
-        {KIND_NAMES[kind]}
-      </Text>
-      <Text
-        as="span"
-        aria-hidden
-        position="absolute"
-        top="2px"
-        right="6px"
-        fontSize="xs"
-        color="inkSoft"
-        display={{ base: 'none', md: 'block' }}
-      >
+      {KIND_NAMES[kind]}
+      <span aria-hidden className="count-kind-key">
         {KIND_KEYS[kind]}
-      </Text>
-    </Box>
+      </span>
+    </button>
   );
 });
-
-function Big({
-  on,
-  lit,
-  disabled,
-  label,
-  onClick,
-  children,
-}: {
-  readonly on: boolean;
-  readonly lit: boolean;
-  readonly disabled: boolean;
-  readonly label: string;
-  readonly onClick: () => void;
-  readonly children: ReactNode;
-}) {
-  return (
-    <Button
-      variant={on ? 'solid' : 'outline'}
-      {...(on ? {} : { bg: 'sheet' })}
-      {...(lit && !on ? { borderColor: 'accent', borderWidth: '2px' } : {})}
-      minH={{ base: '50px', md: '54px' }}
-      fontSize="lg"
-      px={0}
-      disabled={disabled}
-      aria-label={label}
-      onClick={onClick}
-    >
-      {children}
-    </Button>
-  );
-}

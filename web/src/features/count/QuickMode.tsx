@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Grid, Input, Text } from '@chakra-ui/react';
+import { Box, Button, Grid, Text } from '@chakra-ui/react';
 import {
   framesThere,
   namedFrames,
@@ -6,10 +6,11 @@ import {
   type ContentClass,
   type QuickCount,
 } from '@incremen/core';
-import { useState, type Dispatch } from 'react';
+import { memo, useDeferredValue, useState, type Dispatch } from 'react';
 import { HiveDrawing } from '../../drawing/HiveDrawing.tsx';
 import { Swatch } from '../../drawing/Legend.tsx';
 import { one } from '../../ui/format.ts';
+import { Key } from '../../ui/Key.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { quickProblems, type CountAction, type CountDraft } from './countDraft.ts';
 import { drawnCount } from './FramePicker.tsx';
@@ -52,10 +53,8 @@ export function QuickMode({
   const [half, setHalf] = useState(false);
   const [ten, setTen] = useState(false);
   const { quick } = draft;
-  const problems = quickProblems(draft);
-  const there = framesThere(
-    draft.boxes.map((b) => ({ ...b, combs: draft.frames.filter((f) => f.boxId === b.id).length })),
-  );
+  // The key answers at once; the hive follows in the next frame.
+  const drawn = useDeferredValue(draft);
   const next = () => {
     const at = FIELDS.findIndex((f) => f.key === active);
     setActive(FIELDS[at + 1]?.key ?? active);
@@ -71,7 +70,7 @@ export function QuickMode({
       alignItems="start"
     >
       <Box>
-        <Grid as="ul" listStyleType="none" templateColumns="1fr 1fr" gap={1.5} mb={3}>
+        <ul className="quick-fields">
           {FIELDS.map((f) => (
             <Field
               key={f.key}
@@ -86,11 +85,12 @@ export function QuickMode({
               onNumber={(value) => f.key !== 'eggsSeen' && put({ [f.key]: value })}
             />
           ))}
-        </Grid>
+        </ul>
         {active === 'eggsSeen' ? (
-          <Grid templateColumns="repeat(3, 1fr)" gap={1.5}>
+          <div className="quick-keys" data-three>
             {EGGS.map(({ seen, label }) => (
               <Key
+                size="large"
                 key={label}
                 label={`Eggs: ${label.toLowerCase()}`}
                 on={quick !== null && quick.eggsSeen === seen}
@@ -102,7 +102,7 @@ export function QuickMode({
                 {label}
               </Key>
             ))}
-          </Grid>
+          </div>
         ) : (
           <Keypad
             half={half}
@@ -116,33 +116,53 @@ export function QuickMode({
           />
         )}
       </Box>
-      <Box display="grid" gap={3} justifyItems="start">
-        <Text>
-          {quick === null
-            ? 'Say it in whole and half frames of the lowest box, both sides counted together.'
-            : `${one(namedFrames(quick))} of ${one(there)} frames are named; the rest is taken for empty comb.`}
-        </Text>
-        <ProblemList problems={problems} />
-        <HiveDrawing
-          boxes={drawnCount(draft, boxes, false)}
-          label="The colony as it is taken to be"
-          scale={1.3}
-        />
-        {quick !== null && (
-          <>
-            <Text color="inkSoft" fontSize="sm">
-              Spread as a typical nest and marked as estimated. Frames that you read one by one stay as you
-              read them.
-            </Text>
-            <Button variant="outline" bg="sheet" minH="44px" onClick={() => act({ do: 'noQuick' })}>
-              Clear the quick count
-            </Button>
-          </>
-        )}
-      </Box>
+      <Spread draft={drawn} act={act} boxes={boxes} />
     </Grid>
   );
 }
+
+/** The numbers spread over the hive, and what is wrong with them. */
+const Spread = memo(function Spread({
+  draft,
+  act,
+  boxes,
+}: {
+  readonly draft: CountDraft;
+  readonly act: Dispatch<CountAction>;
+  readonly boxes: readonly HiveBox[];
+}) {
+  const { quick } = draft;
+  const problems = quickProblems(draft);
+  const there = framesThere(
+    draft.boxes.map((b) => ({ ...b, combs: draft.frames.filter((f) => f.boxId === b.id).length })),
+  );
+  return (
+    <Box display="grid" gap={3} justifyItems="start">
+      <Text>
+        {quick === null
+          ? 'Say it in whole and half frames of the lowest box, both sides counted together.'
+          : `${one(namedFrames(quick))} of ${one(there)} frames are named; the rest is taken for empty comb.`}
+      </Text>
+      <ProblemList problems={problems} />
+      <HiveDrawing
+        boxes={drawnCount(draft, boxes, false)}
+        label="The colony as it is taken to be"
+        scale={1.3}
+      />
+      {quick !== null && (
+        <>
+          <Text color="inkSoft" fontSize="sm">
+            Spread as a typical nest and marked as estimated. Frames that you read one by one stay as you read
+            them.
+          </Text>
+          <Button variant="outline" bg="sheet" minH="44px" onClick={() => act({ do: 'noQuick' })}>
+            Clear the quick count
+          </Button>
+        </>
+      )}
+    </Box>
+  );
+});
 
 function Field({
   field,
@@ -158,49 +178,37 @@ function Field({
   readonly onNumber: (value: number) => void;
 }) {
   const eggs = EGGS.find((e) => quick && e.seen === quick.eggsSeen)?.label ?? '–';
+  const mark = (
+    <>
+      {field.fill === 'bees' ? <span className="quick-bees" /> : <Swatch content={field.fill} />}
+      <span className="quick-name">{field.label}</span>
+    </>
+  );
   return (
-    <Flex
-      as="li"
-      align="center"
-      gap={2}
-      minH="48px"
-      pl={2}
-      pr={1}
-      borderWidth={active ? '2px' : '1px'}
-      borderColor={active ? 'accent' : 'line'}
-      bg={active ? 'accentSoft' : 'sheet'}
-      borderRadius="lg"
-      onClick={onActive}
-    >
-      {field.fill === 'bees' ? (
-        <Box boxSize="18px" borderRadius="full" bg="#7E8A84" flex="none" />
-      ) : (
-        <Swatch content={field.fill} />
-      )}
-      <Text as="span" flex="1" fontSize="sm" lineHeight="1.15" fontWeight="600">
-        {field.label}
-      </Text>
+    <li>
       {field.key === 'eggsSeen' ? (
-        <Button
-          variant="plain"
-          color="ink"
-          px={2}
-          minH="44px"
-          fontWeight="700"
+        <button
+          type="button"
+          className="quick-field"
+          data-active={active || undefined}
           onClick={onActive}
           aria-label={`Eggs: ${eggs}`}
         >
-          {eggs}
-        </Button>
+          {mark}
+          <span className="quick-value">{eggs}</span>
+        </button>
       ) : (
-        <NumberInput
-          label={`${field.label}, frames`}
-          value={quick?.[field.key as NumberKey] ?? null}
-          onFocus={onActive}
-          onNumber={onNumber}
-        />
+        <label className="quick-field" data-active={active || undefined}>
+          {mark}
+          <NumberInput
+            label={`${field.label}, frames`}
+            value={quick?.[field.key] ?? null}
+            onFocus={onActive}
+            onNumber={onNumber}
+          />
+        </label>
       )}
-    </Flex>
+    </li>
   );
 }
 
@@ -219,20 +227,13 @@ function NumberInput({
   const [typing, setTyping] = useState<string | null>(null);
   const shown = typing ?? (value === null ? '' : frames(value));
   return (
-    <Input
+    <input
+      className="quick-value"
       aria-label={label}
       // The keypad below is for fingers; a keyboard on the screen would hide it.
       inputMode="none"
       value={shown}
       placeholder="–"
-      w="58px"
-      minH="40px"
-      px={1}
-      textAlign="center"
-      fontWeight="700"
-      fontSize="1.1rem"
-      bg="transparent"
-      borderColor="transparent"
       onFocus={(e) => {
         onFocus();
         e.target.select();
@@ -275,45 +276,18 @@ function Keypad({
   readonly onDigit: (n: number) => void;
 }) {
   return (
-    <Grid templateColumns="repeat(4, 1fr)" gap={1.5} role="group" aria-label="Frames">
+    <div className="quick-keys" role="group" aria-label="Frames">
       {[1, 2, 3, 4, 5, 6, 7, 8, 9, 0].map((n) => (
-        <Key key={n} label={`${n} frames`} onClick={() => onDigit(n)}>
+        <Key size="large" key={n} label={`${n} frames`} onClick={() => onDigit(n)}>
           {n}
         </Key>
       ))}
-      <Key label="and a half" on={half} onClick={onHalf}>
+      <Key size="large" label="and a half" on={half} onClick={onHalf}>
         +½
       </Key>
-      <Key label="ten more" on={ten} onClick={onTen}>
+      <Key size="large" label="ten more" on={ten} onClick={onTen}>
         10+
       </Key>
-    </Grid>
-  );
-}
-
-function Key({
-  label,
-  on = false,
-  onClick,
-  children,
-}: {
-  readonly label: string;
-  readonly on?: boolean;
-  readonly onClick: () => void;
-  readonly children: React.ReactNode;
-}) {
-  return (
-    <Button
-      variant={on ? 'solid' : 'outline'}
-      {...(on ? {} : { bg: 'sheet' })}
-      minH="60px"
-      fontSize="1.35rem"
-      px={0}
-      aria-label={label}
-      aria-pressed={on}
-      onClick={onClick}
-    >
-      {children}
-    </Button>
+    </div>
   );
 }

@@ -79,6 +79,8 @@ export type CountAction =
   | { readonly do: 'type'; readonly text: string }
   | { readonly do: 'side'; readonly side: SideChoice }
   | { readonly do: 'go'; readonly to: number }
+  /** To the next frame, or back to the one before. */
+  | { readonly do: 'step'; readonly by: 1 | -1 }
   | { readonly do: 'undo' };
 
 /** Steps back that are kept. */
@@ -129,6 +131,7 @@ export function countStep(draft: CountDraft, action: CountAction): CountDraft {
     const back = draft.past.at(-1);
     return back ? { ...draft, ...back, past: draft.past.slice(0, -1) } : draft;
   }
+  if (action.do === 'step') return countStep(draft, { do: 'go', to: draft.at + action.by });
   if (action.do === 'go')
     return { ...draft, at: clamp(action.to, draft), stage: 'kind', side: firstSide(draft) };
   if (action.do === 'side') return { ...draft, side: action.side, stage: 'kind' };
@@ -137,7 +140,7 @@ export function countStep(draft: CountDraft, action: CountAction): CountDraft {
   return { ...spread(next), past: [...draft.past, stateOf(draft)].slice(-MEMORY) };
 }
 
-type Change = Exclude<CountAction, { do: 'undo' | 'go' | 'side' }>;
+type Change = Exclude<CountAction, { do: 'undo' | 'go' | 'step' | 'side' }>;
 
 function changed(draft: CountDraft, action: Change): CountDraft | null {
   if (action.do === 'quick') return { ...draft, quick: { ...(draft.quick ?? NOTHING), ...action.change } };

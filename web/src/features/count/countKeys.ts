@@ -43,9 +43,9 @@ export function actionOfKey(draft: CountDraft, key: string): CountAction | undef
       return { do: 'undo' };
     case 'ArrowRight':
     case 'Enter':
-      return { do: 'go', to: draft.at + 1 };
+      return { do: 'step', by: 1 };
     case 'ArrowLeft':
-      return { do: 'go', to: draft.at - 1 };
+      return { do: 'step', by: -1 };
     default:
       return undefined;
   }

@@ -15,6 +15,7 @@ import { useNavigate } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { takeBack } from '../../mirror/actions.ts';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
+import { afterPaint } from '../../ui/afterPaint.ts';
 import { count } from '../../ui/format.ts';
 import { toaster } from '../../ui/toaster.tsx';
 import { NO_CONDITIONS } from '../seen/ConditionsFields.tsx';
@@ -44,10 +45,11 @@ export function useCount(colony: Colony) {
   const saysSomething = read.length > 0 || saysAnything(seen.evidence);
   const { openedAt } = begun;
 
+  const worthKeeping = read.length > 0 || more || draft.text !== '';
   useEffect(() => {
-    if (read.length > 0 || more || draft.text !== '')
-      keepDraft(colony.id, { day, state: stateOf(draft), seen, openedAt });
-  }, [colony.id, day, draft, seen, openedAt, read.length, more]);
+    if (!worthKeeping) return undefined;
+    return afterPaint(() => keepDraft(colony.id, { day, state: stateOf(draft), seen, openedAt }));
+  }, [colony.id, day, draft, seen, openedAt, worthKeeping]);
 
   function setSeen(next: Seen) {
     // A note is typed letter by letter and taken back as a whole.

@@ -1,7 +1,7 @@
 import { Box, Button } from '@chakra-ui/react';
 import { PHOTO_LIMITS, type Problem } from '@incremen/core';
 import { Camera } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { memo, useRef, useState } from 'react';
 import { useAppSelector } from '../../app/store.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { forgetPhoto, keepPhoto } from './keptPhotos.ts';
@@ -17,7 +17,7 @@ export interface DraftPhoto {
 }
 
 /** Takes photos for a visit: from the camera on a phone, from files elsewhere. */
-export function AddPhotos({
+export const AddPhotos = memo(function AddPhotos({
   photos,
   onChange,
 }: {
@@ -86,4 +86,4 @@ export function AddPhotos({
       <ProblemList problems={problems} />
     </Box>
   );
-}
+});

@@ -1,10 +1,11 @@
+import { memo } from 'react';
 import { CellsEditor } from '../count/CellsEditor.tsx';
 import { Choice } from '../../ui/Choice.tsx';
-import type { EvidenceProps } from './evidenceProps.ts';
+import { sameEvidence, type EvidenceProps } from './evidenceProps.ts';
 import { Further, Question, ThreeAnswers } from './Question.tsx';
 
 /** Eggs: how many a cell, and where in it. */
-export function EggsQuestion({ evidence: { eggs }, set, name }: EvidenceProps) {
+export const EggsQuestion = memo(function EggsQuestion({ evidence: { eggs }, set, name }: EvidenceProps) {
   return (
     <Question title="Eggs">
       <ThreeAnswers
@@ -43,32 +44,39 @@ export function EggsQuestion({ evidence: { eggs }, set, name }: EvidenceProps) {
       )}
     </Question>
   );
-}
+}, sameEvidence('eggs'));
 
 /** Larvae by age: those small enough to be made a queen of, and older ones. */
-export function LarvaeQuestions({ evidence, set, name }: EvidenceProps) {
-  return (
-    <>
-      <Question title="Very small larvae">
-        <ThreeAnswers
-          label={name('small larvae')}
-          value={evidence.youngLarvae.look}
-          onChange={(look) => set({ youngLarvae: { look } })}
-        />
-      </Question>
-      <Question title="Larger larvae">
-        <ThreeAnswers
-          label={name('larger larvae')}
-          value={evidence.olderLarvae.look}
-          onChange={(look) => set({ olderLarvae: { look } })}
-        />
-      </Question>
-    </>
-  );
-}
+export const LarvaeQuestions = memo(
+  function LarvaeQuestions({ evidence, set, name }: EvidenceProps) {
+    return (
+      <>
+        <Question title="Very small larvae">
+          <ThreeAnswers
+            label={name('small larvae')}
+            value={evidence.youngLarvae.look}
+            onChange={(look) => set({ youngLarvae: { look } })}
+          />
+        </Question>
+        <Question title="Larger larvae">
+          <ThreeAnswers
+            label={name('larger larvae')}
+            value={evidence.olderLarvae.look}
+            onChange={(look) => set({ olderLarvae: { look } })}
+          />
+        </Question>
+      </>
+    );
+  },
+  sameEvidence('youngLarvae', 'olderLarvae'),
+);
 
 /** Capped brood: its cappings and its pattern. */
-export function CappedQuestion({ evidence: { cappedBrood }, set, name }: EvidenceProps) {
+export const CappedQuestion = memo(function CappedQuestion({
+  evidence: { cappedBrood },
+  set,
+  name,
+}: EvidenceProps) {
   return (
     <Question title="Capped brood">
       <ThreeAnswers
@@ -106,10 +114,10 @@ export function CappedQuestion({ evidence: { cappedBrood }, set, name }: Evidenc
       )}
     </Question>
   );
-}
+}, sameEvidence('cappedBrood'));
 
 /** Queen cells by kind. */
-export function CellsQuestion({ evidence: { cells }, set, name }: EvidenceProps) {
+export const CellsQuestion = memo(function CellsQuestion({ evidence: { cells }, set, name }: EvidenceProps) {
   return (
     <Question title="Queen cells">
       <ThreeAnswers
@@ -131,4 +139,4 @@ export function CellsQuestion({ evidence: { cells }, set, name }: EvidenceProps)
       )}
     </Question>
   );
-}
+}, sameEvidence('cells'));

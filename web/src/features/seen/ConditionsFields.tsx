@@ -1,5 +1,6 @@
 import { Box, Flex, Input, Text } from '@chakra-ui/react';
 import type { Conditions, Operation } from '@incremen/core';
+import { memo } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
 import { degrees, degreeSign } from '../../ui/format.ts';
 
@@ -21,7 +22,7 @@ const toCelsius = (shown: string, units: Operation['units']) => {
 };
 
 /** Weather, and how long the hive was open. */
-export function ConditionsFields({
+export const ConditionsFields = memo(function ConditionsFields({
   conditions,
   onChange,
   units,
@@ -95,4 +96,4 @@ export function ConditionsFields({
       </Flex>
     </Box>
   );
-}
+});

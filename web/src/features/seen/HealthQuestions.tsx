@@ -1,10 +1,16 @@
-import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
+import { memo } from 'react';
+import { Box, Input, Text } from '@chakra-ui/react';
 import { DISEASE_SIGN_NAMES, DISEASE_SIGNS } from '@incremen/core';
-import type { EvidenceProps } from './evidenceProps.ts';
+import { Key } from '../../ui/Key.tsx';
+import { sameEvidence, type EvidenceProps } from './evidenceProps.ts';
 import { Further, Question, ThreeAnswers } from './Question.tsx';
 
 /** Signs that brood may be sick: described, never diagnosed. */
-export function DiseaseQuestion({ evidence: { diseaseSigns }, set, name }: EvidenceProps) {
+export const DiseaseQuestion = memo(function DiseaseQuestion({
+  evidence: { diseaseSigns },
+  set,
+  name,
+}: EvidenceProps) {
   const signs = diseaseSigns.look === 'found' ? (diseaseSigns.signs ?? []) : [];
   return (
     <Question title="Signs of sick brood" hint="Smell, sunken or holed caps, discoloured or ropy larvae.">
@@ -15,16 +21,13 @@ export function DiseaseQuestion({ evidence: { diseaseSigns }, set, name }: Evide
       />
       {diseaseSigns.look === 'found' && (
         <Further>
-          <Flex wrap="wrap" gap={1.5} role="group" aria-label={name('signs')}>
+          <div className="choices" role="group" aria-label={name('signs')}>
             {DISEASE_SIGNS.map((s) => {
               const on = signs.includes(s);
               return (
-                <Button
+                <Key
                   key={s}
-                  minH="44px"
-                  variant={on ? 'solid' : 'outline'}
-                  {...(on ? {} : { bg: 'sheet' })}
-                  aria-pressed={on}
+                  on={on}
                   onClick={() =>
                     set({
                       diseaseSigns: {
@@ -35,10 +38,10 @@ export function DiseaseQuestion({ evidence: { diseaseSigns }, set, name }: Evide
                   }
                 >
                   {DISEASE_SIGN_NAMES[s]}
-                </Button>
+                </Key>
               );
             })}
-          </Flex>
+          </div>
           <Text fontSize="sm">
             Move no comb in or out, clean tools and gloves before the next hive, and have it examined. Some
             brood diseases must be reported where you live: ask your bee inspector.
@@ -47,10 +50,14 @@ export function DiseaseQuestion({ evidence: { diseaseSigns }, set, name }: Evide
       )}
     </Question>
   );
-}
+}, sameEvidence('diseaseSigns'));
 
 /** A strip or another treatment in the hive. */
-export function TreatmentQuestion({ evidence: { treatment }, set, name }: EvidenceProps) {
+export const TreatmentQuestion = memo(function TreatmentQuestion({
+  evidence: { treatment },
+  set,
+  name,
+}: EvidenceProps) {
   return (
     <Question title="Mite strip or treatment in the hive">
       <ThreeAnswers
@@ -82,4 +89,4 @@ export function TreatmentQuestion({ evidence: { treatment }, set, name }: Eviden
       )}
     </Question>
   );
-}
+}, sameEvidence('treatment'));

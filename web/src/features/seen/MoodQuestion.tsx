@@ -1,8 +1,9 @@
+import { memo } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
-import type { EvidenceProps } from './evidenceProps.ts';
+import { sameEvidence, type EvidenceProps } from './evidenceProps.ts';
 
 /** How the bees took it. */
-export function MoodQuestion({ evidence, set, name }: EvidenceProps) {
+export const MoodQuestion = memo(function MoodQuestion({ evidence, set, name }: EvidenceProps) {
   return (
     <Choice
       label={name('temper')}
@@ -18,4 +19,4 @@ export function MoodQuestion({ evidence, set, name }: EvidenceProps) {
       ]}
     />
   );
-}
+}, sameEvidence('mood'));

@@ -1,13 +1,14 @@
+import { memo } from 'react';
 import { Box, Text } from '@chakra-ui/react';
 import { MARKING_COLOURS, type MarkingColour } from '@incremen/core';
 import { QueenMark } from '../../drawing/Slat.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Select } from '../../ui/Select.tsx';
-import type { EvidenceProps } from './evidenceProps.ts';
+import { sameEvidence, type EvidenceProps } from './evidenceProps.ts';
 import { Further, Question, ThreeAnswers } from './Question.tsx';
 
 /** The queen herself: her build, the dot she wears, the frame she was on. */
-export function QueenQuestion({
+export const QueenQuestion = memo(function QueenQuestion({
   evidence: { queen },
   set,
   name,
@@ -70,7 +71,7 @@ export function QueenQuestion({
       )}
     </Question>
   );
-}
+}, sameEvidence('queen'));
 
 function Dot({ colour }: { readonly colour: MarkingColour }) {
   return (

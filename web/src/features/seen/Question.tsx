@@ -1,4 +1,3 @@
-import { Box, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
 
@@ -22,17 +21,11 @@ export function Question({
   readonly children: ReactNode;
 }) {
   return (
-    <Box>
-      <Text fontWeight="600" mb={1}>
-        {title}
-      </Text>
-      {hint && (
-        <Text fontSize="sm" color="inkSoft" mb={1}>
-          {hint}
-        </Text>
-      )}
+    <div>
+      <div className="question-title">{title}</div>
+      {hint && <div className="question-hint">{hint}</div>}
       {children}
-    </Box>
+    </div>
   );
 }
 
@@ -51,9 +44,5 @@ export function ThreeAnswers({
 
 /** What more is asked once something was found. */
 export function Further({ children }: { readonly children: ReactNode }) {
-  return (
-    <Box mt={2} display="grid" gap={2} borderLeftWidth="3px" borderColor="accentSoft" pl={3}>
-      {children}
-    </Box>
-  );
+  return <div className="question-further">{children}</div>;
 }

@@ -1,12 +1,14 @@
-import { Box, Heading, Input, Text } from '@chakra-ui/react';
+import { Box, Input, Text } from '@chakra-ui/react';
 import type { Conditions, Evidence, Operation } from '@incremen/core';
-import type { ReactNode } from 'react';
+import { memo, useCallback, type ReactNode } from 'react';
+import { useLatest } from '../../ui/useLatest.ts';
 import { AddPhotos, type DraftPhoto } from '../photos/AddPhotos.tsx';
 import { CappedQuestion, CellsQuestion, EggsQuestion, LarvaeQuestions } from './BroodQuestions.tsx';
 import { ConditionsFields } from './ConditionsFields.tsx';
 import { DiseaseQuestion, TreatmentQuestion } from './HealthQuestions.tsx';
 import { MoodQuestion } from './MoodQuestion.tsx';
 import { QueenQuestion } from './QueenQuestion.tsx';
+import '../count/count.css';
 import { SignsTable } from './SignsTable.tsx';
 
 /** Everything about a visit besides its frames. */
@@ -32,22 +34,16 @@ export function SeenForm({
   readonly units: Operation['units'];
 }) {
   const { evidence } = seen;
-  const asked = {
-    evidence,
-    set: (change: Partial<Evidence>) => onChange({ ...seen, evidence: { ...evidence, ...change } }),
-    name: (what: string) => `${colonyName}: ${what}`,
-  };
+  const set = useLatest((change: Partial<Evidence>) =>
+    onChange({ ...seen, evidence: { ...evidence, ...change } }),
+  );
+  const setConditions = useLatest((conditions: Conditions) => onChange({ ...seen, conditions }));
+  const setPhotos = useLatest((photos: Seen['photos']) => onChange({ ...seen, photos }));
+  const setNote = useLatest((note: string) => onChange({ ...seen, note }));
+  const name = useCallback((what: string) => `${colonyName}: ${what}`, [colonyName]);
+  const asked = { evidence, set, name };
   return (
-    <Box
-      display="grid"
-      gap={4}
-      gridTemplateColumns={{
-        base: 'minmax(0, 1fr)',
-        md: 'repeat(2, minmax(0, 1fr))',
-        xl: 'repeat(3, minmax(0, 1fr))',
-      }}
-      alignItems="start"
-    >
+    <div className="seen-parts">
       <Part title="Queen and cells">
         <QueenQuestion {...asked} frames={frames} />
         <CellsQuestion {...asked} />
@@ -62,39 +58,39 @@ export function SeenForm({
       </Part>
       <Part title="Besides">
         <SignsTable {...asked} />
-        <ConditionsFields
-          conditions={seen.conditions}
-          onChange={(conditions) => onChange({ ...seen, conditions })}
-          units={units}
-        />
-        <AddPhotos photos={seen.photos} onChange={(photos) => onChange({ ...seen, photos })} />
-        <Box as="label">
-          <Text as="span" fontWeight="600">
-            Note
-          </Text>
-          <Input
-            bg="sheet"
-            minH="44px"
-            value={seen.note}
-            onChange={(e) => onChange({ ...seen, note: e.target.value })}
-            maxLength={4000}
-          />
-          <Text color="inkSoft" fontSize="sm">
-            A frame in shorthand between square brackets is drawn in the diary: [h2 c6 *9 q]
-          </Text>
-        </Box>
+        <ConditionsFields conditions={seen.conditions} onChange={setConditions} units={units} />
+        <AddPhotos photos={seen.photos} onChange={setPhotos} />
+        <NoteField note={seen.note} onNote={setNote} />
       </Part>
-    </Box>
+    </div>
   );
 }
 
+const NoteField = memo(function NoteField({
+  note,
+  onNote,
+}: {
+  readonly note: string;
+  readonly onNote: (note: string) => void;
+}) {
+  return (
+    <Box as="label">
+      <Text as="span" fontWeight="600">
+        Note
+      </Text>
+      <Input bg="sheet" minH="44px" value={note} onChange={(e) => onNote(e.target.value)} maxLength={4000} />
+      <Text color="inkSoft" fontSize="sm">
+        A frame in shorthand between square brackets is drawn in the diary: [h2 c6 *9 q]
+      </Text>
+    </Box>
+  );
+});
+
 function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {
   return (
-    <Box as="section" bg="sheet" borderWidth="1px" borderRadius="xl" p={4} display="grid" gap={4} minW={0}>
-      <Heading as="h2" fontSize="1.2rem">
-        {title}
-      </Heading>
+    <section className="seen-part">
+      <h2>{title}</h2>
       {children}
-    </Box>
+    </section>
   );
 }

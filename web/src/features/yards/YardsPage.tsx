@@ -2,15 +2,14 @@ import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import { dayInWords, openFollowUps, type ColonyState, type Yard } from '@incremen/core';
 import { useDeferredValue } from 'react';
 import { Link } from 'react-router';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../app/store.ts';
 import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
 import { HiveDrawing, hiveInWords } from '../../drawing/HiveDrawing.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
-import { viewed } from '../board/boardSlice.ts';
+import { BoardDay } from '../board/BoardDay.tsx';
 import { queenColour } from '../board/ColonyCard.tsx';
-import { DaySlider } from '../board/DaySlider.tsx';
 import { EmptyYard } from '../board/EmptyYard.tsx';
 import { LANES } from '../board/lanes.ts';
 import { useColoniesOn } from '../board/useColoniesOn.ts';
@@ -20,9 +19,7 @@ import { YardTotals } from './YardTotals.tsx';
 /** All yards at a glance: what each amounts to, what is due, and its hives drawn small. */
 export function YardsPage() {
   const apiary = useApiary();
-  const dispatch = useAppDispatch();
-  const view = useAppSelector((s) => s.board);
-  const offset = useDeferredValue(view.offset);
+  const offset = useDeferredValue(useAppSelector((s) => s.board.offset));
   const yards = Object.values(apiary.yard).toSorted((a, b) => a.name.localeCompare(b.name));
   if (yards.length === 0) return <EmptyYard />;
   return (
@@ -30,7 +27,7 @@ export function YardsPage() {
       <PageHeader title="All yards">
         <YardTabs yards={yards} current={null} />
       </PageHeader>
-      <DaySlider offset={view.offset} onChange={(to) => dispatch(viewed({ offset: to }))} />
+      <BoardDay />
       <Box as="ul" listStyleType="none" display="grid" gap={5} mt={4}>
         {yards.map((y) => (
           <YardRow key={y.id} yard={y} offset={offset} />

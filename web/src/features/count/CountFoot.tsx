@@ -1,0 +1,62 @@
+import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
+import type { Problem } from '@incremen/core';
+import { memo } from 'react';
+import { Link } from 'react-router';
+import { ProblemList } from '../../ui/ProblemList.tsx';
+import { forgetDraft } from './keptDraft.ts';
+
+/** The day of a count, and where it came from when it was begun earlier. */
+export const CountFoot = memo(function CountFoot({
+  colonyId,
+  day,
+  today,
+  resumed,
+  problems,
+  onDay,
+}: {
+  readonly colonyId: string;
+  readonly day: string;
+  readonly today: string;
+  readonly resumed: boolean;
+  readonly problems: readonly Problem[];
+  readonly onDay: (day: string) => void;
+}) {
+  return (
+    <>
+      <Flex gap={4} mt={5} wrap="wrap" align="flex-end">
+        <Text as="label" fontWeight="600" display="block">
+          Counted on
+          <Input
+            type="date"
+            bg="sheet"
+            minH="44px"
+            display="block"
+            value={day}
+            onChange={(e) => onDay(e.target.value)}
+            aria-invalid={problems.length > 0}
+          />
+        </Text>
+        {day !== today && (
+          <Button variant="outline" bg="sheet" minH="44px" onClick={() => onDay(today)}>
+            Today
+          </Button>
+        )}
+        {resumed && (
+          <Text color="inkSoft" pb={2}>
+            This count was begun earlier on this device and goes on where it stopped.{' '}
+            <Link
+              to={`/colonies/${colonyId}`}
+              onClick={() => forgetDraft(colonyId)}
+              style={{ textDecoration: 'underline' }}
+            >
+              Give it up
+            </Link>
+          </Text>
+        )}
+      </Flex>
+      <Box mt={2}>
+        <ProblemList problems={problems} />
+      </Box>
+    </>
+  );
+});

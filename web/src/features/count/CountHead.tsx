@@ -1,0 +1,61 @@
+import { Save, Undo2 } from 'lucide-react';
+import { memo, useEffect } from 'react';
+import { Key } from '../../ui/Key.tsx';
+import { ModeTabs, type Mode } from './ModeTabs.tsx';
+
+const UNDO = <Undo2 size={20} aria-hidden />;
+const SAVE = <Save size={20} aria-hidden />;
+
+/** The head of the recorder: which frame is in hand, the ways to count, undo and save. Drawn at every tap. */
+export const CountHead = memo(function CountHead({
+  title,
+  inHand,
+  mode,
+  onMode,
+  onUndo,
+  onSave,
+  saveLabel,
+  saveCount,
+  canSave,
+  busy,
+}: {
+  readonly title: string;
+  readonly inHand: string | undefined;
+  readonly mode: Mode;
+  readonly onMode: (mode: Mode) => void;
+  /** Null when there is nothing to go back to. */
+  readonly onUndo: (() => void) | null;
+  readonly onSave: () => void;
+  readonly saveLabel: string;
+  /** Stands for the label on a narrow screen. */
+  readonly saveCount: number;
+  readonly canSave: boolean;
+  readonly busy: boolean;
+}) {
+  useEffect(() => {
+    document.title = `${title} · Incremen`;
+  }, [title]);
+  return (
+    <header className="count-head">
+      <h1>{title}</h1>
+      <span className="count-in-hand">{inHand}</span>
+      <div className="count-verbs">
+        <ModeTabs mode={mode} onMode={onMode} />
+        <Key label="Undo" disabled={onUndo === null} onClick={() => onUndo?.()}>
+          {UNDO}
+        </Key>
+        <button
+          type="button"
+          className="key count-save"
+          aria-label={saveLabel}
+          disabled={!canSave || busy}
+          onClick={onSave}
+        >
+          {SAVE}
+          <span className="count-save-label">{busy ? 'Saving…' : saveLabel}</span>
+          <span className="count-save-count">{saveCount}</span>
+        </button>
+      </div>
+    </header>
+  );
+});

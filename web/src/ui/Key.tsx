@@ -1,0 +1,42 @@
+import type { ReactNode } from 'react';
+
+/** A large plain button for the field; see controls.css. */
+export function Key({
+  label,
+  on,
+  expanded,
+  lit = false,
+  disabled = false,
+  size = 'mark',
+  onClick,
+  children,
+}: {
+  /** Its name, where what it shows does not say enough. */
+  readonly label?: string | undefined;
+  /** Whether it is chosen; leave out for what is no choice. */
+  readonly on?: boolean | undefined;
+  /** Whether what it opens is open, for a button that opens something. */
+  readonly expanded?: boolean | undefined;
+  /** Whether it answers the question that is asked now. */
+  readonly lit?: boolean;
+  readonly disabled?: boolean;
+  readonly size?: 'answer' | 'wide' | 'mark' | 'large';
+  readonly onClick: () => void;
+  readonly children: ReactNode;
+}) {
+  return (
+    <button
+      type="button"
+      className={`key key-${size}`}
+      data-lit={lit || undefined}
+      data-on={(expanded !== undefined && on) || undefined}
+      disabled={disabled}
+      aria-label={label}
+      aria-pressed={expanded === undefined ? on : undefined}
+      aria-expanded={expanded}
+      onClick={onClick}
+    >
+      {children}
+    </button>
+  );
+}

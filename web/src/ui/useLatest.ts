@@ -1,0 +1,10 @@
+import { useCallback, useInsertionEffect, useRef } from 'react';
+
+/** A function that stays the same and always does what the latest one given does. */
+export function useLatest<A extends readonly unknown[]>(work: (...args: A) => void): (...args: A) => void {
+  const latest = useRef(work);
+  useInsertionEffect(() => {
+    latest.current = work;
+  });
+  return useCallback((...args: A) => latest.current(...args), []);
+}
