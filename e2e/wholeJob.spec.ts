@@ -193,6 +193,7 @@ test('work: a tick can be taken back, a reload loses nothing, the whole work can
       .first()
       .click();
   await expect(page.getByRole('heading', { name: 'The work is done' })).toBeVisible();
+  await expect.poll(() => framesOf(records, 'Tansy')).toBe(10);
 
   await page.goto('/records');
   await page

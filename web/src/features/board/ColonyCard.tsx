@@ -8,7 +8,7 @@ import { HiveDrawing, hiveInWords, hiveSize } from '../../drawing/HiveDrawing.ts
 import { QueenMark } from '../../drawing/Slat.tsx';
 import { useApiary } from '../../mirror/hooks.ts';
 import { one } from '../../ui/format.ts';
-import { useIdleTurn } from '../../ui/useIdleTurn.ts';
+import { useTurn } from '../../ui/useTurn.ts';
 import { usePrinting } from '../../ui/usePrinting.ts';
 import { pickToggled } from './boardSlice.ts';
 
@@ -74,11 +74,11 @@ function ageOf({ countAgeDays }: ColonyState): string {
   return countAgeDays === 0 ? 'today' : `${countAgeDays} d`;
 }
 
-/** The hive, drawn when it is in sight or when there is time: a board of 150 has some 30,000 bands. */
+/** The hive, drawn a little before it comes into sight, or when there is time: 150 hives have 30,000 bands. */
 function LazyHive({ state }: { readonly state: ColonyState }) {
   const apiary = useApiary();
-  const { ref, inView } = useInView({ rootMargin: '300px 0px', triggerOnce: true });
-  const idle = useIdleTurn();
+  const { ref, inView } = useInView({ rootMargin: '500px 0px', triggerOnce: true });
+  const turn = useTurn(inView);
   const printing = usePrinting();
   const { colony, frames } = state;
   const boxes = useMemo(() => drawnBoxesOf(apiary, colony, frames), [apiary, colony, frames]);
@@ -93,7 +93,7 @@ function LazyHive({ state }: { readonly state: ColonyState }) {
         containIntrinsicSize: `${width}px ${height}px`,
       }}
     >
-      {(inView || idle || printing) && (
+      {(turn || printing) && (
         <HiveDrawing boxes={boxes} queenColour={queenColour(state)} label={hiveInWords(colony.name, boxes)} />
       )}
     </div>

@@ -11,7 +11,7 @@ import { ProblemList } from '../../ui/ProblemList.tsx';
 /** What was done, latest first; each entry can be taken back while nothing has built on it. */
 export function Journal() {
   const dispatch = useAppDispatch();
-  const { operationId, revision } = useAppSelector((s) => s.mirror);
+  const { operationId, revision, outbox } = useAppSelector((s) => s.mirror);
   const [entries, setEntries] = useState<JournalPage['entries']>([]);
   const [next, setNext] = useState<number | null>(null);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
@@ -51,34 +51,62 @@ export function Journal() {
       </Heading>
       <ProblemList problems={problems} />
       <Box as="ol" listStyleType="none">
+        {outbox.toReversed().map((e) => (
+          <Row
+            key={e.id}
+            when={e.state === 'refused' ? 'refused' : 'not sent yet'}
+            summary={e.summary}
+            onTakeBack={() => void undo(e.id)}
+          />
+        ))}
         {entries.map((e) => (
-          <Flex as="li" key={e.id} gap={4} align="center" borderTopWidth="1px" borderColor="line" minH="48px">
-            <Text w="6.5rem" flex="none" color="inkSoft">
-              {dayInWords(e.doneAt.slice(0, 10))}
-            </Text>
-            <Text flex="1" {...(e.undoneBy ? { textDecoration: 'line-through', color: 'inkSoft' } : {})}>
-              {e.summary}
-            </Text>
-            {!e.undoneBy && (
-              <Button
-                variant="ghost"
-                minH="44px"
-                size="sm"
-                aria-label={`Take back: ${e.summary}`}
-                onClick={() => void undo(e.id)}
-              >
-                Take back
-              </Button>
-            )}
-          </Flex>
+          <Row
+            key={e.id}
+            when={dayInWords(e.doneAt.slice(0, 10))}
+            summary={e.summary}
+            onTakeBack={e.undoneBy ? null : () => void undo(e.id)}
+          />
         ))}
       </Box>
-      {entries.length === 0 && <Text color="inkSoft">Nothing has been recorded yet.</Text>}
+      {entries.length + outbox.length === 0 && <Text color="inkSoft">Nothing has been recorded yet.</Text>}
       {next !== null && (
         <Button variant="outline" bg="sheet" mt={3} minH="44px" onClick={() => void more()}>
           Show earlier
         </Button>
       )}
     </Box>
+  );
+}
+
+function Row({
+  when,
+  summary,
+  onTakeBack,
+}: {
+  readonly when: string;
+  readonly summary: string;
+  /** Null for what was taken back already. */
+  readonly onTakeBack: (() => void) | null;
+}) {
+  return (
+    <Flex as="li" gap={4} align="center" borderTopWidth="1px" borderColor="line" minH="48px">
+      <Text w="6.5rem" flex="none" color="inkSoft">
+        {when}
+      </Text>
+      <Text flex="1" {...(onTakeBack ? {} : { textDecoration: 'line-through', color: 'inkSoft' })}>
+        {summary}
+      </Text>
+      {onTakeBack && (
+        <Button
+          variant="ghost"
+          minH="44px"
+          size="sm"
+          aria-label={`Take back: ${summary}`}
+          onClick={onTakeBack}
+        >
+          Take back
+        </Button>
+      )}
+    </Flex>
   );
 }
