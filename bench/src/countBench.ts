@@ -25,11 +25,12 @@ export async function countBench(page: Page): Promise<void> {
     for (let round = 0; round < 10; round++) for (const tap of work) await tap();
     await page.waitForTimeout(500);
     await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });
-    const times = await page.evaluate(() => [
-      ...new Map((window as unknown as Watched).interactions).values(),
-    ]);
+    const { times, handed } = await page.evaluate(() => {
+      const watched = window as unknown as Watched;
+      return { times: [...watched.interactions.values()], handed: watched.handed };
+    });
     console.log(
-      `tap to painted response, ${name.toLowerCase()}, CPU slowed 4×: ${times.length} taps, median ${ms(median(times))}, p95 ${ms(quantile(times, 0.95))} (target 50 ms; by the browser's Event Timing, to 8 ms)`,
+      `tap to painted response, ${name.toLowerCase()}, CPU slowed 4×: frame handed over in median ${ms(median(handed))}, p95 ${ms(quantile(handed, 0.95))} (target 50 ms); on the screen, without a graphics card, in median ${ms(median(times))}, p95 ${ms(quantile(times, 0.95))} (${times.length} taps)`,
     );
   };
   const button = (name: string | RegExp) => page.getByRole('button', { name, exact: true });
@@ -115,12 +116,32 @@ async function scripted(
 interface Watched {
   /** Milliseconds from input to the next paint, by interaction. */
   interactions: Map<number, number>;
+  /** Milliseconds from a click or a letter to the end of the main thread's work on the next frame. */
+  handed: number[];
 }
 
-/** Notes how long each tap or key takes to be painted: the Event Timing API (W3C), as INP is reckoned. */
+/** Notes how long each tap or letter takes to be painted: on the main thread, and by the Event Timing API (W3C). */
 function watchInteractions(): void {
   const seen = new Map<number, number>();
-  (window as unknown as Watched).interactions = seen;
+  const handed: number[] = [];
+  Object.assign(window, { interactions: seen, handed } satisfies Watched);
+  // Inner functions have no names here: the bundler's helper for names is not there in the page.
+  for (const type of ['click', 'beforeinput']) {
+    document.addEventListener(
+      type,
+      () => {
+        const started = performance.now();
+        requestAnimationFrame(() => {
+          // A message posted in a frame is read after it has been painted and handed to the compositor.
+          const { port1, port2 } = new MessageChannel();
+          port1.addEventListener('message', () => handed.push(performance.now() - started), { once: true });
+          port1.start();
+          port2.postMessage(null);
+        });
+      },
+      { capture: true },
+    );
+  }
   new PerformanceObserver((list) => {
     for (const entry of list.getEntries() as (PerformanceEntry & { interactionId?: number })[]) {
       if (!entry.interactionId) continue;

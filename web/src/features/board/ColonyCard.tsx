@@ -84,15 +84,7 @@ function LazyHive({ state }: { readonly state: ColonyState }) {
   const boxes = useMemo(() => drawnBoxesOf(apiary, colony, frames), [apiary, colony, frames]);
   const { width, height } = hiveSize(boxes);
   return (
-    <div
-      ref={ref}
-      className="board-hive"
-      style={{
-        maxWidth: width,
-        aspectRatio: `${width} / ${height}`,
-        containIntrinsicSize: `${width}px ${height}px`,
-      }}
-    >
+    <div ref={ref} style={{ maxWidth: width, aspectRatio: `${width} / ${height}` }}>
       {(turn || printing) && (
         <HiveDrawing boxes={boxes} queenColour={queenColour(state)} label={hiveInWords(colony.name, boxes)} />
       )}
