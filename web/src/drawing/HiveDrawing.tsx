@@ -11,6 +11,7 @@ import {
 } from '@incremen/core';
 import { memo } from 'react';
 import { Slat, SLAT } from './Slat.tsx';
+import { SlatPaths } from './SlatPaths.tsx';
 
 /** A frame to be drawn in a box. */
 export interface DrawnFrame {
@@ -156,20 +157,33 @@ export const HiveDrawing = memo(function HiveDrawing({
               />
             ))}
             <EmptySlots box={box} top={top + ABOVE} />
-            {box.frames.map((f) => (
-              <Slat
-                key={f.id}
-                reading={f.reading ?? bothSides({ [f.blank]: 10 }, 0)}
-                unread={f.reading === null && f.blank === 'drawn'}
-                x={PAD + (f.slot - 1) * SLAT.pitch + (SLAT.pitch - SLAT.width) / 2}
-                y={top + ABOVE}
-                height={slatHeight(f.sizeId ?? box.sizeId)}
-                queenColour={queenColour ?? null}
-                {...(f.sizeId ? { outline: 'var(--chakra-colors-alarm)' } : {})}
-                {...(f.outline ? { outline: f.outline } : {})}
-                {...(f.dim ? { dim: true } : {})}
-              />
-            ))}
+            <SlatPaths
+              queenColour={queenColour ?? null}
+              slats={box.frames.filter(isPlain).map((f) => ({
+                id: f.id,
+                reading: readingOf(f),
+                unread: isUnread(f),
+                x: slotX(f.slot),
+                y: top + ABOVE,
+                height: slatHeight(box.sizeId),
+              }))}
+            />
+            {box.frames
+              .filter((f) => !isPlain(f))
+              .map((f) => (
+                <Slat
+                  key={f.id}
+                  reading={readingOf(f)}
+                  unread={isUnread(f)}
+                  x={slotX(f.slot)}
+                  y={top + ABOVE}
+                  height={slatHeight(f.sizeId ?? box.sizeId)}
+                  queenColour={queenColour ?? null}
+                  {...(f.sizeId ? { outline: 'var(--chakra-colors-alarm)' } : {})}
+                  {...(f.outline ? { outline: f.outline } : {})}
+                  {...(f.dim ? { dim: true } : {})}
+                />
+              ))}
             {numbers &&
               box.frames.map((f) => (
                 <text
@@ -195,6 +209,12 @@ export const HiveDrawing = memo(function HiveDrawing({
     </svg>
   );
 });
+
+/** Frames with nothing special about them are drawn together. */
+const isPlain = (f: DrawnFrame) => !f.outline && !f.dim && !f.sizeId;
+const isUnread = (f: DrawnFrame) => f.reading === null && f.blank === 'drawn';
+const readingOf = (f: DrawnFrame) => f.reading ?? bothSides({ [f.blank]: 10 }, 0);
+const slotX = (slot: number) => PAD + (slot - 1) * SLAT.pitch + (SLAT.pitch - SLAT.width) / 2;
 
 function EmptySlots({ box, top }: { readonly box: DrawnBox; readonly top: number }) {
   const taken = new Set([...box.frames.map((f) => f.slot), ...(box.othersSlots ?? [])]);

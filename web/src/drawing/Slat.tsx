@@ -47,9 +47,9 @@ export const Slat = memo(function Slat({
       {bees > 0.04 && (
         <rect
           x={x - 2.4}
-          y={y + height * (0.5 - 0.5 * Math.min(1, 0.25 + bees * 0.8)) + 1}
+          y={haloOf(bees, y, height).y}
           width={w + 4.8}
-          height={height * Math.min(1, 0.25 + bees * 0.8)}
+          height={haloOf(bees, y, height).height}
           rx={4}
           fill="var(--chakra-colors-halo)"
           opacity={0.3 + 0.7 * bees}
@@ -104,8 +104,14 @@ export const Slat = memo(function Slat({
   );
 });
 
+/** Where the bees behind a slat begin, and how far they reach: the more, the taller. */
+export function haloOf(bees: number, y: number, height: number): { y: number; height: number } {
+  const reach = Math.min(1, 0.25 + bees * 0.8);
+  return { y: y + height * (0.5 - 0.5 * reach) + 1, height: height * reach };
+}
+
 /** The bands of a frame from the top down, as shares of its height; what is too thin to see is left out. */
-function bandsOf(reading: FrameReading): { content: ContentClass; from: number; to: number }[] {
+export function bandsOf(reading: FrameReading): { content: ContentClass; from: number; to: number }[] {
   const bands: { content: ContentClass; from: number; to: number }[] = [];
   let from = 0;
   for (const content of CONTENT_CLASSES) {
@@ -146,7 +152,7 @@ export function QueenMark({
 const DROP = 'c3 0 3.6 2.6 2.4 5.4c-.7 1.7-1.5 2.6-2.4 2.6s-1.7-.9-2.4-2.6c-1.2-2.8-.6-5.4 2.4-5.4z';
 
 /** At most two drops: the most advanced kind first. Solid is capped, open is not, tip gone is emerged. */
-function Cells({
+export function Cells({
   reading,
   x,
   y,
