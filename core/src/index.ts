@@ -64,13 +64,9 @@ export { descentOf, type Descent } from './colony/descent.ts';
 export { daysUntilFull, hatchesWithin } from './colony/hatchForecast.ts';
 export { strengthHistory, type StrengthPoint } from './colony/strengthHistory.ts';
 export { completeShorthand, type Completion } from './shorthand/completeShorthand.ts';
+export type { ShorthandPlace, ShorthandProblem } from './shorthand/frameScanner.ts';
 export { CELL_LETTERS, CONTENT_LETTERS } from './shorthand/letters.ts';
-export {
-  parseShorthand,
-  type ShorthandPlace,
-  type ShorthandProblem,
-  type ShorthandReading,
-} from './shorthand/parseShorthand.ts';
+export { parseShorthand, type ShorthandReading } from './shorthand/parseShorthand.ts';
 export { printFrame, printShorthand } from './shorthand/printShorthand.ts';
 export { queenDoubts } from './queen/queenDoubts.ts';
 export { colonyState, type ColonyState, type Lane } from './colony/colonyState.ts';

@@ -39,6 +39,12 @@ type Attempt =
   | { readonly kind: 'swap'; readonly a: number; readonly b: number }
   | { readonly kind: 'split'; readonly colony: number; readonly method: number; readonly ticks: number }
   | { readonly kind: 'stock'; readonly n: number }
+  | {
+      readonly kind: 'arrange';
+      readonly hive: number;
+      readonly order: readonly number[];
+      readonly fresh: boolean;
+    }
   | { readonly kind: 'undo' };
 
 const n = fc.nat(60);
@@ -58,6 +64,12 @@ const attempt: fc.Arbitrary<Attempt> = fc.oneof(
     ticks: fc.integer({ min: 0, max: 40 }),
   }),
   fc.record({ kind: fc.constant('stock' as const), n: fc.integer({ min: 1, max: 4 }) }),
+  fc.record({
+    kind: fc.constant('arrange' as const),
+    hive: n,
+    order: fc.array(n, { minLength: 1, maxLength: 4 }),
+    fresh: fc.boolean(),
+  }),
   fc.record({ kind: fc.constant('undo' as const) }),
 );
 
@@ -175,6 +187,42 @@ function attemptOne(
         })),
       });
       return;
+    case 'arrange': {
+      const hive = at(Object.values(yard.apiary.hive), a.hive);
+      const living = Object.values(yard.apiary.colony).find((c) => c.hiveId === hive.id && !c.endedOn);
+      // Any boxes of the operation, some of them on other hives, perhaps one twice.
+      const picked = a.order.map((i) => at(boxes, i));
+      const chambers = (slots: number) => [{ colonyId: living?.id ?? null, fromSlot: 1, toSlot: slots }];
+      ask({
+        type: 'arrangeHive',
+        hiveId: hive.id,
+        boxes: [
+          ...picked.map((b) => ({
+            id: b.id,
+            role: b.role,
+            excluderBelow: false,
+            chambers: chambers(b.slots),
+            fresh: null,
+          })),
+          ...(a.fresh
+            ? [
+                {
+                  id: yard.newId(),
+                  role: 'super' as const,
+                  excluderBelow: true,
+                  chambers: chambers(4),
+                  fresh: {
+                    sizeId: 'langstroth-medium' as const,
+                    slots: 4,
+                    frames: [{ id: yard.newId(), slot: 2, blank: 'drawn' as const, combYear: null }],
+                  },
+                },
+              ]
+            : []),
+        ],
+      });
+      return;
+    }
     case 'undo': {
       const last = history.pop();
       if (!last) return;

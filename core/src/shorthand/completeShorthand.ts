@@ -1,6 +1,5 @@
 import { CONTENT_NAMES } from '../comb/contents.ts';
-import { CELL_LETTERS, CONTENT_LETTERS, MIXED_LETTERS } from './letters.ts';
-import { nameOf } from './parseShorthand.ts';
+import { CELL_LETTERS, CONTENT_LETTERS, MIXED_LETTERS, nameOf } from './letters.ts';
 
 /** What may be typed next, and what it would mean. */
 export interface Completion {

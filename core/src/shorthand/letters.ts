@@ -1,4 +1,4 @@
-import type { CellKind, CellPlace, ContentClass } from '../comb/contents.ts';
+import { CONTENT_NAMES, type CellKind, type CellPlace, type ContentClass } from '../comb/contents.ts';
 
 /**
  * The letters of the shorthand. They are the keys of the recorder's buttons, so that both are learned at
@@ -44,4 +44,11 @@ export function letterOf<V>(table: Readonly<Record<string, V>>, value: V): strin
   const found = Object.entries(table).find(([, v]) => v === value);
   if (!found) throw new RangeError(`no letter for ${String(value)}`);
   return found[0];
+}
+
+/** What a letter stands for, in words. */
+export function nameOf(letter: string): string {
+  const content = CONTENT_LETTERS[letter];
+  if (content) return CONTENT_NAMES[content];
+  return letter === 'm' ? 'mixed brood' : 'eggs and larvae';
 }

@@ -1,6 +1,6 @@
 import { CONTENT_CLASSES, type CellFinding, type FrameReading, type Side } from '../comb/contents.ts';
 import { CELL_LETTERS, CONTENT_LETTERS, letterOf, PLACE_LETTERS } from './letters.ts';
-import type { ShorthandPlace } from './parseShorthand.ts';
+import type { ShorthandPlace } from './frameScanner.ts';
 
 /**
  * Writes readings as shorthand; reading it again gives the same, to the accuracy of half tenths.

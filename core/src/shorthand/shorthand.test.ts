@@ -12,7 +12,8 @@ import {
   type Side,
 } from '../comb/contents.ts';
 import { completeShorthand } from './completeShorthand.ts';
-import { parseShorthand, type ShorthandPlace } from './parseShorthand.ts';
+import type { ShorthandPlace } from './frameScanner.ts';
+import { parseShorthand } from './parseShorthand.ts';
 import { printFrame, printShorthand } from './printShorthand.ts';
 
 const places = (...boxes: number[]): ShorthandPlace[] =>

@@ -87,6 +87,7 @@ describe('how a hive stands', () => {
       ],
       'colony-elsewhere at boxes.1.chambers.0.colonyId',
     ],
+    ['a box named twice', ([lower]) => [lower!, lower!], 'box-twice at boxes.1.id'],
     [
       'a box that there is not',
       ([lower], yard) => [lower!, { ...lower!, id: yard.newId() }],

@@ -20,6 +20,9 @@ export function decideArrangeHive(draft: Draft, command: CommandOf<'arrangeHive'
   }
   command.boxes.forEach((wanted, position) => {
     const at = [...path, 'boxes', position];
+    if (command.boxes.findIndex((b) => b.id === wanted.id) < position) {
+      draft.problem('box-twice', [...at, 'id'], 'This box is named twice.', 'Let it stand in one place.');
+    }
     const box = wanted.fresh
       ? freshBox(draft, wanted, command.hiveId, position, at)
       : draft.need('box', wanted.id, [...at, 'id']);
