@@ -2,10 +2,11 @@ import 'fake-indexeddb/auto';
 import { boxesOfHive, colonyState, DEMO_DAY, queenOf, type Apiary } from '@incremen/core';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, describe, expect, it } from 'vitest';
 import { Route, Routes } from 'react-router';
 import { lost } from '../../mirror/mirrorSlice.ts';
 import { localDatabase as db } from '../../offline/database.ts';
+import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { HivePage } from './HivePage.tsx';
 import { QueenPanel } from './QueenPanel.tsx';
@@ -20,14 +21,8 @@ function away() {
   return store;
 }
 
-beforeEach(async () => {
-  await db.outbox.clear();
-  vi.stubGlobal('fetch', () => Promise.reject(new TypeError('Failed to fetch')));
-});
-afterEach(() => {
-  cleanup();
-  vi.unstubAllGlobals();
-});
+withoutNetwork();
+afterEach(cleanup);
 
 describe('renaming a colony', () => {
   it('refuses a name that another has, beside the field, and takes a free one', async () => {

@@ -18,10 +18,19 @@ import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
 import { afterPaint } from '../../ui/afterPaint.ts';
 import { count } from '../../ui/format.ts';
 import { toaster } from '../../ui/toaster.tsx';
+import { forgetPhoto } from '../photos/keptPhotos.ts';
 import { NO_CONDITIONS } from '../seen/ConditionsFields.tsx';
 import type { Seen } from '../seen/SeenForm.tsx';
 import { countStep, quickProblems, startCount, stateOf, type CountDraft } from './countDraft.ts';
 import { forgetDraft, keepDraft, keptDraft } from './keptDraft.ts';
+
+/** Pictures that were taken away before the visit was saved are no longer needed by undo. */
+function forgetPhotosLeftOut(past: readonly Seen[], saved: Seen): void {
+  const kept = new Set(saved.photos.map((p) => p.id));
+  for (const id of new Set(past.flatMap((s) => s.photos.map((p) => p.id)))) {
+    if (!kept.has(id)) void forgetPhoto(id);
+  }
+}
 
 /** Steps back that are kept of what was seen. */
 const SEEN_MEMORY = 60;
@@ -71,6 +80,7 @@ export function useCount(colony: Colony) {
     const sent = await send(commandOf({ colony, day, today, draft, seen, openedAt, clockOffsetMs }));
     if (!sent.ok) return;
     forgetDraft(colony.id);
+    forgetPhotosLeftOut(pastSeen, seen);
     toaster.create({
       title: `${colony.name}: ${read.length > 0 ? `${count(read.length, 'frame')} counted` : 'noted'}`,
       action: { label: 'Take back', onClick: () => void dispatch(takeBack(sent.entryId)) },

@@ -2,10 +2,11 @@ import 'fake-indexeddb/auto';
 import type { Command } from '@incremen/core';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, describe, expect, it, vi } from 'vitest';
 import { StatusStrip } from '../../app/StatusStrip.tsx';
 import { lost, reached } from '../../mirror/mirrorSlice.ts';
 import { localDatabase as db, type OutboxEntry } from '../../offline/database.ts';
+import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { OutboxPage } from './OutboxPage.tsx';
 
@@ -34,14 +35,8 @@ const refused = entry(3, {
   ],
 });
 
-beforeEach(async () => {
-  await db.outbox.clear();
-  vi.stubGlobal('fetch', () => Promise.reject(new TypeError('Failed to fetch')));
-});
-afterEach(() => {
-  cleanup();
-  vi.unstubAllGlobals();
-});
+withoutNetwork();
+afterEach(cleanup);
 
 describe('the outbox', () => {
   it('says when everything is with the server', () => {

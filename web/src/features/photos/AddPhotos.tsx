@@ -4,7 +4,7 @@ import { Camera } from 'lucide-react';
 import { memo, useRef, useState } from 'react';
 import { useAppSelector } from '../../app/store.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';
-import { forgetPhoto, keepPhoto } from './keptPhotos.ts';
+import { keepPhoto } from './keptPhotos.ts';
 import { PhotoStrip } from './PhotoStrip.tsx';
 import { shrinkPhoto } from './shrinkPhoto.ts';
 
@@ -63,10 +63,8 @@ export const AddPhotos = memo(function AddPhotos({
     <Box display="grid" gap={2} justifyItems="start">
       <PhotoStrip
         photos={photos.map((p, i) => ({ id: p.id, label: `photo ${i + 1}` }))}
-        onRemove={(id) => {
-          void forgetPhoto(id);
-          onChange(photos.filter((p) => p.id !== id));
-        }}
+        // The picture stays on the device until the visit is saved: taking it away can be undone.
+        onRemove={(id) => onChange(photos.filter((p) => p.id !== id))}
       />
       <Button variant="outline" bg="sheet" minH="48px" loading={busy} onClick={() => input.current?.click()}>
         <Camera size={20} aria-hidden /> Add a photo
