@@ -54,46 +54,50 @@ export const ConditionsFields = memo(function ConditionsFields({
         ]}
       />
       <Flex gap={4}>
-        <Box as="label">
-          <Text as="span" fontWeight="600">
-            Temperature, {degreeSign(units)}
-          </Text>
-          <Input
-            type="number"
-            inputMode="numeric"
-            bg="sheet"
-            minH="44px"
-            maxW="8rem"
-            defaultValue={toShown(conditions.temperatureC, units)}
-            onChange={(e) => onChange({ ...conditions, temperatureC: toCelsius(e.target.value, units) })}
-          />
-        </Box>
-        <Box as="label">
-          <Text as="span" fontWeight="600">
-            Open for, minutes
-          </Text>
-          <Input
-            type="number"
-            inputMode="numeric"
-            bg="sheet"
-            minH="44px"
-            maxW="8rem"
-            min={0}
-            max={600}
-            placeholder="by the clock"
-            value={conditions.minutesOpen ?? ''}
-            onChange={(e) =>
-              onChange({
-                ...conditions,
-                minutesOpen:
-                  e.target.value === ''
-                    ? null
-                    : Math.min(600, Math.max(0, Math.round(Number(e.target.value)))),
-              })
-            }
-          />
-        </Box>
+        <NumberField
+          label={`Temperature, ${degreeSign(units)}`}
+          defaultValue={toShown(conditions.temperatureC, units)}
+          onText={(text) => onChange({ ...conditions, temperatureC: toCelsius(text, units) })}
+        />
+        <NumberField
+          label="Open for, minutes"
+          placeholder="by the clock"
+          value={conditions.minutesOpen ?? ''}
+          onText={(text) => onChange({ ...conditions, minutesOpen: toMinutes(text) })}
+        />
       </Flex>
     </Box>
   );
 });
+
+const toMinutes = (text: string) =>
+  text === '' ? null : Math.min(600, Math.max(0, Math.round(Number(text))));
+
+function NumberField({
+  label,
+  onText,
+  ...field
+}: {
+  readonly label: string;
+  readonly onText: (text: string) => void;
+  readonly value?: string | number;
+  readonly defaultValue?: string;
+  readonly placeholder?: string;
+}) {
+  return (
+    <Box as="label">
+      <Text as="span" fontWeight="600">
+        {label}
+      </Text>
+      <Input
+        type="number"
+        inputMode="numeric"
+        bg="sheet"
+        minH="44px"
+        maxW="8rem"
+        onChange={(e) => onText(e.target.value)}
+        {...field}
+      />
+    </Box>
+  );
+}
