@@ -15,11 +15,7 @@ export async function countBench(page: Page): Promise<void> {
     .first()
     .getAttribute('href');
   const session = await page.context().newCDPSession(page);
-  const slowed = async (by: string, name: string, taps: () => Promise<(() => Promise<void>)[]>) => {
-    await page.goto(`${href}/count?by=${by}`);
-    await page.getByRole('tab', { name }).waitFor();
-    await page.waitForTimeout(800);
-    const work = await taps();
+  const measured = async (name: string, work: readonly (() => Promise<void>)[]) => {
     await page.evaluate(watchInteractions);
     await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
     for (let round = 0; round < 10; round++) for (const tap of work) await tap();
@@ -30,8 +26,14 @@ export async function countBench(page: Page): Promise<void> {
       return { times: [...watched.interactions.values()], handed: watched.handed };
     });
     console.log(
-      `tap to painted response, ${name.toLowerCase()}, CPU slowed 4×: frame handed over in median ${ms(median(handed))}, p95 ${ms(quantile(handed, 0.95))} (target 50 ms); on the screen, without a graphics card, in median ${ms(median(times))}, p95 ${ms(quantile(times, 0.95))} (${times.length} taps)`,
+      `tap to painted response, ${name}, CPU slowed 4×: frame handed over in median ${ms(median(handed))}, p95 ${ms(quantile(handed, 0.95))} (target 50 ms); on the screen, without a graphics card, in median ${ms(median(times))}, p95 ${ms(quantile(times, 0.95))} (${times.length} taps)`,
     );
+  };
+  const slowed = async (by: string, name: string, taps: () => Promise<(() => Promise<void>)[]>) => {
+    await page.goto(`${href}/count?by=${by}`);
+    await page.getByRole('tab', { name }).waitFor();
+    await page.waitForTimeout(800);
+    await measured(name.toLowerCase(), await taps());
   };
   const button = (name: string | RegExp) => page.getByRole('button', { name, exact: true });
   // Fingers, not scripts: the driver's own looks at the page would be counted along.
@@ -43,6 +45,15 @@ export async function countBench(page: Page): Promise<void> {
       await page.waitForTimeout(150);
     };
   };
+  // What the browser itself takes here: a page with one button that counts.
+  await page.goto('about:blank');
+  await page.setContent('<button style="width: 80px; height: 60px">0</button>');
+  await page.evaluate(() => {
+    document.querySelector('button')!.addEventListener('click', (e) => {
+      (e.target as HTMLElement).textContent += '0';
+    });
+  });
+  await measured('an otherwise empty page, for comparison', [await at(page.locator('button'))]);
   await slowed('frames', 'Frames', () =>
     Promise.all([button('Capped'), button('½ of the frame'), button('bees: full')].map(at)),
   );
@@ -116,7 +127,7 @@ async function scripted(
 interface Watched {
   /** Milliseconds from input to the next paint, by interaction. */
   interactions: Map<number, number>;
-  /** Milliseconds from a click or a letter to the end of the main thread's work on the next frame. */
+  /** Milliseconds from a lifted finger or a letter to the end of the main thread's work on the next frame. */
   handed: number[];
 }
 
@@ -126,7 +137,7 @@ function watchInteractions(): void {
   const handed: number[] = [];
   Object.assign(window, { interactions: seen, handed } satisfies Watched);
   // Inner functions have no names here: the bundler's helper for names is not there in the page.
-  for (const type of ['click', 'beforeinput']) {
+  for (const type of ['pointerup', 'beforeinput']) {
     document.addEventListener(
       type,
       () => {

@@ -4,10 +4,7 @@ import {
   CalendarClock,
   Hammer,
   LayoutGrid,
-  Moon,
   SlidersHorizontal,
-  Sun,
-  SunMedium,
   type LucideIcon,
 } from 'lucide-react';
 import { useEffect } from 'react';
@@ -16,7 +13,7 @@ import { CombPatterns } from '../drawing/CombPatterns.tsx';
 import { load } from '../mirror/sync.ts';
 import { warmUpPlanner } from '../workers/planner.ts';
 import { Toaster } from '../ui/toaster.tsx';
-import { LOOKS, lookChosen, type LookName } from './lookSlice.ts';
+import { LookSwitch } from './LookSwitch.tsx';
 import { StatusStrip } from './StatusStrip.tsx';
 import { useAppDispatch, useAppSelector } from './store.ts';
 
@@ -151,29 +148,5 @@ function Rail() {
         <LookSwitch />
       </Box>
     </Flex>
-  );
-}
-
-const LOOK_ICON: Readonly<Record<LookName, LucideIcon>> = { light: SunMedium, sunlight: Sun, dark: Moon };
-const LOOK_WORD: Readonly<Record<LookName, string>> = { light: 'Paper', sunlight: 'Sunlight', dark: 'Dark' };
-
-/** Goes through the looks one after the other. */
-export function LookSwitch() {
-  const dispatch = useAppDispatch();
-  const name = useAppSelector((s) => s.look.name);
-  const Icon = LOOK_ICON[name];
-  const next = LOOKS[(LOOKS.indexOf(name) + 1) % LOOKS.length] as LookName;
-  return (
-    <Button
-      variant="plain"
-      color="inherit"
-      justifyContent="flex-start"
-      px={3}
-      gap={3}
-      onClick={() => dispatch(lookChosen(next))}
-      aria-label={`Look: ${LOOK_WORD[name]}. Change to ${LOOK_WORD[next]}`}
-    >
-      <Icon size={20} aria-hidden /> {LOOK_WORD[name]}
-    </Button>
   );
 }

@@ -1,4 +1,5 @@
 import { useId, type ReactNode } from 'react';
+import { fingers } from './onTap.ts';
 
 /** One of a few answers, all of them in sight. Arrow keys move between them as in any radio group. */
 export function Choice<T extends string>({
@@ -37,6 +38,7 @@ export function Choice<T extends string>({
               key={o.id}
               className="choice"
               title={o.hint}
+              {...fingers(() => onChange(o.id))}
               data-chosen={chosen ? (o.quiet ? 'quiet' : 'plain') : undefined}
             >
               <input type="radio" name={name} value={o.id} checked={chosen} onChange={() => onChange(o.id)} />

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { onTap } from './onTap.ts';
 
 /** A large plain button for the field; see controls.css. */
 export function Key({
@@ -34,7 +35,7 @@ export function Key({
       aria-label={label}
       aria-pressed={expanded === undefined ? on : undefined}
       aria-expanded={expanded}
-      onClick={onClick}
+      {...onTap(disabled ? undefined : onClick)}
     >
       {children}
     </button>

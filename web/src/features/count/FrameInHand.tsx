@@ -3,6 +3,7 @@ import { CONTENT_NAMES, type ContentClass, type Problem } from '@incremen/core';
 import { Brush, ChevronLeft, ChevronRight, Crown } from 'lucide-react';
 import { memo, useState } from 'react';
 import { Key } from '../../ui/Key.tsx';
+import { onTap } from '../../ui/onTap.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { ActionButton } from './ActionButton.tsx';
 import { CellsEditor } from './CellsEditor.tsx';
@@ -133,7 +134,7 @@ const Faces = memo(function Faces({
             className="count-face"
             aria-pressed={draft.side === i}
             aria-label={`Read the ${SIDE_NAMES[i].toLowerCase()} alone`}
-            onClick={() => readSide(i)}
+            {...onTap(() => readSide(i))}
           >
             {face}
             {draft.side === 'both' ? 'both' : draft.side === i ? 'this side' : 'other side'}

@@ -1,4 +1,5 @@
 import { memo, useRef } from 'react';
+import { onTap } from '../../ui/onTap.ts';
 import './count.css';
 
 /** The ways to count, in the order of their tabs. */
@@ -41,7 +42,7 @@ export const ModeTabs = memo(function ModeTabs({
           aria-selected={m.id === mode}
           aria-controls={PANEL_ID}
           tabIndex={m.id === mode ? 0 : -1}
-          onClick={() => onMode(m.id)}
+          {...onTap(() => onMode(m.id))}
           onKeyDown={(e) => {
             if (e.key === 'ArrowRight') move(1);
             else if (e.key === 'ArrowLeft') move(-1);

@@ -2,6 +2,7 @@ import { STAMP_KINDS, type ContentClass, type StampKind } from '@incremen/core';
 import { History, MoveLeft } from 'lucide-react';
 import { memo } from 'react';
 import { COMB_INK, CONTENT_FILL } from '../../drawing/contentStyle.ts';
+import { onTap } from '../../ui/onTap.ts';
 import { ActionButton } from './ActionButton.tsx';
 import type { CountAction, CountDraft } from './countDraft.ts';
 import { KIND_KEYS } from './countKeys.ts';
@@ -169,7 +170,7 @@ const KindButton = memo(function KindButton({
       className="count-kind"
       aria-pressed={on}
       aria-keyshortcuts={KIND_KEYS[kind]}
-      onClick={() => act({ do: 'kind', kind })}
+      {...onTap(() => act({ do: 'kind', kind }))}
     >
       <svg width="22" height="42" viewBox="0 0 22 42" aria-hidden="true">
         {KIND_BANDS[kind].map((c, i) => (

@@ -11,6 +11,7 @@ import { HiveDrawing } from '../../drawing/HiveDrawing.tsx';
 import { Swatch } from '../../drawing/Legend.tsx';
 import { one } from '../../ui/format.ts';
 import { Key } from '../../ui/Key.tsx';
+import { fingers, onTap } from '../../ui/onTap.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { quickProblems, type CountAction, type CountDraft } from './countDraft.ts';
 import { drawnCount } from './FramePicker.tsx';
@@ -191,14 +192,18 @@ function Field({
           type="button"
           className="quick-field"
           data-active={active || undefined}
-          onClick={onActive}
+          {...onTap(onActive)}
           aria-label={`Eggs: ${eggs}`}
         >
           {mark}
           <span className="quick-value">{eggs}</span>
         </button>
       ) : (
-        <label className="quick-field" data-active={active || undefined}>
+        <label
+          className="quick-field"
+          data-active={active || undefined}
+          {...fingers((label) => label.querySelector('input')?.focus())}
+        >
           {mark}
           <NumberInput
             label={`${field.label}, frames`}

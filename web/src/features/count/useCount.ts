@@ -21,6 +21,7 @@ import { toaster } from '../../ui/toaster.tsx';
 import { forgetPhoto } from '../photos/keptPhotos.ts';
 import { NO_CONDITIONS } from '../seen/ConditionsFields.tsx';
 import type { Seen } from '../seen/SeenForm.tsx';
+import { dayToCome } from '../../ui/dayToCome.ts';
 import { countStep, quickProblems, startCount, stateOf, type CountDraft } from './countDraft.ts';
 import { forgetDraft, keepDraft, keptDraft } from './keptDraft.ts';
 
@@ -88,17 +89,7 @@ export function useCount(colony: Colony) {
     await navigate(`/colonies/${colony.id}`);
   }
 
-  const future: Problem[] =
-    day > today
-      ? [
-          {
-            code: 'day-to-come',
-            path: ['day'],
-            message: `The count is dated ${day}; today is ${today}.`,
-            remedy: 'Correct the day. If today is wrong, set the clock of this device.',
-          },
-        ]
-      : [];
+  const future = dayToCome('The count', day, today);
   return {
     draft,
     act,

@@ -14,6 +14,7 @@ import { RouteError } from '../../app/RouteError.tsx';
 import { useAppDispatch } from '../../app/store.ts';
 import { takeBack } from '../../mirror/actions.ts';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
+import { dayToCome } from '../../ui/dayToCome.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList, problemsAt } from '../../ui/ProblemList.tsx';
 import { toaster } from '../../ui/toaster.tsx';
@@ -49,6 +50,7 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
   const joint = useMemo(() => (day ? judgeLook(apiary, looks, day) : null), [apiary, looks, day]);
   const names = new Map(Object.values(apiary.colony).map((c) => [c.id, c.name]));
   const since = colonies[0]?.separation?.day;
+  const dayProblems = [...problemsAt(problems, 'day'), ...dayToCome('The look', day, today)];
   const said = looks.filter((l) => l.evidence !== null);
 
   async function keep() {
@@ -91,7 +93,12 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
             : colonies.map((c) => c.name).join(' · ')
         }
       >
-        <Button minH="44px" onClick={() => void keep()} disabled={said.length === 0 || !day} loading={busy}>
+        <Button
+          minH="44px"
+          onClick={() => void keep()}
+          disabled={said.length === 0 || !day || day > today}
+          loading={busy}
+        >
           Keep this look
         </Button>
       </PageHeader>
@@ -123,10 +130,10 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
             <Text color="inkSoft">Say what you saw; the verdict forms here as you do.</Text>
           )}
           <ProblemList problems={problems.filter((p) => p.path[0] !== 'day')} />
-          <Field.Root invalid={problemsAt(problems, 'day').length > 0}>
+          <Field.Root invalid={dayProblems.length > 0}>
             <Field.Label>Day of the look</Field.Label>
             <Input type="date" bg="sheet" minH="44px" value={day} onChange={(e) => setDay(e.target.value)} />
-            <ProblemList problems={problemsAt(problems, 'day')} />
+            <ProblemList problems={dayProblems} />
           </Field.Root>
           <Field.Root>
             <Field.Label>Note</Field.Label>

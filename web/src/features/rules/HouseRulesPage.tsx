@@ -9,7 +9,7 @@ import {
 } from '@incremen/core';
 import { useState } from 'react';
 import { useOperation, useSend } from '../../mirror/hooks.ts';
-import { LookSwitch } from '../../app/Shell.tsx';
+import { LookSwitch } from '../../app/LookSwitch.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList, problemsAt } from '../../ui/ProblemList.tsx';
@@ -38,7 +38,10 @@ export function HouseRulesPage() {
     }
     const sent = await send({ type: 'changeSettings', houseRules: changes });
     if (!sent.ok) return;
-    setTyped({});
+    // What was typed while the changes were being kept waits for the next time.
+    setTyped((now) =>
+      Object.fromEntries(ids.flatMap((id) => (now[id] === typed[id] ? [] : [[id, now[id]]]))),
+    );
     toaster.create({ title: 'House rules kept' });
   }
 

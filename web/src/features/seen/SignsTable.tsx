@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import { SIGN_NAMES, SIGNS } from '@incremen/core';
 import { Check, Minus, X } from 'lucide-react';
+import { fingers } from '../../ui/onTap.ts';
 import { sameEvidence, type EvidenceProps } from './evidenceProps.ts';
 import type { Looked } from './Question.tsx';
 
@@ -28,6 +29,7 @@ export const SignsTable = memo(
                       key={id}
                       className="choice choice-square"
                       title={word}
+                      {...fingers(() => set({ [sign]: { look: id } }))}
                       data-chosen={on ? (id === 'notLooked' ? 'quiet' : 'plain') : undefined}
                     >
                       <input

@@ -1,0 +1,100 @@
+import 'fake-indexeddb/auto';
+import { openFollowUps } from '@incremen/core';
+import { cleanup, fireEvent, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { Route, Routes } from 'react-router';
+import { afterEach, describe, expect, it } from 'vitest';
+import { withoutNetwork } from '../../testing/noNetwork.ts';
+import { demoStore, renderView } from '../../testing/renderView.tsx';
+import { FollowUpsPage } from '../followups/FollowUpsPage.tsx';
+import { LookPage } from './LookPage.tsx';
+
+withoutNetwork();
+afterEach(cleanup);
+
+function open(at: string) {
+  const views = (
+    <Routes>
+      <Route path="/follow-ups" element={<FollowUpsPage />} />
+      <Route path="/look/:followUpId" element={<LookPage />} />
+    </Routes>
+  );
+  return { ...renderView(views, demoStore(), at), user: userEvent.setup() };
+}
+const whichPart = () =>
+  openFollowUps(demoStore().getState().mirror.apiary).find((f) => f.topic === 'which-part')!;
+const inGroup = (name: string) => within(screen.getByRole('group', { name }));
+
+describe('follow-ups', () => {
+  it('stand in the order of their urgency: looks to do now, rest, and what comes later', () => {
+    open('/follow-ups');
+    expect(screen.getAllByRole('heading', { level: 2 }).map((h) => h.textContent)).toEqual([
+      'Now',
+      'Hands off now',
+      'Later',
+    ]);
+    expect(screen.getByText(/^best Fri 15 May/)).toBeTruthy();
+    expect(
+      screen
+        .getAllByRole('link', { name: 'Record the look at Campion and Campion II' })
+        .map((l) => l.textContent),
+    ).toEqual(['Record', 'Open']);
+  });
+});
+
+describe('a look at both halves', () => {
+  it('forms its verdict while one answers, is kept for both, and settles which half has the queen', async () => {
+    const { user, store, router } = open(`/look/${whichPart().id}`);
+    const keep = screen.getByRole<HTMLButtonElement>('button', { name: 'Keep this look' });
+    expect(keep.disabled).toBe(true);
+    expect(screen.getByText(/the verdict forms here/)).toBeTruthy();
+    await user.click(inGroup('Campion: eggs').getByText('Found'));
+    await user.click(inGroup('Campion: frames read').getByText(/^All/));
+    await user.click(inGroup('Campion II: eggs').getByText('None'));
+    await user.click(inGroup('Campion II: frames read').getByText(/^All/));
+    const verdict = within(screen.getByRole('region', { name: 'Verdict' }));
+    // Eggs a week after the split can only have been laid since: common practice, no source.
+    expect(verdict.getByRole('heading', { level: 2 }).textContent).toMatch(/queen.*Campion\b/i);
+    await user.click(keep);
+    expect(await screen.findByRole('heading', { level: 1, name: 'Follow-ups' })).toBeTruthy();
+    expect(router.state.location.pathname).toBe('/follow-ups');
+    const [entry] = store.getState().mirror.outbox;
+    expect(entry?.command).toMatchObject({ type: 'recordLook', day: '2026-05-15' });
+    expect(store.getState().mirror.apiary.followUp[whichPart().id]?.status).toBe('done');
+  });
+
+  it('keeps "not looked" apart from "none": one part alone can be recorded', async () => {
+    const { user, store } = open(`/look/${whichPart().id}`);
+    await user.click(inGroup('Campion II: eggs').getByText('None'));
+    expect(screen.getByText('not opened yet')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Keep this look' }));
+    await screen.findByRole('heading', { level: 1, name: 'Follow-ups' });
+    const command = store.getState().mirror.outbox[0]?.command;
+    expect(command?.type === 'recordLook' && command.parts).toHaveLength(1);
+  });
+
+  it('cannot be dated before the split nor in days to come; what was answered stays', async () => {
+    const { user, store } = open(`/look/${whichPart().id}`);
+    await user.click(inGroup('Campion: eggs').getByText('Found'));
+    const day = screen.getByLabelText(/^Day of the look/);
+    const keep = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Keep this look' });
+    fireEvent.change(day, { target: { value: '2027-05-15' } });
+    expect(screen.getByRole('alert').textContent).toContain('dated 2027-05-15; today is 2026-05-15');
+    expect(keep().disabled).toBe(true);
+    fireEvent.change(day, { target: { value: '2026-05-01' } });
+    await user.click(keep());
+    expect((await screen.findByRole('alert')).textContent).toContain('Correct the day of the look.');
+    expect(store.getState().mirror.outbox).toHaveLength(0);
+    expect(inGroup('Campion: eggs').getByRole<HTMLInputElement>('radio', { name: 'Found' }).checked).toBe(
+      true,
+    );
+  });
+
+  it('that is done already says so', () => {
+    const done = Object.values(demoStore().getState().mirror.apiary.followUp).find(
+      (f) => f.kind === 'look' && f.status !== 'open',
+    );
+    open(`/look/${done?.id ?? ''}`);
+    expect(screen.getByText(/done or was overtaken/)).toBeTruthy();
+  });
+});

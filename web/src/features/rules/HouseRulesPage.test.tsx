@@ -1,0 +1,57 @@
+import 'fake-indexeddb/auto';
+import { HOUSE_RULES, houseRules, operationOf } from '@incremen/core';
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, describe, expect, it } from 'vitest';
+import { withoutNetwork } from '../../testing/noNetwork.ts';
+import { demoStore, renderView } from '../../testing/renderView.tsx';
+import { HouseRulesPage } from './HouseRulesPage.tsx';
+
+withoutNetwork();
+afterEach(cleanup);
+
+const floor = HOUSE_RULES.donorFloorBrood;
+
+function open() {
+  const { store } = renderView(<HouseRulesPage />, demoStore());
+  const now = () => operationOf(store.getState().mirror.apiary);
+  const field = () => screen.getByLabelText<HTMLInputElement>(new RegExp(floor.label));
+  const type = (value: string) => fireEvent.change(field(), { target: { value } });
+  const keep = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Keep the changes' });
+  return { user: userEvent.setup(), now, field, type, keep };
+}
+
+describe('house rules', () => {
+  it('are kept when changed, a comma being as good as a point, and forgotten at their default', async () => {
+    const { user, now, type, keep } = open();
+    expect(keep().disabled).toBe(true);
+    type('4,5');
+    await user.click(keep());
+    expect(await screen.findByText(`default ${floor.default}`)).toBeTruthy();
+    expect(houseRules(now().houseRules.changes).donorFloorBrood).toBe(4.5);
+    type(String(floor.default));
+    await user.click(keep());
+    await waitFor(() => expect(keep().disabled).toBe(true));
+    expect(now().houseRules.changes).not.toHaveProperty('donorFloorBrood');
+  });
+
+  it('say what is wrong with a number beside it', async () => {
+    const { user, field, type, keep, now } = open();
+    type('many');
+    expect(screen.getByText(`Enter a number from ${floor.min} to ${floor.max}.`)).toBeTruthy();
+    expect(keep().disabled).toBe(true);
+    type('99999');
+    await user.click(keep());
+    expect(await screen.findByRole('alert')).toBeTruthy();
+    expect(field().value).toBe('99999');
+    expect(houseRules(now().houseRules.changes).donorFloorBrood).toBe(floor.default);
+  });
+
+  it('come with units, seasons and the size in which sums are made', async () => {
+    const { user, now } = open();
+    await user.click(screen.getByText('Pounds'));
+    await user.click(screen.getByText('Southern'));
+    await user.selectOptions(screen.getByLabelText('Sums are in frames of'), 'national-deep');
+    expect(now()).toMatchObject({ units: 'imperial', hemisphere: 'south', referenceSize: 'national-deep' });
+  });
+});
