@@ -7,6 +7,9 @@ const demo = (() => {
   return toBundle(apiary, journal);
 })();
 
+/** A connection kept open may be closed by the server just as it is used again. */
+const PATIENT = { maxRetries: 2 } as const;
+
 /** The records on the server, for setting up and looking behind the interface. */
 export class Records {
   private readonly page: Page;
@@ -15,19 +18,20 @@ export class Records {
   }
 
   async operationId(): Promise<string> {
-    const list = (await (await this.page.request.get('/api/operations')).json()) as { id: string }[];
+    const list = (await (await this.page.request.get('/api/operations', PATIENT)).json()) as { id: string }[];
     return list[0]?.id ?? '';
   }
 
   async get(): Promise<Bundle> {
     return (await (
-      await this.page.request.get(`/api/operations/${await this.operationId()}/bundle`)
+      await this.page.request.get(`/api/operations/${await this.operationId()}/bundle`, PATIENT)
     ).json()) as Bundle;
   }
 
   async put(file: Bundle): Promise<void> {
     const answer = await this.page.request.put(`/api/operations/${await this.operationId()}/bundle`, {
       data: file,
+      ...PATIENT,
     });
     expect(answer.ok()).toBe(true);
   }

@@ -133,10 +133,12 @@ test('queen moved out to a nuc: count, plan, work, look, verdict', async ({ page
   await expect(verdict).toContainText('This part is raising a queen');
   await expect(verdict).toContainText('Look for eggs');
   await page.getByRole('button', { name: 'Keep this look' }).click();
-  const due = (await records.get()).records.followUp.filter(
-    (f) => f.status === 'open' && f.colonyIds.includes(sorrel),
-  );
-  expect(due.map((f) => f.topic).toSorted()).toEqual(['eggs-due', 'rest']);
+  const openOnes = async () =>
+    (await records.get()).records.followUp.filter((f) => f.status === 'open' && f.colonyIds.includes(sorrel));
+  await expect
+    .poll(async () => (await openOnes()).map((f) => f.topic).toSorted())
+    .toEqual(['eggs-due', 'rest']);
+  const due = await openOnes();
 
   // Four weeks on: eggs, and nine days later flat caps.
   const eggs = due.find((f) => f.topic === 'eggs-due');
