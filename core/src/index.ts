@@ -137,6 +137,8 @@ export {
   type Step,
   type Visit,
   type Yard,
+  type YardPlan,
+  type YardStep,
 } from './apiary/records.ts';
 export { summarise } from './apiary/summarise.ts';
 export { undoChanges } from './apiary/undo.ts';

@@ -16,7 +16,9 @@ import {
   queenRecord,
   stepRecord,
   visitRecord,
+  yardPlanRecord,
   yardRecord,
+  yardStepRecord,
 } from './records.ts';
 
 const name = yardRecord.shape.name;
@@ -163,6 +165,24 @@ export const savePlan = z.strictObject({
   steps: z.array(stepRecord).min(1).max(200),
 });
 
+/** Keeps a plan for one or several yards. */
+export const saveYardPlan = z.strictObject({
+  type: z.literal('saveYardPlan'),
+  yardPlan: yardPlanRecord,
+  steps: z.array(yardStepRecord).min(1).max(4000),
+});
+
+/** Drops a plan for yards; what was done at the hives already is not touched. */
+export const dropYardPlan = z.strictObject({ type: z.literal('dropYardPlan'), yardPlanId: id });
+
+/** Ticks a step of a yard plan, or takes the tick back. Ticking the last carries the plan into the data. */
+export const tickYardStep = z.strictObject({
+  type: z.literal('tickYardStep'),
+  stepId: id,
+  done: z.boolean(),
+  day: daySchema,
+});
+
 /** Drops a plan that is not wanted any more. */
 export const dropPlan = z.strictObject({ type: z.literal('dropPlan'), planId: id });
 
@@ -216,6 +236,9 @@ const single = [
   renameColony,
   moveFrames,
   savePlan,
+  saveYardPlan,
+  dropYardPlan,
+  tickYardStep,
   dropPlan,
   tickStep,
   recordLook,

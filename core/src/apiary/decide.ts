@@ -19,6 +19,7 @@ import {
   decideSettings,
 } from './deciders/settingUp.ts';
 import { decideTickStep } from './deciders/working.ts';
+import { decideDropYardPlan, decideSaveYardPlan, decideTickYardStep } from './deciders/yardPlanning.ts';
 
 /**
  * Decides what a command does to an apiary, without doing it.
@@ -62,6 +63,12 @@ function decideInto(draft: Draft, command: Command, path: Path): void {
       return decideMoveFrames(draft, command, path);
     case 'savePlan':
       return decideSavePlan(draft, command, path);
+    case 'saveYardPlan':
+      return decideSaveYardPlan(draft, command, path);
+    case 'dropYardPlan':
+      return decideDropYardPlan(draft, command, path);
+    case 'tickYardStep':
+      return decideTickYardStep(draft, command, path);
     case 'dropPlan':
       return decideDropPlan(draft, command, path);
     case 'tickStep':

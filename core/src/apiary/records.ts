@@ -7,6 +7,7 @@ import { planBody } from '../plan/planBody.ts';
 import { evidence } from '../queen/evidence.ts';
 import { markingColourSchema } from '../queen/markingColour.ts';
 import { houseRuleChanges } from '../rules/houseRules.ts';
+import { yardPlanBody } from '../yardplan/yardPlanBody.ts';
 
 /**
  * The records of an operation, one schema a kind. They are at once the rows of the database, the shape of
@@ -227,6 +228,20 @@ export const stepRecord = z.strictObject({
   doneOn: daySchema.nullable(),
 });
 
+/** A worked-out plan for one or several yards, with its moves and steps. */
+export const yardPlanRecord = z.strictObject({
+  id,
+  name,
+  day: daySchema,
+  status: planRecord.shape.status,
+  body: yardPlanBody,
+});
+
+/** One step of the work on a yard plan. */
+export const yardStepRecord = stepRecord
+  .omit({ planId: true })
+  .extend({ yardPlanId: id, order: z.int().min(0).max(3999), detail: z.string().max(1600) });
+
 /** A day to look, or days to keep hands off, for one or several colonies. */
 export const followUpRecord = z.strictObject({
   id,
@@ -255,6 +270,8 @@ export const RECORD_SCHEMAS = {
   plan: planRecord,
   move: moveRecord,
   step: stepRecord,
+  yardPlan: yardPlanRecord,
+  yardStep: yardStepRecord,
   followUp: followUpRecord,
 } as const;
 
@@ -276,6 +293,8 @@ export type Reading = RecordOf<'reading'>;
 export type Plan = RecordOf<'plan'>;
 export type Move = RecordOf<'move'>;
 export type Step = RecordOf<'step'>;
+export type YardPlan = RecordOf<'yardPlan'>;
+export type YardStep = RecordOf<'yardStep'>;
 export type FollowUp = RecordOf<'followUp'>;
 
 /** All kinds, those that are referred to before those that refer to them. */

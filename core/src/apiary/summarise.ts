@@ -31,6 +31,15 @@ export function summarise(apiary: Apiary, command: Command): string {
       return `${counted(command.moves.length, 'frame')} moved by hand`;
     case 'savePlan':
       return `Plan for ${colony(command.plan.colonyId)}: ${methodById(command.plan.methodId).name.toLowerCase()}, ${dayInWords(command.plan.day)}`;
+    case 'saveYardPlan':
+      return `Plan kept: ${command.yardPlan.name}, ${dayInWords(command.yardPlan.day)}`;
+    case 'dropYardPlan':
+      return `Plan dropped: ${apiary.yardPlan[command.yardPlanId]?.name ?? 'a plan'}`;
+    case 'tickYardStep': {
+      const step = apiary.yardStep[command.stepId];
+      const plan = step && apiary.yardPlan[step.yardPlanId];
+      return `${plan?.name ?? 'Work'}: ${command.done ? 'done' : 'not done after all'}: ${step?.text ?? 'a step'}`;
+    }
     case 'dropPlan':
       return `Plan for ${colony(apiary.plan[command.planId]?.colonyId ?? '')} dropped`;
     case 'tickStep': {

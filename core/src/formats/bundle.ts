@@ -154,6 +154,7 @@ const REFERENCES: readonly [keyof Apiary, string, keyof Apiary][] = [
   ['plan', 'colonyId', 'colony'],
   ['move', 'planId', 'plan'],
   ['step', 'planId', 'plan'],
+  ['yardStep', 'yardPlanId', 'yardPlan'],
 ];
 
 function danglingReferences(apiary: Apiary): Problem[] {

@@ -282,6 +282,35 @@ export const StepEntity = defineEntity({
   },
 });
 
+export const YardPlanEntity = defineEntity({
+  name: 'YardPlan',
+  tableName: 'yard_plan',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    name: p.text(),
+    day: p.date(),
+    status: p.text(),
+    body: json(S.yardPlan.shape.body),
+  },
+});
+
+export const YardStepEntity = defineEntity({
+  name: 'YardStep',
+  tableName: 'yard_step',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    yardPlanId: () =>
+      p.manyToOne(YardPlanEntity).mapToPk().fieldName('yard_plan_id').deferMode(deferred).index(),
+    order: p.integer(),
+    kind: p.text(),
+    text: p.text(),
+    detail: p.text(),
+    doneOn: p.date().nullable(),
+  },
+});
+
 export const FollowUpEntity = defineEntity({
   name: 'FollowUp',
   tableName: 'follow_up',
@@ -339,5 +368,7 @@ export const RECORD_ENTITIES: Readonly<Record<RecordKind, EntitySchema>> = {
   plan: PlanEntity,
   move: MoveEntity,
   step: StepEntity,
+  yardPlan: YardPlanEntity,
+  yardStep: YardStepEntity,
   followUp: FollowUpEntity,
 } as never;

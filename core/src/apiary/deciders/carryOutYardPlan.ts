@@ -1,0 +1,221 @@
+import { addDays, daysBetween, type Day } from '../../calendar/day.ts';
+import { windowAfter } from '../../followup/windows.ts';
+import type { Draft } from '../draft.ts';
+import type { Box, YardPlan } from '../records.ts';
+import { boxesOfHive, openFollowUps, queenOf } from '../views.ts';
+
+type Path = readonly (string | number)[];
+
+/** Makes the apiary what a yard plan says, provided that nothing it rests on has changed meanwhile. */
+export function carryOutYardPlan(draft: Draft, plan: YardPlan, day: Day, path: Path): void {
+  unite(draft, plan, day, path);
+  setUpNucs(draft, plan, day, path);
+  bringBoxes(draft, plan, path);
+  moveFrames(draft, plan, path);
+  takeBoxesAway(draft, plan);
+  moveQueens(draft, plan, day);
+  const late = daysBetween(plan.day, day);
+  for (const { id, colonyIds, kind, topic, window, expect } of plan.body.looks) {
+    draft.add(
+      'followUp',
+      {
+        id,
+        planId: null,
+        colonyIds,
+        kind,
+        topic,
+        // Work done later than planned: its looks move with it.
+        window: {
+          earliest: addDays(window.earliest, late),
+          likely: addDays(window.likely, late),
+          latest: addDays(window.latest, late),
+        },
+        expect,
+        status: 'open',
+      },
+      path,
+    );
+  }
+  draft.put('yardPlan', { ...plan, status: 'done' });
+}
+
+/** The boxes of the one are set on the other; it ends, and what was due for it is dropped. */
+function unite(draft: Draft, plan: YardPlan, day: Day, path: Path): void {
+  for (const { fromId, intoId } of plan.body.unions) {
+    const from = draft.need('colony', fromId, path);
+    const into = draft.need('colony', intoId, path);
+    if (!from || !into || from.hiveId === null || into.hiveId === null) continue;
+    const top = boxesOfHive(draft.apiary, into.hiveId).length;
+    boxesOfHive(draft.apiary, from.hiveId).forEach((box, i) => {
+      draft.put('box', { ...box, hiveId: into.hiveId, position: top + i, chambers: wholeOf(box, intoId) });
+    });
+    const hive = draft.get('hive', from.hiveId);
+    if (hive) draft.put('hive', { ...hive, standId: null });
+    draft.put('colony', { ...from, endedOn: day, hiveId: null });
+    const queen = queenOf(draft.apiary, fromId);
+    if (queen) draft.put('queen', { ...queen, whereabouts: { known: 'gone' } });
+    for (const f of openFollowUps(draft.apiary)) {
+      if (f.colonyIds.length === 1 && f.colonyIds[0] === fromId) {
+        draft.put('followUp', { ...f, status: 'dropped' });
+      }
+    }
+  }
+}
+
+const wholeOf = (box: Pick<Box, 'slots'>, colonyId: string | null) => [
+  { colonyId, fromSlot: 1, toSlot: box.slots },
+];
+
+function setUpNucs(draft: Draft, plan: YardPlan, day: Day, path: Path): void {
+  for (const h of plan.body.newHives) {
+    const unit = plan.body.units.find((u) => u.colonyId === h.colonyId);
+    const giver = draft.need('colony', h.fromColonyId, path);
+    if (!unit || !giver) continue;
+    const order = Object.values(draft.apiary.stand).filter((s) => s.yardId === h.yardId).length;
+    draft.add('stand', { id: h.standId, yardId: h.yardId, name: unit.name, order }, path);
+    draft.add('hive', { id: h.hiveId, standId: h.standId, name: unit.name }, path);
+    draft.add(
+      'box',
+      {
+        id: h.boxId,
+        hiveId: h.hiveId,
+        position: 0,
+        sizeId: h.sizeId,
+        slots: h.slots,
+        role: 'brood',
+        chambers: wholeOf(h, h.colonyId),
+        excluderBelow: false,
+      },
+      path,
+    );
+    const raises = unit.queen === 'raises' || unit.queen === 'cell';
+    draft.add(
+      'colony',
+      {
+        id: h.colonyId,
+        name: unit.name,
+        hiveId: h.hiveId,
+        startedOn: day,
+        endedOn: null,
+        origin: { how: 'split', fromColonyId: giver.id, planId: plan.id },
+        separation: {
+          v: 1,
+          day,
+          planId: plan.id,
+          queen: raises ? 'elsewhere' : 'here',
+          partIds: [giver.id, h.colonyId],
+          // A ripe cell is given within three days and opens within two more.
+          emergence: unit.queen === 'cell' ? windowAfter(day, 2, 3, 5) : null,
+        },
+      },
+      path,
+    );
+  }
+}
+
+/** New boxes take the lowest place; the boxes that they replace are emptied first by the moves. */
+function bringBoxes(draft: Draft, plan: YardPlan, path: Path): void {
+  for (const b of plan.body.newBoxes) {
+    const colony = draft.need('colony', b.colonyId, path);
+    if (!colony?.hiveId) continue;
+    const { hiveId } = colony;
+    for (const old of boxesOfHive(draft.apiary, hiveId)) {
+      draft.put('box', { ...old, position: old.position + 1 });
+    }
+    draft.add(
+      'box',
+      {
+        id: b.boxId,
+        hiveId,
+        position: 0,
+        sizeId: b.sizeId,
+        slots: b.slots,
+        role: 'brood',
+        chambers: wholeOf(b, b.colonyId),
+        excluderBelow: false,
+      },
+      path,
+    );
+  }
+}
+
+function moveFrames(draft: Draft, plan: YardPlan, path: Path): void {
+  for (const m of plan.body.moves) {
+    const frame = draft.need('frame', m.frameId, path);
+    if (!frame) continue;
+    if (frame.boxId !== (m.from?.boxId ?? null) || frame.slot !== (m.from?.slot ?? null)) {
+      draft.problem(
+        'frame-moved',
+        path,
+        'A frame of this plan has been moved since the plan was made.',
+        'Drop the plan and make it again from the present state.',
+      );
+      continue;
+    }
+    draft.put(
+      'frame',
+      m.to
+        ? { ...frame, place: 'box', boxId: m.to.boxId, slot: m.to.slot }
+        : { ...frame, place: 'store', boxId: null, slot: null },
+    );
+  }
+}
+
+/** Boxes that are empty now go to the store; the rest of their hive closes up. */
+function takeBoxesAway(draft: Draft, plan: YardPlan): void {
+  const replaced = plan.body.newBoxes.flatMap(({ colonyId, boxId }) => {
+    const hiveId = draft.get('colony', colonyId)?.hiveId;
+    return hiveId
+      ? boxesOfHive(draft.apiary, hiveId).filter((b) => b.id !== boxId && b.role === 'brood')
+      : [];
+  });
+  const emptied = plan.body.emptiedBoxIds.flatMap((id) => draft.get('box', id) ?? []);
+  const held = new Set(Object.values(draft.apiary.frame).map((f) => f.boxId));
+  const hives = new Set<string>();
+  for (const box of [...replaced, ...emptied]) {
+    if (held.has(box.id)) continue;
+    if (box.hiveId) hives.add(box.hiveId);
+    draft.put('box', {
+      ...box,
+      hiveId: null,
+      position: 0,
+      chambers: wholeOf(box, null),
+      excluderBelow: false,
+    });
+  }
+  for (const hiveId of hives) {
+    boxesOfHive(draft.apiary, hiveId).forEach((box, position) => {
+      if (box.position !== position) draft.put('box', { ...box, position });
+    });
+  }
+}
+
+/** Old queens go with the nuc that takes them; their colonies raise others. */
+function moveQueens(draft: Draft, plan: YardPlan, day: Day): void {
+  for (const unit of plan.body.units) {
+    if (!unit.queenLeaves) continue;
+    const colony = draft.get('colony', unit.colonyId);
+    if (!colony) continue;
+    const home = plan.body.newHives.find(
+      (h) =>
+        plan.body.units.find((u) => u.colonyId === h.colonyId)?.queen === 'old-queen' &&
+        h.fromColonyId === unit.colonyId,
+    );
+    if (!home) continue;
+    const queen = queenOf(draft.apiary, unit.colonyId);
+    if (queen) {
+      draft.put('queen', { ...queen, whereabouts: { known: 'colony', colonyId: home.colonyId } });
+    }
+    draft.put('colony', {
+      ...colony,
+      separation: {
+        v: 1,
+        day,
+        planId: plan.id,
+        queen: 'elsewhere',
+        partIds: [colony.id, home.colonyId],
+        emergence: null,
+      },
+    });
+  }
+}

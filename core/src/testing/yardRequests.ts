@@ -1,0 +1,61 @@
+import type { Apiary } from '../apiary/records.ts';
+import { buildProblem } from '../yardplan/buildProblem.ts';
+import type { YardProblem } from '../yardplan/problem.ts';
+import { NUC_RECIPES, type NucRecipe, type YardGoal, type YardPlanRequest } from '../yardplan/request.ts';
+import { YardSearch } from '../yardplan/searchYard.ts';
+
+/** The five-frame recipe, changed where a test needs it. */
+export const fiveFrames = (change: Partial<NucRecipe> = {}): NucRecipe => ({
+  ...(NUC_RECIPES[0]?.recipe as NucRecipe),
+  ...change,
+});
+
+/** The two-and-two recipe. */
+export const twoAndTwo = (change: Partial<NucRecipe> = {}): NucRecipe => ({
+  ...(NUC_RECIPES[1]?.recipe as NucRecipe),
+  ...change,
+});
+
+/** The goal to make so many nucs; null for as many as possible. */
+export const nucs = (count: number | null, recipe = fiveFrames()): YardGoal => ({
+  id: 'nucs',
+  kind: 'makeNucs',
+  count,
+  recipe,
+  importance: 2,
+});
+
+/** A request for all yards of an apiary, with the usual circumstances. */
+export function requestFor(
+  apiary: Apiary,
+  goals: YardGoal[],
+  change: Partial<YardPlanRequest> = {},
+): YardPlanRequest {
+  return {
+    yardIds: Object.keys(apiary.yard),
+    day: '2026-05-15',
+    goals,
+    nights: 'mild',
+    season: 'build-up',
+    leftOutIds: [],
+    pins: [],
+    forbids: [],
+    limits: { hives: null, frames: null },
+    ...change,
+  };
+}
+
+/** The problem of a request. @throws Error with its first fault */
+export function problemOf(apiary: Apiary, request: YardPlanRequest): YardProblem {
+  const built = buildProblem(apiary, request);
+  if (!built.ok) throw new Error(built.problems.map((p) => p.message).join('\n'));
+  return built.value;
+}
+
+/** The best plan after so many rounds. */
+export function planned(problem: YardProblem, rounds = 3) {
+  const search = new YardSearch(problem);
+  search.first();
+  for (let r = 0; r < rounds; r++) search.round();
+  return search.best();
+}

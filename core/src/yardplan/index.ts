@@ -1,0 +1,39 @@
+export { alternativeOf, type Alternative } from './alternative.ts';
+export { arrangeBox, type OrderSchool, type ToArrange } from './arrangeBox.ts';
+export { boundOf, gapOf, type BoundEffort } from './bound.ts';
+export { buildProblem } from './buildProblem.ts';
+export { combKind } from './effects.ts';
+export { evaluate, ledgerOf, type Evaluation, type Shortfall } from './evaluate.ts';
+export { isHoneyBound } from './goalRules.ts';
+export { DAYS_AHEAD, daysAhead, firstDayFor, nucsOnDay, type NucsOnDay } from './howMany.ts';
+export { isHivedUp, layOutYard, type LaidFrame, type LaidMove, type LaidOut } from './layOutYard.ts';
+export { whyNotThere } from './linkFrames.ts';
+export { makeYardPlan } from './makeYardPlan.ts';
+export { AT, type Measure, type Measured } from './measures.ts';
+export { faultsOfPlan } from './outcome.ts';
+export { reasonOfMove, reasonOfShake } from './moveReasons.ts';
+export {
+  nothingMoved,
+  STORE,
+  type Assignment,
+  type LeftOut,
+  type YardFrame,
+  type YardProblem,
+  type YardUnit,
+} from './problem.ts';
+export {
+  NUC_QUEENS,
+  NUC_RECIPES,
+  STORE_KEY,
+  yardGoal,
+  yardPlanRequest,
+  type FramePin,
+  type NucQueen,
+  type NucRecipe,
+  type YardGoal,
+  type YardGoalOf,
+  type YardPlanRequest,
+} from './request.ts';
+export { YardSearch } from './searchYard.ts';
+export { shortageOf, type Shortage } from './shortage.ts';
+export type { Solver } from './linearModel.ts';

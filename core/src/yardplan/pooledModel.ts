@@ -1,0 +1,234 @@
+import { stayShares } from '../rules/houseRules.ts';
+import { broughtBy, effectsOfPlace, effectsOfShake, type Effect } from './effects.ts';
+import { AT, type Measured } from './measures.ts';
+import { PRICES, priceOfMove } from './prices.ts';
+import { STORE, type YardFrame, type YardProblem, type YardUnit } from './problem.ts';
+import { INFINITE, LinearModel } from './linearModel.ts';
+import type { UnitRule } from './unitRule.ts';
+
+/** The nucs of one goal in one yard, taken as one pool. */
+export interface NucPool {
+  readonly goalId: string;
+  readonly yardId: string;
+  readonly nucs: readonly YardUnit[];
+  /** The column that says how many of them are made. */
+  readonly made: number;
+}
+
+/** A rule of a colony or pool, with its row. */
+export interface RuleRow {
+  readonly row: number;
+  readonly rule: UnitRule;
+  readonly unit: YardUnit;
+  readonly pool: NucPool | null;
+}
+
+/** The model of a problem that is easier than the problem itself. */
+export interface PooledModel {
+  readonly model: LinearModel;
+  readonly pools: readonly NucPool[];
+  readonly ruleRows: readonly RuleRow[];
+}
+
+/**
+ * Writes down a model that every plan of the problem fits into, but not the other way round: the nucs of one
+ * recipe in one yard share their frames as one pool. What it costs at least, every plan costs at least.
+ *
+ * Valid because every rule of a nuc is linear and nucs of one recipe have the same rules: if each of n nucs
+ * keeps a rule, their sum keeps n times the rule.
+ */
+export function pooledModel(problem: YardProblem): PooledModel {
+  const { units, frames } = problem;
+  const model = new LinearModel();
+  const pools = poolsOf(problem, model);
+  const poolOf = new Map<number, NucPool>();
+  for (const p of pools) for (const n of p.nucs) poolOf.set(n.index, p);
+  const rows = ruleRows(problem, model, pools);
+  const opened = units.map((u) => (u.kind === 'colony' ? model.column(PRICES.hiveOpened, 0, 1, true) : -1));
+  const shares = stayShares(problem.rules);
+  const given = givenRows(problem, model, opened);
+
+  const addEffects = (column: number, effects: readonly Effect[], base: readonly Effect[]) => {
+    for (const e of effects) rows.add(e.unit, column, e.by, 1);
+    for (const e of base) rows.add(e.unit, column, e.by, -1);
+  };
+  const storeRows = new Map<string, { row: number; frame: YardFrame; n: number }>();
+  for (const f of frames) {
+    if (f.home === STORE && f.pinnedTo === null) {
+      // Combs of the store are alike: one column for all of a kind.
+      const key = `${f.size}/${f.blank}/${f.mayGoTo.join()}`;
+      const kind = storeRows.get(key);
+      if (kind) kind.n++;
+      else storeRows.set(key, { row: model.row(-INFINITE, 0), frame: f, n: 1 });
+      continue;
+    }
+    const base = effectsOfPlace(f, f.pinnedTo ?? f.home, units, (g, d) => g.stay[d]);
+    rows.addConstant(base);
+    if (f.pinnedTo !== null && f.pinnedTo !== f.home) {
+      model.offset += priceOfMove(problem, f, units[f.pinnedTo] ?? null);
+      for (const e of base) {
+        const z = opened[e.unit] ?? -1;
+        if (z >= 0) model.setBounds(z, 1, 1);
+      }
+      continue;
+    }
+    if (f.mayGoTo.length === 0 && f.mayShakeFor.length === 0) continue;
+    // At most one thing happens to a frame, and only when its hive is opened.
+    const one = model.row(-INFINITE, 0);
+    model.add(one, opened[f.home] as number, -1);
+    for (const to of targets(f.mayGoTo, poolOf)) {
+      const unit = units[to];
+      const column = model.column(priceOfMove(problem, f, unit ?? null), 0, 1, true);
+      model.add(one, column, 1);
+      addEffects(
+        column,
+        effectsOfPlace(f, to, units, (g, d) => g.stay[d]),
+        base,
+      );
+      if (unit?.kind === 'colony') given.add(f, to, column);
+    }
+    for (const to of targets(f.mayShakeFor, poolOf)) {
+      const column = model.column(PRICES.frameShaken, 0, 1, true);
+      model.add(one, column, 1);
+      addEffects(column, effectsOfShake(f, to, units, shares), []);
+      const z = opened[to] ?? -1;
+      if (z >= 0) opensReceiver(model, column, z);
+    }
+  }
+  for (const { row, frame, n } of storeRows.values()) {
+    model.shiftRow(row, -n);
+    for (const to of targets(frame.mayGoTo, poolOf)) {
+      const column = model.column(PRICES.combFromStore, 0, n, true);
+      model.add(row, column, 1);
+      addEffects(
+        column,
+        effectsOfPlace(frame, to, units, (g, d) => g.stay[d]),
+        [],
+      );
+      const z = opened[to] ?? -1;
+      if (z >= 0) opensReceiver(model, column, z, n);
+    }
+  }
+  addLimits(problem, model, opened);
+  return { model, pools, ruleRows: rows.list };
+}
+
+function opensReceiver(model: LinearModel, column: number, z: number, most = 1): void {
+  const row = model.row(-INFINITE, 0);
+  model.add(row, column, 1);
+  model.add(row, z, -most);
+}
+
+/** One target of each pool stands for all of its nucs. */
+function targets(units: readonly number[], poolOf: ReadonlyMap<number, NucPool>): number[] {
+  const seen = new Set<NucPool>();
+  return units.filter((u) => {
+    const pool = poolOf.get(u);
+    if (!pool) return true;
+    if (seen.has(pool)) return false;
+    seen.add(pool);
+    return true;
+  });
+}
+
+function poolsOf(problem: YardProblem, model: LinearModel): NucPool[] {
+  const groups = new Map<string, YardUnit[]>();
+  for (const u of problem.units) {
+    if (u.kind !== 'nuc') continue;
+    const key = `${u.goalId}/${u.yardId}`;
+    groups.set(key, [...(groups.get(key) ?? []), u]);
+  }
+  const pinnedTo = new Set(problem.frames.map((f) => f.pinnedTo));
+  const pools = [...groups.values()].map((nucs): NucPool => {
+    const first = nucs[0] as YardUnit;
+    const least = nucs.filter((n) => pinnedTo.has(n.index)).length;
+    return {
+      goalId: first.goalId ?? '',
+      yardId: first.yardId,
+      nucs,
+      made: model.column(-PRICES.nucMissing, least, nucs.length, true),
+    };
+  });
+  for (const goal of problem.nucGoals) {
+    const row = model.row(-INFINITE, goal.wanted);
+    for (const p of pools) if (p.goalId === goal.id) model.add(row, p.made, 1);
+    model.offset += PRICES.nucMissing * goal.wanted;
+  }
+  return pools;
+}
+
+/** The rows of all rules, by the unit that they are about. */
+function ruleRows(problem: YardProblem, model: LinearModel, pools: readonly NucPool[]) {
+  const list: RuleRow[] = [];
+  const byUnit = new Map<number, RuleRow[]>();
+  const write = (unit: YardUnit, pool: NucPool | null) =>
+    unit.rules.map((rule): RuleRow => {
+      const own = pool ? 0 : rule.threshold;
+      const row = rule.sense === 'atLeast' ? model.row(own, INFINITE) : model.row(-INFINITE, own);
+      if (pool) model.add(row, pool.made, -rule.threshold);
+      if (!rule.hard) {
+        const slack = model.column(rule.price, 0, INFINITE, false);
+        model.add(row, slack, rule.sense === 'atLeast' ? 1 : -1);
+      }
+      const line = { row, rule, unit, pool };
+      list.push(line);
+      return line;
+    });
+  for (const u of problem.units) if (u.kind === 'colony') byUnit.set(u.index, write(u, null));
+  for (const p of pools) {
+    const lines = write(p.nucs[0] as YardUnit, p);
+    for (const n of p.nucs) byUnit.set(n.index, lines);
+  }
+  const valueOf = (rule: UnitRule, by: Measured) =>
+    rule.terms.reduce((sum, [m, w]) => sum + w * (by[AT[m]] as number), 0);
+  return {
+    list,
+    add(unit: number, column: number, by: Measured, sign: 1 | -1) {
+      for (const { row, rule } of byUnit.get(unit) ?? []) {
+        const value = valueOf(rule, by);
+        if (value !== 0) model.add(row, column, sign * value);
+      }
+    },
+    addConstant(effects: readonly Effect[]) {
+      for (const e of effects) {
+        for (const { row, rule } of byUnit.get(e.unit) ?? []) model.shiftRow(row, valueOf(rule, e.by));
+      }
+    },
+  };
+}
+
+/**
+ * A colony that takes combs is opened. Brood combs that one colony gives to another are limited to few, so
+ * that few of them open the receiver all the way; that makes the bound much tighter than one row for all.
+ */
+function givenRows(problem: YardProblem, model: LinearModel, opened: readonly number[]) {
+  const rows = new Map<string, number>();
+  return {
+    add(f: YardFrame, to: number, column: number) {
+      const z = opened[to] as number;
+      const isBrood = (broughtBy(f, true)[AT.broodCombs] as number) > 0;
+      const home = problem.units[f.home] as YardUnit;
+      const most = home.rules.find((r) => r.id.endsWith('/given'))?.threshold ?? 1;
+      if (!isBrood || most < 1) {
+        opensReceiver(model, column, z);
+        return;
+      }
+      const key = `${f.home}/${to}`;
+      let row = rows.get(key);
+      if (row === undefined) {
+        row = model.row(-INFINITE, 0);
+        model.add(row, z, -Math.floor(most));
+        rows.set(key, row);
+      }
+      model.add(row, column, 1);
+    },
+  };
+}
+
+function addLimits(problem: YardProblem, model: LinearModel, opened: readonly number[]): void {
+  const { hives } = problem.request.limits;
+  if (hives !== null) {
+    const row = model.row(-INFINITE, hives);
+    for (const z of opened) if (z >= 0) model.add(row, z, 1);
+  }
+}

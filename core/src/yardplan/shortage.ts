@@ -1,0 +1,73 @@
+import { INFINITE, solveModel, type Solver } from './linearModel.ts';
+import { pooledModel } from './pooledModel.ts';
+import type { YardProblem } from './problem.ts';
+
+/** Something that the yards have too little of for the nucs that are asked for. */
+export interface Shortage {
+  readonly what: string;
+  /** At least so much is missing. */
+  readonly missing: number;
+  readonly unit: string;
+}
+
+/** By the end of a rule's id: what is short when it is missed, and how a missed unit counts. */
+const RESOURCE: Readonly<Record<string, readonly [what: string, unit: string, each: number]>> = {
+  floor: ['brood', 'frames of brood', 1],
+  brood: ['brood', 'frames of brood', 1],
+  'brood-combs-least': ['combs with brood', 'combs', 1],
+  bees: ['bees', 'frames of bees', 1],
+  cover: ['bees', 'frames of bees', 1.25],
+  'stores-combs': ['combs of honey', 'combs', 1],
+  stores: ['stores', 'frames of honey', 1],
+  bread: ['bee bread', 'frames of bee bread', 1],
+  empty: ['drawn comb', 'drawn combs', 1],
+  eggs: ['eggs', 'tenths of a side with eggs', 0.1],
+};
+
+/**
+ * What is missing for all the nucs that are asked for: the least that would have to be added, over all ways
+ * to share out what is there. Empty when nothing is.
+ *
+ * Every rule may be missed at a price of one a unit, and nothing else costs anything. Frames may be divided,
+ * so that what comes out is a floor: word it "at least".
+ */
+export function shortageOf(problem: YardProblem, solver: Solver): Shortage[] {
+  if (problem.nucGoals.every((g) => g.count === null)) return [];
+  const { model, pools, ruleRows } = pooledModel(problem);
+  model.forgetCosts();
+  for (const goal of problem.nucGoals) {
+    if (goal.count === null) continue;
+    const own = pools.filter((p) => p.goalId === goal.id);
+    if (own.length === 0) return [noGiver];
+    const row = model.row(goal.count, goal.count);
+    for (const p of own) {
+      model.setBounds(p.made, 0, goal.count);
+      model.add(row, p.made, 1);
+    }
+  }
+  const slacks = ruleRows.flatMap(({ row, rule }) => {
+    if (!rule.hard) return [];
+    const resource = RESOURCE[rule.id.slice(rule.id.lastIndexOf('/') + 1)];
+    // What is no resource is missed only when nothing else helps.
+    const column = model.column(resource ? resource[2] : 20, 0, INFINITE, false);
+    model.add(row, column, rule.sense === 'atLeast' ? 1 : -1);
+    return [{ column, resource }];
+  });
+  const { values } = solveModel(solver, model, 'relaxed');
+  if (!values) return [];
+  const byWhat = new Map<string, Shortage>();
+  for (const { column, resource } of slacks) {
+    const missing = values[column] ?? 0;
+    if (!resource || missing < 0.05) continue;
+    const [what, unit] = resource;
+    const sum = (byWhat.get(what)?.missing ?? 0) + missing;
+    byWhat.set(what, { what, unit, missing: Math.round(sum * 10) / 10 });
+  }
+  return [...byWhat.values()].filter((s) => s.missing >= 0.1).toSorted((a, b) => b.missing - a.missing);
+}
+
+const noGiver: Shortage = {
+  what: 'a colony that can give',
+  missing: 1,
+  unit: 'colony above its floors, of that frame size',
+};

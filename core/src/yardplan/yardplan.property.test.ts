@@ -1,0 +1,213 @@
+import fc from 'fast-check';
+import loadSolver from 'highs';
+import { describe, expect, it } from 'vitest';
+import { generatedYards } from '../testing/generatedYards.ts';
+import { fiveFrames, nucs, planned, problemOf, requestFor } from '../testing/yardRequests.ts';
+import { operationOf, type Apiary } from '../apiary/records.ts';
+import type { HouseRuleChanges } from '../rules/houseRules.ts';
+import { boundOf } from './bound.ts';
+import { evaluate, measure } from './evaluate.ts';
+import { layOutYard } from './layOutYard.ts';
+import { AT } from './measures.ts';
+import { framesInStore } from '../apiary/views.ts';
+import { nothingMoved, type Assignment, type YardProblem } from './problem.ts';
+import type { YardGoal } from './request.ts';
+import { YardSearch } from './searchYard.ts';
+import { YardState } from './yardState.ts';
+
+const withRules = (apiary: Apiary, changes: HouseRuleChanges): Apiary => {
+  const operation = operationOf(apiary);
+  return { ...apiary, operation: { [operation.id]: { ...operation, houseRules: { v: 1, changes } } } };
+};
+
+/** Rules under which even colonies of four combs can give. */
+const LOOSE: HouseRuleChanges = {
+  weakBees: 1,
+  donorFloorBrood: 0.5,
+  minBeesNewPart: 1,
+  minStoresNoField: 0.25,
+  minBeeBreadFrames: 0.05,
+  minStoresOnStand: 0,
+  minEggsTenths: 0.5,
+  giftKeepShare: 0.5,
+  coverWarm: 1.2,
+};
+
+const SMALL = fiveFrames({
+  slots: 3,
+  broodCombs: { min: 1, max: 2 },
+  broodFrames: 0.4,
+  storesCombs: 0,
+  emptyCombs: 0,
+});
+
+const level: YardGoal = { id: 'level', kind: 'level', by: 'brood', importance: 2 };
+
+/** Every plan there is, by trying them all. */
+function cheapestOfAll(problem: YardProblem): number {
+  const to = problem.frames.map((f) => f.home);
+  const shakenFor: (number | null)[] = problem.frames.map(() => null);
+  let best = Infinity;
+  const tryFrom = (i: number) => {
+    const frame = problem.frames[i];
+    if (!frame) {
+      const seen = evaluate(problem, { to, shakenFor });
+      if (seen.broken.length === 0) best = Math.min(best, seen.cost);
+      return;
+    }
+    for (const target of [frame.home, ...frame.mayGoTo]) {
+      to[i] = target;
+      tryFrom(i + 1);
+    }
+    to[i] = frame.home;
+    for (const target of frame.mayShakeFor) {
+      shakenFor[i] = target;
+      tryFrom(i + 1);
+    }
+    shakenFor[i] = null;
+  };
+  tryFrom(0);
+  return best;
+}
+
+describe('a plan for a yard', () => {
+  it('breaks no rule, keeps every frame once, and costs what the evaluator says', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 500 }),
+        fc.integer({ min: 2, max: 7 }),
+        fc.integer({ min: 1, max: 5 }),
+        fc.constantFrom<YardGoal[]>([], [level]),
+        (seed, colonies, count, more) => {
+          const apiary = generatedYards({ colonies, seed });
+          const problem = problemOf(apiary, requestFor(apiary, [nucs(count), ...more]));
+          const best = planned(problem, 1);
+          const seen = evaluate(problem, best.plan);
+          expect(seen.broken).toEqual([]);
+          expect(seen.cost).toBeCloseTo(best.price, 5);
+
+          // Frames are conserved: in the sums, and in the slots.
+          const after = measure(problem, best.plan);
+          const total = (m: number, of: readonly Float64Array[]) => of.reduce((n, u) => n + (u[m] ?? 0), 0);
+          const before = problem.units.map((u) => u.before);
+          expect(total(AT.brood, after)).toBeCloseTo(total(AT.brood, before), 6);
+          expect(total(AT.bees, after)).toBeCloseTo(total(AT.bees, before), 6);
+          const laid = layOutYard(problem, best.plan, seen, framesInStore(apiary));
+          const hung = laid.units.flat();
+          expect(new Set(hung.map((l) => l.frame.id)).size).toBe(hung.length);
+          expect(new Set(hung.map((l) => `${l.boxId}/${l.slot}`)).size).toBe(hung.length);
+          const inHives = problem.frames.filter((f) => f.home >= 0).map((f) => f.id);
+          const left = laid.moves.filter((m) => m.toUnit === -1).map((m) => m.frame.id);
+          expect(inHives.filter((id) => !hung.some((l) => l.frame.id === id))).toEqual(left);
+        },
+      ),
+      { numRuns: 25, seed: 11 },
+    );
+  });
+
+  it('is as cheap as the cheapest of all plans in small yards, and dearer than the bound', async () => {
+    const solver = await loadSolver();
+    for (const seed of [1, 2, 3, 4, 5, 6]) {
+      const apiary = withRules(
+        generatedYards({ colonies: 2, seed, combs: 5, drawn: 0, foundation: 0 }),
+        LOOSE,
+      );
+      const goals = seed % 2 === 0 ? [nucs(1, SMALL)] : [nucs(1, SMALL), level];
+      const problem = problemOf(apiary, requestFor(apiary, goals));
+      const cheapest = cheapestOfAll(problem);
+      expect(planned(problem, 4).price).toBeCloseTo(cheapest, 6);
+      for (const effort of ['quick', 'thorough'] as const) {
+        expect(boundOf(problem, solver, effort)).toBeLessThanOrEqual(cheapest + 1e-6);
+      }
+    }
+  });
+
+  it('never has a price below the bound', async () => {
+    const solver = await loadSolver();
+    for (const seed of [21, 22, 23, 24]) {
+      const apiary = generatedYards({ colonies: 5, seed });
+      const problem = problemOf(apiary, requestFor(apiary, [nucs(2), level]));
+      const bound = boundOf(problem, solver, 'quick');
+      expect(bound).not.toBeNull();
+      expect(planned(problem, 2).price).toBeGreaterThanOrEqual(bound ?? Infinity);
+    }
+  });
+
+  it('never gets dearer when a rule is relaxed', () => {
+    for (const seed of [1, 2, 3, 4]) {
+      const small = generatedYards({ colonies: 2, seed, combs: 5, drawn: 0, foundation: 0 });
+      const priceUnder = (changes: HouseRuleChanges) => {
+        const apiary = withRules(small, { ...LOOSE, ...changes });
+        return cheapestOfAll(problemOf(apiary, requestFor(apiary, [nucs(1, SMALL)])));
+      };
+      const strict = priceUnder({ minBeesNewPart: 1.5, donorFloorBrood: 1 });
+      expect(priceUnder({ minBeesNewPart: 1, donorFloorBrood: 1 })).toBeLessThanOrEqual(strict + 1e-9);
+      expect(priceUnder({ minBeesNewPart: 1.5, donorFloorBrood: 0.5 })).toBeLessThanOrEqual(strict + 1e-9);
+    }
+  });
+
+  it('does not hang on the order in which colonies are kept', () => {
+    const apiary = generatedYards({ colonies: 6, seed: 3 });
+    const turned: Apiary = {
+      ...apiary,
+      colony: Object.fromEntries(Object.entries(apiary.colony).toReversed()),
+      frame: Object.fromEntries(Object.entries(apiary.frame).toReversed()),
+      stand: Object.fromEntries(
+        Object.entries(apiary.stand).map(([id, s]) => [id, { ...s, order: 99 - s.order }]),
+      ),
+    };
+    const name = (problem: YardProblem, plan: Assignment) =>
+      problem.frames.map((f, i) => `${f.id}>${problem.units[plan.to[i] ?? -1]?.key ?? 'store'}`).toSorted();
+    const a = problemOf(apiary, requestFor(apiary, [nucs(2), level]));
+    const b = problemOf(turned, requestFor(turned, [nucs(2), level]));
+    expect(name(b, planned(b, 2).plan)).toEqual(name(a, planned(a, 2).plan));
+  });
+
+  it('is the same every time it is asked for', () => {
+    const apiary = generatedYards({ colonies: 6, seed: 8 });
+    const problem = problemOf(apiary, requestFor(apiary, [nucs(3)]));
+    expect(planned(problem, 2)).toEqual(planned(problem, 2));
+  });
+
+  it('keeps its sums right through any changes', () => {
+    const apiary = generatedYards({ colonies: 4, seed: 5 });
+    const problem = problemOf(apiary, requestFor(apiary, [nucs(2), level]));
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.nat(), fc.nat(), fc.boolean()), { minLength: 1, maxLength: 60 }),
+        (changes) => {
+          const state = new YardState(problem, nothingMoved(problem));
+          for (const [f, t, shake] of changes) {
+            const frame = problem.frames[f % problem.frames.length] as YardProblem['frames'][number];
+            if (shake && frame.mayShakeFor.length > 0 && state.to[frame.index] === frame.home) {
+              state.shake(frame.index, frame.mayShakeFor[t % frame.mayShakeFor.length] ?? -2);
+            } else {
+              const targets = [frame.home, ...frame.mayGoTo];
+              state.place(frame.index, targets[t % targets.length] ?? frame.home);
+            }
+            state.settle();
+          }
+          const seen = evaluate(problem, state.assignment());
+          expect(state.broken > 0).toBe(seen.broken.length > 0);
+          if (state.broken === 0) expect(state.price).toBeCloseTo(seen.cost, 6);
+          const settled = state.price;
+          state.refresh();
+          expect(state.price).toBeCloseTo(settled, 6);
+        },
+      ),
+      { numRuns: 60, seed: 5 },
+    );
+  });
+
+  it('gets better with every round or stays as it is', () => {
+    const apiary = generatedYards({ colonies: 8, seed: 2 });
+    const search = new YardSearch(problemOf(apiary, requestFor(apiary, [nucs(3), level])));
+    search.first();
+    let price = search.best().price;
+    for (let r = 0; r < 4; r++) {
+      search.round();
+      expect(search.best().price).toBeLessThanOrEqual(price);
+      price = search.best().price;
+    }
+  });
+});
