@@ -25,7 +25,7 @@ export default defineConfig({
         ],
       },
       workbox: {
-        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        globPatterns: ['**/*.{js,css,html,svg,woff2,wasm}'],
         globIgnores: ['**/*-{cyrillic,cyrillic-ext,greek,greek-ext,vietnamese}-*.woff2'],
         maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
         navigateFallback: '/index.html',
@@ -51,6 +51,8 @@ export default defineConfig({
       'lucide-react',
       'dexie',
       'react-swipeable',
+      'highs',
+      '@dnd-kit/core',
       'echarts/core',
       'echarts/charts',
       'echarts/components',

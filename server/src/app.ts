@@ -24,7 +24,8 @@ export function createApp(orm: MikroORM, webDir?: string): Express {
       contentSecurityPolicy: {
         directives: {
           'default-src': ["'self'"],
-          'script-src': ["'self'"],
+          // The prover is WebAssembly.
+          'script-src': ["'self'", "'wasm-unsafe-eval'"],
           // Emotion writes its rules into style elements.
           'style-src': ["'self'", "'unsafe-inline'"],
           'connect-src': ["'self'"],

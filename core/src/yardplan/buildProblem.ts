@@ -166,7 +166,7 @@ function prepareAll(
         yardId,
         lane: state.lane,
         boxes,
-        frames: placed.map((p) => asPlanFrame(p, apiary, colony, operation.referenceSize, shares)),
+        frames: framesToPlan(placed, apiary, colony, operation.referenceSize, shares),
         sizeId: mainSize(boxes),
         countedOn: counted,
       });
@@ -175,25 +175,28 @@ function prepareAll(
   return { prepared, leftOut };
 }
 
-function asPlanFrame(
-  p: PlacedFrame,
+function framesToPlan(
+  placed: readonly PlacedFrame[],
   apiary: Apiary,
   colony: Colony,
   reference: FrameSizeId,
   shares: Parameters<typeof planFrame>[2],
-): PlanFrame {
+): PlanFrame[] {
   const boxes = boxesOfColony(apiary, colony);
-  return planFrame(
-    {
-      id: p.frame.id,
-      label: `${colony.name}, ${boxes.length > 1 ? `${boxName(boxes, p.box.id)}, ` : ''}frame ${p.slot}`,
-      size: p.frame.sizeId,
-      boxId: p.box.id,
-      slot: p.slot,
-      reading: readingOf(p),
-    },
-    reference,
-    shares,
+  const nameOf = new Map(boxes.map((b) => [b.id, boxes.length > 1 ? `${boxName(boxes, b.id)}, ` : '']));
+  return placed.map((p) =>
+    planFrame(
+      {
+        id: p.frame.id,
+        label: `${colony.name}, ${nameOf.get(p.box.id) ?? ''}frame ${p.slot}`,
+        size: p.frame.sizeId,
+        boxId: p.box.id,
+        slot: p.slot,
+        reading: readingOf(p),
+      },
+      reference,
+      shares,
+    ),
   );
 }
 

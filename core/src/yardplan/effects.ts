@@ -1,5 +1,5 @@
-import { temperOf, type Distance } from '../drift/drift.ts';
-import type { StayShares } from '../drift/drift.ts';
+import { shareOf } from '../comb/contents.ts';
+import type { Distance, StayShares } from '../drift/drift.ts';
 import { AT, noMeasures, type Measured } from './measures.ts';
 import { STORE, type YardFrame, type YardUnit } from './problem.ts';
 
@@ -115,13 +115,16 @@ export function effectsOfShake(
   ];
 }
 
-/** Nurses are shaken from open brood, never off a frame with a queen or a cell. */
+/** Eggs and larvae on so much of a comb are fed by nurses that can be shaken off it. */
+const NURSED = 0.15;
+
+/** Nurses are shaken from combs with open brood, never off a frame with a queen or a cell. */
 export function isShakable(frame: YardFrame): boolean {
   return (
     frame.home !== STORE &&
     !frame.hasQueen &&
     frame.liveCells === 0 &&
     frame.bees >= 0.2 &&
-    temperOf(frame.reading) === 'open-brood'
+    shareOf(frame.reading, 'eggs', 'open') >= NURSED
   );
 }

@@ -79,7 +79,7 @@ export function wishesOf(goal: YardGoal, u: GoalUnit, context: GoalContext): Uni
         wish({
           ...common,
           id: 'up',
-          label: `Level in ${word}, not below`,
+          label: `Level: ${word}, at least`,
           sense: 'atLeast',
           threshold: Math.max(0, mean - rules.levelWithin),
           mend: (n) => `${n} frames of ${word} below the others.`,
@@ -87,7 +87,7 @@ export function wishesOf(goal: YardGoal, u: GoalUnit, context: GoalContext): Uni
         wish({
           ...common,
           id: 'down',
-          label: `Level in ${word}, not above`,
+          label: `Level: ${word}, at most`,
           sense: 'atMost',
           threshold: mean + rules.levelWithin,
           // Being above is no fault of its own; it matters less than being below.

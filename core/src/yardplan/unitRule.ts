@@ -54,7 +54,7 @@ export function lineOf(rule: UnitRule, measured: Measured, unitName: string): Ru
   return {
     id: rule.id,
     label: `${rule.label} · ${unitName}`,
-    state: missing > 0 ? 'broken' : Math.abs(threshold - value) < rule.nearWithin ? 'near' : 'met',
+    state: stateOf(rule, missing, Math.abs(threshold - value)),
     value: tidy(value),
     threshold: tidy(threshold),
     sense: rule.sense,
@@ -62,6 +62,12 @@ export function lineOf(rule: UnitRule, measured: Measured, unitName: string): Ru
     why: rule.why,
     mend: missing > 0 ? rule.mend(String(tidy(missing))) : '',
   };
+}
+
+/** A wish that is missed breaks nothing: it is shown as near, with what is missing. */
+function stateOf(rule: UnitRule, missing: number, slack: number): RuleLine['state'] {
+  if (missing > 0) return rule.hard ? 'broken' : 'near';
+  return slack < rule.nearWithin && rule.hard ? 'near' : 'met';
 }
 
 /** Two decimals are all that a count by eye carries. */

@@ -4,6 +4,7 @@ import {
   CalendarClock,
   Hammer,
   LayoutGrid,
+  Route,
   SlidersHorizontal,
   type LucideIcon,
 } from 'lucide-react';
@@ -19,6 +20,7 @@ import { useAppDispatch, useAppSelector } from './store.ts';
 
 const PLACES: readonly { to: string; label: string; icon: LucideIcon; end?: boolean }[] = [
   { to: '/', label: 'Board', icon: LayoutGrid, end: true },
+  { to: '/plan', label: 'Plan', icon: Route },
   { to: '/follow-ups', label: 'Follow-ups', icon: CalendarClock },
   { to: '/work', label: 'Work', icon: Hammer },
   { to: '/records', label: 'Records', icon: BookOpen },

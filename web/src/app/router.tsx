@@ -50,6 +50,16 @@ export function makeRouter() {
           lazy: async () => ({ Component: (await import('../features/work/WorkListPage.tsx')).WorkListPage }),
         },
         {
+          path: 'plan',
+          lazy: async () => ({
+            Component: (await import('../features/yardplan/YardPlanPage.tsx')).YardPlanPage,
+          }),
+        },
+        {
+          path: 'work/yard/:yardPlanId',
+          lazy: async () => ({ Component: (await import('../features/work/YardWorkPage.tsx')).YardWorkPage }),
+        },
+        {
           path: 'work/:planId',
           lazy: async () => ({ Component: (await import('../features/work/WorkPage.tsx')).WorkPage }),
         },

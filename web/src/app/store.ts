@@ -1,13 +1,14 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { boardReducer } from '../features/board/boardSlice.ts';
+import { plannerReducer } from '../features/yardplan/plannerSlice.ts';
 import { mirrorReducer } from '../mirror/mirrorSlice.ts';
 import { lookReducer } from './lookSlice.ts';
 
 /** The store of the application: the mirror of the operation, how the screen looks, how the board is viewed. */
 export function makeStore() {
   return configureStore({
-    reducer: { mirror: mirrorReducer, look: lookReducer, board: boardReducer },
+    reducer: { mirror: mirrorReducer, look: lookReducer, board: boardReducer, planner: plannerReducer },
     // The mirror is replaced, never mutated; walking some thousand records at each action only costs time.
     middleware: (defaults) => defaults({ immutableCheck: false, serializableCheck: false }),
   });

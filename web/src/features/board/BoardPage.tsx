@@ -76,6 +76,11 @@ const YardHead = memo(function YardHead({
     <>
       <PageHeader title={yard.name} aside={<YardTotals states={states} />}>
         <YardTabs yards={yards} current={yard.id} />
+        {states.length > 0 && (
+          <Button asChild minH="44px">
+            <Link to={`/plan?yard=${yard.id}`}>Plan</Link>
+          </Button>
+        )}
         <Button asChild variant="outline" bg="sheet" minH="44px">
           <Link to={`/setup?yard=${yard.id}`} aria-label="Add hives">
             <Plus size={18} aria-hidden />

@@ -1,11 +1,10 @@
-import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Button, Text } from '@chakra-ui/react';
 import { addDays, dayInWords, methodById, openFollowUps, type Plan } from '@incremen/core';
 import { Link } from 'react-router';
-import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
-import { HiveDrawing, hiveInWords } from '../../drawing/HiveDrawing.tsx';
 import { LaneAxis, TimeLane } from '../../drawing/TimeLane.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
+import { DrawnColonies } from './DrawnColonies.tsx';
 
 /** After the last tick: how the hives now stand, and when to come back. */
 export function WorkDone({ plan }: { readonly plan: Plan }) {
@@ -33,19 +32,7 @@ export function WorkDone({ plan }: { readonly plan: Plan }) {
           {dayInWords(next.window.latest)}). {next.expect}
         </Text>
       )}
-      <Flex gap={8} wrap="wrap" align="flex-end" mb={6}>
-        {colonies.map((c) => {
-          const boxes = drawnBoxesOf(apiary, c);
-          return (
-            <Box key={c.id}>
-              <Heading as="h2" fontSize="1.15rem" mb={1}>
-                <Link to={`/colonies/${c.id}`}>{c.name}</Link>
-              </Heading>
-              <HiveDrawing boxes={boxes} label={hiveInWords(c.name, boxes)} scale={1.3} />
-            </Box>
-          );
-        })}
-      </Flex>
+      <DrawnColonies colonies={colonies} />
       <Box overflowX="auto" tabIndex={0} role="region" aria-label="Look days and hands-off days">
         <LaneAxis scale={scale} today={today} />
         {colonies.map((c) => (

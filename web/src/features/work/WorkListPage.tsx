@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { dayInWords, methodById, type Plan } from '@incremen/core';
+import { dayInWords, methodById, type Apiary, type Plan } from '@incremen/core';
 import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
@@ -15,59 +15,100 @@ const ORDER: Readonly<Record<Plan['status'], number>> = { working: 0, draft: 1, 
 /** All plans: what is begun, what is planned, what was done. */
 export function WorkListPage() {
   const apiary = useApiary();
-  const plans = Object.values(apiary.plan)
-    .filter((p) => p.status !== 'dropped')
-    .toSorted((a, b) => ORDER[a.status] - ORDER[b.status] || b.day.localeCompare(a.day));
+  const lines = [...splits(apiary), ...yardPlans(apiary)].toSorted(
+    (a, b) => ORDER[a.status] - ORDER[b.status] || b.day.localeCompare(a.day),
+  );
   return (
     <Box maxW="46rem">
       <PageHeader title="Work" />
-      {plans.length === 0 && (
+      {lines.length === 0 && (
         <>
-          <Text mb={4}>No work is planned. Open a colony that can give, and plan a split.</Text>
+          <Text mb={4}>
+            No work is planned. Say what you want of a yard, or open a colony and plan a split.
+          </Text>
           <Button asChild>
-            <Link to="/">Open the board</Link>
+            <Link to="/plan">Plan a yard</Link>
           </Button>
         </>
       )}
       <Box as="ul" listStyleType="none" display="grid" gap={2}>
-        {plans.map((p) => {
-          const steps = Object.values(apiary.step).filter((s) => s.planId === p.id);
-          const done = steps.filter((s) => s.doneOn !== null).length;
-          return (
-            <Flex
-              as="li"
-              key={p.id}
-              bg="sheet"
-              borderWidth="1px"
-              borderRadius="lg"
-              px={4}
-              py={3}
-              align="center"
-              gap={4}
+        {lines.map((p) => (
+          <Flex
+            as="li"
+            key={p.to}
+            bg="sheet"
+            borderWidth="1px"
+            borderRadius="lg"
+            px={4}
+            py={3}
+            align="center"
+            gap={4}
+          >
+            <Box flex="1">
+              <Text fontWeight="700">{p.title}</Text>
+              <Text color="inkSoft">
+                {p.what}, {dayInWords(p.day)} · {WORDS[p.status]}
+                {p.status === 'working' && `, ${p.done} of ${p.steps} steps`}
+              </Text>
+            </Box>
+            <Button
+              asChild
+              minH="44px"
+              variant={p.status === 'done' ? 'outline' : 'solid'}
+              aria-label={`Open the work at ${p.at}`}
             >
-              <Box flex="1">
-                <Text fontWeight="700">
-                  {apiary.colony[p.colonyId]?.name} → {p.body.parts[1].name}
-                </Text>
-                <Text color="inkSoft">
-                  {methodById(p.methodId).name}, {dayInWords(p.day)} · {WORDS[p.status]}
-                  {p.status === 'working' && `, ${done} of ${steps.length} steps`}
-                </Text>
-              </Box>
-              <Button
-                asChild
-                minH="44px"
-                variant={p.status === 'done' ? 'outline' : 'solid'}
-                aria-label={`Open the work at ${apiary.colony[p.colonyId]?.name ?? ''}`}
-              >
-                <Link to={`/work/${p.id}`}>
-                  {p.status === 'done' ? 'See' : p.status === 'working' ? 'Go on' : 'Start'}
-                </Link>
-              </Button>
-            </Flex>
-          );
-        })}
+              <Link to={p.to}>
+                {p.status === 'done' ? 'See' : p.status === 'working' ? 'Go on' : 'Start'}
+              </Link>
+            </Button>
+          </Flex>
+        ))}
       </Box>
     </Box>
   );
+}
+
+/** A plan as a line of the list. */
+interface WorkLine {
+  readonly to: string;
+  readonly title: string;
+  readonly what: string;
+  readonly at: string;
+  readonly day: string;
+  readonly status: Plan['status'];
+  readonly steps: number;
+  readonly done: number;
+}
+
+const ticked = (steps: readonly { readonly doneOn: string | null }[]) => ({
+  steps: steps.length,
+  done: steps.filter((s) => s.doneOn !== null).length,
+});
+
+function splits(apiary: Apiary): WorkLine[] {
+  return Object.values(apiary.plan)
+    .filter((p) => p.status !== 'dropped')
+    .map((p) => ({
+      to: `/work/${p.id}`,
+      title: `${apiary.colony[p.colonyId]?.name ?? ''} → ${p.body.parts[1].name}`,
+      what: methodById(p.methodId).name,
+      at: apiary.colony[p.colonyId]?.name ?? '',
+      day: p.day,
+      status: p.status,
+      ...ticked(Object.values(apiary.step).filter((s) => s.planId === p.id)),
+    }));
+}
+
+function yardPlans(apiary: Apiary): WorkLine[] {
+  return Object.values(apiary.yardPlan)
+    .filter((p) => p.status !== 'dropped')
+    .map((p) => ({
+      to: `/work/yard/${p.id}`,
+      title: p.body.request.yardIds.map((id) => apiary.yard[id]?.name ?? '').join(' and '),
+      what: p.name.charAt(0).toUpperCase() + p.name.slice(1),
+      at: p.name,
+      day: p.day,
+      status: p.status,
+      ...ticked(Object.values(apiary.yardStep).filter((s) => s.yardPlanId === p.id)),
+    }));
 }

@@ -1,0 +1,26 @@
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import type { Colony } from '@incremen/core';
+import { Link } from 'react-router';
+import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
+import { HiveDrawing, hiveInWords } from '../../drawing/HiveDrawing.tsx';
+import { useApiary } from '../../mirror/hooks.ts';
+
+/** Colonies as they now stand, side by side. */
+export function DrawnColonies({ colonies }: { readonly colonies: readonly Colony[] }) {
+  const apiary = useApiary();
+  return (
+    <Flex gap={8} wrap="wrap" align="flex-end" mb={6}>
+      {colonies.map((c) => {
+        const boxes = drawnBoxesOf(apiary, c);
+        return (
+          <Box key={c.id}>
+            <Heading as="h2" fontSize="1.15rem" mb={1}>
+              <Link to={`/colonies/${c.id}`}>{c.name}</Link>
+            </Heading>
+            <HiveDrawing boxes={boxes} label={hiveInWords(c.name, boxes)} scale={1.3} />
+          </Box>
+        );
+      })}
+    </Flex>
+  );
+}

@@ -1,0 +1,315 @@
+import { Box, Flex, Input, Text } from '@chakra-ui/react';
+import { NUC_RECIPES, type NucRecipe, type YardGoal, type YardGoalOf } from '@incremen/core/yardplan';
+import { X } from 'lucide-react';
+import { Select } from '../../ui/Select.tsx';
+import { Stepper } from '../../ui/Stepper.tsx';
+import { useOperation } from '../../mirror/hooks.ts';
+import { QUEEN_WAYS, titleOf } from './goalWords.ts';
+
+/** A colony that a goal can be about. */
+export interface Choosable {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** One thing that is wanted, with its settings where they are read. */
+export function GoalCard({
+  goal,
+  colonies,
+  onChange,
+  onRemove,
+}: {
+  readonly goal: YardGoal;
+  readonly colonies: readonly Choosable[];
+  readonly onChange: (goal: YardGoal) => void;
+  readonly onRemove: () => void;
+}) {
+  return (
+    <Box
+      as="section"
+      aria-label={titleOf(goal.kind)}
+      bg="sheet"
+      borderWidth="1px"
+      borderRadius="lg"
+      px={3}
+      pt={1}
+      pb={3}
+      display="grid"
+      gap={2}
+      fontSize="sm"
+    >
+      <Flex align="center" gap={2}>
+        <Text fontWeight="700" fontSize="md" flex="1">
+          {titleOf(goal.kind)}
+        </Text>
+        <button
+          type="button"
+          className="bench-quiet"
+          aria-label={`Remove: ${titleOf(goal.kind)}`}
+          onClick={onRemove}
+        >
+          <X size={18} aria-hidden />
+        </button>
+      </Flex>
+      <Settings goal={goal} colonies={colonies} onChange={onChange} />
+      <Select
+        label={`How much it matters: ${titleOf(goal.kind)}`}
+        value={String(goal.importance)}
+        options={[
+          ['1', 'if it is easy'],
+          ['2', 'matters'],
+          ['3', 'matters most'],
+        ]}
+        onChange={(v) => onChange({ ...goal, importance: Number(v) })}
+      />
+    </Box>
+  );
+}
+
+function Settings({
+  goal,
+  colonies,
+  onChange,
+}: {
+  readonly goal: YardGoal;
+  readonly colonies: readonly Choosable[];
+  readonly onChange: (goal: YardGoal) => void;
+}) {
+  const { units } = useOperation();
+  const one = (label: string, value: string, set: (id: string) => void) => (
+    <Select label={label} value={value} options={colonies.map((c) => [c.id, c.name])} onChange={set} />
+  );
+  const some = (ids: readonly string[], all: string, set: (ids: string[]) => void) => (
+    <Select
+      label={`Colonies of: ${titleOf(goal.kind)}`}
+      value={ids.length > 1 ? 'several' : (ids[0] ?? '')}
+      options={[
+        ['', all],
+        ...(ids.length > 1 ? [['several', `${ids.length} colonies`] as const] : []),
+        ...colonies.map((c) => [c.id, c.name] as const),
+      ]}
+      onChange={(id) => set(id === '' || id === 'several' ? [] : [id])}
+    />
+  );
+  switch (goal.kind) {
+    case 'makeNucs':
+      return <NucSettings goal={goal} onChange={onChange} />;
+    case 'level':
+      return (
+        <Select
+          label="Level by"
+          value={goal.by}
+          options={[
+            ['capped', 'by capped brood'],
+            ['brood', 'by all brood'],
+          ]}
+          onChange={(by) => onChange({ ...goal, by: by as 'capped' })}
+        />
+      );
+    case 'raise':
+      return (
+        <>
+          {some(goal.colonyIds, 'every weak one', (colonyIds) => onChange({ ...goal, colonyIds }))}
+          <Stepper
+            label="to"
+            unit={goal.by}
+            value={goal.targetFrames}
+            min={1}
+            max={20}
+            step={0.5}
+            onChange={(targetFrames) => onChange({ ...goal, targetFrames })}
+          />
+          <Select
+            label="Counted in"
+            value={goal.by}
+            options={[
+              ['bees', 'frames of bees'],
+              ['brood', 'frames of brood'],
+            ]}
+            onChange={(by) => onChange({ ...goal, by: by as 'bees' })}
+          />
+          {goal.by === 'bees' && (
+            <Input
+              type="date"
+              size="sm"
+              minH="40px"
+              bg="sheet"
+              aria-label="By the day"
+              value={goal.onDay}
+              onChange={(e) => e.target.value && onChange({ ...goal, onDay: e.target.value })}
+            />
+          )}
+        </>
+      );
+    case 'calm':
+      return one('Colony to calm', goal.colonyIds[0] ?? '', (id) => onChange({ ...goal, colonyIds: [id] }));
+    case 'relieve':
+      return some(goal.colonyIds, 'every honey-bound one', (colonyIds) => onChange({ ...goal, colonyIds }));
+    case 'provision': {
+      const perUnit = units === 'imperial' ? 0.45359237 : 1;
+      return (
+        <>
+          {some(goal.colonyIds, 'all of them', (colonyIds) => onChange({ ...goal, colonyIds }))}
+          <Stepper
+            label="stores"
+            unit={units === 'imperial' ? 'lb' : 'kg'}
+            value={Math.round(goal.storesKg / perUnit)}
+            min={1}
+            max={Math.floor(60 / perUnit)}
+            onChange={(n) => onChange({ ...goal, storesKg: n * perUnit })}
+          />
+        </>
+      );
+    }
+    case 'shrink':
+      return (
+        <>
+          {one('Colony to bring down', goal.colonyId, (colonyId) => onChange({ ...goal, colonyId }))}
+          <Stepper
+            label="to boxes"
+            value={goal.boxes}
+            min={1}
+            max={6}
+            onChange={(boxes) => onChange({ ...goal, boxes })}
+          />
+        </>
+      );
+    case 'unite':
+      return (
+        <>
+          {one('Colony that ends', goal.fromId, (fromId) => onChange({ ...goal, fromId }))}
+          <Text>into</Text>
+          {one('Colony that stays', goal.intoId, (intoId) => onChange({ ...goal, intoId }))}
+        </>
+      );
+    case 'hiveUp':
+      return (
+        <>
+          {one('Nuc to hive up', goal.colonyId, (colonyId) => onChange({ ...goal, colonyId }))}
+          <Stepper
+            label="box of"
+            unit="frames"
+            value={goal.slots}
+            min={6}
+            max={14}
+            onChange={(slots) => onChange({ ...goal, slots })}
+          />
+        </>
+      );
+  }
+}
+
+function NucSettings({
+  goal,
+  onChange,
+}: {
+  readonly goal: YardGoalOf<'makeNucs'>;
+  readonly onChange: (goal: YardGoal) => void;
+}) {
+  const { recipe } = goal;
+  const change = (by: Partial<NucRecipe>) => onChange({ ...goal, recipe: { ...recipe, ...by } });
+  const known = NUC_RECIPES.find((r) => isLike(r.recipe, recipe));
+  return (
+    <>
+      <Flex gap={2} align="center" wrap="wrap">
+        <Box flex="1">
+          {goal.count === null ? (
+            <Text fontWeight="600">as many as possible</Text>
+          ) : (
+            <Stepper
+              label="how many"
+              value={goal.count}
+              min={1}
+              max={120}
+              onChange={(n) => onChange({ ...goal, count: n })}
+            />
+          )}
+        </Box>
+        <button
+          type="button"
+          className="key"
+          aria-pressed={goal.count === null}
+          onClick={() => onChange({ ...goal, count: goal.count === null ? 2 : null })}
+        >
+          most
+        </button>
+      </Flex>
+      <Select
+        label="Queen of a nuc"
+        value={recipe.queen}
+        options={QUEEN_WAYS}
+        onChange={(queen) => change({ queen: queen as NucRecipe['queen'] })}
+      />
+      <Select
+        label="Where nucs go"
+        value={recipe.distance}
+        options={[
+          ['same-yard', 'stays in the yard'],
+          ['away', 'goes beyond 3 km'],
+        ]}
+        onChange={(distance) => change({ distance: distance as NucRecipe['distance'] })}
+      />
+      <details>
+        <summary className="bench-summary">{known?.name ?? 'Recipe of your own'}</summary>
+        <Box display="grid" gap={1} pt={2}>
+          <Select
+            label="Recipe"
+            value={known?.id ?? ''}
+            options={[
+              ...NUC_RECIPES.map((r) => [r.id, r.name] as const),
+              ...(known ? [] : [['', 'of your own'] as const]),
+            ]}
+            onChange={(id) => {
+              const chosen = NUC_RECIPES.find((r) => r.id === id);
+              if (chosen) change({ ...chosen.recipe, queen: recipe.queen, distance: recipe.distance });
+            }}
+          />
+          {known && <Text color="inkSoft">{known.why}</Text>}
+          <Stepper
+            label="frames in its box"
+            value={recipe.slots}
+            min={2}
+            max={12}
+            onChange={(slots) => change({ slots })}
+          />
+          <Stepper
+            label="combs with brood"
+            value={recipe.broodCombs.min}
+            min={1}
+            max={8}
+            onChange={(n) => change({ broodCombs: { min: n, max: n } })}
+          />
+          <Stepper
+            label="brood, full frames"
+            value={recipe.broodFrames}
+            min={0}
+            max={8}
+            step={0.1}
+            onChange={(broodFrames) => change({ broodFrames })}
+          />
+          <Stepper
+            label="combs of honey"
+            value={recipe.storesCombs}
+            min={0}
+            max={6}
+            onChange={(storesCombs) => change({ storesCombs })}
+          />
+          <Stepper
+            label="drawn combs"
+            value={recipe.emptyCombs}
+            min={0}
+            max={6}
+            onChange={(emptyCombs) => change({ emptyCombs })}
+          />
+        </Box>
+      </details>
+    </>
+  );
+}
+
+const isLike = (a: NucRecipe, b: NucRecipe) =>
+  a.slots === b.slots &&
+  a.broodCombs.min === b.broodCombs.min &&
+  a.broodFrames === b.broodFrames &&
+  a.storesCombs === b.storesCombs &&
+  a.emptyCombs === b.emptyCombs;

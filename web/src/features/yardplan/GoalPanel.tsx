@@ -1,0 +1,202 @@
+import { Box, Field, Heading, Input, Text } from '@chakra-ui/react';
+import { coloniesOfYard, type Apiary } from '@incremen/core';
+import type { YardGoal, YardPlanRequest, YardProblem } from '@incremen/core/yardplan';
+import { useAppDispatch } from '../../app/store.ts';
+import { Choice } from '../../ui/Choice.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { GoalCard } from './GoalCard.tsx';
+import { GOAL_KINDS, newGoal } from './goalWords.ts';
+import { asked, colonyLeftOut, goalsChanged } from './plannerSlice.ts';
+
+/** What is wanted, on which day, and under which circumstances. */
+export function GoalPanel({
+  apiary,
+  request,
+  problem,
+}: {
+  readonly apiary: Apiary;
+  readonly request: YardPlanRequest;
+  readonly problem: YardProblem | null;
+}) {
+  const dispatch = useAppDispatch();
+  const colonies = request.yardIds.flatMap((id) => coloniesOfYard(apiary, id));
+  const set = (goals: readonly YardGoal[]) => dispatch(goalsChanged(goals));
+  return (
+    <Box as="section" aria-label="What you want" display="grid" gap={3} alignContent="start">
+      <Heading as="h2" fontSize="1.15rem">
+        What you want
+      </Heading>
+      {request.goals.map((goal) => (
+        <GoalCard
+          key={goal.id}
+          goal={goal}
+          colonies={colonies}
+          onChange={(next) => set(request.goals.map((g) => (g.id === goal.id ? next : g)))}
+          onRemove={() => set(request.goals.filter((g) => g.id !== goal.id))}
+        />
+      ))}
+      <Select
+        label="Add a goal"
+        value=""
+        options={[['', 'Add a goal…'], ...GOAL_KINDS.map((g) => [g.kind, g.title] as const)]}
+        onChange={(kind) => {
+          if (kind === '') return;
+          set([...request.goals, makeGoal(kind as YardGoal['kind'], request, problem, colonies)]);
+        }}
+      />
+      <Circumstances request={request} apiary={apiary} />
+      <LeftOutList problem={problem} request={request} apiary={apiary} />
+    </Box>
+  );
+}
+
+/** A goal with an id that is free. */
+export function makeGoal(
+  kind: YardGoal['kind'],
+  request: YardPlanRequest,
+  problem: YardProblem | null,
+  colonies: readonly { readonly id: string }[],
+): YardGoal {
+  const taken = new Set(request.goals.map((g) => g.id));
+  let n = request.goals.length + 1;
+  while (taken.has(`${kind}${n}`)) n++;
+  const known =
+    problem?.units
+      .filter((u) => u.kind === 'colony')
+      .map((u) => ({ id: u.key, lane: u.lane, slots: u.slots })) ?? [];
+  return newGoal(
+    kind,
+    `${kind}${n}`,
+    known.length > 0 ? known : colonies.map((c) => ({ id: c.id, lane: '', slots: 10 })),
+    request.day,
+  );
+}
+
+function Circumstances({ request, apiary }: { readonly request: YardPlanRequest; readonly apiary: Apiary }) {
+  const dispatch = useAppDispatch();
+  const yards = Object.values(apiary.yard);
+  const limit = (key: 'hives' | 'frames', text: string) => {
+    const n = Math.floor(Number(text));
+    dispatch(asked({ limits: { ...request.limits, [key]: text !== '' && n >= 1 ? n : null } }));
+  };
+  return (
+    <Box as="details">
+      <summary className="bench-summary">Day, nights, season, limits</summary>
+      <Box display="grid" gap={3} pt={2} fontSize="sm">
+        <Field.Root>
+          <Field.Label>Day of the work</Field.Label>
+          <Input
+            type="date"
+            bg="sheet"
+            minH="44px"
+            value={request.day}
+            onChange={(e) => e.target.value && dispatch(asked({ day: e.target.value }))}
+          />
+        </Field.Root>
+        <Choice
+          label="Nights to come"
+          value={request.nights}
+          onChange={(nights) => dispatch(asked({ nights }))}
+          options={[
+            { id: 'mild', label: 'Mild' },
+            { id: 'cold', label: 'Below 10 °C', hint: 'Bees draw together and bare the outer brood.' },
+          ]}
+        />
+        <Choice
+          label="Season"
+          value={request.season}
+          onChange={(season) => dispatch(asked({ season }))}
+          options={[
+            { id: 'build-up', label: 'Build-up' },
+            { id: 'dearth', label: 'Midsummer, dearth', hint: 'Givers keep three frames of brood and food.' },
+          ]}
+        />
+        {yards.length > 1 && (
+          <fieldset>
+            <legend className="choices-legend">Yards</legend>
+            {yards.map((y) => (
+              <label key={y.id} className="bench-check">
+                <input
+                  type="checkbox"
+                  checked={request.yardIds.includes(y.id)}
+                  onChange={(e) => {
+                    const ids = e.target.checked
+                      ? [...request.yardIds, y.id]
+                      : request.yardIds.filter((id) => id !== y.id);
+                    if (ids.length > 0) dispatch(asked({ yardIds: ids }));
+                  }}
+                />
+                {y.name}
+              </label>
+            ))}
+          </fieldset>
+        )}
+        <Field.Root>
+          <Field.Label>Hives opened at most</Field.Label>
+          <Input
+            inputMode="numeric"
+            bg="sheet"
+            minH="44px"
+            placeholder="no limit"
+            defaultValue={request.limits.hives ?? ''}
+            onBlur={(e) => limit('hives', e.target.value)}
+          />
+        </Field.Root>
+        <Field.Root>
+          <Field.Label>Frames carried at most</Field.Label>
+          <Input
+            inputMode="numeric"
+            bg="sheet"
+            minH="44px"
+            placeholder="no limit"
+            defaultValue={request.limits.frames ?? ''}
+            onBlur={(e) => limit('frames', e.target.value)}
+          />
+        </Field.Root>
+      </Box>
+    </Box>
+  );
+}
+
+function LeftOutList({
+  problem,
+  request,
+  apiary,
+}: {
+  readonly problem: YardProblem | null;
+  readonly request: YardPlanRequest;
+  readonly apiary: Apiary;
+}) {
+  const dispatch = useAppDispatch();
+  const known = problem?.leftOut ?? [];
+  const byChoice = request.leftOutIds.filter((id) => !known.some((l) => l.colonyId === id));
+  const all = [
+    ...known,
+    ...byChoice.map((id) => ({ colonyId: id, name: apiary.colony[id]?.name ?? '', why: 'You left it out.' })),
+  ];
+  if (all.length === 0) return null;
+  return (
+    <Box>
+      <Text fontWeight="700">Left alone</Text>
+      <Box as="ul" listStyleType="none" fontSize="sm" display="grid" gap={1}>
+        {all.map((l) => (
+          <li key={l.colonyId}>
+            <b>{l.name}</b>{' '}
+            <Text as="span" color="inkSoft">
+              {l.why}
+            </Text>{' '}
+            {request.leftOutIds.includes(l.colonyId) && (
+              <button
+                type="button"
+                className="bench-link"
+                onClick={() => dispatch(colonyLeftOut(l.colonyId))}
+              >
+                Take it in
+              </button>
+            )}
+          </li>
+        ))}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,95 @@
+import { Box, Button, Flex, Heading, Spinner, Text } from '@chakra-ui/react';
+import { dayInWords, type Apiary } from '@incremen/core';
+import { daysAhead, type NucRecipe, type NucsOnDay, type YardPlanRequest } from '@incremen/core/yardplan';
+import { proxy } from 'comlink';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { count } from '../../ui/format.ts';
+import { Select } from '../../ui/Select.tsx';
+import { yardPlanner } from '../../workers/yardPlanner.ts';
+
+const HowManyChart = lazy(() => import('./HowManyChart.tsx'));
+
+/** How many nucs of a recipe can be made today and on each of the days to come; a day leads to its plan. */
+export function HowMany({
+  apiary,
+  request,
+  recipe,
+  today,
+  onDay,
+}: {
+  readonly apiary: Apiary;
+  readonly request: YardPlanRequest;
+  readonly recipe: NucRecipe;
+  readonly today: string;
+  readonly onDay: (day: NucsOnDay) => void;
+}) {
+  const all = useMemo(() => daysAhead(today), [today]);
+  // Goals of the bench do not matter here: it asks for nucs alone.
+  const key = JSON.stringify({ ...request, goals: [], pins: [], forbids: [], day: today, recipe });
+  const [found, setFound] = useState<{ key: string; days: readonly NucsOnDay[] }>({ key: '', days: [] });
+  useEffect(() => {
+    let current = true;
+    const { recipe: asked, ...rest } = JSON.parse(key) as YardPlanRequest & { recipe: NucRecipe };
+    void yardPlanner('days').days(
+      apiary,
+      rest,
+      asked,
+      all,
+      proxy((day: NucsOnDay) => {
+        if (!current) return;
+        setFound((f) => ({ key, days: f.key === key ? [...f.days, day] : [day] }));
+      }),
+    );
+    return () => {
+      current = false;
+      void yardPlanner('days').stop();
+    };
+  }, [apiary, key, all]);
+  const days = useMemo(() => (found.key === key ? found.days : []), [found, key]);
+  const now = days.find((d) => d.day === today);
+  const most = days.reduce<NucsOnDay | undefined>(
+    (m, d) => (m === undefined || d.nucs > m.nucs ? d : m),
+    undefined,
+  );
+  const next = days.find((d) => now && d.nucs > now.nucs);
+  return (
+    <Box as="section" aria-label="How many, and when">
+      <Flex align="baseline" gap={3} wrap="wrap">
+        <Heading as="h2" fontSize="1.15rem">
+          How many, and when?
+        </Heading>
+        <Text flex="1 1 18rem" color="inkSoft">
+          {now
+            ? `${count(now.nucs, 'nuc')} today${next ? `, ${next.nucs} from ${dayInWords(next.day)}` : ''}${most && next && most.nucs > next.nucs ? `, ${most.nucs} on ${dayInWords(most.day)}` : ''}.`
+            : 'Reckoning…'}{' '}
+          {days.length < all.length && <Spinner size="xs" />}
+        </Text>
+        <Select
+          label="Plan for a day"
+          fit
+          value=""
+          options={[
+            ['', 'Plan for…'],
+            ...days.map((d) => [d.day, `${dayInWords(d.day)}: ${count(d.nucs, 'nuc')}`] as const),
+          ]}
+          onChange={(day) => {
+            const chosen = days.find((d) => d.day === day);
+            if (chosen) onDay(chosen);
+          }}
+        />
+        {most && most.nucs > 0 && (
+          <Button size="sm" minH="40px" variant="outline" bg="sheet" onClick={() => onDay(most)}>
+            Plan the best day
+          </Button>
+        )}
+      </Flex>
+      <Suspense fallback={<Box h="210px" />}>
+        <HowManyChart days={days} all={all} onDay={onDay} />
+      </Suspense>
+      <Text fontSize="sm" color="inkSoft">
+        From counts carried forward day by day: brood hatches, queens go on laying, nothing comes in. Each
+        figure is a plan that breaks no rule.
+      </Text>
+    </Box>
+  );
+}

@@ -1,0 +1,71 @@
+import { Box } from '@chakra-ui/react';
+import { dayInWords, type Day } from '@incremen/core';
+import type { NucsOnDay } from '@incremen/core/yardplan';
+import { BarChart, LineChart } from 'echarts/charts';
+import { GridComponent, LegendComponent, TooltipComponent } from 'echarts/components';
+import { init, use as register, type EChartsType } from 'echarts/core';
+import { SVGRenderer } from 'echarts/renderers';
+import { useEffect, useRef } from 'react';
+
+register([BarChart, LineChart, GridComponent, LegendComponent, TooltipComponent, SVGRenderer]);
+
+/** Nucs that can be made on each of the next days, as bars; a bar leads to the plan of its day. */
+export default function HowManyChart({
+  days,
+  all,
+  onDay,
+}: {
+  readonly days: readonly NucsOnDay[];
+  /** All days of the chart, those not worked out yet among them. */
+  readonly all: readonly Day[];
+  readonly onDay: (day: NucsOnDay) => void;
+}) {
+  const place = useRef<HTMLDivElement>(null);
+  const chart = useRef<EChartsType | null>(null);
+  useEffect(() => {
+    if (!place.current) return undefined;
+    chart.current = init(place.current, null, { renderer: 'svg' });
+    const watch = new ResizeObserver(() => chart.current?.resize());
+    watch.observe(place.current);
+    return () => {
+      watch.disconnect();
+      chart.current?.dispose();
+    };
+  }, []);
+  useEffect(() => {
+    const shown = chart.current;
+    if (!shown || !place.current) return undefined;
+    const ink = getComputedStyle(place.current).color;
+    shown.setOption({
+      animation: false,
+      textStyle: { fontFamily: 'inherit', color: ink, fontSize: 13 },
+      grid: { left: 34, right: 12, top: 30, bottom: 26 },
+      legend: { top: 0, right: 0, textStyle: { color: ink } },
+      tooltip: { trigger: 'axis' },
+      xAxis: {
+        type: 'category',
+        data: all.map((d) => dayInWords(d)),
+        axisLabel: { interval: 6, color: ink, formatter: (v: string) => v.replace(/^\w+ /, '') },
+      },
+      yAxis: { type: 'value', minInterval: 1, axisLabel: { color: ink } },
+      series: [
+        {
+          name: 'nucs',
+          type: 'bar',
+          data: all.map((d) => days.find((x) => x.day === d)?.nucs ?? null),
+          itemStyle: { color: '#2F8F83' },
+          barCategoryGap: '20%',
+        },
+      ],
+    });
+    const click = (e: { dataIndex?: number }) => {
+      const day = days.find((d) => d.day === all[e.dataIndex ?? -1]);
+      if (day) onDay(day);
+    };
+    shown.on('click', click as never);
+    return () => {
+      shown.off('click', click as never);
+    };
+  }, [days, all, onDay]);
+  return <Box ref={place} h="210px" w="100%" aria-hidden color="inkSoft" />;
+}

@@ -1,0 +1,87 @@
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { dayInWords } from '@incremen/core';
+import { count } from '../../ui/format.ts';
+import type { Bench } from './useBench.ts';
+
+/** How good the plan is, how that is known, and what is missing for all that was asked. */
+export function ProofLine({ bench, placed }: { readonly bench: Bench; readonly placed: number }) {
+  const { seen } = bench;
+  if (!seen) return null;
+  const short = seen.shortfalls;
+  return (
+    <Box display="grid" gap={2}>
+      <Flex gap={3} align="center" wrap="wrap">
+        <Text fontWeight="700" fontSize="1.1rem">
+          {inShort(bench)}
+        </Text>
+        <Box
+          as="span"
+          bg="accentSoft"
+          color="ink"
+          borderRadius="full"
+          px={3}
+          py={1}
+          fontSize="sm"
+          role="status"
+        >
+          {placed > 0 ? `${count(placed, 'frame')} placed by hand` : proofOf(bench)}
+        </Box>
+        {bench.busy && (
+          <>
+            <Text fontSize="sm" color="inkSoft">
+              looking further, round {bench.round} of {bench.rounds}
+            </Text>
+            <Button size="sm" minH="36px" variant="outline" bg="sheet" onClick={bench.stop}>
+              Stop
+            </Button>
+          </>
+        )}
+      </Flex>
+      {(short.length > 0 || bench.shortages.length > 0) && (
+        <Box
+          bg="nearSoft"
+          borderLeftWidth="4px"
+          borderColor="near"
+          borderRadius="md"
+          px={4}
+          py={2}
+          fontSize="sm"
+        >
+          {bench.shortages.length > 0 && (
+            <Text fontWeight="600">
+              Short by {bench.shortages.map((s) => `at least ${s.missing} ${s.unit}`).join(' and ')}.{' '}
+              {bench.wait
+                ? `Wait ${count(bench.wait.days, 'day')}, until ${dayInWords(bench.wait.day)}, or ask for fewer.`
+                : 'Ask for fewer, or give it what is missing.'}
+            </Text>
+          )}
+          <Box as="ul" listStyleType="none">
+            {short.slice(0, 5).map((s) => (
+              <li key={s.text}>{s.text}</li>
+            ))}
+            {short.length > 5 && <li>and {short.length - 5} more wishes that fall short</li>}
+          </Box>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function inShort({ seen }: Bench): string {
+  if (!seen) return '';
+  const parts = [
+    ...(seen.nucsMade > 0 ? [count(seen.nucsMade, 'nuc')] : []),
+    count(seen.hivesOpened, 'hive'),
+    `${count(seen.combsCarried + seen.combsFromStore, 'frame')} to carry`,
+    ...(seen.framesShaken > 0 ? [`${seen.framesShaken} to shake`] : []),
+  ];
+  return parts.join(' · ');
+}
+
+function proofOf({ gap, bound, proving, seen }: Bench): string {
+  if (gap === null || bound === null)
+    return proving ? 'no rule broken; proving how good it is' : 'no rule broken';
+  if (gap < 0.0005) return 'the best plan there is, proven';
+  const points = (seen?.cost ?? 0) - bound;
+  return `within ${(gap * 100).toFixed(gap < 0.1 ? 1 : 0)} % of the best there can be: ${points < 1 ? 'less than one comb carried' : `about ${count(Math.round(points), 'comb')} carried`} at most`;
+}

@@ -1,0 +1,113 @@
+import { dayInWords, type Apiary, type Day, type Operation } from '@incremen/core';
+import { NUC_RECIPES, type YardGoal, type YardGoalOf } from '@incremen/core/yardplan';
+import { count, mass } from '../../ui/format.ts';
+
+/** The kinds of goals in the order in which they are offered, and what each is for. */
+export const GOAL_KINDS: readonly {
+  readonly kind: YardGoal['kind'];
+  readonly title: string;
+  readonly what: string;
+}[] = [
+  { kind: 'makeNucs', title: 'Make nucs', what: 'So many, or as many as possible, by a recipe.' },
+  { kind: 'level', title: 'Level the yard', what: 'Who has most brood gives to who has least.' },
+  { kind: 'raise', title: 'Raise the weak', what: 'To a target by a day, with brood or nurse bees.' },
+  { kind: 'relieve', title: 'Free honey-bound nests', what: 'Stores out, empty comb in.' },
+  {
+    kind: 'hiveUp',
+    title: 'Hive up a nuc',
+    what: 'A full-sized box, stores from a neighbour, combs to draw.',
+  },
+  { kind: 'calm', title: 'Take swarm pressure off', what: 'Less brood, more room.' },
+  { kind: 'provision', title: 'Provision', what: 'So much food for winter or a dearth.' },
+  { kind: 'shrink', title: 'Bring down to fewer boxes', what: 'As many as its bees will cover.' },
+  { kind: 'unite', title: 'Unite two colonies', what: 'One becomes part of the other.' },
+];
+
+export const titleOf = (kind: YardGoal['kind']) => GOAL_KINDS.find((g) => g.kind === kind)?.title ?? kind;
+
+/** How a nuc gets its queen. */
+export const QUEEN_WAYS = [
+  ['raises', 'raises its own queen'],
+  ['cell', 'gets a ripe cell'],
+  ['mated', 'gets a mated queen'],
+  ['old-queen', 'takes the old queen along'],
+] as const;
+
+const QUEEN_SHORT = {
+  raises: 'own queens',
+  cell: 'ripe cells',
+  mated: 'mated queens',
+  'old-queen': 'old queens',
+};
+
+/** A goal of a kind with the settings that most would begin with. */
+export function newGoal(
+  kind: YardGoal['kind'],
+  id: string,
+  colonies: readonly { readonly id: string; readonly lane: string; readonly slots: number }[],
+  day: Day,
+): YardGoal {
+  const base = { id, importance: 2 } as const;
+  const first = colonies[0]?.id ?? '';
+  const nuc = colonies.find((c) => c.slots <= 6)?.id ?? first;
+  const tall = colonies.toSorted((a, b) => b.slots - a.slots)[0]?.id ?? first;
+  const strong = colonies.find((c) => c.lane === 'giver')?.id ?? first;
+  switch (kind) {
+    case 'makeNucs': {
+      const recipe = NUC_RECIPES[0]?.recipe;
+      if (!recipe) throw new Error('there must be a recipe');
+      return { ...base, kind, count: 2, recipe };
+    }
+    case 'level':
+      return { ...base, kind, by: 'capped' };
+    case 'raise':
+      return { ...base, kind, colonyIds: [], by: 'bees', targetFrames: 6, onDay: day };
+    case 'calm':
+      return { ...base, kind, colonyIds: [strong] };
+    case 'shrink':
+      return { ...base, kind, colonyId: tall, boxes: 1 };
+    case 'relieve':
+      return { ...base, kind, colonyIds: [] };
+    case 'provision':
+      return { ...base, kind, colonyIds: [], storesKg: 12 };
+    case 'unite':
+      return { ...base, kind, fromId: colonies[1]?.id ?? first, intoId: first };
+    case 'hiveUp':
+      return { ...base, kind, colonyId: nuc, slots: 10 };
+  }
+}
+
+/** A request in a few words, for the table of alternatives and the list of work. */
+export function labelOf(goals: readonly YardGoal[], apiary: Apiary, units: Operation['units']): string {
+  return goals.map((g) => wordsOf(g, apiary, units)).join(', ') || 'Nothing asked';
+}
+
+function wordsOf(goal: YardGoal, apiary: Apiary, units: Operation['units']): string {
+  const name = (id: string) => apiary.colony[id]?.name ?? 'a colony';
+  const names = (ids: readonly string[], all: string) => (ids.length === 0 ? all : ids.map(name).join(', '));
+  switch (goal.kind) {
+    case 'makeNucs':
+      return nucWords(goal);
+    case 'level':
+      return `level by ${goal.by === 'capped' ? 'capped brood' : 'brood'}`;
+    case 'raise':
+      return `raise ${names(goal.colonyIds, 'the weak')} to ${goal.targetFrames} of ${goal.by} by ${dayInWords(goal.onDay)}`;
+    case 'calm':
+      return `calm ${names(goal.colonyIds, 'all')}`;
+    case 'shrink':
+      return `${name(goal.colonyId)} down to ${count(goal.boxes, 'box', 'boxes')}`;
+    case 'relieve':
+      return `free ${names(goal.colonyIds, 'honey-bound nests')}`;
+    case 'provision':
+      return `${mass(goal.storesKg, units)} for ${names(goal.colonyIds, 'each')}`;
+    case 'unite':
+      return `unite ${name(goal.fromId)} into ${name(goal.intoId)}`;
+    case 'hiveUp':
+      return `hive up ${name(goal.colonyId)}`;
+  }
+}
+
+function nucWords(goal: YardGoalOf<'makeNucs'>): string {
+  const many = goal.count === null ? 'most nucs' : count(goal.count, 'nuc');
+  return `${many}, ${QUEEN_SHORT[goal.recipe.queen]}${goal.recipe.distance === 'away' ? ', away' : ''}`;
+}

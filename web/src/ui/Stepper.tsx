@@ -1,0 +1,67 @@
+import { Minus, Plus } from 'lucide-react';
+import { useId } from 'react';
+
+/** A number that goes up and down by steps, or is typed. */
+export function Stepper({
+  label,
+  value,
+  min,
+  max,
+  step = 1,
+  unit,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: number;
+  readonly min: number;
+  readonly max: number;
+  readonly step?: number;
+  readonly unit?: string;
+  readonly onChange: (value: number) => void;
+}) {
+  const id = useId();
+  const within = (n: number) => Math.min(max, Math.max(min, Math.round(n / step) * step));
+  const set = (n: number) => {
+    const next = Number(within(n).toFixed(2));
+    if (Number.isFinite(next) && next !== value) onChange(next);
+  };
+  return (
+    <div className="stepper">
+      <label htmlFor={id}>{label}</label>
+      <span className="stepper-keys">
+        <button
+          type="button"
+          className="key key-mark"
+          aria-label={`Less: ${label}`}
+          disabled={value <= min}
+          onClick={() => set(value - step)}
+        >
+          <Minus size={16} aria-hidden />
+        </button>
+        <input
+          id={id}
+          inputMode="decimal"
+          className="stepper-value"
+          key={value}
+          defaultValue={value}
+          onBlur={(e) => set(Number(e.target.value.replace(',', '.')))}
+          onKeyDown={(e) => {
+            if (e.key === 'Enter') set(Number(e.currentTarget.value.replace(',', '.')));
+            if (e.key === 'ArrowUp') set(value + step);
+            if (e.key === 'ArrowDown') set(value - step);
+          }}
+        />
+        <button
+          type="button"
+          className="key key-mark"
+          aria-label={`More: ${label}`}
+          disabled={value >= max}
+          onClick={() => set(value + step)}
+        >
+          <Plus size={16} aria-hidden />
+        </button>
+        {unit && <span className="stepper-unit">{unit}</span>}
+      </span>
+    </div>
+  );
+}
