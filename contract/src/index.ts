@@ -9,3 +9,4 @@ export { operationSummary, type OperationSummary, type Readings, type Snapshot }
 export { problemDocument, pointerOf, type ProblemDocument } from './problem.ts';
 export { journalPage, type JournalPage } from './journal.ts';
 export { API_PATHS } from './paths.ts';
+export { yardPlanQuestion, type YardPlanAnswer, type YardPlanQuestion } from './yardPlan.ts';

@@ -9,5 +9,6 @@ export const API_PATHS = {
   bundle: (op: string) => `/api/operations/${op}/bundle`,
   photo: (op: string, photoId: string) => `/api/operations/${op}/photos/${photoId}`,
   readings: (op: string) => `/api/operations/${op}/readings`,
+  yardPlan: (op: string) => `/api/operations/${op}/yard-plan`,
   bundleSchema: () => '/api/schema/apiary-v1.json',
 } as const;

@@ -117,6 +117,7 @@ export {
   PHOTO_LIMITS,
   RECORD_KINDS,
   RECORD_SCHEMAS,
+  yardPlanRecord,
   type AnyRecord,
   type Apiary,
   type Box,

@@ -12,6 +12,7 @@ import { photosRouter } from './photos/router.ts';
 import { answerErrors, sendProblem } from './problems/errorHandler.ts';
 import { ProblemError } from './problems/ProblemError.ts';
 import { readingsRouter } from './readings/router.ts';
+import { yardPlanRouter } from './yardplan/router.ts';
 
 /** The application: API under /api, and the built web client if there is one in `webDir`. */
 export function createApp(orm: MikroORM, webDir?: string): Express {
@@ -54,6 +55,7 @@ export function createApp(orm: MikroORM, webDir?: string): Express {
   api.use('/operations', operationsRouter(store));
   api.use('/operations/:op/photos', photosRouter(orm));
   api.use('/operations/:op/readings', readingsRouter(orm));
+  api.use('/operations/:op/yard-plan', yardPlanRouter(store));
   api.use((req, res) => {
     sendProblem(
       res,

@@ -15,6 +15,9 @@ type Role = 'brood' | 'bread' | 'stores' | 'empty';
 /** What it costs that a frame which hangs there already gets another slot. */
 const SLIDE: Readonly<Record<OrderSchool, number>> = { keep: 2.5, nest: 0.7 };
 
+/** What it costs that two frames which hang there already change their order: when it is to be kept, nothing outweighs it. */
+const TURNED: Readonly<Record<OrderSchool, number>> = { keep: 20, nest: 0 };
+
 /** Brood on so much of a comb makes it part of the nest. */
 const NEST = 0.1;
 
@@ -72,6 +75,7 @@ export function costOf(
   school: OrderSchool,
 ): number {
   let cost = 0;
+  let lastSlot = 0;
   const roles = order.map((f) => (f ? roleOf(f.frame) : null));
   const first = roles.indexOf('brood');
   const last = roles.lastIndexOf('brood');
@@ -86,7 +90,11 @@ export function costOf(
       if (i > lowest && i < highest) cost += 5;
       return;
     }
-    if (f.slot !== null && f.slot !== slots[i]) cost += SLIDE[school];
+    if (f.slot !== null) {
+      if (f.slot !== slots[i]) cost += SLIDE[school];
+      if (f.slot < lastSlot) cost += TURNED[school];
+      lastSlot = f.slot;
+    }
     if (role === 'brood') {
       cost += 0.2 * f.frame.brood * Math.abs(i - middle);
       return;

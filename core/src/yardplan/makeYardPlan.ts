@@ -100,7 +100,8 @@ export function makeYardPlan(
           ]
         : [];
     }),
-    ledger: ledgerOf(problem, seen).flatMap((l) => l.lines),
+    // What is met with room to spare need not be kept: of a large yard that is thousands of lines.
+    ledger: ledgerOf(problem, seen).flatMap((l) => l.lines.filter((line) => line.state !== 'met')),
     shortfalls: seen.shortfalls.map((s) => s.text),
     kit: kitOf(problem, laid, made, hived),
     cautions: [

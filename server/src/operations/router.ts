@@ -75,7 +75,7 @@ export function operationsRouter(store: OperationStore): Router {
   return router;
 }
 
-const requireJson: express.RequestHandler = (req, _res, next) => {
+export const requireJson: express.RequestHandler = (req, _res, next) => {
   if (req.body !== undefined) {
     next();
     return;

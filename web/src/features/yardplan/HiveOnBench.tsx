@@ -44,6 +44,8 @@ export const HiveOnBench = memo(function HiveOnBench({
   const at = frames.findIndex((f) => f.id === acts.chosen);
   const { width, height } = hiveSize(boxes);
 
+  const go = (to: number) => acts.choose(frames[Math.min(frames.length - 1, Math.max(0, to))]?.id ?? null);
+
   function onKeyDown(e: KeyboardEvent) {
     const { key } = e;
     const handled = () => {
@@ -59,7 +61,6 @@ export const HiveOnBench = memo(function HiveOnBench({
       handled();
       return;
     }
-    const go = (to: number) => acts.choose(frames[Math.min(frames.length - 1, Math.max(0, to))]?.id ?? null);
     if (key === 'ArrowRight') go(at + 1);
     else if (key === 'ArrowLeft') go(at < 0 ? 0 : at - 1);
     else if (key === 'Home') go(0);
@@ -91,7 +92,10 @@ export const HiveOnBench = memo(function HiveOnBench({
           const frameId = (e.target as HTMLElement).dataset['frame'];
           if (frameId) acts.choose(frameId);
         }}
-        onFocus={() => at < 0 && !acts.carrying && acts.choose(frames[0]?.id ?? null)}
+        onFocus={(e) => {
+          // The mouse chooses by what it clicks.
+          if (e.currentTarget.matches(':focus-visible') && at < 0 && !acts.carrying) go(0);
+        }}
       >
         <HiveDrawing
           boxes={boxes}

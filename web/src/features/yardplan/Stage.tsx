@@ -70,11 +70,7 @@ export function Stage({
     <DndContext
       sensors={sensors}
       collisionDetection={pointerWithin}
-      onDragStart={(e) => {
-        const id = (e.active.data.current?.['frameId'] as string | undefined) ?? null;
-        setCarried(id);
-        acts.choose(id);
-      }}
+      onDragStart={(e) => setCarried((e.active.data.current?.['frameId'] as string | undefined) ?? null)}
       onDragOver={(e) => onHover(pinOf(e))}
       onDragEnd={(e) => {
         setCarried(null);

@@ -362,21 +362,29 @@ function Worked({
               ? `Held over ${nameOf(hover.to === STORE_KEY ? STORE : problem.units.findIndex((u) => u.key === hover.to))}. ${tried && tried.broken.length > 0 ? `Breaks: ${tried.broken.map((l) => l.label).join(', ')}` : 'No rule is broken.'}`
               : ''}
           </Text>
-          {frame && (
-            <FramePanel
-              problem={problem}
-              plan={plan}
-              seen={seen}
-              laid={picture.laid}
-              frame={frame}
-              request={request}
-              nameOf={nameOf}
-              onPlace={place}
-              onPin={(pin) => dispatch(pinToggled(pin))}
-              onForbid={(pin) => dispatch(forbidToggled(pin))}
-              onClose={() => setChosen(null)}
-            />
-          )}
+          {/* Its place is kept: what hangs below must not slip away under the finger. */}
+          <Box minH={{ base: 0, md: '152px' }} display="grid">
+            {frame ? (
+              <FramePanel
+                problem={problem}
+                plan={plan}
+                seen={seen}
+                laid={picture.laid}
+                frame={frame}
+                request={request}
+                nameOf={nameOf}
+                onPlace={place}
+                onPin={(pin) => dispatch(pinToggled(pin))}
+                onForbid={(pin) => dispatch(forbidToggled(pin))}
+                onClose={() => setChosen(null)}
+              />
+            ) : (
+              <Text color="inkSoft" fontSize="sm" px={3} py={2} bg="sunk" borderRadius="lg">
+                Choose a frame to see what is on it, where it goes and why. Drag it into another hive, or take
+                it up with Enter; the rules answer while it is held there.
+              </Text>
+            )}
+          </Box>
           {nothing ? (
             <Text>Nothing has to be moved: what you want is there, or nothing can be given for it.</Text>
           ) : (

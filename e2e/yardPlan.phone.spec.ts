@@ -1,0 +1,39 @@
+import { expect, test } from './fixtures.ts';
+
+test('a finger that rests takes a frame up and carries it into another hive', async ({ page, records }) => {
+  await records.get();
+  await page.goto('/plan');
+  await page.getByRole('button', { name: /^Make nucs/ }).click();
+  await expect(page.getByText(/frames? to carry/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('button', { name: 'Stop', exact: true })).toBeHidden({ timeout: 30_000 });
+  const nuc = page.getByRole('listbox', { name: 'Frames of Nuc 1 after the work' });
+  const frame = page
+    .getByRole('listbox', { name: 'Frames of Nuc 2 after the work' })
+    .getByRole('option')
+    .nth(1);
+  await nuc.scrollIntoViewIfNeeded();
+  await frame.scrollIntoViewIfNeeded();
+  const at = async (place: typeof nuc) => {
+    const box = await place.boundingBox();
+    if (!box) throw new Error('not on the page');
+    return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  };
+  const from = await at(frame);
+  const to = await at(nuc);
+  const touch = await page.context().newCDPSession(page);
+  const send = (type: 'touchStart' | 'touchMove' | 'touchEnd', points: { x: number; y: number }[]) =>
+    touch.send('Input.dispatchTouchEvent', { type, touchPoints: points });
+  await send('touchStart', [from]);
+  await page.waitForTimeout(350);
+  for (let k = 1; k <= 8; k++) {
+    await send('touchMove', [
+      { x: from.x + ((to.x - from.x) * k) / 8, y: from.y + ((to.y - from.y) * k) / 8 },
+    ]);
+    await page.waitForTimeout(30);
+  }
+  await expect(page.getByRole('heading', { name: 'Rules, if it hung there' })).toBeAttached();
+  await send('touchEnd', []);
+  await expect(page.getByText('1 frame placed by hand')).toBeAttached();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('1 frame placed by hand')).toBeHidden();
+});

@@ -1,0 +1,55 @@
+import type { YardPlanAnswer, YardPlanQuestion } from '@incremen/contract';
+import { failure, success, type Apiary, type Result } from '@incremen/core';
+import {
+  boundOf,
+  buildProblem,
+  evaluate,
+  faultsOfPlan,
+  gapOf,
+  makeYardPlan,
+  shortageOf,
+  YardSearch,
+} from '@incremen/core/yardplan';
+import loadSolver from 'highs';
+import { randomUUID } from 'node:crypto';
+import { parentPort, workerData } from 'node:worker_threads';
+
+/** What the thread is given to work on. */
+export interface PlanWork {
+  readonly apiary: Apiary;
+  readonly question: YardPlanQuestion;
+}
+
+async function workOut({ apiary, question }: PlanWork): Promise<Result<YardPlanAnswer>> {
+  const built = buildProblem(apiary, question.request);
+  if (!built.ok) return failure(...built.problems);
+  const problem = built.value;
+  const search = new YardSearch(problem);
+  search.first();
+  for (let r = 0; r < question.rounds; r++) search.round();
+  const { plan, price, feasible } = search.best();
+  const seen = evaluate(problem, plan);
+  const solver = question.prove === 'no' ? null : await loadSolver();
+  const bound = solver && question.prove !== 'no' ? boundOf(problem, solver, question.prove) : null;
+  const { yardPlan } = makeYardPlan(
+    apiary,
+    problem,
+    plan,
+    { names: {}, bound, name: 'Worked out by the server' },
+    randomUUID,
+  );
+  return success({
+    plan: yardPlan,
+    nucsMade: seen.nucsMade,
+    hivesOpened: seen.hivesOpened,
+    combsCarried: seen.combsCarried,
+    cost: price,
+    bound,
+    gap: bound === null ? null : gapOf(price, bound),
+    shortfalls: seen.shortfalls.map((s) => s.text),
+    shortages: solver && seen.shortfalls.some((s) => s.unit === null) ? shortageOf(problem, solver) : [],
+    faults: feasible ? [] : faultsOfPlan(problem, plan),
+  });
+}
+
+parentPort?.postMessage(await workOut(workerData as PlanWork));
