@@ -13,6 +13,8 @@ const VIEWS = [
   'seen',
   'outbox',
   'plan',
+  'plan bench',
+  'empty bench',
   'work',
   'follow-ups',
   'look',
@@ -46,6 +48,8 @@ test.describe('every view', () => {
         compare: `/compare?c=${tansy}&c=${r.colony.find((c) => c.name === 'Mallow')?.id}`,
         outbox: '/outbox',
         plan: `/colonies/${r.colony.find((c) => c.name === 'Sorrel')?.id}/plan`,
+        'plan bench': `/plan?goal=hiveUp&colony=${r.colony.find((c) => c.name === 'Clary')?.id}`,
+        'empty bench': '/plan',
         work: new URL(page.url()).pathname,
         'follow-ups': '/follow-ups',
         look: `/look/${due}`,
@@ -55,11 +59,14 @@ test.describe('every view', () => {
         'set up': '/setup',
       };
       const views =
-        look === 'light' ? VIEWS : (['board', 'colony', 'count', 'seen', 'line', 'plan', 'look'] as const);
+        look === 'light'
+          ? VIEWS
+          : (['board', 'colony', 'count', 'seen', 'line', 'plan', 'plan bench', 'look'] as const);
       for (const view of views) {
         await page.goto(address[view]);
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
         if (view === 'plan') await expect(page.getByRole('list', { name: 'Rules' })).toBeVisible();
+        if (view === 'plan bench') await expect(page.getByText(/frames? to carry/)).toBeVisible();
         const axe = new AxeBuilder({ page });
         // Only the colours differ between looks; the rest is checked once.
         const checked =

@@ -211,11 +211,13 @@ test('a nuc that has outgrown its box is hived up with stores of a honey-bound n
 }) => {
   await records.get();
   test.setTimeout(120_000);
-  await page.goto('/plan');
-  await page.getByRole('button', { name: /^Hive up a nuc/ }).click();
+  await page.goto('/');
+  const clarysCard = page.getByRole('link', { name: /^Clary/ });
+  await expect(clarysCard).toContainText('Nuc is full: hive it up');
+  await clarysCard.click();
+  await page.getByRole('link', { name: 'Hive it up' }).click();
   await expect(page.getByLabel('Nuc to hive up').locator('option:checked')).toHaveText('Clary');
-  await page.getByRole('textbox', { name: 'box of' }).fill('10');
-  await page.getByLabel('Add a goal').selectOption('relieve');
+  await expect(page.getByRole('region', { name: 'Free honey-bound nests' })).toBeVisible();
   await workedOut(page);
   const r0 = (await records.get()).records;
   const clary = r0.colony.find((c) => c.name === 'Clary');

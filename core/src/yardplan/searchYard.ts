@@ -254,7 +254,7 @@ export class YardSearch {
     }
     if (kind < 0.9) return this.proposeShake(u);
     if (kind < 0.998) return this.proposeStore(u);
-    return this.proposeNuc(active);
+    return kind < 0.9993 ? this.proposeNuc(active) : this.proposeClosing(active);
   }
 
   private proposeShake(u: number): (() => void) | null {
@@ -305,8 +305,7 @@ export class YardSearch {
     const shaken = [...(this.shakenAt[nuc] ?? [])];
     if (made && guests.length === 0) return null;
     if (!made && this.isDone(this.problem.units[nuc]?.goalId ?? null)) return null;
-    for (const i of guests) this.put(i, this.problem.frames[i]?.home as number);
-    for (const i of shaken) this.shake(i, NOBODY);
+    this.tearDown(nuc);
     this.state.settle();
     this.buildNuc(nuc, this.someDonors(nuc));
     this.state.settle();
@@ -314,12 +313,55 @@ export class YardSearch {
     const at = active.indexOf(nuc);
     if (now && at < 0) active.push(nuc);
     return () => {
-      for (const i of [...(this.guests[nuc] ?? [])]) this.put(i, this.problem.frames[i]?.home as number);
-      for (const i of [...(this.shakenAt[nuc] ?? [])]) this.shake(i, NOBODY);
+      this.tearDown(nuc);
       for (const i of guests) this.put(i, nuc);
       for (const i of shaken) this.shake(i, nuc);
       if (at < 0 && now) drop(active, nuc);
     };
+  }
+
+  /**
+   * Leaves one open hive shut: every nuc that draws on it is made anew from others that are open already.
+   * Single frames never get there, for the hive has to be opened until the last of them is back.
+   */
+  private proposeClosing(active: number[]): (() => void) | null {
+    const giver = this.pick(this.problem.frames)?.home ?? STORE;
+    if (giver === STORE || this.state.sum(giver, AT.touched) < 0.5) return null;
+    const draws = (i: number) => this.problem.frames[i]?.home === giver;
+    const nucs = this.nucs.filter(
+      (n) => this.guests[n]?.some(draws) === true || this.shakenAt[n]?.some(draws) === true,
+    );
+    if (nucs.length === 0 || nucs.length > 6) return null;
+    const before = nucs.map((n) => ({
+      nuc: n,
+      guests: [...(this.guests[n] ?? [])],
+      shaken: [...(this.shakenAt[n] ?? [])],
+    }));
+    for (const n of nucs) this.tearDown(n);
+    this.state.settle();
+    for (const n of nucs) {
+      const open = this.donorsOf(n).filter((d) => d !== giver && this.state.sum(d, AT.touched) > 0.5);
+      const all = this.donorsOf(n).filter((d) => d !== giver);
+      const some = Array.from({ length: 4 }, () => this.pick(open.length > 0 ? open : all) ?? giver);
+      if (!this.buildNuc(n, some)) this.buildNuc(n, [...some, ...open.slice(0, 6), this.pick(all) ?? giver]);
+    }
+    this.state.settle();
+    const left = nucs.filter((n) => !this.state.isMadeNuc(n) && active.includes(n));
+    for (const n of left) drop(active, n);
+    return () => {
+      for (const n of nucs) this.tearDown(n);
+      for (const { nuc, guests, shaken } of before) {
+        for (const i of guests) this.put(i, nuc);
+        for (const i of shaken) this.shake(i, nuc);
+      }
+      active.push(...left);
+    };
+  }
+
+  /** Sends everything of a nuc home that is not pinned to it. */
+  private tearDown(nuc: number): void {
+    for (const i of [...(this.guests[nuc] ?? [])]) this.put(i, this.problem.frames[i]?.home as number);
+    for (const i of [...(this.shakenAt[nuc] ?? [])]) this.shake(i, NOBODY);
   }
 
   private donorsOf(nuc: number): number[] {

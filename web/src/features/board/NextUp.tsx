@@ -4,6 +4,7 @@ import { memo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { topicInWords } from '../followups/topics.ts';
+import { wayOut } from './wayOut.ts';
 
 interface Item {
   readonly key: string;
@@ -62,7 +63,18 @@ function nextItems(apiary: Apiary, states: readonly ColonyState[], today: Day): 
   const planned = (s: ColonyState) =>
     Object.values(apiary.plan).find((p) => p.colonyId === s.colony.id && p.status === 'draft');
   const busy = new Set(working.map((p) => p.colonyId));
+  const yards = Object.values(apiary.yardPlan).filter(
+    (p) => p.status === 'working' && p.body.units.some((u) => here.has(u.colonyId)),
+  );
   return [
+    ...yards.map((p): Item => ({
+      key: p.id,
+      who: p.name.charAt(0).toUpperCase() + p.name.slice(1),
+      what: 'Work begun and not finished',
+      verb: 'Go on',
+      to: `/work/yard/${p.id}`,
+      urgent: true,
+    })),
     ...working.map((p): Item => ({
       key: p.id,
       who: apiary.colony[p.colonyId]?.name ?? '',
@@ -85,8 +97,10 @@ function nextItems(apiary: Apiary, states: readonly ColonyState[], today: Day): 
         key: s.colony.id,
         who: s.colony.name,
         what: s.reason,
-        verb: s.reason.startsWith('Swarm') ? 'Plan a split' : 'Open',
-        to: s.reason.startsWith('Swarm') ? planOrWork(s, planned(s)?.id) : `/colonies/${s.colony.id}`,
+        ...(wayOut(s) ??
+          (s.reason.startsWith('Swarm')
+            ? { verb: 'Plan a split', to: planOrWork(s, planned(s)?.id) }
+            : { verb: 'Open', to: `/colonies/${s.colony.id}` })),
         urgent: true,
       })),
     ...states

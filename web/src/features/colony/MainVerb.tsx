@@ -2,6 +2,7 @@ import { Button } from '@chakra-ui/react';
 import { openFollowUps, type Apiary, type ColonyState } from '@incremen/core';
 import { Eye, Split } from 'lucide-react';
 import { Link } from 'react-router';
+import { wayOut } from '../board/wayOut.ts';
 
 /** The one thing to do next with this colony. */
 export function MainVerb({
@@ -36,6 +37,14 @@ export function MainVerb({
         <Link to={`/look/${due.id}`}>
           <Eye size={18} aria-hidden /> Record the look
         </Link>
+      </Button>
+    );
+  }
+  const way = wayOut(state);
+  if (way) {
+    return (
+      <Button asChild minH="44px">
+        <Link to={way.to}>{way.verb}</Link>
       </Button>
     );
   }

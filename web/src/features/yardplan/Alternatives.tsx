@@ -93,7 +93,7 @@ export function Alternatives({
           Keep this beside
         </Button>
       </Flex>
-      <Box overflowX="auto" tabIndex={0} role="region" aria-label="Plans side by side">
+      <Box overflowX="auto" position="relative" tabIndex={0} role="region" aria-label="Plans side by side">
         <table className="bench-table">
           <thead>
             <tr>

@@ -80,42 +80,43 @@ export const HiveOnBench = memo(function HiveOnBench({
       data-over={isOver || isTarget || undefined}
       style={{ width: width * SCALE, ...(hive.ink ? { ['--ink' as string]: hive.ink } : {}) }}
     >
-      <div
-        role="listbox"
-        tabIndex={0}
-        aria-label={`Frames of ${unit.name} ${side === 'before' ? 'before' : 'after the work'}`}
-        aria-activedescendant={at >= 0 ? `${id}-${frames[at]?.id ?? ''}` : undefined}
-        className="bench-frames"
-        style={{ width: width * SCALE, height: height * SCALE }}
-        onKeyDown={onKeyDown}
-        onClick={(e) => {
-          const frameId = (e.target as HTMLElement).dataset['frame'];
-          if (frameId) acts.choose(frameId);
-        }}
-        onFocus={(e) => {
-          // The mouse chooses by what it clicks.
-          if (e.currentTarget.matches(':focus-visible') && at < 0 && !acts.carrying) go(0);
-        }}
-      >
+      <div className="bench-frames" style={{ width: width * SCALE, height: height * SCALE }}>
         <HiveDrawing
           boxes={boxes}
           queenColour={hive.queenColour}
           label={`${side === 'before' ? 'Before' : 'After'}: ${hiveInWords(unit.name, boxes)}`}
           scale={SCALE}
         />
-        {frames.map((f) => (
-          <Handle
-            key={f.id}
-            id={`${id}-${f.id}`}
-            frameId={f.id}
-            side={side}
-            boxes={boxes}
-            boxId={f.box.id}
-            slot={f.slot}
-            label={problem.frames.find((p) => p.id === f.id)?.label ?? `comb of the store, slot ${f.slot}`}
-            chosen={acts.chosen === f.id}
-          />
-        ))}
+        <div
+          role="listbox"
+          tabIndex={0}
+          aria-label={`Frames of ${unit.name} ${side === 'before' ? 'before' : 'after the work'}`}
+          aria-activedescendant={at >= 0 ? `${id}-${frames[at]?.id ?? ''}` : undefined}
+          className="bench-handles"
+          onKeyDown={onKeyDown}
+          onClick={(e) => {
+            const frameId = (e.target as HTMLElement).dataset['frame'];
+            if (frameId) acts.choose(frameId);
+          }}
+          onFocus={(e) => {
+            // The mouse chooses by what it clicks.
+            if (e.currentTarget.matches(':focus-visible') && at < 0 && !acts.carrying) go(0);
+          }}
+        >
+          {frames.map((f) => (
+            <Handle
+              key={f.id}
+              id={`${id}-${f.id}`}
+              frameId={f.id}
+              side={side}
+              boxes={boxes}
+              boxId={f.box.id}
+              slot={f.slot}
+              label={problem.frames.find((p) => p.id === f.id)?.label ?? `comb of the store, slot ${f.slot}`}
+              chosen={acts.chosen === f.id}
+            />
+          ))}
+        </div>
       </div>
     </div>
   );

@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Heading, Spinner, Text } from '@chakra-ui/react';
-import { coloniesOfYard, dayInWords, type Apiary, type RuleLine } from '@incremen/core';
+import { coloniesOfYard, dayInWords, placeOf, type Apiary, type RuleLine } from '@incremen/core';
 import {
   alternativeOf,
   evaluate,
@@ -12,10 +12,11 @@ import {
   whyNotThere,
   type FramePin,
   type NucsOnDay,
+  type YardGoal,
   type YardPlanRequest,
 } from '@incremen/core/yardplan';
 import { Redo2, Undo2 } from 'lucide-react';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useApiary, useOperation, useSend, useToday } from '../../mirror/hooks.ts';
@@ -31,7 +32,7 @@ import { Alternatives } from './Alternatives.tsx';
 import { benchPicture } from './benchHives.ts';
 import { FramePanel } from './FramePanel.tsx';
 import { GoalPanel, makeGoal } from './GoalPanel.tsx';
-import { GOAL_KINDS, labelOf } from './goalWords.ts';
+import { GOAL_KINDS, labelOf, newGoal } from './goalWords.ts';
 import { HowMany } from './HowMany.tsx';
 import type { FrameActs } from './HiveOnBench.tsx';
 import { MoveList } from './MoveList.tsx';
@@ -58,7 +59,7 @@ export function YardPlanPage() {
   const apiary = useApiary();
   const today = useToday();
   const dispatch = useAppDispatch();
-  const [params] = useSearchParams();
+  const [params, setParams] = useSearchParams();
   const now = useAppSelector((s) => s.planner.now);
   const yards = useMemo(
     () =>
@@ -67,14 +68,27 @@ export function YardPlanPage() {
       ),
     [apiary],
   );
-  const wanted = params.get('yard');
+  const colony = apiary.colony[params.get('colony') ?? ''];
+  const wanted = params.get('yard') ?? (colony && placeOf(apiary, colony).yard?.id) ?? null;
   const yardId = yards.find((y) => y.id === wanted)?.id ?? yards[0]?.id;
+  const kind = GOAL_KINDS.find((g) => g.kind === params.get('goal'))?.kind;
   const stale = now?.request.yardIds.some((id) => !apiary.yard[id]) ?? false;
-  const other =
-    wanted !== null && yardId !== undefined && now !== null && !now.request.yardIds.includes(yardId);
+  const other = wanted !== null && now !== null && !now.request.yardIds.includes(wanted);
+  const asking = params.toString();
+  const taken = useRef<string | null>(null);
   useEffect(() => {
-    if (yardId !== undefined && (now === null || stale || other)) dispatch(begun(requestFor(yardId, today)));
-  }, [dispatch, yardId, now, stale, other, today]);
+    if (yardId === undefined) return;
+    if (kind) {
+      if (taken.current === asking) return;
+      taken.current = asking;
+      // Asked for from elsewhere, once: what is changed here must not be asked for again on the way back.
+      dispatch(begun({ ...requestFor(yardId, today), goals: goalsFor(kind, colony?.id, today) }));
+      setParams({}, { replace: true });
+      return;
+    }
+    taken.current = null;
+    if (now === null || stale || other) dispatch(begun(requestFor(yardId, today)));
+  }, [dispatch, setParams, yardId, kind, asking, colony?.id, now, stale, other, today]);
   if (yardId === undefined) {
     return (
       <Box>
@@ -86,8 +100,17 @@ export function YardPlanPage() {
       </Box>
     );
   }
-  if (now === null || stale) return null;
+  if (now === null || stale || kind) return null;
   return <BenchView apiary={apiary} request={now.request} placed={now.placed} today={today} />;
+}
+
+/** The goals for one colony that a view elsewhere leads to. */
+function goalsFor(kind: YardGoal['kind'], colonyId: string | undefined, day: string): YardGoal[] {
+  const about = colonyId ? [{ id: colonyId, lane: '', slots: 0 }] : [];
+  const goal = newGoal(kind, `${kind}1`, about, day);
+  // What a nuc is given in its new box comes from neighbours that have too much.
+  if (kind === 'hiveUp') return [goal, newGoal('relieve', 'relieve2', [], day)];
+  return [goal.kind === 'relieve' && colonyId ? { ...goal, colonyIds: [colonyId] } : goal];
 }
 
 function requestFor(yardId: string, day: string): YardPlanRequest {

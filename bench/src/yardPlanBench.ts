@@ -1,0 +1,115 @@
+import {
+  boundOf,
+  buildProblem,
+  evaluate,
+  gapOf,
+  NUC_RECIPES,
+  YardSearch,
+  type Solver,
+  type YardGoal,
+  type YardPlanRequest,
+} from '@incremen/core/yardplan';
+import loadSolver from 'highs';
+import { generatedYards } from '@incremen/core/testing';
+import { median } from './statistics.ts';
+
+/** Yards as a sideline keeper has them, and larger: colonies, nucs asked for, yards, seconds to look. */
+const SIZES = [
+  { colonies: 12, nucs: 3, yards: 1, seconds: 1 },
+  { colonies: 12, nucs: 6, yards: 1, seconds: 1 },
+  { colonies: 30, nucs: 8, yards: 1, seconds: 2 },
+  { colonies: 60, nucs: 15, yards: 1, seconds: 5 },
+  { colonies: 120, nucs: 30, yards: 6, seconds: 8 },
+  { colonies: 240, nucs: 60, yards: 12, seconds: 8 },
+] as const;
+
+const SEEDS = [1, 2, 3] as const;
+
+/** Plans for generated yards: first plan, how soon it is as good as it gets, and how far from the proven bound. */
+export async function benchYardPlans(): Promise<void> {
+  const solver = await loadSolver();
+  console.log('\nPlanner of yards: nucs by the five-frame recipe, own queens (one core)');
+  console.log('colonies/nucs   problem  first plan   price first → found   within 1 % of found after   gap to bound   heap');
+  for (const size of SIZES) {
+    const runs = SEEDS.map((seed) => measure(size, seed, solver));
+    const mid = (pick: (r: (typeof runs)[number]) => number) => median(runs.map(pick));
+    console.log(
+      `${`${size.colonies}/${size.nucs}`.padEnd(12)} ${ms(mid((r) => r.buildMs))} ${ms(mid((r) => r.firstMs))}` +
+        `   ${mid((r) => r.firstPrice).toFixed(1).padStart(8)} → ${mid((r) => r.price).toFixed(1).padStart(6)}` +
+        `   ${ms(mid((r) => r.nearMs))} of ${size.seconds} s` +
+        `   ${(100 * mid((r) => r.gap)).toFixed(1).padStart(6)} % (bound in ${ms(mid((r) => r.boundMs)).trim()})` +
+        `   ${Math.round(mid((r) => r.heapMb))} MB`,
+    );
+  }
+  survive(solver);
+}
+
+const ms = (n: number) => `${Math.round(n)} ms`.padStart(9);
+
+function requestFor(yardIds: string[], count: number, more: YardGoal[] = []): YardPlanRequest {
+  const recipe = NUC_RECIPES[0]?.recipe;
+  if (!recipe) throw new Error('there must be a recipe');
+  return {
+    yardIds,
+    day: '2026-05-15',
+    goals: [{ id: 'n', kind: 'makeNucs', count, recipe, importance: 2 }, ...more],
+    nights: 'mild',
+    season: 'build-up',
+    leftOutIds: [],
+    pins: [],
+    forbids: [],
+    limits: { hives: null, frames: null },
+  };
+}
+
+function measure(size: (typeof SIZES)[number], seed: number, solver: Solver) {
+  const apiary = generatedYards({ colonies: size.colonies, yards: size.yards, seed });
+  const request = requestFor(Object.keys(apiary.yard), size.nucs);
+  const t0 = performance.now();
+  const built = buildProblem(apiary, request);
+  if (!built.ok) throw new Error(built.problems[0]?.message);
+  const t1 = performance.now();
+  const search = new YardSearch(built.value);
+  search.first();
+  const t2 = performance.now();
+  const firstPrice = search.best().price;
+  const reached: [price: number, at: number][] = [[firstPrice, 0]];
+  while (performance.now() - t2 < size.seconds * 1000) {
+    search.round();
+    reached.push([search.best().price, performance.now() - t2]);
+  }
+  const { price, plan, feasible } = search.best();
+  const seen = evaluate(built.value, plan);
+  if (!feasible || seen.broken.length > 0) throw new Error('a plan that breaks a rule was returned');
+  const t3 = performance.now();
+  const bound = boundOf(built.value, solver, 'thorough');
+  return {
+    buildMs: t1 - t0,
+    firstMs: t2 - t1,
+    firstPrice,
+    price,
+    nearMs: reached.find(([p]) => p <= price * 1.01)?.[1] ?? size.seconds * 1000,
+    gap: bound === null ? 1 : gapOf(price, bound),
+    boundMs: performance.now() - t3,
+    heapMb: process.memoryUsage().rss / 2 ** 20,
+  };
+}
+
+/** Five hundred proofs in a row with one solver: usual ones, such as have no solution, and such as are cut off. */
+function survive(solver: Solver): void {
+  const apiary = generatedYards({ colonies: 5, seed: 7 });
+  const yardIds = Object.keys(apiary.yard);
+  const before = process.memoryUsage().rss;
+  const started = performance.now();
+  let shown = 0;
+  for (let i = 0; i < 500; i++) {
+    const built = buildProblem(apiary, requestFor(yardIds, 1 + (i % 5)));
+    if (!built.ok) throw new Error(built.problems[0]?.message);
+    const bound = boundOf(built.value, solver, i % 25 === 0 ? 'thorough' : 'quick');
+    if (bound !== null) shown++;
+  }
+  const grown = (process.memoryUsage().rss - before) / 2 ** 20;
+  console.log(
+    `500 proofs in a row: ${shown} bounds, ${Math.round((performance.now() - started) / 500)} ms each, memory ${grown >= 0 ? '+' : ''}${Math.round(grown)} MB`,
+  );
+}
