@@ -61,6 +61,13 @@ export function arrangeBox(
     if (at >= 0) order[at] = f;
   }
   improve(order, slots, school);
+  if (school === 'nest') {
+    // From its mirror image the nest may come to hang better at the other wall.
+    const mirrored = order.toReversed();
+    improve(mirrored, slots, school);
+    if (costOf(mirrored, slots, school) < costOf(order, slots, school) - 1e-9)
+      order.splice(0, order.length, ...mirrored);
+  }
   const where = new Map<string, number>();
   order.forEach((f, i) => {
     if (f) where.set(f.frame.id, slots[i] as number);
@@ -123,16 +130,19 @@ function improve(order: (ToArrange | null)[], slots: readonly number[], school: 
     };
     for (let a = 0; a < n; a++) {
       for (let b = 0; b < n; b++) {
-        if (a === b || order[a] === null) continue;
-        if (a < b || order[b] === null) {
+        if (a === b) continue;
+        if (a < b) {
           const swapped = [...order];
           [swapped[a], swapped[b]] = [swapped[b] as ToArrange | null, swapped[a] as ToArrange | null];
           look(swapped);
         }
-        const shifted = [...order];
-        const [taken] = shifted.splice(a, 1);
-        shifted.splice(b, 0, taken as ToArrange | null);
-        look(shifted);
+        // One frame, or a few that hang together, go elsewhere and the rest closes up.
+        for (let length = 1; length <= 3 && a + length <= n; length++) {
+          const shifted = [...order];
+          const taken = shifted.splice(a, length);
+          shifted.splice(Math.min(b, shifted.length), 0, ...taken);
+          look(shifted);
+        }
       }
     }
     if (!better) return;
