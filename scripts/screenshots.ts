@@ -111,10 +111,12 @@ try {
     .getByText('Found', { exact: true })
     .click();
   await shoot(page, 'seen');
-  await colony(page, 'Mallow');
-  await page.goto(`${page.url()}/count?by=line`);
-  await page.getByLabel('The count in shorthand').fill('h *5; h6 c *7; m *9; m *9 q; c7 w *8; k2u-b c6; ');
-  await shoot(page, 'line');
+  await page.goto('/plan');
+  await page.getByRole('button', { name: /^Make nucs/ }).click();
+  await page.getByLabel('Add a goal').selectOption('level');
+  await page.getByText(/best there (can be|is)/).waitFor({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Stop', exact: true }).waitFor({ state: 'hidden', timeout: 60_000 });
+  await shoot(page, 'plan-bench');
   await colony(page, 'Sorrel');
   await page.goto(`${page.url()}/plan`);
   await page.getByRole('list', { name: 'Rules' }).waitFor();

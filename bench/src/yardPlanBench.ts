@@ -29,13 +29,19 @@ const SEEDS = [1, 2, 3] as const;
 export async function benchYardPlans(): Promise<void> {
   const solver = await loadSolver();
   console.log('\nPlanner of yards: nucs by the five-frame recipe, own queens (one core)');
-  console.log('colonies/nucs   problem  first plan   price first → found   within 1 % of found after   gap to bound   heap');
+  console.log(
+    'colonies/nucs   problem  first plan   price first → found   within 1 % of found after   gap to bound   heap',
+  );
   for (const size of SIZES) {
     const runs = SEEDS.map((seed) => measure(size, seed, solver));
     const mid = (pick: (r: (typeof runs)[number]) => number) => median(runs.map(pick));
     console.log(
       `${`${size.colonies}/${size.nucs}`.padEnd(12)} ${ms(mid((r) => r.buildMs))} ${ms(mid((r) => r.firstMs))}` +
-        `   ${mid((r) => r.firstPrice).toFixed(1).padStart(8)} → ${mid((r) => r.price).toFixed(1).padStart(6)}` +
+        `   ${mid((r) => r.firstPrice)
+          .toFixed(1)
+          .padStart(8)} → ${mid((r) => r.price)
+          .toFixed(1)
+          .padStart(6)}` +
         `   ${ms(mid((r) => r.nearMs))} of ${size.seconds} s` +
         `   ${(100 * mid((r) => r.gap)).toFixed(1).padStart(6)} % (bound in ${ms(mid((r) => r.boundMs)).trim()})` +
         `   ${Math.round(mid((r) => r.heapMb))} MB`,
