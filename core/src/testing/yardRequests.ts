@@ -56,6 +56,6 @@ export function problemOf(apiary: Apiary, request: YardPlanRequest): YardProblem
 export function planned(problem: YardProblem, rounds = 3) {
   const search = new YardSearch(problem);
   search.first();
-  for (let r = 0; r < rounds; r++) search.round();
+  for (let r = 0; r < rounds; r++) search.round(0.4);
   return search.best();
 }

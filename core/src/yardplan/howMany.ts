@@ -41,7 +41,7 @@ export function nucsOnDay(
   if (!problem.ok) return { day, nucs: 0, bees: 0, brood: 0 };
   const search = new YardSearch(problem.value);
   search.first();
-  for (let r = 0; r < rounds; r++) search.round();
+  for (let r = 0; r < rounds; r++) search.round(0.25);
   const { plan, feasible } = search.best();
   const total = (m: 0 | 1) => problem.value.units.reduce((n, u) => n + (u.before[m] ?? 0), 0);
   return {

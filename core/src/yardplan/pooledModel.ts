@@ -36,11 +36,13 @@ export interface PooledModel {
  *
  * Valid because every rule of a nuc is linear and nucs of one recipe have the same rules: if each of n nucs
  * keeps a rule, their sum keeps n times the rule.
+ *
+ * @param nucsApart - every nuc for itself: the problem as it is, exact, but slow beyond a dozen colonies
  */
-export function pooledModel(problem: YardProblem): PooledModel {
+export function pooledModel(problem: YardProblem, nucsApart = false): PooledModel {
   const { units, frames } = problem;
   const model = new LinearModel();
-  const pools = poolsOf(problem, model);
+  const pools = poolsOf(problem, model, nucsApart);
   const poolOf = new Map<number, NucPool>();
   for (const p of pools) for (const n of p.nucs) poolOf.set(n.index, p);
   const rows = ruleRows(problem, model, pools);
@@ -131,11 +133,11 @@ function targets(units: readonly number[], poolOf: ReadonlyMap<number, NucPool>)
   });
 }
 
-function poolsOf(problem: YardProblem, model: LinearModel): NucPool[] {
+function poolsOf(problem: YardProblem, model: LinearModel, nucsApart: boolean): NucPool[] {
   const groups = new Map<string, YardUnit[]>();
   for (const u of problem.units) {
     if (u.kind !== 'nuc') continue;
-    const key = `${u.goalId}/${u.yardId}`;
+    const key = nucsApart ? u.key : `${u.goalId}/${u.yardId}`;
     groups.set(key, [...(groups.get(key) ?? []), u]);
   }
   const pinnedTo = new Set(problem.frames.map((f) => f.pinnedTo));
@@ -148,6 +150,15 @@ function poolsOf(problem: YardProblem, model: LinearModel): NucPool[] {
       nucs,
       made: model.column(-PRICES.nucMissing, least, nucs.length, true),
     };
+  });
+  pools.slice(1).forEach((pool, i) => {
+    // Nucs of one recipe are alike: the later one is not made without the earlier.
+    const earlier = pools[i] as NucPool;
+    if (!nucsApart || earlier.goalId !== pool.goalId || earlier.yardId !== pool.yardId) return;
+    if (pinnedTo.size > 1) return;
+    const row = model.row(-INFINITE, 0);
+    model.add(row, pool.made, 1);
+    model.add(row, earlier.made, -1);
   });
   for (const goal of problem.nucGoals) {
     const row = model.row(-INFINITE, goal.wanted);

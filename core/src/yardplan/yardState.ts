@@ -45,6 +45,7 @@ export class YardState {
   price = 0;
   /** Number of units that break a rule, and of limits that are passed. */
   broken = 0;
+  private strictness = 1;
 
   private readonly sums: Float64Array;
   private readonly unitPrice: Float64Array;
@@ -102,6 +103,15 @@ export class YardState {
     this.to.set(to);
     this.shakenFor.set(shakenFor);
     this.refresh();
+  }
+
+  /**
+   * How dear broken rules are, as a share of their full price. A search that begins with little passes through
+   * plans that break one, to others that it would not reach.
+   */
+  setStrictness(share: number): void {
+    this.strictness = share;
+    for (let u = 0; u < this.problem.units.length; u++) this.priceUnit(u);
   }
 
   isMadeNuc(unit: number): boolean {
@@ -250,7 +260,7 @@ export class YardState {
         if (missing <= NOISE) continue;
         if (rules.hard[r] === 1) {
           broken = 1;
-          price += (rules.price[r] as number) * (BROKEN_AT_ALL + missing);
+          price += this.strictness * (rules.price[r] as number) * (BROKEN_AT_ALL + missing);
         } else price += (rules.price[r] as number) * missing;
       }
       if (touched && this.isNuc[u] === 0) price += PRICES.hiveOpened;

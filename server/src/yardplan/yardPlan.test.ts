@@ -23,7 +23,7 @@ const question = async (count: number, more: object = {}) => ({
     day: '2026-05-15',
     goals: [{ id: 'n', kind: 'makeNucs', count, recipe: NUC_RECIPES[0]?.recipe }],
   },
-  rounds: 4,
+  rounds: 2,
   ...more,
 });
 

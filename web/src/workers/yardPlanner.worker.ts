@@ -33,7 +33,7 @@ let latest = 0;
 
 const planner = {
   /**
-   * Searches in rounds and reports each plan that is better than the last. The first comes at once.
+   * Searches in rounds and reports the best plan after each. The first comes at once.
    *
    * @returns what is wrong with the request; empty when it was searched to the end, or stopped
    */
@@ -48,13 +48,8 @@ const planner = {
     if (!built.ok) return built.problems;
     const search = new YardSearch(built.value);
     search.first();
-    let shown = Infinity;
     const say = (round: number) => {
       const { plan, price, feasible } = search.best();
-      if (price >= shown - 1e-9 && round < rounds && round > 0) {
-        if (round % 4 !== 0) return;
-      }
-      shown = price;
       report({
         plan,
         price,

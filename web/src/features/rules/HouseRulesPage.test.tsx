@@ -15,7 +15,7 @@ const floor = HOUSE_RULES.donorFloorBrood;
 function open() {
   const { store } = renderView(<HouseRulesPage />, demoStore());
   const now = () => operationOf(store.getState().mirror.apiary);
-  const field = () => screen.getByLabelText<HTMLInputElement>(new RegExp(floor.label));
+  const field = () => screen.getByLabelText<HTMLInputElement>(new RegExp(`^${floor.label}(?! in)`));
   const type = (value: string) => fireEvent.change(field(), { target: { value } });
   const keep = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Keep the changes' });
   return { user: userEvent.setup(), now, field, type, keep };

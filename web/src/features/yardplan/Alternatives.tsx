@@ -11,7 +11,7 @@ import { labelOf } from './goalWords.ts';
 import { alternativeDropped, alternativeOpened, keptBeside } from './plannerSlice.ts';
 
 /** Rounds of search for each of the usual ways; enough to compare by. */
-const ROUNDS_BESIDE = 6;
+const ROUNDS_BESIDE = 3;
 
 /** Plans side by side: what each makes, what it takes, and what it risks. */
 export function Alternatives({

@@ -17,8 +17,8 @@ import { useEffect, useMemo, useState } from 'react';
 import { askProver, endProver, yardPlanner } from '../../workers/yardPlanner.ts';
 import type { Found } from '../../workers/yardPlanner.worker.ts';
 
-/** Rounds of search after the first plan; each takes some tens of milliseconds in a yard of twelve. */
-const ROUNDS = 30;
+/** Rounds of search after the first plan; each takes some 0.3 s in a yard of twelve. */
+const ROUNDS = 16;
 /** Asking waits so long for the next change of what is asked. */
 const PAUSE_MS = 120;
 
@@ -69,7 +69,7 @@ export function useBench(apiary: Apiary, request: YardPlanRequest, placed: reado
     const asked = JSON.parse(key) as YardPlanRequest;
     const timer = setTimeout(() => {
       void search(apiary, asked, (part) => {
-        if (current) setAnswer((a) => ({ ...fresh(a, apiary, key), ...part }));
+        if (current) setAnswer((a) => withNews(fresh(a, apiary, key), part));
       });
       void prove(apiary, asked, (part) => {
         if (current) setProof((p) => ({ ...freshProof(p, apiary, key), ...part }));
@@ -87,9 +87,10 @@ export function useBench(apiary: Apiary, request: YardPlanRequest, placed: reado
   const proven = proof?.key === key && proof.apiary === apiary ? proof : null;
   const problem = built.ok ? built.value : null;
   const found = mine?.found ?? null;
+  const foundPlan = found?.plan ?? null;
   const plan = useMemo(
-    () => (problem && found ? withPlaced(problem, found.plan, placed) : null),
-    [problem, found, placed],
+    () => (problem && foundPlan ? withPlaced(problem, foundPlan, placed) : null),
+    [problem, foundPlan, placed],
   );
   const seen = useMemo(() => (problem && plan ? evaluate(problem, plan) : null), [problem, plan]);
   const bound = proven?.bound ?? null;
@@ -119,6 +120,13 @@ export function useBench(apiary: Apiary, request: YardPlanRequest, placed: reado
 
 const fresh = (a: Answer | null, apiary: Apiary, key: string): Answer =>
   a?.key === key && a.apiary === apiary ? a : { key, apiary, found: null, problems: [], over: false };
+
+/** A round that found nothing better leaves the plan as it is, so that nothing is drawn anew. */
+function withNews(a: Answer, part: Partial<Answer>): Answer {
+  const { found } = part;
+  if (!found || !a.found || found.price !== a.found.price) return { ...a, ...part };
+  return { ...a, ...part, found: { ...found, plan: a.found.plan } };
+}
 
 const freshProof = (p: Proof | null, apiary: Apiary, key: string): Proof =>
   p?.key === key && p.apiary === apiary
