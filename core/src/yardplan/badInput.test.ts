@@ -5,7 +5,7 @@ import { TestYard } from '../testing/builders.ts';
 import { generatedYards } from '../testing/generatedYards.ts';
 import { fiveFrames, nucs, planned, problemOf, requestFor } from '../testing/yardRequests.ts';
 import type { Apiary } from '../apiary/records.ts';
-import { noEvidence } from '../queen/evidence.ts';
+import { noEvidence, type Evidence } from '../queen/evidence.ts';
 import { buildProblem } from './buildProblem.ts';
 import { evaluate } from './evaluate.ts';
 import { AT } from './measures.ts';
@@ -23,6 +23,18 @@ const faults = (goals: YardGoal[], change: Partial<YardPlanRequest> = {}, of: Ap
   const built = buildProblem(of, requestFor(of, goals, change));
   return built.ok ? [] : built.problems.map((p) => `${p.code} at ${p.path.join('.')}`);
 };
+
+/** Something seen in all eight frames of a colony. */
+function look(yard: TestYard, colonyId: string, seen: Partial<Evidence>): void {
+  yard.run({
+    type: 'recordLook',
+    followUpId: null,
+    day: '2026-05-11',
+    note: '',
+    newIds: Array.from({ length: 4 }, yard.newId),
+    parts: [{ visitId: yard.newId(), colonyId, evidence: { ...noEvidence(8), framesRead: 8, ...seen } }],
+  });
+}
 
 describe('a request that cannot be', () => {
   it('names a colony that is gone', () => {
@@ -90,20 +102,7 @@ describe('a request that cannot be', () => {
       '2026-05-10',
     );
     yard.hive('Well', [Array.from({ length: 8 }, () => bothSides({ capped: 8 }, 8))], '2026-05-10');
-    yard.run({
-      type: 'recordLook',
-      followUpId: null,
-      day: '2026-05-11',
-      note: '',
-      newIds: Array.from({ length: 4 }, yard.newId),
-      parts: [
-        {
-          visitId: yard.newId(),
-          colonyId: sick.id,
-          evidence: { ...noEvidence(8), framesRead: 8, diseaseSigns: { look: 'found', signs: ['smell'] } },
-        },
-      ],
-    });
+    look(yard, sick.id, { diseaseSigns: { look: 'found', signs: ['smell'] } });
     expect(faults([{ id: 'c', kind: 'calm', colonyIds: [sick.id], importance: 2 }], {}, yard.apiary)).toEqual(
       ['goal-for-left-out at goals.0'],
     );
@@ -126,20 +125,7 @@ describe('a request that cannot be', () => {
       '2026-05-10',
     );
     yard.hive('In', [Array.from({ length: 8 }, () => bothSides({ capped: 8 }, 8))], '2026-05-10');
-    yard.run({
-      type: 'recordLook',
-      followUpId: null,
-      day: '2026-05-11',
-      note: '',
-      newIds: Array.from({ length: 4 }, yard.newId),
-      parts: [
-        {
-          visitId: yard.newId(),
-          colonyId: treated.id,
-          evidence: { ...noEvidence(8), framesRead: 8, treatment: { look: 'found', what: 'Strips' } },
-        },
-      ],
-    });
+    look(yard, treated.id, { treatment: { look: 'found', what: 'Strips' } });
     const problem = problemOf(yard.apiary, requestFor(yard.apiary, [nucs(1)], { leftOutIds: [left.id] }));
     expect(problem.leftOut.map((l) => l.name).toSorted()).toEqual(['Left', 'Treated']);
     expect(problem.units.filter((u) => u.kind === 'colony').map((u) => u.name)).toEqual(['In']);

@@ -1,7 +1,5 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { dayInWords, methodById, type Plan } from '@incremen/core';
-import { Printer } from 'lucide-react';
-import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
@@ -10,6 +8,7 @@ import { ProblemList } from '../../ui/ProblemList.tsx';
 import { Cautions } from './Cautions.tsx';
 import { KitList } from './KitList.tsx';
 import { StepList } from './StepList.tsx';
+import { WorkActions } from './WorkActions.tsx';
 import { WorkDone } from './WorkDone.tsx';
 
 /** The work at the hives: what to bring, then one step after the other, large enough for a glove. */
@@ -26,7 +25,6 @@ function Steps({ plan }: { readonly plan: Plan }) {
   const today = useToday();
   const navigate = useNavigate();
   const { send, problems } = useSend();
-  const [dropping, setDropping] = useState(false);
   const steps = Object.values(apiary.step)
     .filter((s) => s.planId === plan.id)
     .toSorted((a, b) => a.order - b.order);
@@ -57,23 +55,7 @@ function Steps({ plan }: { readonly plan: Plan }) {
         title={`Work at ${colony?.name ?? ''}`}
         aside={`${methodById(plan.methodId).name}, ${dayInWords(plan.day)}`}
       >
-        <Button variant="outline" bg="sheet" minH="44px" onClick={() => window.print()}>
-          <Printer size={18} aria-hidden /> Print
-        </Button>
-        {dropping ? (
-          <>
-            <Button colorPalette="red" minH="44px" onClick={() => void drop()}>
-              Drop the plan
-            </Button>
-            <Button variant="ghost" minH="44px" onClick={() => setDropping(false)}>
-              Keep it
-            </Button>
-          </>
-        ) : (
-          <Button variant="ghost" minH="44px" onClick={() => setDropping(true)}>
-            Drop
-          </Button>
-        )}
+        <WorkActions onDrop={() => void drop()} />
       </PageHeader>
       <ProblemList problems={problems} />
       <Flex gap={{ base: 6, lg: 10 }} direction={{ base: 'column', lg: 'row' }} align="flex-start" mt={2}>

@@ -1,7 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { dayInWords, openFollowUps, type YardPlan } from '@incremen/core';
-import { Printer } from 'lucide-react';
-import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
@@ -12,6 +10,7 @@ import { Cautions } from './Cautions.tsx';
 import { DrawnColonies } from './DrawnColonies.tsx';
 import { KitList } from './KitList.tsx';
 import { StepList } from './StepList.tsx';
+import { WorkActions } from './WorkActions.tsx';
 
 /** The work of a yard plan: kit, steps hive by hive, and when it is done how all stands. */
 export function YardWorkPage() {
@@ -38,7 +37,6 @@ function Steps({ plan }: { readonly plan: YardPlan }) {
   const today = useToday();
   const navigate = useNavigate();
   const { send, problems } = useSend();
-  const [dropping, setDropping] = useState(false);
   const steps = Object.values(apiary.yardStep)
     .filter((s) => s.yardPlanId === plan.id)
     .toSorted((a, b) => a.order - b.order);
@@ -50,23 +48,7 @@ function Steps({ plan }: { readonly plan: YardPlan }) {
   return (
     <Box>
       <PageHeader title={titleOf(plan)} aside={dayInWords(plan.day)}>
-        <Button variant="outline" bg="sheet" minH="44px" onClick={() => window.print()}>
-          <Printer size={18} aria-hidden /> Print
-        </Button>
-        {dropping ? (
-          <>
-            <Button colorPalette="red" minH="44px" onClick={() => void drop()}>
-              Drop the plan
-            </Button>
-            <Button variant="ghost" minH="44px" onClick={() => setDropping(false)}>
-              Keep it
-            </Button>
-          </>
-        ) : (
-          <Button variant="ghost" minH="44px" onClick={() => setDropping(true)}>
-            Drop
-          </Button>
-        )}
+        <WorkActions onDrop={() => void drop()} />
       </PageHeader>
       <ProblemList problems={problems} />
       <Flex gap={{ base: 6, lg: 10 }} direction={{ base: 'column', lg: 'row' }} align="flex-start" mt={2}>
