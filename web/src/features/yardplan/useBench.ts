@@ -18,7 +18,7 @@ import { askProver, endProver, yardPlanner } from '../../workers/yardPlanner.ts'
 import type { Found } from '../../workers/yardPlanner.worker.ts';
 
 /** Rounds of search after the first plan; each takes some 0.3 s in a yard of twelve. */
-const ROUNDS = 16;
+const ROUNDS = 10;
 /** Asking waits so long for the next change of what is asked. */
 const PAUSE_MS = 120;
 
