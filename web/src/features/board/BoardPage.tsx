@@ -77,7 +77,7 @@ const YardHead = memo(function YardHead({
       <PageHeader title={yard.name} aside={<YardTotals states={states} />}>
         <YardTabs yards={yards} current={yard.id} />
         {states.length > 0 && (
-          <Button asChild minH="44px">
+          <Button asChild minH="44px" display={{ base: 'none', md: 'inline-flex' }}>
             <Link to={`/plan?yard=${yard.id}`}>Plan</Link>
           </Button>
         )}

@@ -1,4 +1,4 @@
-import { Box, Flex, Heading, Spinner, Text } from '@chakra-ui/react';
+import { Box, Flex, Heading, Spinner, Text, useMediaQuery } from '@chakra-ui/react';
 import type { Apiary, RuleLine } from '@incremen/core';
 import {
   alternativeOf,
@@ -45,6 +45,7 @@ export function WorkedPlan({
   const { problem, plan, seen } = bench;
   const [chosen, setChosen] = useState<string | null>(null);
   const [hover, setHover] = useState<FramePin | null>(null);
+  const [isWide] = useMediaQuery(['(min-width: 1280px)']);
   const picture = useMemo(
     () => (problem && plan && seen ? benchPicture(apiary, problem, plan, seen) : null),
     [apiary, problem, plan, seen],
@@ -112,6 +113,26 @@ export function WorkedPlan({
   const shown = tried ?? seen;
   const lines = ledgerOf(problem, shown).flatMap((l) => l.lines);
   const nothing = nothingMoved(problem).to.every((to, i) => plan.to[i] === to) && picture.after.length === 0;
+  const inHand = frame ? (
+    <FramePanel
+      problem={problem}
+      plan={plan}
+      seen={seen}
+      laid={picture.laid}
+      frame={frame}
+      request={request}
+      nameOf={nameOf}
+      onPlace={place}
+      onPin={(pin) => dispatch(pinToggled(pin))}
+      onForbid={(pin) => dispatch(forbidToggled(pin))}
+      onClose={() => setChosen(null)}
+    />
+  ) : (
+    <Text color="inkSoft" fontSize="sm" px={3} py={2} bg="sunk" borderRadius="lg">
+      Choose a frame to see what is on it, where it goes and why. Drag it into another hive, or take it up
+      with Enter; the rules answer while it is held there.
+    </Text>
+  );
   return (
     <>
       <ProofLine bench={bench} placed={placed.length} />
@@ -122,29 +143,7 @@ export function WorkedPlan({
               ? `Held over ${nameOf(hover.to === STORE_KEY ? STORE : problem.units.findIndex((u) => u.key === hover.to))}. ${tried && tried.broken.length > 0 ? `Breaks: ${tried.broken.map((l) => l.label).join(', ')}` : 'No rule is broken.'}`
               : ''}
           </Text>
-          {/* Its place is kept: what hangs below must not slip away under the finger. */}
-          <Box minH={{ base: 0, md: '152px' }} display="grid">
-            {frame ? (
-              <FramePanel
-                problem={problem}
-                plan={plan}
-                seen={seen}
-                laid={picture.laid}
-                frame={frame}
-                request={request}
-                nameOf={nameOf}
-                onPlace={place}
-                onPin={(pin) => dispatch(pinToggled(pin))}
-                onForbid={(pin) => dispatch(forbidToggled(pin))}
-                onClose={() => setChosen(null)}
-              />
-            ) : (
-              <Text color="inkSoft" fontSize="sm" px={3} py={2} bg="sunk" borderRadius="lg">
-                Choose a frame to see what is on it, where it goes and why. Drag it into another hive, or take
-                it up with Enter; the rules answer while it is held there.
-              </Text>
-            )}
-          </Box>
+          {!isWide && <Box minH={{ base: 0, md: '152px' }}>{inHand}</Box>}
           {nothing ? (
             <Text>Nothing has to be moved: what you want is there, or nothing can be given for it.</Text>
           ) : (
@@ -164,6 +163,8 @@ export function WorkedPlan({
           <Legend />
         </Box>
         <Box as="aside" w={{ base: '100%', xl: '262px' }} flex="none">
+          {/* Beside the hives it may grow: nothing there slips away under the finger. */}
+          {isWide && <Box mb={3}>{inHand}</Box>}
           <Heading as="h2" fontSize="1.15rem" mb={1}>
             Rules{hover ? ', if it hung there' : ''}
           </Heading>
