@@ -61,6 +61,7 @@ function requestFor(yardIds: string[], count: number, more: YardGoal[] = []): Ya
     goals: [{ id: 'n', kind: 'makeNucs', count, recipe, importance: 2 }, ...more],
     nights: 'mild',
     season: 'build-up',
+    order: 'nest',
     leftOutIds: [],
     pins: [],
     forbids: [],

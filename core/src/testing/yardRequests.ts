@@ -37,6 +37,7 @@ export function requestFor(
     goals,
     nights: 'mild',
     season: 'build-up',
+    order: 'nest',
     leftOutIds: [],
     pins: [],
     forbids: [],

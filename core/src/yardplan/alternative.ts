@@ -15,6 +15,8 @@ export interface Alternative {
   readonly framesShaken: number;
   readonly boxesNeeded: number;
   readonly queensBought: number;
+  /** What boxes and queens cost, by the prices among the house rules. */
+  readonly cost: number;
   /** Hours of work for one person used to it. */
   readonly hours: number;
   /** Share of the nucs that are likely to end with a laying queen. */
@@ -58,6 +60,8 @@ export function alternativeOf(problem: YardProblem, seen: Evaluation): Alternati
     seen.framesShaken * MINUTES.frameShaken +
     made.length * MINUTES.nucSet +
     hived * MINUTES.hivedUp;
+  const bought = (queen: 'mated' | 'cell') => made.filter((u) => u.recipe?.queen === queen).length;
+  const { priceNucBox, priceHiveBox, priceMatedQueen, priceQueenCell } = problem.rules;
   return {
     coloniesAfter: colonies.length + problem.leftOut.length + made.length,
     nucs: made.length,
@@ -67,7 +71,12 @@ export function alternativeOf(problem: YardProblem, seen: Evaluation): Alternati
     combsCarried: seen.combsCarried + seen.combsFromStore,
     framesShaken: seen.framesShaken,
     boxesNeeded: made.length + hived,
-    queensBought: made.filter((u) => u.recipe?.queen === 'mated' || u.recipe?.queen === 'cell').length,
+    queensBought: bought('mated') + bought('cell'),
+    cost:
+      made.length * priceNucBox +
+      hived * priceHiveBox +
+      bought('mated') * priceMatedQueen +
+      bought('cell') * priceQueenCell,
     hours: Math.round(minutes / 6) / 10,
     successLikely: made.length > 0 ? queensExpected / made.length : null,
     queensExpected,

@@ -125,7 +125,9 @@ function hang(
     .filter((f) => !inPlace.includes(f))
     // A nuc keeps the order in which its frames hung.
     .toSorted((a, b) => (hived ? a.slot - b.slot : 0));
-  const school: OrderSchool = problem.request.nights === 'cold' || hived ? 'keep' : 'nest';
+  // Weak or cool, or told so: what hangs in order stays in order.
+  const { nights, order } = problem.request;
+  const school: OrderSchool = nights === 'cold' || order === 'keep' || hived ? 'keep' : 'nest';
 
   const free = new Map(
     boxes.map((b) => {

@@ -173,13 +173,15 @@ export const yardPlanRequest = z.strictObject({
   nights: z.enum(['mild', 'cold']).default('mild'),
   /** In build-up a giver recovers fast; in dearth or midsummer it needs about eight weeks. */
   season: z.enum(['build-up', 'dearth']).default('build-up'),
+  /** Whether frames in a box may be put in order as a nest, or keep the order in which they hang. */
+  order: z.enum(['nest', 'keep']).default('nest'),
   /** Colonies that are left alone. */
   leftOutIds: z.array(recordId).max(400).default([]),
   /** Frames whose place is decided. */
   pins: z.array(framePin).max(400).default([]),
   /** Moves that must not be made. */
   forbids: z.array(framePin).max(400).default([]),
-  /** Frames whose bees are not to be shaken. */
+  /** What can be done in a day. */
   limits: z
     .strictObject({
       hives: z.int().min(1).max(400).nullable(),

@@ -169,7 +169,7 @@ describe('bad input is answered with a problem document that names the field, an
     expect((await post('{"id": ')).status).toBe(400);
     expect((await post(JSON.stringify({ note: 'a\u0000b' }))).status).toBe(400);
     expect((await post('a=1', 'text/plain')).status).toBe(415);
-    expect((await post(JSON.stringify({ note: 'x'.repeat(1_100_000) }))).status).toBe(413);
+    expect((await post(JSON.stringify({ note: 'x'.repeat(4_300_000) }))).status).toBe(413);
     expect((await server.ask('GET', `/api/operations/${randomUUID()}/snapshot`)).status).toBe(404);
     expect((await server.ask('GET', '/api/operations/nonsense/snapshot')).status).toBe(400);
     expect((await server.ask('GET', '/api/nothing')).status).toBe(404);

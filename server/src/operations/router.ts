@@ -8,8 +8,8 @@ import type { OperationStore } from './OperationStore.ts';
 
 const operationId = z.uuid({ error: 'The address must hold the id of an operation.' });
 
-/** A command is small; a count of a large hive is some 30 kB. */
-const COMMAND_LIMIT = '1mb';
+/** A count of a large hive is some 30 kB, a plan for 240 colonies about 1 MB. */
+const COMMAND_LIMIT = '4mb';
 const BUNDLE_LIMIT = '64mb';
 
 /** Snapshots, commands, journal and file of operations. */

@@ -145,8 +145,9 @@ export function Alternatives({
         </table>
       </Box>
       <Text fontSize="sm" color="inkSoft" mt={1}>
-        Hours, chances and honey are usual values, not measured ones: the chance that a nuc ends with a laying
-        queen is 0.75 for own queens, 0.8 for cells, 0.9 for mated and 0.95 for old ones.
+        Cost is in your money, by the prices among the house rules. Hours, chances and honey are usual values,
+        not measured ones: the chance that a nuc ends with a laying queen is 0.75 for own queens, 0.8 for
+        cells, 0.9 for mated and 0.95 for old ones.
       </Text>
     </Box>
   );
@@ -172,5 +173,6 @@ const COLUMNS: readonly {
         ...(a.queensBought > 0 ? [count(a.queensBought, 'queen')] : []),
       ].join(', ') || '–',
   },
+  { title: 'cost', of: (a) => String(Math.round(a.cost)) },
   { title: 'honey given up', of: (a, units) => mass(a.honeyGivenUpKg, units) },
 ];

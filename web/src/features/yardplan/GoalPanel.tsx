@@ -81,7 +81,7 @@ function Circumstances({ request, apiary }: { readonly request: YardPlanRequest;
   };
   return (
     <Box as="details">
-      <summary className="bench-summary">Day, nights, season, limits</summary>
+      <summary className="bench-summary">Day, nights, season, order, limits</summary>
       <Box display="grid" gap={3} pt={2} fontSize="sm">
         <Field.Root>
           <Field.Label>Day of the work</Field.Label>
@@ -109,6 +109,15 @@ function Circumstances({ request, apiary }: { readonly request: YardPlanRequest;
           options={[
             { id: 'build-up', label: 'Build-up' },
             { id: 'dearth', label: 'Midsummer, dearth', hint: 'Givers keep three frames of brood and food.' },
+          ]}
+        />
+        <Choice
+          label="Order of frames in a box"
+          value={request.order}
+          onChange={(order) => dispatch(asked({ order }))}
+          options={[
+            { id: 'nest', label: 'As a nest', hint: 'Brood together, honey outside; for warm days.' },
+            { id: 'keep', label: 'As they hang', hint: 'For weak colonies and cool days.' },
           ]}
         />
         {yards.length > 1 && (

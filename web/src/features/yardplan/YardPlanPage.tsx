@@ -93,6 +93,7 @@ function requestFor(yardId: string, day: string): YardPlanRequest {
     goals: [],
     nights: 'mild',
     season: 'build-up',
+    order: 'nest',
     leftOutIds: [],
     pins: [],
     forbids: [],

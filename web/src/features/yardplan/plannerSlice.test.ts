@@ -25,6 +25,7 @@ const request: YardPlanRequest = {
   ],
   nights: 'mild',
   season: 'build-up',
+  order: 'nest',
   leftOutIds: [],
   pins: [],
   forbids: [],
