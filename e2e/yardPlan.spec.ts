@@ -122,6 +122,7 @@ test('ways are laid side by side, and a day of the chart leads to its plan', asy
   await expect(page.getByLabel('Queen of a nuc')).toHaveValue('cell');
 
   const chart = page.getByRole('region', { name: 'How many, and when' });
+  await chart.scrollIntoViewIfNeeded();
   await expect(chart.getByText(/nucs? today/)).toBeVisible({ timeout: 30_000 });
   const choice = chart.getByLabel('Plan for a day');
   await expect(choice.locator('option')).toHaveCount(44, { timeout: 60_000 });

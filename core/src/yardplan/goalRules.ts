@@ -36,7 +36,7 @@ export interface GoalContext {
 const at = (u: GoalUnit, m: Measure) => u.before[AT[m]] as number;
 
 /** True when stores have taken the room that she would lay in. */
-export function isHoneyBound(u: Pick<GoalUnit, 'before' | 'slots'>, rules: HouseRules): boolean {
+function isHoneyBound(u: Pick<GoalUnit, 'before' | 'slots'>, rules: HouseRules): boolean {
   const stores = u.before[AT.stores] as number;
   const room = u.before[AT.room] as number;
   return stores > 0.45 * u.slots && room < rules.roomToLay;

@@ -15,7 +15,7 @@ export interface NucsOnDay {
 }
 
 /** How far ahead counts are carried: two cycles of brood. */
-export const DAYS_AHEAD = 42;
+const DAYS_AHEAD = 42;
 
 /**
  * How many nucs of a recipe can be made on a day, from counts carried forward: a plan that breaks no rule

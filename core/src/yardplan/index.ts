@@ -1,11 +1,9 @@
 export { alternativeOf, type Alternative } from './alternative.ts';
-export { arrangeBox, type OrderSchool, type ToArrange } from './arrangeBox.ts';
 export { boundOf, gapOf, type BoundEffort } from './bound.ts';
 export { buildProblem } from './buildProblem.ts';
 export { combKind } from './effects.ts';
 export { evaluate, ledgerOf, type Evaluation, type Shortfall } from './evaluate.ts';
-export { isHoneyBound } from './goalRules.ts';
-export { DAYS_AHEAD, daysAhead, firstDayFor, nucsOnDay, type NucsOnDay } from './howMany.ts';
+export { daysAhead, firstDayFor, nucsOnDay, type NucsOnDay } from './howMany.ts';
 export { isHivedUp, layOutYard, type LaidFrame, type LaidMove, type LaidOut } from './layOutYard.ts';
 export { whyNotThere } from './linkFrames.ts';
 export { makeYardPlan } from './makeYardPlan.ts';
@@ -22,10 +20,8 @@ export {
   type YardUnit,
 } from './problem.ts';
 export {
-  NUC_QUEENS,
   NUC_RECIPES,
   STORE_KEY,
-  yardGoal,
   yardPlanRequest,
   type FramePin,
   type NucQueen,

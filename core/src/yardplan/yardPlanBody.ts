@@ -62,7 +62,6 @@ const plannedMove = z.strictObject({
   toKey: unitKey,
   reason: z.string().min(1).max(400),
 });
-export type YardMove = z.infer<typeof plannedMove>;
 
 const plannedLook = z.strictObject({
   id: recordId,

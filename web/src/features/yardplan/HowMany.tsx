@@ -3,6 +3,7 @@ import { dayInWords, type Apiary } from '@incremen/core';
 import { daysAhead, type NucRecipe, type NucsOnDay, type YardPlanRequest } from '@incremen/core/yardplan';
 import { proxy } from 'comlink';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { useInView } from 'react-intersection-observer';
 import { count } from '../../ui/format.ts';
 import { Select } from '../../ui/Select.tsx';
 import { yardPlanner } from '../../workers/yardPlanner.ts';
@@ -26,8 +27,11 @@ export function HowMany({
   const all = useMemo(() => daysAhead(today), [today]);
   // Goals of the bench do not matter here: it asks for nucs alone.
   const key = JSON.stringify({ ...request, goals: [], pins: [], forbids: [], day: today, recipe });
+  // Six weeks of plans keep a core busy: they are worked out when somebody looks.
+  const { ref, inView } = useInView({ rootMargin: '150px 0px', triggerOnce: true });
   const [found, setFound] = useState<{ key: string; days: readonly NucsOnDay[] }>({ key: '', days: [] });
   useEffect(() => {
+    if (!inView) return undefined;
     let current = true;
     const { recipe: asked, ...rest } = JSON.parse(key) as YardPlanRequest & { recipe: NucRecipe };
     void yardPlanner('days').days(
@@ -44,7 +48,7 @@ export function HowMany({
       current = false;
       void yardPlanner('days').stop();
     };
-  }, [apiary, key, all]);
+  }, [apiary, key, all, inView]);
   const days = useMemo(() => (found.key === key ? found.days : []), [found, key]);
   const now = days.find((d) => d.day === today);
   const most = days.reduce<NucsOnDay | undefined>(
@@ -53,7 +57,7 @@ export function HowMany({
   );
   const next = days.find((d) => now && d.nucs > now.nucs);
   return (
-    <Box as="section" aria-label="How many, and when">
+    <Box as="section" aria-label="How many, and when" ref={ref}>
       <Flex align="baseline" gap={3} wrap="wrap">
         <Heading as="h2" fontSize="1.15rem">
           How many, and when?
