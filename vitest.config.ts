@@ -25,7 +25,14 @@ export default defineConfig({
         },
       },
       {
-        test: { name: 'web', root: 'web', include: ['src/**/*.test.{ts,tsx}'], environment: 'happy-dom' },
+        test: {
+          name: 'web',
+          root: 'web',
+          include: ['src/**/*.test.{ts,tsx}'],
+          environment: 'happy-dom',
+          // Whole views are drawn; a busy machine takes its time.
+          testTimeout: 30_000,
+        },
       },
     ],
   },
