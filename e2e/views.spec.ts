@@ -28,7 +28,7 @@ test.describe('every view', () => {
   for (const look of ['light', 'dark', 'sunlight']) {
     test(`passes WCAG 2.2 AA checks and fits its width: ${look}`, async ({ page, records, isMobile }) => {
       test.skip(isMobile && look !== 'light', 'the colours are the same on a phone');
-      test.setTimeout(180_000);
+      test.setTimeout(300_000);
       const { records: r } = await records.get();
       const tansy = r.colony.find((c) => c.name === 'Tansy')?.id ?? '';
       const due = r.followUp.find((f) => f.topic === 'which-part' && f.status === 'open')?.id ?? '';

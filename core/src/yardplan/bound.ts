@@ -16,11 +16,11 @@ export function boundOf(problem: YardProblem, solver: Solver, effort: BoundEffor
   const bounds: (number | null)[] = [];
   if (effort === 'quick') bounds.push(solveModel(solver, pooled, 'relaxed').bound);
   else {
-    bounds.push(solveModel(solver, pooled, { nodes: nodesFor(pooled.columns), seconds: 12 }).bound);
+    bounds.push(solveModel(solver, pooled, { nodes: nodesFor(pooled.columns), seconds: 8 }).bound);
     const exact = pooledModel(problem, true).model;
     // Small enough to be solved as it is; the pool alone would leave a gap.
     if (exact.columns <= EXACT_COLUMNS) {
-      bounds.push(solveModel(solver, exact, { nodes: nodesFor(exact.columns), seconds: 20 }).bound);
+      bounds.push(solveModel(solver, exact, { nodes: nodesFor(exact.columns), seconds: 10 }).bound);
     }
   }
   const shown = bounds.filter((b) => b !== null);

@@ -9,7 +9,7 @@ import {
   type YardPlanRequest,
 } from '@incremen/core/yardplan';
 import { Redo2, Undo2 } from 'lucide-react';
-import { useCallback, useEffect, useMemo, useRef } from 'react';
+import { useCallback, useEffect, useMemo } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useApiary, useOperation, useSend, useToday } from '../../mirror/hooks.ts';
@@ -22,7 +22,7 @@ import { FirstGoal } from './FirstGoal.tsx';
 import { GoalPanel, makeGoal } from './GoalPanel.tsx';
 import { GOAL_KINDS, labelOf, newGoal } from './goalWords.ts';
 import { HowMany } from './HowMany.tsx';
-import { asked, begun, goalsChanged, redone, solvedAround, undone } from './plannerSlice.ts';
+import { asked, begun, begunFrom, goalsChanged, redone, solvedAround, undone } from './plannerSlice.ts';
 import { useBench } from './useBench.ts';
 import { WorkedPlan } from './WorkedPlan.tsx';
 import './bench.css';
@@ -32,8 +32,8 @@ export function YardPlanPage() {
   const apiary = useApiary();
   const today = useToday();
   const dispatch = useAppDispatch();
-  const [params, setParams] = useSearchParams();
-  const now = useAppSelector((s) => s.planner.now);
+  const [params] = useSearchParams();
+  const { now, from } = useAppSelector((s) => s.planner);
   const yards = useMemo(
     () =>
       Object.values(apiary.yard).toSorted(
@@ -48,20 +48,17 @@ export function YardPlanPage() {
   const stale = now?.request.yardIds.some((id) => !apiary.yard[id]) ?? false;
   const other = wanted !== null && now !== null && !now.request.yardIds.includes(wanted);
   const asking = params.toString();
-  const taken = useRef<string | null>(null);
+  const isNew = kind !== undefined && from !== asking;
   useEffect(() => {
     if (yardId === undefined) return;
-    if (kind) {
-      if (taken.current === asking) return;
-      taken.current = asking;
-      // Asked for from elsewhere, once: what is changed here must not be asked for again on the way back.
-      dispatch(begun({ ...requestFor(yardId, today), goals: goalsFor(kind, colony?.id, today) }));
-      setParams({}, { replace: true });
-      return;
-    }
-    taken.current = null;
-    if (now === null || stale || other) dispatch(begun(requestFor(yardId, today)));
-  }, [dispatch, setParams, yardId, kind, asking, colony?.id, now, stale, other, today]);
+    const request = requestFor(yardId, today);
+    if (isNew) {
+      // Asked for from elsewhere, once: what is changed here must not be undone by coming back.
+      dispatch(
+        begunFrom({ from: asking, request: { ...request, goals: goalsFor(kind, colony?.id, today) } }),
+      );
+    } else if (now === null || stale || other) dispatch(begun(request));
+  }, [dispatch, yardId, kind, isNew, asking, colony?.id, now, stale, other, today]);
   if (yardId === undefined) {
     return (
       <Box>
@@ -73,7 +70,7 @@ export function YardPlanPage() {
       </Box>
     );
   }
-  if (now === null || stale || kind) return null;
+  if (now === null || stale || isNew) return null;
   return <BenchView apiary={apiary} request={now.request} placed={now.placed} today={today} />;
 }
 

@@ -25,9 +25,11 @@ export interface Planner {
   readonly alternatives: readonly KeptAlternative[];
   /** What nucs are to be called, by key. */
   readonly names: Readonly<Record<string, string>>;
+  /** The question of another view that the bench was begun with; it is taken up once. */
+  readonly from: string | null;
 }
 
-const initialState: Planner = { past: [], now: null, future: [], alternatives: [], names: {} };
+const initialState: Planner = { past: [], now: null, future: [], alternatives: [], names: {}, from: null };
 
 /** Steps that can be taken back. */
 const MOST_STEPS = 60;
@@ -51,6 +53,11 @@ const slice = createSlice({
       ...initialState,
       now: { request: payload, placed: [] },
     }),
+    /** Begins with what another view asks for. */
+    begunFrom: (
+      _,
+      { payload }: PayloadAction<{ readonly from: string; readonly request: YardPlanRequest }>,
+    ): Planner => ({ ...initialState, now: { request: payload.request, placed: [] }, from: payload.from }),
     /** Something else is asked for. Keys of nucs change with the goals, so that pins to them are let go. */
     goalsChanged: (state, { payload: goals }: PayloadAction<readonly YardGoal[]>) => {
       if (!state.now) return state;
@@ -159,6 +166,7 @@ const slice = createSlice({
 
 export const {
   begun,
+  begunFrom,
   goalsChanged,
   asked,
   framePlaced,
