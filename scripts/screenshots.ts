@@ -154,7 +154,7 @@ try {
   for (const key of ['8 frames', '3 frames', 'and a half', '1 frames', 'Eggs: seen', '2 frames'])
     await phone.getByRole('button', { name: key, exact: true }).tap();
   await shoot(phone, 'phone-quick');
-  await phone.goto('/work');
+  await phone.goto('/worksheet');
   await phone
     .getByRole('link', { name: /Go on|Open the work at Sorrel/ })
     .first()

@@ -22,7 +22,7 @@ const PLACES: readonly { to: string; label: string; icon: LucideIcon; end?: bool
   { to: '/', label: 'Board', icon: LayoutGrid, end: true },
   { to: '/plan', label: 'Plan', icon: Route },
   { to: '/follow-ups', label: 'Follow-ups', icon: CalendarClock },
-  { to: '/work', label: 'Work', icon: Hammer },
+  { to: '/worksheet', label: 'Work', icon: Hammer },
   { to: '/records', label: 'Records', icon: BookOpen },
   { to: '/rules', label: 'House rules', icon: SlidersHorizontal },
 ];

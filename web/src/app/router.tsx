@@ -46,8 +46,10 @@ export function makeRouter() {
           lazy: async () => ({ Component: (await import('../features/plan/PlanPage.tsx')).PlanPage }),
         },
         {
-          path: 'work',
-          lazy: async () => ({ Component: (await import('../features/work/WorkListPage.tsx')).WorkListPage }),
+          path: 'worksheet',
+          lazy: async () => ({
+            Component: (await import('../features/worksheet/WorkListPage.tsx')).WorkListPage,
+          }),
         },
         {
           path: 'plan',
@@ -56,12 +58,14 @@ export function makeRouter() {
           }),
         },
         {
-          path: 'work/yard/:yardPlanId',
-          lazy: async () => ({ Component: (await import('../features/work/YardWorkPage.tsx')).YardWorkPage }),
+          path: 'worksheet/yard/:yardPlanId',
+          lazy: async () => ({
+            Component: (await import('../features/worksheet/YardWorkPage.tsx')).YardWorkPage,
+          }),
         },
         {
-          path: 'work/:planId',
-          lazy: async () => ({ Component: (await import('../features/work/WorkPage.tsx')).WorkPage }),
+          path: 'worksheet/:planId',
+          lazy: async () => ({ Component: (await import('../features/worksheet/WorkPage.tsx')).WorkPage }),
         },
         {
           path: 'follow-ups',

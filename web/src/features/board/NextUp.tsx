@@ -72,7 +72,7 @@ function nextItems(apiary: Apiary, states: readonly ColonyState[], today: Day): 
       who: p.name.charAt(0).toUpperCase() + p.name.slice(1),
       what: 'Work begun and not finished',
       verb: 'Go on',
-      to: `/work/yard/${p.id}`,
+      to: `/worksheet/yard/${p.id}`,
       urgent: true,
     })),
     ...working.map((p): Item => ({
@@ -80,7 +80,7 @@ function nextItems(apiary: Apiary, states: readonly ColonyState[], today: Day): 
       who: apiary.colony[p.colonyId]?.name ?? '',
       what: 'Work begun and not finished',
       verb: 'Go on',
-      to: `/work/${p.id}`,
+      to: `/worksheet/${p.id}`,
       urgent: true,
     })),
     ...due.map((f): Item => ({
@@ -117,4 +117,4 @@ function nextItems(apiary: Apiary, states: readonly ColonyState[], today: Day): 
 }
 
 const planOrWork = (s: ColonyState, planId: string | undefined) =>
-  planId ? `/work/${planId}` : `/colonies/${s.colony.id}/plan`;
+  planId ? `/worksheet/${planId}` : `/colonies/${s.colony.id}/plan`;

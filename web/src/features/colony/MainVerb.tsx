@@ -25,7 +25,7 @@ export function MainVerb({
   if (plan) {
     return (
       <Button asChild minH="44px">
-        <Link to={`/work/${plan.id}`}>
+        <Link to={`/worksheet/${plan.id}`}>
           {plan.status === 'draft' ? 'Start the work' : 'Go on with the work'}
         </Link>
       </Button>

@@ -61,7 +61,7 @@ function Planner({ colony }: { readonly colony: Colony }) {
   async function start() {
     if (!plan) return;
     const sent = await send(plan.command);
-    if (sent.ok) await navigate(`/work/${plan.command.plan.id}`);
+    if (sent.ok) await navigate(`/worksheet/${plan.command.plan.id}`);
   }
 
   return (

@@ -149,7 +149,7 @@ function BenchView({
       () => crypto.randomUUID(),
     );
     const sent = await send(command);
-    if (sent.ok) await navigate(`/work/yard/${command.yardPlan.id}`);
+    if (sent.ok) await navigate(`/worksheet/yard/${command.yardPlan.id}`);
   }
 
   const broken = seen?.broken.length ?? 0;

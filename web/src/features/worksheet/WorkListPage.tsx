@@ -89,7 +89,7 @@ function splits(apiary: Apiary): WorkLine[] {
   return Object.values(apiary.plan)
     .filter((p) => p.status !== 'dropped')
     .map((p) => ({
-      to: `/work/${p.id}`,
+      to: `/worksheet/${p.id}`,
       title: `${apiary.colony[p.colonyId]?.name ?? ''} → ${p.body.parts[1].name}`,
       what: methodById(p.methodId).name,
       at: apiary.colony[p.colonyId]?.name ?? '',
@@ -103,7 +103,7 @@ function yardPlans(apiary: Apiary): WorkLine[] {
   return Object.values(apiary.yardPlan)
     .filter((p) => p.status !== 'dropped')
     .map((p) => ({
-      to: `/work/yard/${p.id}`,
+      to: `/worksheet/yard/${p.id}`,
       title: p.body.request.yardIds.map((id) => apiary.yard[id]?.name ?? '').join(' and '),
       what: p.name.charAt(0).toUpperCase() + p.name.slice(1),
       at: p.name,

@@ -38,12 +38,12 @@ function open() {
   const { apiary, planId, steps } = withPlan();
   const views = (
     <Routes>
-      <Route path="/work" element={<WorkListPage />} />
-      <Route path="/work/:planId" element={<WorkPage />} />
+      <Route path="/worksheet" element={<WorkListPage />} />
+      <Route path="/worksheet/:planId" element={<WorkPage />} />
       <Route path="/colonies/:id" element={<h1>Colony</h1>} />
     </Routes>
   );
-  const view = renderView(views, demoStore([], apiary), `/work/${planId}`);
+  const view = renderView(views, demoStore([], apiary), `/worksheet/${planId}`);
   const status = () => view.store.getState().mirror.apiary.plan[planId]?.status;
   const current = () => within(document.querySelector<HTMLElement>('[aria-current=step]')!);
   const done = () => screen.getByRole('progressbar', { name: 'Steps done' }).getAttribute('aria-valuenow');
@@ -90,7 +90,7 @@ describe('the work at the hives', () => {
     await user.click(screen.getByRole('button', { name: 'Drop the plan' }));
     expect(await screen.findByRole('heading', { level: 1, name: 'Colony' })).toBeTruthy();
     expect(status()).toBe('dropped');
-    await act(() => router.navigate('/work'));
+    await act(() => router.navigate('/worksheet'));
     expect(screen.queryByText(/Tansy → Tansy II/)).toBeNull();
   });
 
@@ -98,7 +98,7 @@ describe('the work at the hives', () => {
     const { router } = open();
     expect(screen.getByRole('heading', { level: 2, name: /Take care/ })).toBeTruthy();
     expect(screen.getByRole('heading', { level: 2, name: /If it goes wrong/ })).toBeTruthy();
-    await act(() => router.navigate('/work'));
+    await act(() => router.navigate('/worksheet'));
     const rows = screen.getAllByRole('listitem').map((li) => li.textContent);
     expect(rows[0]).toContain('Tansy → Tansy II');
     expect(rows[0]).toContain('planned');
