@@ -3,6 +3,7 @@ import {
   buildProblem,
   evaluate,
   gapOf,
+  newYardPlanRequest,
   NUC_RECIPES,
   YardSearch,
   type Solver,
@@ -56,16 +57,8 @@ function requestFor(yardIds: string[], count: number, more: YardGoal[] = []): Ya
   const recipe = NUC_RECIPES[0]?.recipe;
   if (!recipe) throw new Error('there must be a recipe');
   return {
-    yardIds,
-    day: '2026-05-15',
+    ...newYardPlanRequest(yardIds, '2026-05-15'),
     goals: [{ id: 'n', kind: 'makeNucs', count, recipe, importance: 2 }, ...more],
-    nights: 'mild',
-    season: 'build-up',
-    order: 'nest',
-    leftOutIds: [],
-    pins: [],
-    forbids: [],
-    limits: { hives: null, frames: null },
   };
 }
 

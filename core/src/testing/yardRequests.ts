@@ -1,7 +1,13 @@
 import type { Apiary } from '../apiary/records.ts';
 import { buildProblem } from '../yardplan/buildProblem.ts';
 import type { YardProblem } from '../yardplan/problem.ts';
-import { NUC_RECIPES, type NucRecipe, type YardGoal, type YardPlanRequest } from '../yardplan/request.ts';
+import {
+  newYardPlanRequest,
+  NUC_RECIPES,
+  type NucRecipe,
+  type YardGoal,
+  type YardPlanRequest,
+} from '../yardplan/request.ts';
 import { YardSearch } from '../yardplan/searchYard.ts';
 
 /** The five-frame recipe, changed where a test needs it. */
@@ -31,19 +37,7 @@ export function requestFor(
   goals: YardGoal[],
   change: Partial<YardPlanRequest> = {},
 ): YardPlanRequest {
-  return {
-    yardIds: Object.keys(apiary.yard),
-    day: '2026-05-15',
-    goals,
-    nights: 'mild',
-    season: 'build-up',
-    order: 'nest',
-    leftOutIds: [],
-    pins: [],
-    forbids: [],
-    limits: { hives: null, frames: null },
-    ...change,
-  };
+  return { ...newYardPlanRequest(Object.keys(apiary.yard), '2026-05-15'), goals, ...change };
 }
 
 /** The problem of a request. @throws Error with its first fault */

@@ -20,6 +20,7 @@ export {
   type YardUnit,
 } from './problem.ts';
 export {
+  newYardPlanRequest,
   NUC_RECIPES,
   STORE_KEY,
   yardPlanRequest,

@@ -190,3 +190,19 @@ export const yardPlanRequest = z.strictObject({
     .default({ hives: null, frames: null }),
 });
 export type YardPlanRequest = z.infer<typeof yardPlanRequest>;
+
+/** A request for yards with nothing asked yet, under the usual circumstances. */
+export function newYardPlanRequest(yardIds: readonly string[], day: string): YardPlanRequest {
+  return {
+    yardIds: [...yardIds],
+    day,
+    goals: [],
+    nights: 'mild',
+    season: 'build-up',
+    order: 'nest',
+    leftOutIds: [],
+    pins: [],
+    forbids: [],
+    limits: { hives: null, frames: null },
+  };
+}

@@ -2,6 +2,7 @@ import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { coloniesOfYard, dayInWords, placeOf, type Apiary } from '@incremen/core';
 import {
   makeYardPlan,
+  newYardPlanRequest,
   NUC_RECIPES,
   type FramePin,
   type NucsOnDay,
@@ -51,7 +52,7 @@ export function YardPlanPage() {
   const isNew = kind !== undefined && from !== asking;
   useEffect(() => {
     if (yardId === undefined) return;
-    const request = requestFor(yardId, today);
+    const request = newYardPlanRequest([yardId], today);
     if (isNew) {
       // Asked for from elsewhere, once: what is changed here must not be undone by coming back.
       dispatch(
@@ -81,21 +82,6 @@ function goalsFor(kind: YardGoal['kind'], colonyId: string | undefined, day: str
   // What a nuc is given in its new box comes from neighbours that have too much.
   if (kind === 'hiveUp') return [goal, newGoal('relieve', 'relieve2', [], day)];
   return [goal.kind === 'relieve' && colonyId ? { ...goal, colonyIds: [colonyId] } : goal];
-}
-
-function requestFor(yardId: string, day: string): YardPlanRequest {
-  return {
-    yardIds: [yardId],
-    day,
-    goals: [],
-    nights: 'mild',
-    season: 'build-up',
-    order: 'nest',
-    leftOutIds: [],
-    pins: [],
-    forbids: [],
-    limits: { hives: null, frames: null },
-  };
 }
 
 function BenchView({
@@ -165,7 +151,7 @@ function BenchView({
             fit
             value={request.yardIds[0] ?? ''}
             options={yards.map((y) => [y.id, y.name])}
-            onChange={(id) => dispatch(begun({ ...requestFor(id, request.day) }))}
+            onChange={(id) => dispatch(begun({ ...newYardPlanRequest([id], request.day) }))}
           />
         )}
         <SquareButton label="Undo" disabled={past.length === 0} onClick={() => dispatch(undone())}>

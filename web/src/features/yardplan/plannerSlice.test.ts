@@ -1,4 +1,4 @@
-import { NUC_RECIPES, type YardPlanRequest } from '@incremen/core/yardplan';
+import { newYardPlanRequest, NUC_RECIPES, type YardPlanRequest } from '@incremen/core/yardplan';
 import { describe, expect, it } from 'vitest';
 import {
   asked,
@@ -17,19 +17,11 @@ import {
 } from './plannerSlice.ts';
 
 const request: YardPlanRequest = {
-  yardIds: ['yard'],
-  day: '2026-05-15',
+  ...newYardPlanRequest(['yard'], '2026-05-15'),
   goals: [
     { id: 'n1', kind: 'makeNucs', count: 2, recipe: NUC_RECIPES[0]!.recipe, importance: 2 },
     { id: 'l2', kind: 'level', by: 'capped', importance: 2 },
   ],
-  nights: 'mild',
-  season: 'build-up',
-  order: 'nest',
-  leftOutIds: [],
-  pins: [],
-  forbids: [],
-  limits: { hives: null, frames: null },
 };
 const after = (...actions: Parameters<typeof plannerReducer>[1][]): Planner =>
   actions.reduce((s: Planner | undefined, a) => plannerReducer(s, a), undefined) as Planner;
