@@ -25,7 +25,7 @@ import { MoveList } from './MoveList.tsx';
 import { colonyLeftOut, forbidToggled, framePlaced, nucNamed, pinToggled } from './plannerSlice.ts';
 import { ProofLine } from './ProofLine.tsx';
 import { Stage } from './Stage.tsx';
-import type { Bench } from './useBench.ts';
+import { withPlaced, type Bench } from './useBench.ts';
 
 /** A plan on the bench: how good it is, its hives, its moves, its rules, and others beside it. */
 export function WorkedPlan({
@@ -53,14 +53,7 @@ export function WorkedPlan({
   // While a frame is held over a place the rules answer as if it hung there.
   const tried = useMemo(() => {
     if (!problem || !plan || !hover) return null;
-    const i = problem.frames.findIndex((f) => f.id === hover.frameId);
-    const unit = hover.to === STORE_KEY ? STORE : problem.units.findIndex((u) => u.key === hover.to);
-    if (i < 0) return null;
-    const to = [...plan.to];
-    to[i] = unit;
-    const shakenFor = [...plan.shakenFor];
-    if (unit !== problem.frames[i]?.home) shakenFor[i] = null;
-    return evaluate(problem, { to, shakenFor });
+    return evaluate(problem, withPlaced(problem, plan, [hover]));
   }, [problem, plan, hover]);
 
   if (!problem) return null;

@@ -174,7 +174,8 @@ async function prove(
   }
 }
 
-function withPlaced(problem: YardProblem, plan: Assignment, placed: readonly FramePin[]): Assignment {
+/** A plan with frames put elsewhere by hand; what is not there any more is passed over. */
+export function withPlaced(problem: YardProblem, plan: Assignment, placed: readonly FramePin[]): Assignment {
   if (placed.length === 0) return plan;
   const to = [...plan.to];
   const shakenFor = [...plan.shakenFor];
