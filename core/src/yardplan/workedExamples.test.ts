@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { bothSides, type FrameReading } from '../comb/contents.ts';
+import type { FrameReading } from '../comb/contents.ts';
 import { TestYard } from '../testing/builders.ts';
+import { NEST, STRONG_BOX, WEAK_BOX, withQueen } from '../testing/nests.ts';
 import { fiveFrames, nucs, planned, problemOf, requestFor, twoAndTwo } from '../testing/yardRequests.ts';
 import { evaluate } from './evaluate.ts';
 import { combKind } from './effects.ts';
@@ -12,30 +13,9 @@ import { framesInStore } from '../apiary/views.ts';
 
 // Worked examples of the trade: common practice, no source.
 
-const capped = (tenths: number, bees = 8): FrameReading =>
-  bothSides({ capped: tenths, honey: 9 - tenths, beeBread: 1 }, bees);
-const open = (tenths: number, bees = 9): FrameReading =>
-  bothSides({ eggs: 2, open: tenths - 2, honey: 9 - tenths, beeBread: 1 }, bees);
-const honey = (bees = 5): FrameReading => bothSides({ honey: 10 }, bees);
-const bread = (bees = 5): FrameReading => bothSides({ beeBread: 3, honey: 5, drawn: 2 }, bees);
-const empty = (bees = 3): FrameReading => bothSides({ drawn: 10 }, bees);
-const withQueen = (f: FrameReading): FrameReading => ({ ...f, queenSeen: true });
-
-/** Seven brood combs, four of them mostly capped, in one box. */
-const seven = [
-  honey(6),
-  capped(7),
-  capped(7),
-  open(7),
-  withQueen(open(7)),
-  capped(7),
-  capped(7),
-  open(6),
-  honey(6),
-  bread(),
-];
-/** Three combs of bees with a little brood. */
-const small = [honey(3), open(3, 5), withQueen(capped(3, 5)), empty(2), empty(1)];
+const { capped, open, honey, bread, empty } = NEST;
+const seven = STRONG_BOX;
+const small = WEAK_BOX;
 
 const unit = (problem: YardProblem, name: string) => {
   const u = problem.units.find((v) => v.name === name);
