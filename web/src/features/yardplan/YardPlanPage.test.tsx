@@ -1,0 +1,366 @@
+import 'fake-indexeddb/auto';
+import { demoScenario } from '@incremen/core';
+import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { Route, Routes } from 'react-router';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { withoutNetwork } from '../../testing/noNetwork.ts';
+import { plannerFails, proverSays } from '../../testing/plannerHere.ts';
+import { demoStore, renderView } from '../../testing/renderView.tsx';
+import { YardPlanPage } from './YardPlanPage.tsx';
+
+vi.mock(
+  '../../workers/yardPlanner.ts',
+  async () => (await import('../../testing/plannerHere.ts')).plannerHere,
+);
+// The chart needs a canvas of a real browser; its figures stand beside it in words.
+vi.mock('./HowManyChart.tsx', () => ({ default: () => null }));
+
+withoutNetwork();
+afterEach(cleanup);
+beforeEach(() => {
+  proverSays.bound = null;
+  proverSays.shortages = [];
+  proverSays.wait = null;
+});
+
+const { apiary } = demoScenario();
+const idOf = (name: string) => Object.values(apiary.colony).find((c) => c.name === name)?.id ?? '';
+
+function open(at = '/plan') {
+  const views = (
+    <Routes>
+      <Route path="/plan" element={<YardPlanPage />} />
+      <Route path="/worksheet/yard/:id" element={<h1>Work</h1>} />
+    </Routes>
+  );
+  const view = renderView(views, demoStore([], apiary), at);
+  const request = () => {
+    const { now } = view.store.getState().planner;
+    if (!now) throw new Error('the bench is empty');
+    return now.request;
+  };
+  return { ...view, request, placed: () => view.store.getState().planner.now?.placed ?? [] };
+}
+
+const click = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+const choose = (label: string, value: string) =>
+  fireEvent.change(screen.getByLabelText(label), { target: { value } });
+/** Waits until the first plan stands on the bench. */
+const planned = () => screen.findByText(/frames? to carry/);
+
+async function withNucs() {
+  const view = open();
+  click(/^Make nucs/);
+  await planned();
+  return view;
+}
+
+const hive = (name: string, when: string) =>
+  screen.getByRole('listbox', { name: `Frames of ${name} ${when}` });
+
+describe('the plan bench, empty', () => {
+  it('says what could be wanted, and begins with what is chosen', async () => {
+    const { request } = open();
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Plan for Sallow Bank');
+    expect(screen.getByRole('button', { name: 'Start the work' })).toHaveProperty('disabled', true);
+    for (const goal of ['Make nucs', 'Level the yard', 'Raise the weak', 'Unite two colonies']) {
+      expect(screen.getByRole('button', { name: new RegExp(`^${goal}`) })).toBeTruthy();
+    }
+    click(/^Level the yard/);
+    await planned();
+    expect(request().goals).toMatchObject([{ kind: 'level', by: 'capped' }]);
+  });
+
+  it('is begun by a view that asks for something, once', async () => {
+    const { request, store } = open(`/plan?goal=hiveUp&colony=${idOf('Clary')}`);
+    await planned();
+    expect(request().goals).toMatchObject([
+      { kind: 'hiveUp', colonyId: idOf('Clary') },
+      { kind: 'relieve', colonyIds: [] },
+    ]);
+    click('Remove: Free honey-bound nests');
+    await waitFor(() => expect(request().goals).toHaveLength(1));
+    // Drawn again at the same address, it keeps what was changed.
+    act(() => void store.dispatch({ type: 'nothing' }));
+    expect(request().goals).toHaveLength(1);
+  });
+
+  it('leads a new user to setting up', () => {
+    const empty = { ...apiary, yard: {}, stand: {}, hive: {}, colony: {}, box: {}, frame: {} };
+    renderView(<YardPlanPage />, demoStore([], empty as typeof apiary), '/plan');
+    expect(screen.getByRole('link', { name: 'Set up a yard' })).toBeTruthy();
+  });
+});
+
+describe('goals', () => {
+  it('of nucs are set by number, queen, place and recipe', async () => {
+    const { request } = await withNucs();
+    const nucs = () => {
+      const [goal] = request().goals;
+      if (goal?.kind !== 'makeNucs') throw new Error('no nucs');
+      return goal;
+    };
+    click('More: how many');
+    expect(nucs().count).toBe(3);
+    click('most');
+    expect(nucs().count).toBeNull();
+    expect(screen.getByText('as many as possible')).toBeTruthy();
+    click('most');
+    expect(nucs().count).toBe(2);
+    choose('Queen of a nuc', 'mated');
+    choose('Where nucs go', 'away');
+    expect(nucs().recipe).toMatchObject({ queen: 'mated', distance: 'away', slots: 5 });
+    choose('Recipe', 'four');
+    // The combs change, the queen and the place stay.
+    expect(nucs().recipe).toMatchObject({ queen: 'mated', distance: 'away', slots: 4, storesCombs: 2 });
+    click('More: frames in its box');
+    expect(screen.getByText('Recipe of your own')).toBeTruthy();
+    choose('How much it matters: Make nucs', '3');
+    expect(nucs().importance).toBe(3);
+  });
+
+  it('of every kind can be added, set and taken away', async () => {
+    const { request } = await withNucs();
+    const last = () => request().goals.at(-1);
+    for (const kind of ['level', 'raise', 'calm', 'shrink', 'relieve', 'provision'] as const) {
+      choose('Add a goal', kind);
+      expect(last()?.kind).toBe(kind);
+    }
+    choose('Level by', 'brood');
+    choose('Counted in', 'brood');
+    choose('Colonies of: Raise the weak', idOf('Burnet'));
+    choose('Colony to calm', idOf('Sorrel'));
+    choose('Colony to bring down', idOf('Tansy'));
+    choose('Colonies of: Provision', idOf('Mallow'));
+    click('More: stores');
+    expect(request().goals.slice(1)).toMatchObject([
+      { kind: 'level', by: 'brood' },
+      { kind: 'raise', by: 'brood', colonyIds: [idOf('Burnet')] },
+      { kind: 'calm', colonyIds: [idOf('Sorrel')] },
+      { kind: 'shrink', colonyId: idOf('Tansy'), boxes: 1 },
+      { kind: 'relieve', colonyIds: [] },
+      { kind: 'provision', colonyIds: [idOf('Mallow')], storesKg: 13 },
+    ]);
+    click('Remove: Level the yard');
+    expect(request().goals.map((g) => g.kind)).not.toContain('level');
+    // Each has an id of its own, whatever was taken away before.
+    choose('Add a goal', 'level');
+    expect(new Set(request().goals.map((g) => g.id)).size).toBe(request().goals.length);
+  });
+
+  it('to unite name the two', async () => {
+    const { request } = open();
+    click(/^Unite two colonies/);
+    choose('Colony that ends', idOf('Burnet'));
+    choose('Colony that stays', idOf('Yarrow'));
+    expect(request().goals).toMatchObject([{ fromId: idOf('Burnet'), intoId: idOf('Yarrow') }]);
+    expect(await screen.findByText(/Burnet as it stands → Yarrow/)).toBeTruthy();
+  });
+
+  it('that cannot be are named with the remedy, and nothing else is lost', async () => {
+    const { request } = await withNucs();
+    click('More: combs of honey');
+    click('More: combs of honey');
+    const alert = await screen.findByRole('alert');
+    expect(alert.textContent).toContain('The recipe asks for 6 combs');
+    expect(alert.textContent).toContain('Take a box of 6 frames, or leave out 1.');
+    click('Undo');
+    await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
+    expect(request().goals).toHaveLength(1);
+  });
+
+  it('stand under circumstances that can be changed', async () => {
+    const { request } = await withNucs();
+    fireEvent.click(screen.getByLabelText('Below 10 °C'));
+    fireEvent.click(screen.getByLabelText('Midsummer, dearth'));
+    fireEvent.click(screen.getByLabelText('As they hang'));
+    choose('Day of the work', '2026-05-20');
+    const hives = screen.getByLabelText('Hives opened at most');
+    fireEvent.change(hives, { target: { value: '2' } });
+    fireEvent.blur(hives);
+    fireEvent.click(screen.getByLabelText('Ferry Field'));
+    expect(request()).toMatchObject({
+      nights: 'cold',
+      season: 'dearth',
+      order: 'keep',
+      day: '2026-05-20',
+      limits: { hives: 2, frames: null },
+    });
+    expect(request().yardIds).toHaveLength(2);
+    const none = screen.getByLabelText('Hives opened at most');
+    fireEvent.change(none, { target: { value: 'few' } });
+    fireEvent.blur(none);
+    expect(request().limits.hives).toBeNull();
+  });
+});
+
+describe('a plan on the bench', () => {
+  it('shows hives before and after, moves with reasons, rules, and who is left alone', async () => {
+    await withNucs();
+    expect(within(hive('Tansy', 'before')).getAllByRole('option')).toHaveLength(20);
+    expect(within(hive('Nuc 1', 'after the work')).getAllByRole('option')).toHaveLength(5);
+    const moves = within(screen.getByRole('list', { name: 'Moves' }));
+    expect(moves.getAllByText(/→ Nuc [12], slot \d/).length).toBeGreaterThanOrEqual(4);
+    expect(moves.getAllByText(/keeps [\d.]+ of [\d.]+ brood/).length).toBeGreaterThan(0);
+    expect(screen.getByText(/rules? met with room to spare/)).toBeTruthy();
+    expect(screen.getByText('Campion II').parentElement?.textContent).toContain('Look today');
+  });
+
+  it('tells of a frame what is on it and where it goes; it can be held, ruled out, sent elsewhere', async () => {
+    const { request, placed } = await withNucs();
+    const [first] = within(screen.getByRole('list', { name: 'Moves' })).getAllByRole('button', {
+      name: /^Tansy.*→ Nuc/,
+    });
+    fireEvent.click(first!);
+    const inHand = () => within(screen.getByRole('region', { name: 'Frame in hand' }));
+    expect(inHand().getByText(/goes to Nuc/)).toBeTruthy();
+    fireEvent.click(inHand().getByRole('button', { name: 'Hold' }));
+    expect(request().pins).toHaveLength(1);
+    const pin = request().pins[0]!;
+    await waitFor(() => expect(inHand().getByRole('button', { name: 'Held' })).toBeTruthy());
+    fireEvent.click(inHand().getByRole('button', { name: 'Held' }));
+    expect(request().pins).toEqual([]);
+    await planned();
+    const select = await waitFor(() => inHand().getByLabelText<HTMLSelectElement>('Send it to'));
+    const home = [...select.options].find((o) => o.text === 'stays')!;
+    const now = select.value;
+    fireEvent.change(select, { target: { value: now === home.value ? pin.to : home.value } });
+    expect(placed()).toHaveLength(1);
+    expect(screen.getByText('1 frame placed by hand')).toBeTruthy();
+    click('Undo');
+    expect(placed()).toEqual([]);
+    click('Redo');
+    expect(placed()).toHaveLength(1);
+    click('Work out the rest anew');
+    expect(request().pins).toHaveLength(1);
+    await planned();
+    fireEvent.click(await waitFor(() => screen.getByRole('button', { name: 'Put the frame out of sight' })));
+    expect(screen.queryByRole('region', { name: 'Frame in hand' })).toBeNull();
+  });
+
+  it('does without a move that is ruled out, and allows it again', async () => {
+    const { request } = await withNucs();
+    const [ban] = screen.getAllByRole('button', { name: /^Not this: Tansy/ });
+    fireEvent.click(ban!);
+    expect(request().forbids).toHaveLength(1);
+    await planned();
+    click('Undo');
+    expect(request().forbids).toEqual([]);
+  });
+
+  it('is changed by the keyboard: a frame is taken up, carried on, put down, or let go', async () => {
+    const { placed } = await withNucs();
+    const box = hive('Tansy', 'before');
+    const press = (key: string) => fireEvent.keyDown(box, { key });
+    press('Home');
+    press('ArrowRight');
+    expect(box.getAttribute('aria-activedescendant')).toBeTruthy();
+    press('Enter');
+    expect(screen.getByText(/^Held over Nuc 1\./)).toBeTruthy();
+    press('ArrowDown');
+    expect(screen.getByText(/^Held over Nuc 2\./)).toBeTruthy();
+    press('ArrowUp');
+    press('Escape');
+    expect(screen.queryByText(/^Held over/)).toBeNull();
+    expect(placed()).toEqual([]);
+    // Put down in one nuc and then in the other: it cannot have been in both.
+    press('End');
+    press('Enter');
+    press('Enter');
+    press('Enter');
+    press('ArrowDown');
+    press('Enter');
+    expect(placed()).toHaveLength(1);
+    press('Escape');
+    expect(screen.queryByRole('region', { name: 'Frame in hand' })).toBeNull();
+  });
+
+  it('leaves a colony out and takes it in again', async () => {
+    const { request } = await withNucs();
+    const [leave] = screen.getAllByRole('button', { name: /^Leave \w+ out$/ });
+    const name = leave?.getAttribute('aria-label')?.replace(/^Leave | out$/g, '') ?? '';
+    fireEvent.click(leave!);
+    expect(request().leftOutIds).toEqual([idOf(name)]);
+    fireEvent.click(await screen.findByRole('button', { name: 'Take it in' }));
+    expect(request().leftOutIds).toEqual([]);
+  });
+
+  it('is kept under the names that the nucs were given, and leads to the work', async () => {
+    const { store } = await withNucs();
+    const name = screen.getByLabelText('Name of Nuc 1');
+    fireEvent.change(name, { target: { value: 'Vetchling' } });
+    fireEvent.blur(name);
+    await waitFor(() => expect(screen.getByLabelText('Name of Nuc 1')).toHaveProperty('value', 'Vetchling'));
+    click('Start the work');
+    expect(await screen.findByRole('heading', { name: 'Work' })).toBeTruthy();
+    const kept = Object.values(store.getState().mirror.apiary.yardPlan)[0];
+    expect(kept?.name).toBe('2 nucs, own queens');
+    expect(kept?.body.units.filter((u) => u.kind === 'nuc').map((u) => u.name)).toContain('Vetchling');
+  });
+
+  it('is not begun with a name that is taken: what is wrong is said', async () => {
+    const { store } = await withNucs();
+    const name = screen.getByLabelText('Name of Nuc 1');
+    fireEvent.change(name, { target: { value: 'Burnet' } });
+    fireEvent.blur(name);
+    click('Start the work');
+    expect((await screen.findByRole('alert')).textContent).toContain(
+      'There is a colony named Burnet already.',
+    );
+    expect(Object.keys(store.getState().mirror.apiary.yardPlan)).toEqual([]);
+  });
+});
+
+describe('how good a plan is', () => {
+  it('is said only as far as it is proven', async () => {
+    await withNucs();
+    expect(screen.getByText(/^no rule broken/)).toBeTruthy();
+  });
+
+  it('is the best there is when nothing can be cheaper', async () => {
+    proverSays.bound = 1e6;
+    await withNucs();
+    expect(await screen.findByText('the best plan there is, proven')).toBeTruthy();
+  });
+
+  it('is a share, and what that is in combs, when something might be', async () => {
+    proverSays.bound = 2;
+    await withNucs();
+    expect(
+      await screen.findByText(/^within \d+ % of the best there can be: about \d+ combs? carried/),
+    ).toBeTruthy();
+  });
+
+  it('goes with what is missing, and how long to wait', async () => {
+    proverSays.shortages = [{ what: 'bees', unit: 'frames of bees', missing: 1.4 }];
+    proverSays.wait = { day: '2026-05-21', days: 6 };
+    await withNucs();
+    expect(await screen.findByText(/^Short by at least 1.4 frames of bees\./)).toBeTruthy();
+    expect(await screen.findByText(/Wait 6 days, until Thu 21 May, or ask for fewer/)).toBeTruthy();
+  });
+
+  it('a planner that fails says so', async () => {
+    plannerFails.next = true;
+    open();
+    click(/^Make nucs/);
+    expect((await screen.findByRole('alert')).textContent).toContain('The planner has failed.');
+  });
+});
+
+describe('plans side by side', () => {
+  it('are kept, taken and dropped', async () => {
+    const { store, request } = await withNucs();
+    click('Keep this beside');
+    click('Try other queens and numbers');
+    await waitFor(() => expect(store.getState().planner.alternatives.length).toBeGreaterThanOrEqual(5));
+    const table = within(screen.getByRole('region', { name: 'Plans side by side' }));
+    const mated = table.getByRole('row', { name: /^2 nucs, mated queens/ });
+    expect(mated.textContent).toContain('2 boxes, 2 queens');
+    fireEvent.click(within(mated).getByRole('button', { name: 'Take it' }));
+    expect(request().goals).toMatchObject([{ recipe: { queen: 'mated' } }]);
+    await planned();
+    const kept = store.getState().planner.alternatives.length;
+    fireEvent.click(screen.getAllByRole('button', { name: /^Drop: / })[0]!);
+    expect(store.getState().planner.alternatives).toHaveLength(kept - 1);
+  });
+});

@@ -1,0 +1,79 @@
+import type { Apiary, Day, Problem } from '@incremen/core';
+import {
+  alternativeOf,
+  buildProblem,
+  evaluate,
+  nucsOnDay,
+  YardSearch,
+  type NucRecipe,
+  type NucsOnDay,
+  type Shortage,
+  type YardPlanRequest,
+} from '@incremen/core/yardplan';
+import type { Found } from '../workers/yardPlanner.worker.ts';
+
+/** What the stand-in for the prover answers. */
+export const proverSays: {
+  bound: number | null;
+  shortages: Shortage[];
+  wait: { day: Day; days: number } | null;
+} = {
+  bound: null,
+  shortages: [],
+  wait: null,
+};
+
+/** Makes the next search fail, as a worker that was ended does. */
+export const plannerFails = { next: false };
+
+/** The planner of yards without workers, which tests do not have: the first plan only, at once. */
+export const plannerHere = {
+  yardPlanner: () => ({
+    solve: async (
+      apiary: Apiary,
+      request: YardPlanRequest,
+      rounds: number,
+      report: (found: Found) => void,
+    ): Promise<readonly Problem[]> => {
+      await Promise.resolve();
+      if (plannerFails.next) {
+        plannerFails.next = false;
+        throw new Error('ended');
+      }
+      const built = buildProblem(apiary, request);
+      if (!built.ok) return built.problems;
+      const search = new YardSearch(built.value);
+      search.first();
+      const { plan, price } = search.best();
+      report({ plan, price, round: rounds, rounds, faults: [] });
+      return [];
+    },
+    stop: () => Promise.resolve(),
+    days: async (
+      apiary: Apiary,
+      request: YardPlanRequest,
+      recipe: NucRecipe,
+      days: readonly Day[],
+      report: (day: NucsOnDay) => void,
+    ): Promise<void> => {
+      await Promise.resolve();
+      for (const day of days.slice(0, 2)) report(nucsOnDay(apiary, request, recipe, day, 0));
+    },
+    firstDay: () => Promise.resolve(proverSays.wait),
+    alternative: async (apiary: Apiary, request: YardPlanRequest) => {
+      await Promise.resolve();
+      const built = buildProblem(apiary, request);
+      if (!built.ok) return null;
+      const search = new YardSearch(built.value);
+      search.first();
+      const { plan } = search.best();
+      return { plan, alternative: alternativeOf(built.value, evaluate(built.value, plan)) };
+    },
+  }),
+  askProver: (ask: (prover: object) => Promise<unknown>): Promise<unknown> =>
+    ask({
+      bound: () => Promise.resolve(proverSays.bound),
+      shortage: () => Promise.resolve(proverSays.shortages),
+    }),
+  endProver: () => undefined,
+};
