@@ -30,6 +30,7 @@ export default defineConfig({
           root: 'web',
           include: ['src/**/*.test.{ts,tsx}'],
           environment: 'happy-dom',
+          setupFiles: ['./src/testing/setup.ts'],
           // Whole views are drawn; a busy machine takes its time.
           testTimeout: 30_000,
         },

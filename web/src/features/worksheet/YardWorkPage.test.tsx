@@ -1,0 +1,155 @@
+import 'fake-indexeddb/auto';
+import { applyChanges, coloniesOfYard, decide, demoScenario, type Apiary } from '@incremen/core';
+import {
+  buildProblem,
+  makeYardPlan,
+  newYardPlanRequest,
+  NUC_RECIPES,
+  YardSearch,
+  type YardGoal,
+} from '@incremen/core/yardplan';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { Route, Routes } from 'react-router';
+import { afterEach, describe, expect, it } from 'vitest';
+import { withoutNetwork } from '../../testing/noNetwork.ts';
+import { demoStore, renderView } from '../../testing/renderView.tsx';
+import { NextUp } from '../board/NextUp.tsx';
+import { WorkListPage } from './WorkListPage.tsx';
+import { YardWorkPage } from './YardWorkPage.tsx';
+
+withoutNetwork();
+afterEach(cleanup);
+
+/** The demonstration with a plan for Sallow Bank kept. */
+function withPlan(goal: YardGoal): { apiary: Apiary; planId: string; yardId: string } {
+  const { apiary } = demoScenario();
+  const yardId = Object.values(apiary.yard).find((y) => y.name === 'Sallow Bank')?.id ?? '';
+  const built = buildProblem(apiary, { ...newYardPlanRequest([yardId], '2026-05-15'), goals: [goal] });
+  if (!built.ok) throw new Error(built.problems[0]?.message);
+  const search = new YardSearch(built.value);
+  search.first();
+  const command = makeYardPlan(
+    apiary,
+    built.value,
+    search.best().plan,
+    { names: {}, bound: null, name: '1 nuc, own queens' },
+    () => crypto.randomUUID(),
+  );
+  const kept = decide(apiary, command);
+  if (!kept.ok) throw new Error(kept.problems[0]?.message);
+  return { apiary: applyChanges(apiary, kept.value), planId: command.yardPlan.id, yardId };
+}
+
+const oneNuc: YardGoal = {
+  id: 'n',
+  kind: 'makeNucs',
+  count: 1,
+  recipe: NUC_RECIPES[0]!.recipe,
+  importance: 2,
+};
+
+function open(goal = oneNuc) {
+  const { apiary, planId, yardId } = withPlan(goal);
+  const views = (
+    <Routes>
+      <Route path="/worksheet" element={<WorkListPage />} />
+      <Route path="/worksheet/yard/:yardPlanId" element={<YardWorkPage />} />
+      <Route path="/board" element={<NextUp states={[]} />} />
+      <Route path="/plan" element={<h1>Bench</h1>} />
+    </Routes>
+  );
+  const view = renderView(views, demoStore([], apiary), `/worksheet/yard/${planId}`);
+  const records = () => view.store.getState().mirror.apiary;
+  return { ...view, planId, yardId, records, status: () => records().yardPlan[planId]?.status };
+}
+
+const current = () => within(document.querySelector<HTMLElement>('[aria-current=step]')!);
+const tick = () => fireEvent.click(current().getByRole('button', { name: /^Done:/ }));
+const progress = () => screen.getByRole('progressbar', { name: 'Steps done' });
+
+describe('the work of a yard plan', () => {
+  it('shows kit, cautions and steps, the first of them large', () => {
+    open();
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('1 nuc, own queens');
+    expect(current().getByText('Set out a 5-frame box for Nuc 1')).toBeTruthy();
+    expect(screen.getByText('nuc box, 5 frames, with floor and lid')).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'Take care' })).toBeTruthy();
+    expect(screen.getByText(/^Stings:/)).toBeTruthy();
+    expect(progress().getAttribute('aria-valuenow')).toBe('0');
+  });
+
+  it('begins with the first tick, and is where it was when the tick is taken back', async () => {
+    const { status } = open();
+    tick();
+    await waitFor(() => expect(status()).toBe('working'));
+    expect(progress().getAttribute('aria-valuenow')).toBe('1');
+    // Soon after a tick a second tap is not taken for taking it back.
+    fireEvent.click(screen.getByRole('button', { name: /^Not done after all/ }));
+    expect(progress().getAttribute('aria-valuenow')).toBe('1');
+    await new Promise((r) => setTimeout(r, 550));
+    fireEvent.click(screen.getByRole('button', { name: /^Not done after all/ }));
+    await waitFor(() => expect(status()).toBe('draft'));
+  });
+
+  it('makes the yard what the plan says with its last step', async () => {
+    const { records, status, yardId } = open();
+    const before = coloniesOfYard(records(), yardId).length;
+    const steps = Number(progress().getAttribute('aria-valuemax'));
+    for (let i = 0; i < steps; i++) {
+      expect(coloniesOfYard(records(), yardId)).toHaveLength(before);
+      tick();
+    }
+    expect(await screen.findByRole('heading', { level: 1, name: 'The work is done' })).toBeTruthy();
+    expect(status()).toBe('done');
+    expect(coloniesOfYard(records(), yardId).map((c) => c.name)).toContain('Nuc 1');
+    expect(screen.getByRole('img', { name: /^Nuc 1: one box, 5 frames/ })).toBeTruthy();
+    expect(screen.getByText(/^Come back on/).textContent).toContain('Fri 22 May');
+    expect(screen.getByText(/3 days to look or to keep hands off are filed/)).toBeTruthy();
+  });
+
+  it('is dropped when asked twice; nothing of it is in the records', async () => {
+    const { status, records, yardId } = open();
+    fireEvent.click(screen.getByRole('button', { name: 'Drop' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Keep it' }));
+    expect(status()).toBe('draft');
+    fireEvent.click(screen.getByRole('button', { name: 'Drop' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Drop the plan' }));
+    await waitFor(() => expect(status()).toBe('dropped'));
+    expect(coloniesOfYard(records(), yardId).map((c) => c.name)).not.toContain('Nuc 1');
+    expect(await screen.findByRole('heading', { name: 'Bench' })).toBeTruthy();
+  });
+
+  it('that was dropped says so and leads back to the bench', async () => {
+    const { store, planId, router } = open();
+    fireEvent.click(screen.getByRole('button', { name: 'Drop' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Drop the plan' }));
+    await waitFor(() => expect(store.getState().mirror.apiary.yardPlan[planId]?.status).toBe('dropped'));
+    await router.navigate(`/worksheet/yard/${planId}`);
+    expect(await screen.findByText(/^This plan was dropped/)).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Plan again' }).getAttribute('href')).toBe('/plan');
+  });
+
+  it('that is nowhere is missing', async () => {
+    const { router } = open();
+    await router.navigate('/worksheet/yard/00000000-0000-4000-8000-000000000000');
+    await waitFor(() => expect(screen.queryByRole('progressbar')).toBeNull());
+    expect(screen.getByRole('heading', { level: 1 })).toBeTruthy();
+  });
+});
+
+describe('the list of work', () => {
+  it('names yard, plan, day and how far it is', async () => {
+    const { router, planId } = open();
+    tick();
+    await router.navigate('/worksheet');
+    const line = (await screen.findByText('Sallow Bank')).closest('li')!;
+    expect(line.textContent).toMatch(/1 nuc, own queens, Fri 15 May · begun, 1 of \d+ steps/);
+    expect(within(line).getByRole('link').getAttribute('href')).toBe(`/worksheet/yard/${planId}`);
+    expect(within(line).getByRole('link').textContent).toBe('Go on');
+  });
+
+  it('says what to do when nothing is planned', () => {
+    renderView(<WorkListPage />, demoStore([], { ...demoScenario().apiary, plan: {} }));
+    expect(screen.getByRole('link', { name: 'Plan a yard' }).getAttribute('href')).toBe('/plan');
+  });
+});

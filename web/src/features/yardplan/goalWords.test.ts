@@ -1,0 +1,68 @@
+import { demoScenario } from '@incremen/core';
+import { yardPlanRequest, newYardPlanRequest, type YardGoal } from '@incremen/core/yardplan';
+import { describe, expect, it } from 'vitest';
+import { GOAL_KINDS, labelOf, newGoal, titleOf } from './goalWords.ts';
+
+const { apiary } = demoScenario();
+const idOf = (name: string) => Object.values(apiary.colony).find((c) => c.name === name)?.id ?? '';
+const colonies = [
+  { id: idOf('Burnet'), lane: 'weak', slots: 10 },
+  { id: idOf('Tansy'), lane: 'giver', slots: 20 },
+  { id: idOf('Clary'), lane: 'even', slots: 5 },
+];
+const begin = (kind: YardGoal['kind']) => newGoal(kind, `${kind}1`, colonies, '2026-05-15');
+
+describe('a goal to begin with', () => {
+  it('of every kind is one that can be asked', () => {
+    for (const { kind } of GOAL_KINDS) {
+      const yardId = Object.keys(apiary.yard)[0] ?? '';
+      const request = { ...newYardPlanRequest([yardId], '2026-05-15'), goals: [begin(kind)] };
+      expect(yardPlanRequest.parse(request)).toEqual(request);
+    }
+  });
+
+  it('is about the colony that most would mean', () => {
+    expect(begin('hiveUp')).toMatchObject({ colonyId: idOf('Clary') });
+    expect(begin('shrink')).toMatchObject({ colonyId: idOf('Tansy') });
+    expect(begin('calm')).toMatchObject({ colonyIds: [idOf('Tansy')] });
+    expect(begin('unite')).toMatchObject({ fromId: idOf('Tansy'), intoId: idOf('Burnet') });
+  });
+});
+
+describe('a plan in a few words', () => {
+  const words = (
+    goal: Partial<YardGoal> & { kind: YardGoal['kind'] },
+    units: 'metric' | 'imperial' = 'metric',
+  ) => labelOf([{ ...begin(goal.kind), ...goal } as YardGoal], apiary, units);
+
+  it('says how many nucs and how they get their queens', () => {
+    expect(words({ kind: 'makeNucs' })).toBe('2 nucs, own queens');
+    expect(words({ kind: 'makeNucs', count: 1 })).toBe('1 nuc, own queens');
+    expect(words({ kind: 'makeNucs', count: null })).toBe('most nucs, own queens');
+    const { recipe } = begin('makeNucs') as Extract<YardGoal, { kind: 'makeNucs' }>;
+    expect(words({ kind: 'makeNucs', recipe: { ...recipe, queen: 'cell', distance: 'away' } })).toBe(
+      '2 nucs, ripe cells, away',
+    );
+  });
+
+  it('names colonies, targets and amounts', () => {
+    expect(words({ kind: 'level' })).toBe('level by capped brood');
+    expect(words({ kind: 'raise' })).toBe('raise the weak to 6 of bees by Fri 15 May');
+    expect(words({ kind: 'calm' })).toBe('calm Tansy');
+    expect(words({ kind: 'shrink' })).toBe('Tansy down to 1 box');
+    expect(words({ kind: 'relieve' })).toBe('free honey-bound nests');
+    expect(words({ kind: 'relieve', colonyIds: [idOf('Mallow')] })).toBe('free Mallow');
+    expect(words({ kind: 'provision' })).toBe('12 kg for each');
+    expect(words({ kind: 'provision' }, 'imperial')).toBe('26 lb for each');
+    expect(words({ kind: 'unite' })).toBe('unite Tansy into Burnet');
+    expect(words({ kind: 'hiveUp' })).toBe('hive up Clary');
+  });
+
+  it('strings several together, and says when nothing is asked', () => {
+    expect(labelOf([begin('level'), begin('hiveUp')], apiary, 'metric')).toBe(
+      'level by capped brood, hive up Clary',
+    );
+    expect(labelOf([], apiary, 'metric')).toBe('Nothing asked');
+    expect(titleOf('calm')).toBe('Take swarm pressure off');
+  });
+});
