@@ -90,4 +90,22 @@ export const test = base.extend<{ records: Records; quietConsole: void }>({
   ],
 });
 
+/** Answers for every unit before the visit closes, and finishes the work. */
+export async function closeVisit(page: Page): Promise<void> {
+  const panel = page.getByRole('region', { name: 'Close the visit' });
+  await expect(panel.getByRole('button', { name: 'Finish' })).toBeDisabled();
+  for (const must of await panel.getByRole('checkbox').all()) await must.check();
+  for (const [what, answer] of [
+    ['queen', 'Not looked for'],
+    ['feed', 'No need'],
+    ['excluder', 'None'],
+    ['strips', 'None'],
+  ] as const) {
+    for (const group of await panel.getByRole('group', { name: new RegExp(`: ${what}$`) }).all()) {
+      await group.getByText(answer, { exact: true }).click();
+    }
+  }
+  await panel.getByRole('button', { name: 'Finish' }).click();
+}
+
 export { expect } from '@playwright/test';

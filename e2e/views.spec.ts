@@ -12,6 +12,8 @@ const VIEWS = [
   'line',
   'seen',
   'outbox',
+  'ways',
+  'tags',
   'plan',
   'plan bench',
   'empty bench',
@@ -47,6 +49,8 @@ test.describe('every view', () => {
         'all yards': '/yards',
         compare: `/compare?c=${tansy}&c=${r.colony.find((c) => c.name === 'Mallow')?.id}`,
         outbox: '/outbox',
+        ways: `/colonies/${r.colony.find((c) => c.name === 'Sorrel')?.id}/ways`,
+        tags: `${new URL(page.url()).pathname}/tags`,
         plan: `/colonies/${r.colony.find((c) => c.name === 'Sorrel')?.id}/plan`,
         'plan bench': `/plan?goal=hiveUp&colony=${r.colony.find((c) => c.name === 'Clary')?.id}`,
         'empty bench': '/plan',
@@ -61,7 +65,7 @@ test.describe('every view', () => {
       const views =
         look === 'light'
           ? VIEWS
-          : (['board', 'colony', 'count', 'seen', 'line', 'plan', 'plan bench', 'look'] as const);
+          : (['board', 'colony', 'count', 'seen', 'line', 'ways', 'plan', 'plan bench', 'look'] as const);
       for (const view of views) {
         await page.goto(address[view]);
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible();

@@ -1,51 +1,10 @@
-import type { Page } from '@playwright/test';
-import { expect, test, type Records } from './fixtures.ts';
-
-/** Frames of the lower and the upper box of a strong colony, as keys: kind, quarters of it, quarters of bees. */
-const STRONG = ['h43', 'h33', 'y24', 'm34', 'c34', 'c34', 'm34', 'y24', 'h33', 'h43'];
-
-async function countByKeys(page: Page, keys: readonly string[]): Promise<void> {
-  await expect(page.getByText('1 What is it mostly?')).toBeVisible();
-  for (const frame of keys) await page.keyboard.type(frame);
-}
-
-async function workOff(page: Page): Promise<void> {
-  await page.getByRole('button', { name: /^Start/ }).click();
-  await expect(page.getByRole('progressbar')).toBeVisible();
-  const steps = await page.getByRole('button', { name: /^Done:/ }).count();
-  for (let i = 0; i < steps; i++) {
-    await page
-      .getByRole('button', { name: /^Done:/ })
-      .first()
-      .click();
-    if (i < steps - 1) await expect(page.getByText(`${i + 1} of ${steps}`, { exact: true })).toBeVisible();
-  }
-  await expect(page.getByRole('heading', { name: 'The work is done' })).toBeVisible();
-}
-
-async function say(page: Page, part: string, what: string, answer: string): Promise<void> {
-  await page
-    .getByRole('group', { name: `${part}: ${what}`, exact: true })
-    .getByText(answer, { exact: true })
-    .click();
-}
-
-async function framesOf(records: Records, name: string): Promise<number> {
-  const { records: r } = await records.get();
-  const colony = r.colony.find((c) => c.name === name);
-  const boxes = r.box.filter((b) => b.chambers.some((c) => c.colonyId === colony?.id)).map((b) => b.id);
-  return r.frame.filter((f) => f.boxId !== null && boxes.includes(f.boxId)).length;
-}
+import { closeVisit, expect, test } from './fixtures.ts';
+import { countByKeys, countTansy, framesOf, say, STRONG, workOff } from './steps.ts';
 
 test('even walk-away halves: count, plan, work, look on day 7, verdict', async ({ page, records }) => {
-  await page.goto('/');
-  await page.getByRole('link', { name: /Tansy/ }).first().click();
-  await page.getByRole('link', { name: 'Count', exact: true }).click();
-  await countByKeys(page, [...STRONG, ...STRONG]);
-  await page.getByRole('button', { name: 'Save 20 of 20' }).click();
-  await expect(page.getByText('Counted today.')).toBeVisible();
-
+  await countTansy(page);
   await page.getByRole('link', { name: 'Plan a split' }).click();
+  await page.getByRole('button', { name: 'Plan: Even walk-away halves' }).click();
   await expect(page.getByRole('list', { name: 'Rules' })).toContainText('Eggs in Tansy II');
   await expect(page.getByText('Upper box as it stands → Tansy II')).toBeVisible();
   const before = (await records.get()).records.frame.length;
@@ -108,7 +67,8 @@ test('queen moved out to a nuc: count, plan, work, look, verdict', async ({ page
   await expect(page.getByText(/Swarm cells: act/).first()).toBeVisible();
 
   await page.getByRole('link', { name: 'Plan a split' }).click();
-  await expect(page.getByRole('radio', { name: 'Queen moved out to a nuc' })).toBeChecked();
+  await page.getByRole('button', { name: 'Plan: Queen moved out to a nuc' }).click();
+  await expect(page.getByLabel('Method')).toHaveValue('queen-to-nuc');
   await expect(page.getByText(/^The queen is on it/)).toBeVisible();
   await workOff(page);
   expect(await framesOf(records, 'Sorrel II')).toBe(5);
@@ -194,6 +154,7 @@ test('work: a tick can be taken back, a reload loses nothing, the whole work can
       .getByRole('button', { name: /^Done:/ })
       .first()
       .click();
+  await closeVisit(page);
   await expect(page.getByRole('heading', { name: 'The work is done' })).toBeVisible();
   await expect.poll(() => framesOf(records, 'Tansy')).toBe(10);
 

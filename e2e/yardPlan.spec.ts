@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect, test } from './fixtures.ts';
+import { closeVisit, expect, test } from './fixtures.ts';
 
 /** Waits until the bench has a plan, and looks no further: the first is good enough, and others need the core. */
 async function workedOut(page: Page): Promise<void> {
@@ -146,6 +146,30 @@ test('ways are laid side by side, and a day of the chart leads to its plan', asy
   await workedOut(page);
 });
 
+test('two yards are planned together, and goals name several colonies', async ({ page, records }) => {
+  await records.get();
+  test.setTimeout(120_000);
+  await askForNucs(page);
+  await page.locator('summary', { hasText: 'Day, nights, season' }).click();
+  await page.getByRole('checkbox', { name: 'Ferry Field' }).check();
+  await workedOut(page);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    /Sallow Bank and Ferry Field|Ferry Field and Sallow Bank/,
+  );
+  await page.getByLabel('Add a goal').selectOption({ label: 'Raise the weak' });
+  const named = page.getByRole('group', { name: 'Colonies of: Raise the weak' });
+  await expect(named.getByRole('button', { name: 'every weak one' })).toHaveAttribute('aria-pressed', 'true');
+  await named.getByRole('button', { name: 'Mallow' }).click();
+  await named.getByRole('button', { name: 'Yarrow' }).click();
+  await expect(named.getByRole('button', { pressed: true })).toHaveText(['Yarrow', 'Mallow']);
+  await workedOut(page);
+  await expect(page.getByRole('button', { name: 'Start the work' })).toBeEnabled();
+  // The work goes yard by yard, and both are named in it.
+  await page.getByRole('button', { name: 'Start the work' }).click();
+  // With both cores at proofs the plan may take a while to be kept.
+  await expect(page).toHaveURL(/worksheet\/yard/, { timeout: 40_000 });
+});
+
 test('too much is asked: what is missing is said, from the model', async ({ page, records }) => {
   await records.get();
   test.setTimeout(120_000);
@@ -206,6 +230,7 @@ test('levelling in early spring: who gives one capped comb to whom, before a col
     if ((await done.count()) === 0) break;
     await done.click();
   }
+  await closeVisit(page);
   await expect(page.getByRole('heading', { name: 'The work is done' })).toBeVisible();
   await expect(page.getByText(/^Come back on/)).toContainText('What was given is covered by bees');
   await expect.poll(async () => (await records.get()).records.yardPlan[0]?.status).toBe('done');
@@ -258,6 +283,7 @@ test('a nuc that has outgrown its box is hived up with stores of a honey-bound n
     if ((await done.count()) === 0) break;
     await done.click();
   }
+  await closeVisit(page);
   await expect(page.getByRole('heading', { name: 'The work is done' })).toBeVisible();
   await expect.poll(async () => (await records.get()).records.yardPlan[0]?.status).toBe('done');
 

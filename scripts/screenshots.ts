@@ -96,10 +96,6 @@ try {
   await shoot(page, 'yards');
   await colony(page, 'Tansy');
   await shoot(page, 'colony');
-  await page.getByRole('link', { name: 'Boxes' }).click();
-  await page.getByText('Put another box on top').click();
-  await page.getByRole('button', { name: 'Put it on top' }).click();
-  await shoot(page, 'boxes');
   await colony(page, 'Tansy');
   await page.getByRole('link', { name: 'Count', exact: true }).click();
   await page.getByText(QUESTION).waitFor();
@@ -118,7 +114,11 @@ try {
   await page.getByRole('button', { name: 'Stop', exact: true }).waitFor({ state: 'hidden', timeout: 60_000 });
   await shoot(page, 'plan-bench');
   await colony(page, 'Sorrel');
-  await page.goto(`${page.url()}/plan`);
+  const sorrel = page.url();
+  await page.goto(`${sorrel}/ways`);
+  await page.getByRole('list', { name: 'Ways, best first' }).waitFor();
+  await shoot(page, 'ways');
+  await page.goto(`${sorrel}/plan`);
   await page.getByRole('list', { name: 'Rules' }).waitFor();
   await shoot(page, 'plan');
   await page.getByRole('button', { name: /^Start/ }).click();

@@ -6,6 +6,7 @@ import { chromium, type Page } from '@playwright/test';
 import { bench150 } from './bench150.ts';
 import { countBench } from './countBench.ts';
 import { median, ms, quantile } from './statistics.ts';
+import { workBench } from './workBench.ts';
 
 const ROOT = resolve(import.meta.dirname, '../..');
 const PORT = 4330;
@@ -45,6 +46,7 @@ export async function browserBench(): Promise<void> {
       baseURL: `http://127.0.0.1:${PORT}`,
     });
     await countBench(phone);
+    await workBench(phone);
     await bench150(page);
   } finally {
     await browser.close();

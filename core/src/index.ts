@@ -100,7 +100,10 @@ export {
   type HouseRuleId,
   type HouseRules,
 } from './rules/houseRules.ts';
-export { METHODS, methodById } from './methods/registry.ts';
+export { METHODS, methodById, YARD_METHODS, yardMethodById } from './methods/registry.ts';
+export { findMethods, isSplitMethod, type MethodAdvice, type RankedMethod } from './methods/findMethods.ts';
+export { CELL_STAGES, SEASONS, situationOf, type Season, type Situation } from './methods/situation.ts';
+export type { YardMethod } from './methods/yardMethod.ts';
 export type { MethodId, MethodOption, SplitMethod } from './methods/method.ts';
 export { makePlan, type PlanRequest, type WorkedPlan } from './plan/makePlan.ts';
 export type { KitLine, PartMeasure, PlanBody, PlanPart, RuleLine } from './plan/planBody.ts';
@@ -183,3 +186,14 @@ export {
 export { COUNT_COLUMNS, planCountImport, type CountImport, type CountRow } from './formats/countCsv.ts';
 export { DEMO_DAY, demoScenario, type Scenario } from './demo/scenario.ts';
 export { seededIds } from './demo/seededIds.ts';
+export { STEP_MINUTES, workState, type WorkState, type WorkStep } from './worksheet/workState.ts';
+export {
+  answerOf,
+  stillToAnswer,
+  UNANSWERED,
+  type ClosingAnswer,
+  type ClosingDraft,
+} from './worksheet/closing.ts';
+
+export { tagsOfPlan, tagsOfYardPlan, type HiveTag } from './worksheet/hiveTags.ts';
+export { hivesToday, type DaySorted, type HiveToday } from './worksheet/hivesToday.ts';

@@ -20,6 +20,7 @@ import {
   yardRecord,
   yardStepRecord,
 } from './records.ts';
+import { closingAnswers } from '../worksheet/closing.ts';
 
 const name = yardRecord.shape.name;
 
@@ -181,6 +182,8 @@ export const tickYardStep = z.strictObject({
   stepId: id,
   done: z.boolean(),
   day: daySchema,
+  /** With the last step: how each unit was left. Ignored with any other. */
+  closing: closingAnswers.optional(),
 });
 
 /** Drops a plan that is not wanted any more. */
@@ -192,6 +195,8 @@ export const tickStep = z.strictObject({
   stepId: id,
   done: z.boolean(),
   day: daySchema,
+  /** With the last step: how each unit was left. Ignored with any other. */
+  closing: closingAnswers.optional(),
 });
 
 /** One look at the parts of a split, or at one colony. */

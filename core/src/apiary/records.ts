@@ -3,6 +3,7 @@ import { daySchema } from '../calendar/day.ts';
 import { frameReading } from '../comb/contents.ts';
 import { frameSizeId } from '../comb/frameSizes.ts';
 import { followUpTopic, windowSchema } from '../followup/windows.ts';
+import { METHOD_IDS } from '../methods/method.ts';
 import { planBody } from '../plan/planBody.ts';
 import { evidence } from '../queen/evidence.ts';
 import { markingColourSchema } from '../queen/markingColour.ts';
@@ -198,7 +199,7 @@ export const readingRecord = z.strictObject({
 export const planRecord = z.strictObject({
   id,
   colonyId: id,
-  methodId: z.enum(['walk-away-halves', 'queen-to-nuc']),
+  methodId: z.enum(METHOD_IDS),
   day: daySchema,
   status: z.enum(['draft', 'working', 'done', 'dropped']),
   body: planBody,

@@ -1,7 +1,11 @@
 import { shareOf, type FrameReading } from '../comb/contents.ts';
 
-/** Where a part goes: a new stand in the same yard, or a yard beyond flying range. */
-export type Distance = 'same-yard' | 'away';
+/**
+ * Where a part goes: a new stand in the same yard, one beside the old with the entrances together, or a yard beyond
+ * flying range.
+ */
+export const DISTANCES = ['same-yard', 'beside', 'away'] as const;
+export type Distance = (typeof DISTANCES)[number];
 
 /** What rules the bees on a frame: nurses over open brood, or older bees. */
 export type FrameTemper = 'open-brood' | 'capped-brood' | 'stores';
@@ -25,10 +29,18 @@ export function temperOf(reading: FrameReading): FrameTemper {
   return open >= capped ? 'open-brood' : 'capped-brood';
 }
 
+/** Of the bees that fly home to where two entrances stand together, half go into each (common practice, no source). */
+const INTO_EACH = 0.5;
+
 /** The share of a frame's bees, 0 to 1, that are still on it some days after it was moved. */
 export function stayShare(reading: FrameReading, distance: Distance, shares: StayShares): number {
   if (distance === 'away') return shares.away;
-  switch (temperOf(reading)) {
+  const stays = shareInYard(temperOf(reading), shares);
+  return distance === 'beside' ? stays + (1 - stays) * INTO_EACH : stays;
+}
+
+function shareInYard(temper: FrameTemper, shares: StayShares): number {
+  switch (temper) {
     case 'open-brood':
       return shares.openBrood;
     case 'capped-brood':

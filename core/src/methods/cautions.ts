@@ -1,5 +1,6 @@
 import { shareOf } from '../comb/contents.ts';
 import { honeyKgPerFrame } from '../comb/densities.ts';
+import type { Donor } from './method.ts';
 import type { PlanFrame } from '../plan/measure.ts';
 
 /** Shown with every piece of work at the hives. */
@@ -29,6 +30,14 @@ export function boxWeightKg(frames: readonly Pick<PlanFrame, 'size' | 'stores' |
 export function boxLiftCaution(name: string, frames: readonly PlanFrame[]): string {
   const kg = boxWeightKg(frames);
   return `Lifting: the ${name} weighs about ${Math.round(kg)} kg (${Math.round(kg / 0.45359237)} lb). Lift it in pairs, or carry its frames over one by one.`;
+}
+
+/** A warning for the heaviest box of a hive. */
+export function heaviestBoxCaution({ boxes, frames }: Pick<Donor, 'boxes' | 'frames'>): string {
+  const [heaviest] = boxes
+    .map((box) => ({ box, own: frames.filter((f) => f.boxId === box.id) }))
+    .toSorted((a, b) => boxWeightKg(b.own) - boxWeightKg(a.own));
+  return boxLiftCaution(heaviest?.box.name ?? 'fullest box', heaviest?.own ?? []);
 }
 
 /** A virgin needs drones: a warning when none were counted, as too early in the year. */

@@ -1,6 +1,8 @@
 import type { PartMeasure } from '../plan/planBody.ts';
 import { coverOf, type PlanRule } from '../plan/rules.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
+import { donorFrames } from './donorFrames.ts';
+import type { Donor } from './method.ts';
 
 /** A part by its place in the pair and the name to call it by. */
 interface Part {
@@ -132,4 +134,45 @@ export function strengthRule(threshold: number, name: string): PlanRule {
     value: (s, f) => s.framesOfBeesNow + f.framesOfBeesNow,
     mend: (missing) => `Short by ${missing} frames of bees: wait, boost it, or take a smaller nuc.`,
   };
+}
+
+/** No cell travels with a queen that is to stay: she would be replaced, or swarm again. */
+export function noCellRule(name: string): PlanRule {
+  return {
+    id: 'cells-fresh',
+    label: `Cells in ${name}`,
+    unit: 'cells',
+    sense: 'atMost',
+    threshold: 0,
+    nearWithin: 0,
+    price: 500,
+    why: 'No cell travels with a queen that is to stay.',
+    value: (_s, f) => f.liveCells,
+    mend: () => 'Choose frames free of cells; brush bees aside and look along the edges.',
+  };
+}
+
+/** So many live cells in a part that raises its queen from them. */
+export function cellsRule(part: Part, least: number, why: string): PlanRule {
+  const of = pick(part);
+  return {
+    id: `cells-${part.at}`,
+    label: `Cells left in ${part.name}`,
+    unit: 'cells',
+    sense: 'atLeast',
+    threshold: least,
+    nearWithin: 0,
+    price: 500,
+    why,
+    value: (s, f) => of(s, f).liveCells,
+    mend: () => `Leave at least ${least === 1 ? 'one frame with a cell' : `${least} cells`}.`,
+  };
+}
+
+/** The parent raises from its cells or, without any, from eggs. */
+export function queenForParentRule(donor: Donor, rules: HouseRules): PlanRule {
+  const parent = { at: 'stay', name: donor.name } as const;
+  return donorFrames(donor).hasCells
+    ? cellsRule(parent, 1, 'The parent raises its queen from the cells that it has.')
+    : eggsRule(parent, rules);
 }

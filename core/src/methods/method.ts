@@ -1,3 +1,4 @@
+import type { Weighing } from './fit.ts';
 import type { Day } from '../calendar/day.ts';
 import type { FrameSizeId } from '../comb/frameSizes.ts';
 import type { CellFinding } from '../comb/contents.ts';
@@ -8,8 +9,17 @@ import type { PartMeasure } from '../plan/planBody.ts';
 import type { PlanRule } from '../plan/rules.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 
-/** The methods of increase that Incremen knows. */
-export type MethodId = 'walk-away-halves' | 'queen-to-nuc';
+/** The methods that make one new part of one colony. */
+export const METHOD_IDS = [
+  'walk-away-halves',
+  'queen-to-nuc',
+  'side-by-side',
+  'open-brood-goes',
+  'shake-down',
+  'caged-queen',
+  'spare-cells',
+] as const;
+export type MethodId = (typeof METHOD_IDS)[number];
 
 /** A question on which good beekeepers differ, with the schools and a reasoned default. */
 export interface MethodOption {
@@ -69,6 +79,8 @@ export interface Setup {
   /** The box to bring, when none moves. */
   readonly broughtBox: { readonly sizeId: FrameSizeId; readonly slots: number } | null;
   readonly emergence: Window;
+  /** The emergence hangs on cells that were there before, not on the day of the split. */
+  readonly fromCells: boolean;
 }
 
 /** A frame on its way, for texts. */
@@ -111,15 +123,26 @@ export interface FollowUpText {
   readonly expect: string;
 }
 
-/** One way to make increase: everything that is particular to it, and nothing that is common to all. */
-export interface SplitMethod {
-  readonly id: MethodId;
+/** What is told of every way to make increase, and how it is weighed up. */
+export interface MethodCard<Id extends string = string> {
+  readonly id: Id;
   readonly name: string;
   readonly aim: string;
   readonly season: string;
+  /** What has to be there, in words. */
+  readonly needs: string;
+  /** Who gets queen, brood, bees and food. */
+  readonly shares: string;
+  /** What need not be done. */
   readonly skips: string;
-  readonly options: readonly MethodOption[];
   readonly goesWrong: readonly { readonly what: string; readonly wayOut: string }[];
+  /** Whether it suits what a beekeeper has and wants. */
+  fit(weighing: Weighing): Weighing;
+}
+
+/** A way to make one new part of one colony: everything that is particular to it, and nothing common to all. */
+export interface SplitMethod extends MethodCard<MethodId> {
+  readonly options: readonly MethodOption[];
   setUp(input: MethodInput): Setup;
   steps(solved: Solved): StepText[];
   /** Equipment besides frames, by name. */
@@ -134,4 +157,13 @@ export function chosen(method: Pick<SplitMethod, 'options'>, input: MethodInput,
   if (!option) throw new Error(`no option ${optionId}`);
   const wanted = input.options[optionId];
   return option.schools.some((s) => s.id === wanted) ? (wanted as string) : option.default;
+}
+
+/** The new part is fed: always by choice, or when it has too little for days without field bees. */
+export function needsFeed(
+  method: Pick<SplitMethod, 'options'>,
+  input: MethodInput,
+  storesFrames: number,
+): boolean {
+  return chosen(method, input, 'feed') === 'always' || storesFrames < input.rules.minStoresNoField;
 }

@@ -1,96 +1,39 @@
-import { addDays, type Day } from '../calendar/day.ts';
-import {
-  emergenceFromCells,
-  emergencyEmergence,
-  queenCalendar,
-  windowAfter,
-  type Window,
-} from '../followup/windows.ts';
-import { temperOf } from '../drift/drift.ts';
-import type { PlanRule } from '../plan/rules.ts';
-import type { HouseRules } from '../rules/houseRules.ts';
+import { queenCalendar, windowAfter } from '../followup/windows.ts';
 import { DISTANCE_OPTION, FEED_OPTION, NIGHTS_OPTION } from './commonOptions.ts';
 import {
   beeBreadRule,
   beesRule,
   coverRule,
   donorFloorRule,
-  eggsRule,
+  noCellRule,
+  queenForParentRule,
   storesRule,
   strengthRule,
 } from './commonRules.ts';
+import { endingSteps } from './closing.ts';
+import { broughtBox, datedByCells } from './broughtBox.ts';
+import { donorFrames, queenFrameCanGo } from './donorFrames.ts';
 import { COMMON_CAUTIONS, droneCautions } from './cautions.ts';
 import {
   chosen,
-  type Donor,
+  needsFeed,
   type FollowUpText,
   type MethodInput,
   type Setup,
   type Solved,
   type SplitMethod,
 } from './method.ts';
+import { nucKit } from './kits.ts';
+import { queenLooks, surplusCellsLook } from './lookTexts.ts';
 import { fillSteps, inWords, moveSteps } from './stepTexts.ts';
-
-const isLive = (kind: string) => kind === 'charged' || kind === 'open' || kind === 'capped';
-
-function hasCells(donor: Donor): boolean {
-  return donor.cells.some((c) => isLive(c.kind));
-}
-
-/** No cell travels with a queen that is to stay: she would be replaced, or swarm again. */
-function noCellRule(name: string): PlanRule {
-  return {
-    id: 'cells-fresh',
-    label: `Cells in ${name}`,
-    unit: 'cells',
-    sense: 'atMost',
-    threshold: 0,
-    nearWithin: 0,
-    price: 500,
-    why: 'No cell travels with a queen that is to stay.',
-    value: (_s, f) => f.liveCells,
-    mend: () => 'Choose frames free of cells; brush bees aside and look along the edges.',
-  };
-}
-
-/** The parent raises from its cells or, without any, from eggs. */
-function queenForParentRule(donor: Donor, rules: HouseRules): PlanRule {
-  if (!hasCells(donor)) return eggsRule({ at: 'stay', name: donor.name }, rules);
-  return {
-    id: 'cells-stay',
-    label: `Cells left in ${donor.name}`,
-    unit: 'cells',
-    sense: 'atLeast',
-    threshold: 1,
-    nearWithin: 0,
-    price: 500,
-    why: 'The parent raises its queen from the cells that it has.',
-    value: (s) => s.liveCells,
-    mend: () => 'Leave at least one frame with a cell.',
-  };
-}
 
 function setUp(input: MethodInput): Setup {
   const { donor, rules, newName } = input;
-  const broodBox = donor.boxes.find((b) => b.role === 'brood') ?? donor.boxes[0];
-  const sizeId = broodBox?.sizeId ?? 'langstroth-deep';
+  const frames = donorFrames(donor);
   const forHoney = chosen(queenToNuc, input, 'purpose') === 'honey';
   const cold = chosen(queenToNuc, input, 'nights') === 'cold';
   const target = forHoney ? 1.2 : 2.2;
-  const queenAt = donor.frames.findIndex((f) => f.hasQueen);
-  const queenFrame = donor.frames[queenAt];
-  const queenGoes = queenFrame !== undefined && queenFrame.liveCells === 0 && queenFrame.size === sizeId;
-  const free = (i: number) => donor.frames[i]?.liveCells === 0 && donor.frames[i].size === sizeId;
-  const all = donor.frames.map((_, i) => i);
-  const movable = all.filter((i) => free(i) && i !== queenAt);
-  // Nurses are shaken from open brood, never from a frame with a cell or with the queen.
-  const shakable = all.filter(
-    (i) =>
-      free(i) &&
-      i !== queenAt &&
-      temperOf((donor.frames[i] as Donor['frames'][number]).reading) === 'open-brood',
-  );
-  const slots = rules.nucSlots;
+  const queenGoes = queenFrameCanGo(donor, frames);
   const nuc = { at: 'fresh', name: newName } as const;
   const parent = { at: 'stay', name: donor.name } as const;
   return {
@@ -126,18 +69,11 @@ function setUp(input: MethodInput): Setup {
         0.3 * shakes
       );
     },
-    start: {
-      part: all.map((i): 0 | 1 => (i === queenAt && queenGoes ? 1 : 0)),
-      shaken: all.map(() => false),
-    },
-    restingPart: all.map(() => 0),
-    movable,
-    shakable,
+    movable: frames.free,
+    shakable: frames.shakable,
     maxShakes: 3,
-    newPart: { min: 1, max: slots },
-    boxesThatMove: [],
-    broughtBox: { sizeId, slots },
-    emergence: emergenceFromCells(donor.cells, donor.countedOn) ?? emergencyEmergence(input.day),
+    ...broughtBox(frames, rules.nucSlots, queenGoes),
+    ...datedByCells(input, frames),
   };
 }
 
@@ -186,7 +122,9 @@ export const queenToNuc: SplitMethod = {
   name: 'Queen moved out to a nuc',
   aim: 'Stops a swarm and makes one nuc: the old queen goes, the parent raises a new one from its cells.',
   season: 'Swarm season, when cells are charged or near capping. Earlier it works with eggs alone.',
-  skips: 'The queen has to be found, or the brood parted.',
+  needs: 'A strong colony, best with cells that are charged or nearly capped, its queen found; a nuc box.',
+  shares: 'The queen, capped brood, food and shaken nurses go; the parent keeps chosen cells and most bees.',
+  skips: 'Nothing has to be bought. The queen has to be found, or the brood parted.',
   options: [
     {
       id: 'purpose',
@@ -230,6 +168,21 @@ export const queenToNuc: SplitMethod = {
     },
     { what: 'No eggs in the parent by the last day', wayOut: 'Unite the nuc back: it holds the old queen.' },
   ],
+  fit: (w) =>
+    w
+      .needs(w.rules.strongForNuc, 4)
+      .raisesQueen()
+      .never(w.now.queen === 'gone', 'There is no queen to move out.')
+      .good(w.now.cells !== 'none', 24, 'Cells are there: with her gone the swarm has no reason to leave.')
+      .bad(
+        w.now.cells === 'none',
+        4,
+        'Without cells the parent has to raise a queen from eggs: some days longer.',
+      )
+      .good(w.now.queen === 'found', 8, 'She was seen, so her frame is known.')
+      .bad(w.now.queen === 'not-found', 12, 'She has to be found first.')
+      .good(w.now.wantsHoney, 8, 'The work force stays with the supers.')
+      .bad(w.now.wanted > 1, 15, 'It makes one colony, not several.'),
   setUp,
   steps(solved) {
     const { input, moves, shakes, fresh, setup } = solved;
@@ -255,7 +208,7 @@ export const queenToNuc: SplitMethod = {
           'Nurses off open brood. The queen must be safe in the nuc first, and the frame free of cells.',
       })),
       ...fillSteps(moves),
-      ...(hasCells(donor)
+      ...(donorFrames(donor).hasCells
         ? [
             {
               kind: 'find' as const,
@@ -264,52 +217,26 @@ export const queenToNuc: SplitMethod = {
             },
           ]
         : []),
-      {
-        kind: 'close',
-        text: 'Close both; nuc entrance to a finger’s width',
-        detail: 'Do not shake or knock the frame with the reserved cell.',
-      },
-      ...(away
-        ? [
-            {
-              kind: 'lift' as const,
-              text: `Strap ${newName} and carry it to the other yard`,
-              detail: 'Air, shade, no stops.',
-            },
-          ]
-        : []),
-      {
-        kind: 'check',
-        text: 'Every entrance is open again',
-        detail: 'A shut entrance suffocates a nuc within hours.',
-      },
-      ...(needsFeed(input, fresh.storesFrames)
-        ? [
-            {
-              kind: 'check' as const,
-              text: `Feed ${newName} this evening, inside, 1:1`,
-              detail: 'A small unit is easily robbed: small entrance, no syrup spilt.',
-            },
-          ]
-        : []),
-      {
-        kind: 'check',
-        text: `Tag ${newName}: date, old queen of ${donor.name}`,
-        detail: `Tag ${donor.name}: raising, hands off.`,
-      },
+      ...endingSteps({
+        newName,
+        close: {
+          text: 'Close both; nuc entrance to a finger’s width',
+          detail: 'Do not shake or knock the frame with the reserved cell.',
+        },
+        away,
+        feed: needsFeed(queenToNuc, input, fresh.storesFrames),
+        tag: {
+          text: `Tag ${newName}: date, old queen of ${donor.name}`,
+          detail: `Tag ${donor.name}: raising, hands off.`,
+        },
+      }),
     ];
   },
-  kit({ input, fresh, setup }) {
-    return [
-      { what: `nuc box, ${setup.broughtBox?.slots ?? 5} frames, with floor and lid`, count: 1 },
-      { what: 'stand', count: 1 },
-      { what: 'queen cage or clip', count: 1 },
-      { what: 'entrance block', count: 1 },
-      { what: 'drawing pins to mark reserved cells', count: 2 },
-      ...(needsFeed(input, fresh.storesFrames) ? [{ what: 'feeder', count: 1 }] : []),
-      { what: 'hive tag', count: 2 },
-    ];
-  },
+  kit: ({ input, fresh, setup }) => [
+    ...nucKit(setup.broughtBox?.slots ?? 5, needsFeed(queenToNuc, input, fresh.storesFrames), 2),
+    { what: 'queen cage or clip', count: 1 },
+    { what: 'drawing pins to mark reserved cells', count: 2 },
+  ],
   followUps,
   cautions: ({ input }) => [
     ...COMMON_CAUTIONS,
@@ -320,8 +247,7 @@ export const queenToNuc: SplitMethod = {
 
 function followUps({ input, setup }: Solved): FollowUpText[] {
   const dates = queenCalendar(input.day, setup.emergence);
-  const swarmCells = hasCells(input.donor);
-  const rest = dates.handsOff;
+  const swarmCells = donorFrames(input.donor).hasCells;
   const anchor = swarmCells ? ('cells' as const) : ('split' as const);
   return [
     {
@@ -332,18 +258,13 @@ function followUps({ input, setup }: Solved): FollowUpText[] {
       anchor: 'split' as const,
       expect: 'Eggs and food in the nuc; bees cover the brood. No new cells.',
     },
-    ...(swarmCells && addDays(input.day, 7) < setup.emergence.earliest
-      ? [
-          {
-            parts: ['stay'] as const,
-            kind: 'look' as const,
-            topic: 'surplus-cells' as const,
-            window: surplusWindow(dates.surplusCells, addDays(setup.emergence.earliest, -1)),
-            anchor: 'split' as const,
-            expect:
-              'Reserved cell capped and whole: remove emergency cells now, no more can be made. If it failed, keep the best of the others.',
-          },
-        ]
+    ...(swarmCells
+      ? surplusCellsLook(
+          ['stay'],
+          input.day,
+          setup.emergence,
+          'Reserved cell capped and whole: remove emergency cells now, no more can be made. If it failed, keep the best of the others.',
+        )
       : []),
     ...(swarmCells
       ? []
@@ -357,31 +278,9 @@ function followUps({ input, setup }: Solved): FollowUpText[] {
             expect: 'Cells and no eggs: the parent is raising a queen.',
           },
         ]),
-    {
-      parts: ['stay'],
-      kind: 'hands-off',
-      topic: 'rest',
-      window: { earliest: rest.from, likely: rest.from, latest: rest.to },
-      anchor,
-      expect: 'A virgin emerges, flies and mates. Leave it shut.',
-    },
-    {
-      parts: ['stay'],
-      kind: 'look',
-      topic: 'eggs-due',
-      window: dates.eggsLook,
-      anchor,
-      expect: 'Eggs of the new queen in the parent.',
-    },
+    ...queenLooks(['stay'], input.day, setup.emergence, anchor, {
+      rest: 'A virgin emerges, flies and mates. Leave it shut.',
+      eggs: 'Eggs of the new queen in the parent.',
+    }),
   ];
-}
-
-/** Days 7 to 9, but before the first queen can be out. */
-function surplusWindow(usual: Window, lastDay: Day): Window {
-  const notAfter = (day: Day) => (day < lastDay ? day : lastDay);
-  return { earliest: usual.earliest, likely: notAfter(usual.likely), latest: notAfter(usual.latest) };
-}
-
-function needsFeed(input: MethodInput, storesFrames: number): boolean {
-  return chosen(queenToNuc, input, 'feed') === 'always' || storesFrames < input.rules.minStoresNoField;
 }

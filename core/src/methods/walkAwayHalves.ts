@@ -2,7 +2,8 @@ import { emergencyEmergence, queenCalendar } from '../followup/windows.ts';
 import { DISTANCE_OPTION, FEED_OPTION, NIGHTS_OPTION } from './commonOptions.ts';
 import { beeBreadRule, beesRule, coverRule, eggsRule, storesRule, strengthRule } from './commonRules.ts';
 import { boxLiftCaution, COMMON_CAUTIONS, droneCautions } from './cautions.ts';
-import { chosen, type Donor, type MethodInput, type Setup, type SplitMethod } from './method.ts';
+import { endingSteps } from './closing.ts';
+import { chosen, needsFeed, type Donor, type MethodInput, type Setup, type SplitMethod } from './method.ts';
 import { fillSteps, moveSteps } from './stepTexts.ts';
 
 /** The boxes that go to the new stand: the upper half of the brood boxes. Supers stay. */
@@ -78,6 +79,7 @@ function setUp(input: MethodInput): Setup {
     boxesThatMove: moving,
     broughtBox: moving.length > 0 || !broodBox ? null : { sizeId: broodBox.sizeId, slots: broodBox.slots },
     emergence: emergencyEmergence(input.day),
+    fromCells: false,
   };
 }
 
@@ -92,6 +94,9 @@ export const walkAwayHalves: SplitMethod = {
   name: 'Even walk-away halves',
   aim: 'Two colonies of one strength from one strong one. The half without the queen raises its own.',
   season: 'Build-up, once drones fly. The new queen needs about four weeks to lay.',
+  needs: 'A strong colony, best in two brood boxes, with eggs in both.',
+  shares:
+    'Brood, bees and food by halves; the queen stays where she happens to be; field bees fly to the old stand.',
   skips: 'The queen need not be found. A look on day 7 tells which half has her.',
   options: [
     {
@@ -142,6 +147,19 @@ export const walkAwayHalves: SplitMethod = {
       wayOut: 'On days 7 to 9 keep one or two cells, reserved first, and remove the rest.',
     },
   ],
+  fit: (w) =>
+    w
+      .needs(w.rules.strongForHalves, 5)
+      .raisesQueen()
+      .never(
+        w.now.queen === 'gone',
+        'Without a laying queen there are no eggs for the half that has to raise one.',
+      )
+      .good(w.now.queen === 'not-found', 14, 'She need not be found.')
+      .good(w.now.broodBoxes >= 2, 10, 'Two brood boxes: the upper is lifted off as it stands.')
+      .bad(w.now.cells !== 'none', 18, 'With cells a queen may leave with a swarm from either half.')
+      .bad(w.now.wantsHoney, 15, 'Halved in the flow, neither half fills supers.')
+      .bad(w.now.wanted > 1, 15, 'It makes one colony, not several.'),
   setUp,
   steps({ input, setup, moves, fresh }) {
     const { donor, newName } = input;
@@ -172,41 +190,21 @@ export const walkAwayHalves: SplitMethod = {
           ]
         : []),
       ...fillSteps(moves),
-      {
-        kind: 'close',
-        text: 'Close both; entrance of the new stand to a hand’s width',
-        detail: away
-          ? 'Shut the entrance for the drive only, with air from above and in shade.'
-          : 'Lean a branch before the new entrance so that bees take their bearings anew.',
-      },
-      ...(away
-        ? [
-            {
-              kind: 'lift' as const,
-              text: `Strap ${newName} and carry it to the other yard`,
-              detail: 'Lift in pairs. Air, shade, no stops.',
-            },
-          ]
-        : []),
-      {
-        kind: 'check',
-        text: 'Every entrance is open again',
-        detail: 'A shut entrance suffocates a colony within hours.',
-      },
-      ...(needsFeed(input, fresh.storesFrames)
-        ? [
-            {
-              kind: 'check' as const,
-              text: `Feed ${newName} this evening, inside, 1:1`,
-              detail: 'Small entrance; no syrup spilt.',
-            },
-          ]
-        : []),
-      {
-        kind: 'check',
-        text: `Tag ${newName}: date, mother ${donor.name}, queen unknown`,
-        detail: 'A hive without a tag is a riddle in four weeks.',
-      },
+      ...endingSteps({
+        newName,
+        close: {
+          text: 'Close both; entrance of the new stand to a hand’s width',
+          detail: away
+            ? 'Shut the entrance for the drive only, with air from above and in shade.'
+            : 'Lean a branch before the new entrance so that bees take their bearings anew.',
+        },
+        away,
+        feed: needsFeed(walkAwayHalves, input, fresh.storesFrames),
+        tag: {
+          text: `Tag ${newName}: date, mother ${donor.name}, queen unknown`,
+          detail: 'A hive without a tag is a riddle in four weeks.',
+        },
+      }),
     ];
   },
   kit({ input, setup, fresh }) {
@@ -217,7 +215,7 @@ export const walkAwayHalves: SplitMethod = {
       { what: 'roof', count: 1 },
       { what: 'stand', count: 1 },
       { what: 'entrance block', count: 1 },
-      ...(needsFeed(input, fresh.storesFrames) ? [{ what: 'feeder', count: 1 }] : []),
+      ...(needsFeed(walkAwayHalves, input, fresh.storesFrames) ? [{ what: 'feeder', count: 1 }] : []),
       { what: 'hive tag', count: 1 },
     ];
   },
@@ -282,7 +280,3 @@ export const walkAwayHalves: SplitMethod = {
       ),
   ],
 };
-
-function needsFeed(input: MethodInput, storesFrames: number): boolean {
-  return chosen(walkAwayHalves, input, 'feed') === 'always' || storesFrames < input.rules.minStoresNoField;
-}

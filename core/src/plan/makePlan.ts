@@ -135,7 +135,7 @@ export function makePlan(apiary: Apiary, request: PlanRequest, newId: () => stri
       ),
       kit: kitOf(method.kit(solved), laid),
       cautions: method.cautions(solved),
-      emergence: donor.cells.length > 0 && request.methodId === 'queen-to-nuc' ? setup.emergence : null,
+      emergence: setup.fromCells ? setup.emergence : null,
       followUps: method.followUps(solved).map((f) => ({ id: newId(), ...f, parts: [...f.parts] })),
     },
   };

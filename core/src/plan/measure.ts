@@ -54,6 +54,7 @@ export function planFrame(
     hasQueen: reading.queenSeen,
     stay: {
       'same-yard': stayShare(reading, 'same-yard', shares),
+      beside: stayShare(reading, 'beside', shares),
       away: stayShare(reading, 'away', shares),
     },
   };

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { daySchema } from '../calendar/day.ts';
 import { frameSizeId } from '../comb/frameSizes.ts';
+import { closingAnswers } from '../worksheet/closing.ts';
 import { followUpTopic, windowSchema } from '../followup/windows.ts';
 
 const recordId = z.uuid();
@@ -50,7 +51,7 @@ export const planPart = z.strictObject({
   colonyId: recordId,
   name: z.string(),
   queen: z.enum(['here', 'elsewhere', 'unknown']),
-  distance: z.enum(['stand', 'same-yard', 'away']),
+  distance: z.enum(['stand', 'same-yard', 'beside', 'away']),
   measure: partMeasure,
   slots: z.array(planSlot),
 });
@@ -111,5 +112,7 @@ export const planBody = z.strictObject({
   cautions: z.array(z.string()),
   emergence: windowSchema.nullable(),
   followUps: z.array(plannedFollowUp),
+  /** How each part was left; since the work was done. */
+  closing: closingAnswers.optional(),
 });
 export type PlanBody = z.infer<typeof planBody>;

@@ -56,6 +56,62 @@ export class LinearModel {
     this.upper[column] = upper;
   }
 
+  /** Lets a row hold whatever stands in it. */
+  freeRow(row: number): void {
+    this.rowLower[row] = -INFINITE;
+    this.rowUpper[row] = INFINITE;
+  }
+
+  costOf(column: number): number {
+    return this.cost[column] as number;
+  }
+
+  isWhole(column: number): boolean {
+    return this.isInteger[column] === 1;
+  }
+
+  /** What stands in each column, row by row. */
+  entriesByColumn(): [row: number, value: number][][] {
+    const columns: [number, number][][] = this.cost.map(() => []);
+    this.entries.forEach((entries, row) => {
+      for (const [column, value] of entries) if (value !== 0) columns[column]?.push([row, value]);
+    });
+    return columns;
+  }
+
+  /**
+   * What every solution costs at least when each row is worth so much (Lagrangian relaxation): the worth of the
+   * bounds of the rows, and every column at the bound where it costs least.
+   *
+   * @param worth - by row; at least zero for rows with a lower bound only, at most zero for the others
+   * @param apart - columns that are left out of the sum
+   * @returns the sum, and what each column costs beyond what its rows are worth
+   */
+  boundAt(worth: Float64Array, apart: ReadonlySet<number>): { sum: number; reduced: Float64Array } {
+    const reduced = Float64Array.from(this.cost);
+    let sum = this.offset;
+    this.entries.forEach((entries, row) => {
+      const w = worth[row] as number;
+      if (w === 0) return;
+      const at = (w > 0 ? this.rowLower[row] : this.rowUpper[row]) as number;
+      sum += Math.abs(at) >= INFINITE ? -Infinity : w * at;
+      for (const [column, value] of entries) reduced[column] = (reduced[column] as number) - w * value;
+    });
+    reduced.forEach((r, j) => {
+      const at = (r > 0 ? this.lower[j] : this.upper[j]) as number;
+      const isEndless = Math.abs(at) >= INFINITE;
+      // Noise times infinity is not minus infinity.
+      if (apart.has(j) || (isEndless && Math.abs(r) < 1e-9)) return;
+      sum += isEndless ? -Infinity : r * at;
+    });
+    return { sum, reduced };
+  }
+
+  /** Bounds of a row. */
+  rowBounds(row: number): readonly [lower: number, upper: number] {
+    return [this.rowLower[row] as number, this.rowUpper[row] as number];
+  }
+
   /** Lets every column so far cost nothing. */
   forgetCosts(): void {
     this.cost.fill(0);

@@ -1,6 +1,6 @@
 import { stayShares } from '../rules/houseRules.ts';
 import { broughtBy, effectsOfPlace, effectsOfShake, type Effect } from './effects.ts';
-import { AT, type Measured } from './measures.ts';
+import { AT, noMeasures, type Measured } from './measures.ts';
 import { PRICES, priceOfMove } from './prices.ts';
 import { STORE, type YardFrame, type YardProblem, type YardUnit } from './problem.ts';
 import { INFINITE, LinearModel } from './linearModel.ts';
@@ -23,11 +23,35 @@ export interface RuleRow {
   readonly pool: NucPool | null;
 }
 
+/** Something that may be done with a frame, and its column. */
+export interface Way {
+  readonly column: number;
+  /** The frame; for combs of the store, one of those that are alike. */
+  readonly frame: YardFrame;
+  /** The unit to which it goes, or for which it is shaken; {@link STORE}; of a pool, its first nuc. */
+  readonly to: number;
+  readonly pool: NucPool | null;
+  readonly isShake: boolean;
+  /** How often: once, or as many alike combs as the store holds. */
+  readonly most: number;
+  /** What the unit that it is for gets by it. */
+  readonly brings: Measured;
+}
+
+/** A goal for nucs, with the row that says how many are made at most. */
+export interface GoalRow {
+  readonly row: number;
+  readonly wanted: number;
+  readonly pools: readonly NucPool[];
+}
+
 /** The model of a problem that is easier than the problem itself. */
 export interface PooledModel {
   readonly model: LinearModel;
   readonly pools: readonly NucPool[];
   readonly ruleRows: readonly RuleRow[];
+  readonly ways: readonly Way[];
+  readonly goalRows: readonly GoalRow[];
 }
 
 /**
@@ -45,11 +69,17 @@ export function pooledModel(problem: YardProblem, nucsApart = false): PooledMode
   const pools = poolsOf(problem, model, nucsApart);
   const poolOf = new Map<number, NucPool>();
   for (const p of pools) for (const n of p.nucs) poolOf.set(n.index, p);
+  const goals = goalRows(problem, model, pools);
   const rows = ruleRows(problem, model, pools);
   const opened = units.map((u) => (u.kind === 'colony' ? model.column(PRICES.hiveOpened, 0, 1, true) : -1));
   const shares = stayShares(problem.rules);
   const given = givenRows(problem, model, opened);
 
+  const ways: Way[] = [];
+  const note = (way: Omit<Way, 'pool' | 'brings'>, effects: readonly Effect[]) => {
+    const brings = effects.find((e) => e.unit === way.to)?.by ?? noMeasures();
+    ways.push({ ...way, pool: poolOf.get(way.to) ?? null, brings });
+  };
   const addEffects = (column: number, effects: readonly Effect[], base: readonly Effect[]) => {
     for (const e of effects) rows.add(e.unit, column, e.by, 1);
     for (const e of base) rows.add(e.unit, column, e.by, -1);
@@ -82,17 +112,17 @@ export function pooledModel(problem: YardProblem, nucsApart = false): PooledMode
       const unit = units[to];
       const column = model.column(priceOfMove(problem, f, unit ?? null), 0, 1, true);
       model.add(one, column, 1);
-      addEffects(
-        column,
-        effectsOfPlace(f, to, units, (g, d) => g.stay[d]),
-        base,
-      );
+      const effects = effectsOfPlace(f, to, units, (g, d) => g.stay[d]);
+      addEffects(column, effects, base);
+      note({ column, frame: f, to, isShake: false, most: 1 }, effects);
       if (unit?.kind === 'colony') given.add(f, to, column);
     }
     for (const to of targets(f.mayShakeFor, poolOf)) {
       const column = model.column(PRICES.frameShaken, 0, 1, true);
       model.add(one, column, 1);
-      addEffects(column, effectsOfShake(f, to, units, shares), []);
+      const effects = effectsOfShake(f, to, units, shares);
+      addEffects(column, effects, []);
+      note({ column, frame: f, to, isShake: true, most: 1 }, effects);
       const z = opened[to] ?? -1;
       if (z >= 0) opensReceiver(model, column, z);
     }
@@ -102,17 +132,33 @@ export function pooledModel(problem: YardProblem, nucsApart = false): PooledMode
     for (const to of targets(frame.mayGoTo, poolOf)) {
       const column = model.column(PRICES.combFromStore, 0, n, true);
       model.add(row, column, 1);
-      addEffects(
-        column,
-        effectsOfPlace(frame, to, units, (g, d) => g.stay[d]),
-        [],
-      );
+      const effects = effectsOfPlace(frame, to, units, (g, d) => g.stay[d]);
+      addEffects(column, effects, []);
+      note({ column, frame, to, isShake: false, most: n }, effects);
       const z = opened[to] ?? -1;
       if (z >= 0) opensReceiver(model, column, z, n);
     }
   }
+  tieToOpening(model, rows.list, opened);
   addLimits(problem, model, opened);
-  return { model, pools, ruleRows: rows.list };
+  return { model, pools, ruleRows: rows.list, ways, goalRows: goals };
+}
+
+/**
+ * What a colony can spare, it can spare only when it is opened: the room that a rule leaves is multiplied by
+ * the column that opens the hive. Without this a hive that is opened by a tenth could give all that it has.
+ */
+function tieToOpening(model: LinearModel, rows: readonly RuleRow[], opened: readonly number[]): void {
+  for (const { row, rule, unit, pool } of rows) {
+    if (pool || !rule.hard) continue;
+    const [lower, upper] = model.rowBounds(row);
+    const z = opened[unit.index] as number;
+    const room = rule.sense === 'atLeast' ? lower : upper;
+    // A rule that pins have broken leaves no room to multiply.
+    if (rule.sense === 'atLeast' ? room > 0 : room < 0) continue;
+    model.add(row, z, -room);
+    model.shiftRow(row, room);
+  }
 }
 
 function opensReceiver(model: LinearModel, column: number, z: number, most = 1): void {
@@ -160,12 +206,18 @@ function poolsOf(problem: YardProblem, model: LinearModel, nucsApart: boolean): 
     model.add(row, pool.made, 1);
     model.add(row, earlier.made, -1);
   });
-  for (const goal of problem.nucGoals) {
-    const row = model.row(-INFINITE, goal.wanted);
-    for (const p of pools) if (p.goalId === goal.id) model.add(row, p.made, 1);
-    model.offset += PRICES.nucMissing * goal.wanted;
-  }
   return pools;
+}
+
+/** No more nucs are made than each goal asks for. @returns a row for each goal */
+function goalRows(problem: YardProblem, model: LinearModel, pools: readonly NucPool[]): GoalRow[] {
+  return problem.nucGoals.map((goal) => {
+    const row = model.row(-INFINITE, goal.wanted);
+    const own = pools.filter((p) => p.goalId === goal.id);
+    for (const p of own) model.add(row, p.made, 1);
+    model.offset += PRICES.nucMissing * goal.wanted;
+    return { row, wanted: goal.wanted, pools: own };
+  });
 }
 
 /** The rows of all rules, by the unit that they are about. */

@@ -31,9 +31,11 @@ export class YardSearch {
   private bestShaken: Int32Array;
   private bestPrice: number;
   private feasible: boolean;
+  readonly problem: YardProblem;
   private rounds = 0;
 
   constructor(problem: YardProblem, start?: Assignment) {
+    this.problem = problem;
     this.work = new PlanInWork(problem, start);
     this.random = seededRandom(problem.frames.length * 7919 + problem.units.length * 31 + 7);
     this.bestTo = Int32Array.from(this.work.state.to);

@@ -2,7 +2,7 @@ import loadSolver from 'highs';
 import { describe, expect, it } from 'vitest';
 import { generatedYards } from '../testing/generatedYards.ts';
 import { nucs, problemOf, requestFor } from '../testing/yardRequests.ts';
-import { boundOf, gapOf } from './bound.ts';
+import { gapOf, proveYard } from './proveYard.ts';
 import { INFINITE, LinearModel, solveModel } from './linearModel.ts';
 import { pooledModel } from './pooledModel.ts';
 
@@ -38,7 +38,7 @@ describe('the solver', () => {
     const solver = await loadSolver();
     const apiary = generatedYards({ colonies: 3, seed: 2 });
     const problem = problemOf(apiary, requestFor(apiary, [nucs(2)]));
-    const first = boundOf(problem, solver, 'quick');
+    const first = proveYard(problem, solver, 'quick').bound;
     let solved = 0;
     let without = 0;
     let cutOff = 0;
@@ -52,7 +52,7 @@ describe('the solver', () => {
     }
     expect([solved, without, cutOff]).toEqual([167, 167, 166]);
     // And is still what it was.
-    expect(boundOf(problem, solver, 'quick')).toBe(first);
+    expect(proveYard(problem, solver, 'quick').bound).toBe(first);
   });
 
   it('tells how far a price is from the bound', () => {

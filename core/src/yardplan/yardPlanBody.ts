@@ -4,6 +4,7 @@ import { frameSizeId } from '../comb/frameSizes.ts';
 import { followUpTopic, windowSchema } from '../followup/windows.ts';
 import { kitLine, ruleLine } from '../plan/planBody.ts';
 import { NUC_QUEENS, unitKey, yardPlanRequest } from './request.ts';
+import { closingAnswers } from '../worksheet/closing.ts';
 
 const recordId = z.uuid();
 const finite = z.number();
@@ -98,5 +99,7 @@ export const yardPlanBody = z.strictObject({
   /** What the plan costs in points, and what any plan would cost at least; null when that was not proven. */
   cost: finite,
   bound: finite.nullable(),
+  /** How each unit was left; since the work was done. */
+  closing: closingAnswers.optional(),
 });
 export type YardPlanBody = z.infer<typeof yardPlanBody>;

@@ -5,7 +5,7 @@ import { generatedYards } from '../testing/generatedYards.ts';
 import { fiveFrames, nucs, planned, problemOf, requestFor } from '../testing/yardRequests.ts';
 import { operationOf, type Apiary } from '../apiary/records.ts';
 import type { HouseRuleChanges } from '../rules/houseRules.ts';
-import { boundOf } from './bound.ts';
+import { proveYard } from './proveYard.ts';
 import { evaluate, measure } from './evaluate.ts';
 import { layOutYard } from './layOutYard.ts';
 import { AT } from './measures.ts';
@@ -117,7 +117,7 @@ describe('a plan for a yard', () => {
       const cheapest = cheapestOfAll(problem);
       expect(planned(problem, 4).price).toBeCloseTo(cheapest, 6);
       for (const effort of ['quick', 'thorough'] as const) {
-        expect(boundOf(problem, solver, effort)).toBeLessThanOrEqual(cheapest + 1e-6);
+        expect(proveYard(problem, solver, effort).bound).toBeLessThanOrEqual(cheapest + 1e-6);
       }
     }
   });
@@ -127,7 +127,7 @@ describe('a plan for a yard', () => {
     for (const seed of [21, 22, 23, 24]) {
       const apiary = generatedYards({ colonies: 5, seed });
       const problem = problemOf(apiary, requestFor(apiary, [nucs(2), level]));
-      const bound = boundOf(problem, solver, 'quick');
+      const { bound } = proveYard(problem, solver, 'quick');
       expect(bound).not.toBeNull();
       expect(planned(problem, 2).price).toBeGreaterThanOrEqual(bound ?? Infinity);
     }

@@ -1,12 +1,12 @@
 import type { YardPlanAnswer, YardPlanQuestion } from '@incremen/contract';
 import { failure, success, type Apiary, type Result } from '@incremen/core';
 import {
-  boundOf,
   buildProblem,
   evaluate,
   faultsOfPlan,
   gapOf,
   makeYardPlan,
+  proveYard,
   shortageOf,
   YardSearch,
 } from '@incremen/core/yardplan';
@@ -27,10 +27,15 @@ async function workOut({ apiary, question }: PlanWork): Promise<Result<YardPlanA
   const search = new YardSearch(problem);
   search.first();
   for (let r = 0; r < question.rounds; r++) search.round();
-  const { plan, price, feasible } = search.best();
-  const seen = evaluate(problem, plan);
+  const found = search.best();
   const solver = question.prove === 'no' ? null : await loadSolver();
-  const bound = solver && question.prove !== 'no' ? boundOf(problem, solver, question.prove) : null;
+  const { bound, better } =
+    solver && question.prove !== 'no'
+      ? proveYard(problem, solver, question.prove)
+      : { bound: null, better: null };
+  const isBetter = better !== null && (!found.feasible || better.price < found.price);
+  const { plan, price, feasible } = isBetter ? { ...better, feasible: true } : found;
+  const seen = evaluate(problem, plan);
   const { yardPlan } = makeYardPlan(
     apiary,
     problem,

@@ -42,6 +42,10 @@ export function makeRouter() {
           lazy: async () => ({ Component: (await import('../features/colony/HivePage.tsx')).HivePage }),
         },
         {
+          path: 'colonies/:colonyId/ways',
+          lazy: async () => ({ Component: (await import('../features/ways/WaysPage.tsx')).WaysPage }),
+        },
+        {
           path: 'colonies/:colonyId/plan',
           lazy: async () => ({ Component: (await import('../features/plan/PlanPage.tsx')).PlanPage }),
         },
@@ -62,6 +66,10 @@ export function makeRouter() {
           lazy: async () => ({
             Component: (await import('../features/worksheet/YardWorkPage.tsx')).YardWorkPage,
           }),
+        },
+        {
+          path: 'worksheet/:planId/tags',
+          lazy: async () => ({ Component: (await import('../features/worksheet/TagsPage.tsx')).TagsPage }),
         },
         {
           path: 'worksheet/:planId',

@@ -72,7 +72,7 @@ export const plannerHere = {
   }),
   askProver: (ask: (prover: object) => Promise<unknown>): Promise<unknown> =>
     ask({
-      bound: () => Promise.resolve(proverSays.bound),
+      prove: () => Promise.resolve({ bound: proverSays.bound, better: null }),
       shortage: () => Promise.resolve(proverSays.shortages),
     }),
   endProver: () => undefined,

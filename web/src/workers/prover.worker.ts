@@ -1,9 +1,10 @@
 import type { Apiary } from '@incremen/core';
 import {
-  boundOf,
   buildProblem,
+  proveYard,
   shortageOf,
-  type BoundEffort,
+  type Proof,
+  type ProofEffort,
   type Shortage,
   type Solver,
   type YardPlanRequest,
@@ -16,10 +17,10 @@ let solver: Promise<Solver> | undefined;
 const loaded = () => (solver ??= loadSolver({ locateFile: () => wasmUrl }));
 
 const prover = {
-  /** A price below which no plan can be; null when nothing was shown. */
-  async bound(apiary: Apiary, request: YardPlanRequest, effort: BoundEffort): Promise<number | null> {
+  /** A price below which no plan can be, and perhaps a plan near it. */
+  async prove(apiary: Apiary, request: YardPlanRequest, effort: ProofEffort): Promise<Proof> {
     const built = buildProblem(apiary, request);
-    return built.ok ? boundOf(built.value, await loaded(), effort) : null;
+    return built.ok ? proveYard(built.value, await loaded(), effort) : { bound: null, better: null };
   },
   /** What is missing for all that is asked for. */
   async shortage(apiary: Apiary, request: YardPlanRequest): Promise<readonly Shortage[]> {

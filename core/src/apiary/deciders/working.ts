@@ -40,7 +40,8 @@ export function decideTickStep(draft: Draft, command: CommandOf<'tickStep'>, pat
   const steps = Object.values(draft.apiary.step).filter((s) => s.planId === plan.id);
   const doneSteps = steps.filter((s) => s.doneOn !== null).length;
   if (doneSteps === steps.length) {
-    carryOut(draft, plan, command.day, path);
+    const { closing } = command;
+    carryOut(draft, closing ? { ...plan, body: { ...plan.body, closing } } : plan, command.day, path);
     return;
   }
   if (plan.status === 'draft' && doneSteps > 0) draft.put('plan', { ...plan, status: 'working' });
@@ -181,7 +182,8 @@ function moveQueen(draft: Draft, plan: Plan): void {
   const queen = queenOf(draft.apiary, plan.colonyId);
   if (!queen) return;
   const [stay, fresh] = plan.body.parts;
-  if (fresh.queen === 'here') {
+  // Where both have one, the old queen stays and the new part is given another.
+  if (fresh.queen === 'here' && stay.queen !== 'here') {
     draft.put('queen', { ...queen, whereabouts: { known: 'colony', colonyId: fresh.colonyId } });
   } else if (fresh.queen === 'unknown') {
     draft.put('queen', {

@@ -136,7 +136,8 @@ export function decideTickYardStep(draft: Draft, command: CommandOf<'tickYardSte
   const steps = Object.values(draft.apiary.yardStep).filter((s) => s.yardPlanId === plan.id);
   const done = steps.filter((s) => s.doneOn !== null).length;
   if (done === steps.length) {
-    carryOutYardPlan(draft, plan, command.day, at);
+    const { closing } = command;
+    carryOutYardPlan(draft, closing ? { ...plan, body: { ...plan.body, closing } } : plan, command.day, at);
     return;
   }
   const status = done > 0 ? 'working' : 'draft';

@@ -117,4 +117,4 @@ function nextItems(apiary: Apiary, states: readonly ColonyState[], today: Day): 
 }
 
 const planOrWork = (s: ColonyState, planId: string | undefined) =>
-  planId ? `/worksheet/${planId}` : `/colonies/${s.colony.id}/plan`;
+  planId ? `/worksheet/${planId}` : `/colonies/${s.colony.id}/ways`;

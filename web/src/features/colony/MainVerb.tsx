@@ -54,7 +54,7 @@ export function MainVerb({
       minH="44px"
       {...(state.lane === 'giver' ? {} : { variant: 'outline' as const, bg: 'sheet' })}
     >
-      <Link to={`/colonies/${colony.id}/plan`}>
+      <Link to={`/colonies/${colony.id}/ways`}>
         <Split size={18} aria-hidden /> Plan a split
       </Link>
     </Button>

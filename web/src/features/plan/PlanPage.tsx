@@ -12,12 +12,14 @@ import {
   type WorkedPlan,
 } from '@incremen/core';
 import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { WaySketch } from '../ways/WaySketch.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { PlanPicture } from './PlanPicture.tsx';
 import { RuleLedger } from './RuleLedger.tsx';
@@ -38,8 +40,11 @@ function Planner({ colony }: { readonly colony: Colony }) {
   const navigate = useNavigate();
   const { send, problems, busy } = useSend();
   const state = colonyState(apiary, colony, today);
-  const [methodId, setMethodId] = useState<MethodId>(() =>
-    state.reason.startsWith('Swarm') ? 'queen-to-nuc' : 'walk-away-halves',
+  const [params] = useSearchParams();
+  const [methodId, setMethodId] = useState<MethodId>(
+    () =>
+      METHODS.find((m) => m.id === params.get('method'))?.id ??
+      (state.reason.startsWith('Swarm') ? 'queen-to-nuc' : 'walk-away-halves'),
   );
   const [options, setOptions] = useState<Record<string, string>>({});
   const [day, setDay] = useState(today);
@@ -81,15 +86,18 @@ function Planner({ colony }: { readonly colony: Colony }) {
       </PageHeader>
       <Flex gap={6} direction={{ base: 'column', lg: 'row' }} align="flex-start">
         <Box w={{ base: '100%', lg: '238px' }} flex="none" display="grid" gap={4}>
-          <Choice
+          <Select
             label="Method"
             value={methodId}
-            onChange={setMethodId}
-            columns
-            options={METHODS.map((m) => ({ id: m.id, label: m.name, hint: m.aim }))}
+            onChange={(id) => setMethodId(id as MethodId)}
+            options={METHODS.map((m) => [m.id, m.name] as const)}
           />
+          <WaySketch id={methodId} scale={1.3} />
           <Text color="inkSoft" fontSize="sm">
-            {method.aim} {method.skips}
+            {method.aim} {method.skips}{' '}
+            <Link to={`/colonies/${colony.id}/ways`} className="inline-link">
+              Which way suits?
+            </Link>
           </Text>
           <Field.Root invalid={taken || newName.trim() === ''}>
             <Field.Label>Name of the new colony</Field.Label>

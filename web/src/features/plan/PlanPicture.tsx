@@ -56,7 +56,15 @@ export function PlanPicture({
         alignItems="end"
         justifyItems="center"
       >
-        <Part part={fresh} boxes={freshBoxes} queenColour={queenColour} hive="new" ink={NEW_PART_INK} />
+        <Part
+          part={fresh}
+          boxes={freshBoxes}
+          queenColour={queenColour}
+          hive="new"
+          ink={NEW_PART_INK}
+          // Where both have a queen, the old one stays.
+          hasNewQueen={stay.queen === 'here' && fresh.queen === 'here'}
+        />
         <Box data-hive="before" w="100%" maxW="270px" order={{ base: -1, sm: 0 }}>
           <Text fontWeight="700">{stay.name}</Text>
           <Text fontSize="sm" color="inkSoft" mb={1}>
@@ -96,6 +104,13 @@ export function PlanPicture({
   );
 }
 
+const PLACE: Readonly<Record<PlanPart['distance'], string>> = {
+  stand: 'old stand',
+  'same-yard': 'new stand',
+  beside: 'beside it',
+  away: 'away',
+};
+
 const QUEEN_WORDS = { here: 'old queen', elsewhere: 'raises a queen', unknown: 'queen perhaps' } as const;
 
 function Part({
@@ -104,12 +119,14 @@ function Part({
   queenColour,
   hive,
   ink,
+  hasNewQueen = false,
 }: {
   readonly part: PlanPart;
   readonly boxes: readonly DrawnBox[];
   readonly queenColour: MarkingColour | null;
   readonly hive: string;
   readonly ink: string;
+  readonly hasNewQueen?: boolean;
 }) {
   const m = part.measure;
   return (
@@ -118,8 +135,7 @@ function Part({
         {part.name}
       </Text>
       <Text fontSize="sm" color="inkSoft" mb={1}>
-        {part.distance === 'stand' ? 'old stand' : part.distance === 'away' ? 'away' : 'new stand'},{' '}
-        {QUEEN_WORDS[part.queen]}
+        {PLACE[part.distance]}, {hasNewQueen ? 'new queen in her cage' : QUEEN_WORDS[part.queen]}
       </Text>
       <HiveDrawing
         boxes={boxes}

@@ -1,7 +1,9 @@
-import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import type { Step } from '@incremen/core';
 import { Check, Undo2 } from 'lucide-react';
-import { useRef } from 'react';
+import { memo, useRef } from 'react';
+import { useLatest } from '../../ui/useLatest.ts';
+import './work.css';
 
 /** What is shown of a step, of whichever plan it is. */
 type Ticked = Pick<Step, 'id' | 'text' | 'detail' | 'doneOn'>;
@@ -13,19 +15,25 @@ const DOUBLE_TAP_MS = 500;
 export function StepList({
   steps,
   tick,
+  onLast,
 }: {
   readonly steps: readonly Ticked[];
   readonly tick: (step: Ticked, done: boolean) => void;
+  /** The last step is to be ticked: the visit is closed first. */
+  readonly onLast: (step: Ticked) => void;
 }) {
   const current = steps.find((s) => s.doneOn === null);
   const done = steps.filter((s) => s.doneOn !== null);
   const lastTick = useRef(0);
-  const tap = (step: Ticked, to: boolean) => {
+  const isLast = done.length === steps.length - 1;
+  // The same for every tick, so that only the rows that change are drawn anew.
+  const tap = useLatest((step: Ticked, to: boolean) => {
     // The button that takes a tick back appears where the tick was: a gloved double tap must not hit it.
     if (!to && performance.now() - lastTick.current < DOUBLE_TAP_MS) return;
     if (to) lastTick.current = performance.now();
-    tick(step, to);
-  };
+    if (to && isLast) onLast(step);
+    else tick(step, to);
+  });
   return (
     <>
       <Flex align="center" gap={3} mb={4}>
@@ -47,22 +55,16 @@ export function StepList({
           {done.length} of {steps.length}
         </Text>
       </Flex>
-      <Box as="ol" listStyleType="none" display="grid" gap={2}>
+      <ol className="steps">
         {steps.map((step) => (
-          <StepRow
-            key={step.id}
-            step={step}
-            current={step.id === current?.id}
-            last={done.length === steps.length - 1}
-            tick={tap}
-          />
+          <StepRow key={step.id} step={step} current={step.id === current?.id} last={isLast} tick={tap} />
         ))}
-      </Box>
+      </ol>
     </>
   );
 }
 
-function StepRow({
+const StepRow = memo(function StepRow({
   step,
   current,
   last,
@@ -74,59 +76,33 @@ function StepRow({
   readonly tick: (step: Ticked, to: boolean) => void;
 }) {
   const done = step.doneOn !== null;
+  // Plain elements: a work of a hundred steps has to open at once on a slow phone.
   return (
-    <Flex
-      as="li"
-      align="center"
-      gap={4}
-      bg={current ? 'sheet' : 'transparent'}
-      borderWidth={current ? '2px' : '1px'}
-      borderColor={current ? 'accent' : 'line'}
-      borderRadius="xl"
-      px={{ base: 3, md: 4 }}
-      py={current ? 4 : 2}
-      aria-current={current ? 'step' : undefined}
-    >
-      <Box flex="1">
-        <Text
-          fontSize={current ? { base: '1.25rem', md: '1.4rem' } : 'md'}
-          fontWeight={current ? '700' : '500'}
-          lineHeight="1.25"
-          {...(done ? { color: 'inkSoft', textDecoration: 'line-through' } : {})}
-        >
-          {step.text}
-        </Text>
-        {!done && step.detail && (
-          <Text color="inkSoft" mt={current ? 1 : 0}>
-            {step.detail}
-          </Text>
-        )}
-      </Box>
+    <li className="step" data-done={done || undefined} aria-current={current ? 'step' : undefined}>
+      <div className="step-words">
+        <p className="step-text">{step.text}</p>
+        {!done && step.detail && <p className="step-detail">{step.detail}</p>}
+      </div>
       {done ? (
-        <Button
-          variant="ghost"
-          minW="56px"
-          minH="48px"
+        <button
+          type="button"
+          className="step-back"
           aria-label={`Not done after all: ${step.text}`}
           onClick={() => tick(step, false)}
         >
           <Undo2 size={20} aria-hidden />
-        </Button>
+        </button>
       ) : (
-        <Button
-          minW={{ base: '64px', md: '96px' }}
-          minH={current ? '64px' : '48px'}
-          variant={current ? 'solid' : 'outline'}
-          {...(current ? {} : { bg: 'sheet' })}
+        <button
+          type="button"
+          className="step-done"
           aria-label={`Done: ${step.text}`}
           onClick={() => tick(step, true)}
         >
           <Check size={current ? 28 : 20} aria-hidden />
-          <Box as="span" display={{ base: 'none', md: 'inline' }}>
-            {last ? 'Finish' : 'Done'}
-          </Box>
-        </Button>
+          <span>{last ? 'Finish' : 'Done'}</span>
+        </button>
       )}
-    </Flex>
+    </li>
   );
-}
+});

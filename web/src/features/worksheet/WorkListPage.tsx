@@ -3,6 +3,8 @@ import { dayInWords, methodById, type Apiary, type Plan } from '@incremen/core';
 import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
+import { HivesToday } from './HivesToday.tsx';
+import './work.css';
 
 const WORDS: Readonly<Record<Plan['status'], string>> = {
   working: 'begun',
@@ -19,8 +21,9 @@ export function WorkListPage() {
     (a, b) => ORDER[a.status] - ORDER[b.status] || b.day.localeCompare(a.day),
   );
   return (
-    <Box maxW="46rem">
+    <Box>
       <PageHeader title="Work" />
+      <HivesToday />
       {lines.length === 0 && (
         <>
           <Text mb={4}>
@@ -31,7 +34,7 @@ export function WorkListPage() {
           </Button>
         </>
       )}
-      <Box as="ul" listStyleType="none" display="grid" gap={2}>
+      <Box as="ul" aria-label="Plans" listStyleType="none" display="grid" gap={2} maxW="46rem">
         {lines.map((p) => (
           <Flex
             as="li"

@@ -4,6 +4,7 @@ import { act, cleanup, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Route, Routes } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import { closeVisit } from '../../testing/closeVisit.ts';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { WorkListPage } from './WorkListPage.tsx';
@@ -75,6 +76,10 @@ describe('the work at the hives', () => {
       expect(parts()).not.toContain('Tansy II');
       await user.click(current().getByRole('button', { name: /^Done:/ }));
     }
+    expect(parts()).not.toContain('Tansy II');
+    expect(screen.getByRole('button', { name: 'Finish' })).toHaveProperty('disabled', true);
+    expect(screen.getByText(/^Tansy: entrance, lid, tag, queen, feed, excluder, strips/)).toBeTruthy();
+    closeVisit();
     expect(await screen.findByRole('heading', { level: 1, name: 'The work is done' })).toBeTruthy();
     expect(parts()).toContain('Tansy II');
     expect(status()).toBe('done');
@@ -99,7 +104,12 @@ describe('the work at the hives', () => {
     expect(screen.getByRole('heading', { level: 2, name: /Take care/ })).toBeTruthy();
     expect(screen.getByRole('heading', { level: 2, name: /If it goes wrong/ })).toBeTruthy();
     await act(() => router.navigate('/worksheet'));
-    const rows = screen.getAllByRole('listitem').map((li) => li.textContent);
+    const plans = within(screen.getByRole('list', { name: 'Plans' }));
+    const rows = plans.getAllByRole('listitem').map((li) => li.textContent);
+    expect(screen.getByRole('region', { name: 'Must open' }).textContent).toContain(
+      'TansyWork is planned for it.',
+    );
+    expect(screen.getByRole('region', { name: 'Must not open' })).toBeTruthy();
     expect(rows[0]).toContain('Tansy → Tansy II');
     expect(rows[0]).toContain('planned');
     expect(rows.slice(1).every((r) => r.includes('done'))).toBe(true);

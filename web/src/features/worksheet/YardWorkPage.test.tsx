@@ -11,6 +11,7 @@ import {
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
 import { afterEach, describe, expect, it } from 'vitest';
+import { closeVisit } from '../../testing/closeVisit.ts';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { NextUp } from '../board/NextUp.tsx';
@@ -99,6 +100,7 @@ describe('the work of a yard plan', () => {
       expect(coloniesOfYard(records(), yardId)).toHaveLength(before);
       tick();
     }
+    closeVisit();
     expect(await screen.findByRole('heading', { level: 1, name: 'The work is done' })).toBeTruthy();
     expect(status()).toBe('done');
     expect(coloniesOfYard(records(), yardId).map((c) => c.name)).toContain('Nuc 1');

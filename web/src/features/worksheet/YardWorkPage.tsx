@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { Box, Button, Text } from '@chakra-ui/react';
 import { dayInWords, openFollowUps, type YardPlan } from '@incremen/core';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
@@ -6,11 +6,9 @@ import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
-import { Cautions } from './Cautions.tsx';
 import { DrawnColonies } from './DrawnColonies.tsx';
-import { KitList } from './KitList.tsx';
-import { StepList } from './StepList.tsx';
 import { WorkActions } from './WorkActions.tsx';
+import { Worksheet } from './Worksheet.tsx';
 
 /** The work of a yard plan: kit, steps hive by hive, and when it is done how all stands. */
 export function YardWorkPage() {
@@ -48,21 +46,16 @@ function Steps({ plan }: { readonly plan: YardPlan }) {
   return (
     <Box>
       <PageHeader title={titleOf(plan)} aside={dayInWords(plan.day)}>
-        <WorkActions onDrop={() => void drop()} />
+        <WorkActions planId={plan.id} onDrop={() => void drop()} />
       </PageHeader>
       <ProblemList problems={problems} />
-      <Flex gap={{ base: 6, lg: 10 }} direction={{ base: 'column', lg: 'row' }} align="flex-start" mt={2}>
-        <Box flex="1" w="100%" maxW="46rem">
-          <StepList
-            steps={steps}
-            tick={(step, done) => void send({ type: 'tickYardStep', stepId: step.id, done, day: today })}
-          />
-        </Box>
-        <Box w={{ base: '100%', lg: '300px' }} flex="none" display="grid" gap={6}>
-          <KitList kit={plan.body.kit} />
-          <Cautions cautions={plan.body.cautions} />
-        </Box>
-      </Flex>
+      <Worksheet
+        planId={plan.id}
+        steps={steps}
+        units={unitsOf(plan)}
+        body={plan.body}
+        onTick={(tick) => void send({ type: 'tickYardStep', day: today, ...tick })}
+      />
     </Box>
   );
 }
@@ -70,15 +63,18 @@ function Steps({ plan }: { readonly plan: YardPlan }) {
 /** What was asked begins with a small letter where it stands in a list; as a title it does not. */
 const titleOf = (plan: YardPlan) => plan.name.charAt(0).toUpperCase() + plan.name.slice(1);
 
-function Done({ plan }: { readonly plan: YardPlan }) {
-  const apiary = useApiary();
+/** Units that are made or changed by a plan. */
+function unitsOf(plan: YardPlan): YardPlan['body']['units'] {
   const changed = new Set([
     ...plan.body.moves.flatMap((m) => [m.fromKey, m.toKey]),
     ...plan.body.shakes.flatMap((s) => [s.fromKey, s.toKey]),
   ]);
-  const colonies = plan.body.units
-    .filter((u) => u.kind === 'nuc' || changed.has(u.key))
-    .flatMap((u) => apiary.colony[u.colonyId] ?? []);
+  return plan.body.units.filter((u) => u.kind === 'nuc' || changed.has(u.key));
+}
+
+function Done({ plan }: { readonly plan: YardPlan }) {
+  const apiary = useApiary();
+  const colonies = unitsOf(plan).flatMap((u) => apiary.colony[u.colonyId] ?? []);
   const due = openFollowUps(apiary).filter((f) =>
     f.colonyIds.some((id) => colonies.some((c) => c.id === id)),
   );

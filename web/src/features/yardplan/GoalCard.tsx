@@ -4,6 +4,7 @@ import { X } from 'lucide-react';
 import { Select } from '../../ui/Select.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';
 import { useOperation } from '../../mirror/hooks.ts';
+import { ColonyChoice } from './ColonyChoice.tsx';
 import { QUEEN_WAYS, titleOf } from './goalWords.ts';
 
 /** A colony that a goal can be about. */
@@ -79,16 +80,13 @@ function Settings({
   const one = (label: string, value: string, set: (id: string) => void) => (
     <Select label={label} value={value} options={colonies.map((c) => [c.id, c.name])} onChange={set} />
   );
-  const some = (ids: readonly string[], all: string, set: (ids: string[]) => void) => (
-    <Select
+  const some = (ids: readonly string[], all: string | null, set: (ids: string[]) => void) => (
+    <ColonyChoice
       label={`Colonies of: ${titleOf(goal.kind)}`}
-      value={ids.length > 1 ? 'several' : (ids[0] ?? '')}
-      options={[
-        ['', all],
-        ...(ids.length > 1 ? [['several', `${ids.length} colonies`] as const] : []),
-        ...colonies.map((c) => [c.id, c.name] as const),
-      ]}
-      onChange={(id) => set(id === '' || id === 'several' ? [] : [id])}
+      all={all}
+      colonies={colonies}
+      chosen={ids}
+      onChange={set}
     />
   );
   switch (goal.kind) {
@@ -142,7 +140,7 @@ function Settings({
         </>
       );
     case 'calm':
-      return one('Colony to calm', goal.colonyIds[0] ?? '', (id) => onChange({ ...goal, colonyIds: [id] }));
+      return some(goal.colonyIds, null, (colonyIds) => onChange({ ...goal, colonyIds }));
     case 'relieve':
       return some(goal.colonyIds, 'every honey-bound one', (colonyIds) => onChange({ ...goal, colonyIds }));
     case 'provision': {

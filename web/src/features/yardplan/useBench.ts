@@ -6,6 +6,7 @@ import {
   type Assignment,
   type Evaluation,
   type FramePin,
+  type Proof as ProofOfYard,
   type Shortage,
   STORE,
   STORE_KEY,
@@ -53,6 +54,7 @@ interface Proof {
   readonly key: string;
   readonly apiary: Apiary;
   readonly bound: number | null;
+  readonly better: ProofOfYard['better'];
   readonly over: boolean;
   readonly shortages: readonly Shortage[];
   readonly wait: Bench['wait'];
@@ -86,7 +88,13 @@ export function useBench(apiary: Apiary, request: YardPlanRequest, placed: reado
   const mine = answer?.key === key && answer.apiary === apiary ? answer : null;
   const proven = proof?.key === key && proof.apiary === apiary ? proof : null;
   const problem = built.ok ? built.value : null;
-  const found = mine?.found ?? null;
+  const searched = mine?.found ?? null;
+  // The proof may come upon a better plan than the search.
+  const better = proven?.better ?? null;
+  const found =
+    searched && better && (searched.faults.length > 0 || better.price < searched.price - 1e-6)
+      ? { ...searched, ...better, faults: [] }
+      : searched;
   const foundPlan = found?.plan ?? null;
   const plan = useMemo(
     () => (problem && foundPlan ? withPlaced(problem, foundPlan, placed) : null),
@@ -131,7 +139,7 @@ function withNews(a: Answer, part: Partial<Answer>): Answer {
 const freshProof = (p: Proof | null, apiary: Apiary, key: string): Proof =>
   p?.key === key && p.apiary === apiary
     ? p
-    : { key, apiary, bound: null, over: false, shortages: [], wait: null };
+    : { key, apiary, bound: null, better: null, over: false, shortages: [], wait: null };
 
 async function search(
   apiary: Apiary,
@@ -158,7 +166,7 @@ async function prove(
   report: (part: Partial<Proof>) => void,
 ): Promise<void> {
   try {
-    report({ bound: await askProver((p) => p.bound(apiary, request, 'quick')) });
+    report(await askProver((p) => p.prove(apiary, request, 'quick')));
     if (request.goals.some((g) => g.kind === 'makeNucs' && g.count !== null)) {
       const shortages = await askProver((p) => p.shortage(apiary, request));
       report({ shortages: [...shortages] });
@@ -166,8 +174,8 @@ async function prove(
         report({ wait: await yardPlanner('days').firstDay(apiary, request) });
       }
     }
-    const better = await askProver((p) => p.bound(apiary, request, 'thorough'));
-    report({ ...(better === null ? {} : { bound: better }), over: true });
+    const { bound, better } = await askProver((p) => p.prove(apiary, request, 'thorough'));
+    report({ ...(bound === null ? {} : { bound }), better, over: true });
   } catch {
     // Without a proof the plan is as good as it is; it is only not known how good.
     report({ over: true });

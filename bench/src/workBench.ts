@@ -1,0 +1,63 @@
+import type { Page } from '@playwright/test';
+import { median, ms, quantile } from './statistics.ts';
+import { tapToPaint } from './tapToPaint.ts';
+
+const OPENINGS = 8;
+
+/** A large piece of work on a phone: how soon it opens, and how soon a tick is painted, with the CPU slowed. */
+export async function workBench(page: Page): Promise<void> {
+  await page.goto('/plan');
+  await page.getByRole('button', { name: /^Make nucs/ }).click();
+  await page.getByRole('button', { name: 'most', exact: true }).click();
+  await page.getByText(/frames? to carry/).waitFor({ timeout: 30_000 });
+  await page.waitForTimeout(1500);
+  await page.getByRole('button', { name: 'Start the work' }).click();
+  await page.getByRole('progressbar', { name: 'Steps done' }).waitFor();
+  const address = page.url();
+  const steps = await page.getByRole('button', { name: /^Done:/ }).count();
+  const session = await page.context().newCDPSession(page);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+  const opened: number[] = [];
+  for (let n = 0; n < OPENINGS; n++) {
+    // From the list of work, as one does in the yard: the application is running already.
+    await page.goto('/worksheet');
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    await page.waitForTimeout(600);
+    opened.push(
+      await page.evaluate(async () => {
+        const link = document.querySelector<HTMLAnchorElement>('a[href^="/worksheet/yard/"]');
+        const started = performance.now();
+        link?.click();
+        while (!document.querySelector('[role=progressbar]')) {
+          await new Promise((next) => {
+            requestAnimationFrame(next);
+          });
+        }
+        return performance.now() - started;
+      }),
+    );
+  }
+  await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+  console.log(
+    `work of ${steps} steps, CPU slowed 4×: opens in median ${ms(median(opened))}, p95 ${ms(quantile(opened, 0.95))} (target 200 ms)`,
+  );
+  await page.goto(address);
+  await page.getByRole('progressbar', { name: 'Steps done' }).waitFor();
+  await page.waitForTimeout(800);
+  const measured = await tapToPaint(page);
+  await measured(
+    `ticks of a work of ${steps} steps`,
+    [
+      async () => {
+        const next = page.locator('[aria-current=step] button');
+        // Not under the bar at the foot.
+        await next.evaluate((e) => e.scrollIntoView({ block: 'center' }));
+        const box = await next.boundingBox();
+        if (!box) throw new Error('no step is left');
+        await page.touchscreen.tap(box.x + box.width / 2, box.y + box.height / 2);
+        await page.waitForTimeout(350);
+      },
+    ],
+    Math.min(20, steps - 2),
+  );
+}

@@ -1,0 +1,71 @@
+import { askOfOne, recipeFor, type YardMethod } from './yardMethod.ts';
+
+/** Frames of bees to a box in damp cold, as a share of its slots (common practice, no source). */
+const BEES_PER_SLOT = 0.8;
+
+/** Boxes that so many bees cover in damp cold, from 0 to 15 °C; one at least. */
+export function boxesCovered(bees: number, slotsOfBox = 10): number {
+  return Math.max(1, Math.round(bees / (slotsOfBox * BEES_PER_SLOT)));
+}
+
+/** A tall colony brought down to the boxes its bees cover, and one late nuc of what is over. */
+export const autumnReduction: YardMethod = {
+  id: 'autumn-reduction',
+  name: 'Autumn reduction',
+  aim: 'A tall colony goes into the cold in as many boxes as its bees cover; hatching brood that is over makes one late nuc.',
+  season: 'Late summer and autumn, before the first damp cold.',
+  needs: 'A colony of two boxes or more; a mated queen for the nuc, for young ones hardly mate any more.',
+  shares:
+    'The nuc gets hatching and nearly capped brood, bee bread, food and shaken nurses; the colony keeps the rest.',
+  skips: 'Empty combs and boxes go to the store instead of being warmed.',
+  goesWrong: [
+    {
+      what: 'Cells in the nuc on day 3',
+      wayOut: 'They are of old larvae: remove them, and the nuc takes its queen.',
+    },
+    {
+      what: 'The nuc is too small for winter',
+      wayOut: 'Unite it back over paper before hard frost: nothing is lost.',
+    },
+    { what: 'Robbing', wayOut: 'Entrance to a finger’s width, or one bee; feed at dusk, inside.' },
+  ],
+  fit: (w) =>
+    w
+      .never(w.now.season !== 'autumn' && w.now.season !== 'dearth', 'It is for late summer and autumn.')
+      .never(w.now.broodBoxes < 2, 'It stands in one box already.')
+      .good(w.now.season === 'autumn', 20, 'The season for it.')
+      .good(
+        boxesCovered(w.now.bees) < w.now.broodBoxes,
+        14,
+        `Its ${Math.round(w.now.bees)} frames of bees cover ${boxesCovered(w.now.bees)} of ${w.now.broodBoxes} boxes in damp cold.`,
+      )
+      .bad(
+        boxesCovered(w.now.bees) >= w.now.broodBoxes,
+        16,
+        `Its ${Math.round(w.now.bees)} frames of bees cover all ${w.now.broodBoxes} boxes.`,
+      )
+      .bad(w.now.matedQueens < 1, 12, 'Without a mated queen the nuc is a gamble: plan the reduction alone.'),
+  ask: (ask) => ({
+    ...askOfOne(ask),
+    goals: [
+      {
+        id: 'shrink1',
+        kind: 'shrink',
+        colonyId: ask.colonyId,
+        boxes: Math.max(1, Math.min(ask.now.broodBoxes - 1, boxesCovered(ask.now.bees))),
+        importance: 2,
+      },
+      ...(ask.now.matedQueens > 0
+        ? [
+            {
+              id: 'makeNucs2',
+              kind: 'makeNucs' as const,
+              count: 1,
+              importance: 2,
+              recipe: recipeFor('five', { sizeId: ask.sizeId, queen: 'mated', distance: 'same-yard' }),
+            },
+          ]
+        : []),
+    ],
+  }),
+};

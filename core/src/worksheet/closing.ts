@@ -1,0 +1,63 @@
+import { z } from 'zod';
+
+/** Where the queen of a unit is when its lid goes on, as far as it is known. */
+export const QUEEN_AT_CLOSING = ['seen', 'not-seen', 'caged', 'none'] as const;
+export const FED_AT_CLOSING = ['fed', 'this-evening', 'no-need'] as const;
+
+/** What must hold for every unit before a visit closes, and what is to be known of it. */
+export const closingAnswer = z.strictObject({
+  colonyId: z.uuid(),
+  /** Open, and wide enough for its bees: a shut one kills within hours. */
+  entranceOpen: z.literal(true),
+  lidOn: z.literal(true),
+  tagOn: z.literal(true),
+  /** `not-seen` is knowingly not accounted for. */
+  queen: z.enum(QUEEN_AT_CLOSING),
+  fed: z.enum(FED_AT_CLOSING),
+  excluder: z.enum(['none', 'in']),
+  strips: z.enum(['none', 'in']),
+});
+export type ClosingAnswer = z.infer<typeof closingAnswer>;
+
+/** The answers of all units of a piece of work. */
+export const closingAnswers = z.array(closingAnswer).min(1).max(200);
+
+/** An answer on its way: nothing is taken for granted. */
+export type ClosingDraft = {
+  readonly [K in Exclude<keyof ClosingAnswer, 'colonyId'>]:
+    ClosingAnswer[K] | (ClosingAnswer[K] extends true ? false : null);
+};
+
+/** Nothing is answered yet. */
+export const UNANSWERED: ClosingDraft = {
+  entranceOpen: false,
+  lidOn: false,
+  tagOn: false,
+  queen: null,
+  fed: null,
+  excluder: null,
+  strips: null,
+};
+
+const WORDS: Readonly<Record<keyof ClosingDraft, string>> = {
+  entranceOpen: 'entrance',
+  lidOn: 'lid',
+  tagOn: 'tag',
+  queen: 'queen',
+  fed: 'feed',
+  excluder: 'excluder',
+  strips: 'strips',
+};
+
+/** What a unit has not answered for, in words. */
+export function stillToAnswer(draft: ClosingDraft): string[] {
+  return (Object.keys(WORDS) as (keyof ClosingDraft)[])
+    .filter((k) => draft[k] === false || draft[k] === null)
+    .map((k) => WORDS[k]);
+}
+
+/** The answer of a unit; null while something is open. */
+export function answerOf(colonyId: string, draft: ClosingDraft): ClosingAnswer | null {
+  const parsed = closingAnswer.safeParse({ colonyId, ...draft });
+  return parsed.success ? parsed.data : null;
+}

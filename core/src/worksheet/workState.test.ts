@@ -1,0 +1,84 @@
+import { describe, expect, it } from 'vitest';
+import { FULL_BOX, METHOD_DAY, methodPlan, withQueen } from '../testing/methodPlans.ts';
+import { workState, type WorkStep } from './workState.ts';
+
+let n = 0;
+const step = (kind: WorkStep['kind'], text: string, done = false): WorkStep => ({
+  id: `s${++n}`,
+  kind,
+  text,
+  detail: '',
+  doneOn: done ? METHOD_DAY : null,
+});
+
+/** Two givers and two nucs, with so many steps done. */
+function yard(done: number): WorkStep[] {
+  const steps = [
+    step('prepare', 'Set out a 5-frame box for Nuc 1'),
+    step('prepare', 'Set out a 5-frame box for Nuc 12'),
+    step('open', 'Open Tansy'),
+    step('find', 'Find the queen of Tansy; she was on lower box, frame 6'),
+    step('move', 'Lower box, frame 3 → Nuc 1, slot 2'),
+    step('move', 'Lower box, frame 4 → Nuc 12, slot 2'),
+    step('close', 'Close Tansy'),
+    step('open', 'Open Sorrel'),
+    step('close', 'Close Sorrel'),
+    step('close', 'Close Nuc 1; entrance to a finger’s width'),
+    step('close', 'Close Nuc 12; entrance to a finger’s width'),
+    step('check', 'Every entrance is open again, every lid is on'),
+  ];
+  return steps.map((s, i) => ({ ...s, doneOn: i < done ? METHOD_DAY : null }));
+}
+const texts = (steps: readonly WorkStep[]) => steps.map((s) => s.text);
+
+describe('how work stands', () => {
+  it('before anything is open it can stop at once', () => {
+    for (const done of [0, 2]) {
+      const state = workState(yard(done));
+      expect(state.open).toBeNull();
+      expect(state.closeNow).toEqual([]);
+      expect(state.safeAfter).toBeNull();
+    }
+  });
+
+  it('says which hive stands open, and closes it before the nucs that were begun', () => {
+    const state = workState(yard(5));
+    expect(state.open?.name).toBe('Tansy');
+    expect(texts(state.closeNow)).toEqual(['Close Tansy', 'Close Nuc 1; entrance to a finger’s width']);
+    expect(state.safeAfter?.text).toMatch(/^Close Nuc 1/);
+    expect(texts(workState(yard(6)).closeNow)).toHaveLength(3);
+  });
+
+  it('does not take Nuc 1 for Nuc 12', () => {
+    const begun = yard(0).map((s) => (s.text.includes('→ Nuc 12') ? { ...s, doneOn: METHOD_DAY } : s));
+    expect(texts(workState(begun).closeNow)).toEqual(['Close Nuc 12; entrance to a finger’s width']);
+  });
+
+  it('between two hives only the nucs are open', () => {
+    const state = workState(yard(7));
+    expect(state.open).toBeNull();
+    expect(texts(state.closeNow)).toHaveLength(2);
+  });
+
+  it('tells frames carried and left, the queen, what is next, and the minutes', () => {
+    const state = workState(yard(5));
+    expect(texts(state.carried)).toEqual(['Lower box, frame 3 → Nuc 1, slot 2']);
+    expect(texts(state.toCarry)).toEqual(['Lower box, frame 4 → Nuc 12, slot 2']);
+    expect(state.queen).toMatch(/^Find the queen of Tansy/);
+    expect(state.next?.text).toMatch(/frame 4/);
+    // Left: 1 frame of 1.5, 4 to close of 2, 1 to open of 3, 1 check of 1 minute.
+    expect(state.minutesLeft).toBe(Math.round(1.5 + 8 + 3 + 1));
+    expect(workState(yard(12)).minutesLeft).toBe(0);
+    expect(workState(yard(12)).next).toBeNull();
+  });
+
+  it('reads the steps of a split as well: both are closed', () => {
+    const seen = FULL_BOX.map((c, i) => (i === 3 ? withQueen(c) : c));
+    const { steps } = methodPlan('queen-to-nuc', [seen, FULL_BOX]).command;
+    const opened = steps.map((s, i) => ({ ...s, doneOn: i < 3 ? METHOD_DAY : null }));
+    const state = workState(opened);
+    expect(state.open?.name).toBe('Old');
+    expect(texts(state.closeNow)).toEqual(['Close both; nuc entrance to a finger’s width']);
+    expect(workState(steps.map((s) => ({ ...s, doneOn: METHOD_DAY }))).open).toBeNull();
+  });
+});

@@ -1,0 +1,122 @@
+import loadSolver from 'highs';
+import { describe, expect, it } from 'vitest';
+import { seededRandom } from '../plan/search.ts';
+import { generatedYards } from '../testing/generatedYards.ts';
+import { nucs, problemOf, requestFor } from '../testing/yardRequests.ts';
+import { INFINITE, LinearModel, solveModel } from './linearModel.ts';
+import { NucPricer, type NucItem } from './nucPricer.ts';
+import { pooledModel } from './pooledModel.ts';
+import type { YardUnit } from './problem.ts';
+import { missingOf, sumOf } from './unitRule.ts';
+
+/** Everything that the first nuc of a generated yard may be given. */
+function market(colonies: number, seed: number) {
+  const apiary = generatedYards({ colonies, seed });
+  const problem = problemOf(apiary, requestFor(apiary, [nucs(2)]));
+  const { ways, pools } = pooledModel(problem);
+  const nuc = pools[0]?.nucs[0] as YardUnit;
+  const items: NucItem[] = ways
+    .filter((w) => w.pool === pools[0])
+    .map((w) => ({
+      thing: w.frame.index,
+      isShake: w.isShake,
+      home: w.frame.home,
+      most: w.most,
+      brings: w.brings,
+    }));
+  return { nuc, items, pricer: new NucPricer(items, nuc.rules, nuc.slots) };
+}
+
+/** The same question as a model for the solver. */
+function asModel(items: readonly NucItem[], nuc: YardUnit, prices: Float64Array): LinearModel {
+  const model = new LinearModel();
+  items.forEach((it, i) => model.column(prices[i] as number, 0, Math.min(it.most, nuc.slots), true));
+  for (const rule of nuc.rules) {
+    const isLeast = rule.sense === 'atLeast';
+    const row = model.row(isLeast ? rule.threshold : -INFINITE, isLeast ? INFINITE : rule.threshold);
+    items.forEach((it, i) => model.add(row, i, sumOf(rule, it.brings)));
+  }
+  for (const thing of new Set(items.filter((it) => it.home >= 0).map((it) => it.thing))) {
+    const row = model.row(-INFINITE, 1);
+    items.forEach((it, i) => (it.thing === thing ? model.add(row, i, 1) : undefined));
+  }
+  return model;
+}
+
+const pricesOf = (items: readonly NucItem[], spread: number, random: () => number) =>
+  Float64Array.from(items, (it) => (it.isShake ? 1.5 : it.home < 0 ? 0.3 : 1) + spread * random());
+
+describe('the cheapest nuc', () => {
+  it('costs what the solver says that it costs, at many prices', async () => {
+    const solver = await loadSolver();
+    for (const seed of [1, 2]) {
+      const { nuc, items, pricer } = market(4, seed);
+      const random = seededRandom(seed);
+      for (const spread of [0, 0.2, 1, 2]) {
+        const prices = pricesOf(items, spread, random);
+        pricer.setPrices(prices);
+        const found = pricer.cheapest();
+        const solved = solveModel(solver, asModel(items, nuc, prices), { nodes: 5000, seconds: 20 });
+        expect(found?.price).toBeCloseTo(solved.cost as number, 3);
+      }
+    }
+  });
+
+  it('keeps every rule, and adds up', () => {
+    const { nuc, items, pricer } = market(6, 3);
+    const prices = pricesOf(items, 1, seededRandom(9));
+    pricer.setPrices(prices);
+    const found = pricer.cheapest();
+    const taken = found?.items ?? [];
+    const sum = new Float64Array(items[0]?.brings.length ?? 0);
+    for (const i of taken) items[i]?.brings.forEach((by, m) => (sum[m] = (sum[m] as number) + by));
+    for (const rule of nuc.rules) expect(missingOf(rule, sum)).toBeLessThan(1e-6);
+    expect(taken.reduce((n, i) => n + (prices[i] as number), 0)).toBeCloseTo(found?.price ?? -1, 9);
+    const things = taken.flatMap((i) => (items[i] && items[i].home >= 0 ? [items[i].thing] : []));
+    expect(new Set(things).size).toBe(things.length);
+  });
+
+  it('is not shown when it is no cheaper than asked for', () => {
+    const { items, pricer } = market(4, 1);
+    pricer.setPrices(pricesOf(items, 1, seededRandom(4)));
+    const price = pricer.cheapest()?.price ?? 0;
+    expect(pricer.cheapest({ below: price })).toBeNull();
+    expect(pricer.cheapest({ below: price + 0.01 })?.price).toBeCloseTo(price, 9);
+  });
+
+  it('is missed by no more than it may be', () => {
+    const { items, pricer } = market(6, 2);
+    const random = seededRandom(6);
+    for (let n = 0; n < 5; n++) {
+      pricer.setPrices(pricesOf(items, 1, random));
+      const exact = pricer.cheapest()?.price ?? 0;
+      const rough = pricer.cheapest({ within: 0.4 })?.price ?? 0;
+      expect(rough).toBeLessThanOrEqual(exact + 0.4 + 1e-6);
+      expect(pricer.floor(rough, 0.4)).toBeLessThanOrEqual(exact + 1e-6);
+    }
+  });
+
+  it('comes from the hives that are allowed', () => {
+    const { items, pricer } = market(6, 2);
+    pricer.setPrices(pricesOf(items, 1, seededRandom(8)));
+    const all = pricer.cheapest();
+    const homes = [...new Set(items.map((it) => it.home))].filter((h) => h >= 0);
+    for (const home of homes) {
+      const own = pricer.cheapest({ only: new Set([home]) });
+      if (!own) continue;
+      expect(own.price).toBeGreaterThanOrEqual((all?.price ?? 0) - 1e-9);
+      for (const i of own.items) expect([home, -1]).toContain(items[i]?.home);
+    }
+  });
+
+  it('counts bees that are better than free as free, and gives the rest back in its floor', () => {
+    const { items, pricer } = market(4, 1);
+    const prices = pricesOf(items, 0, seededRandom(1));
+    const shake = items.findIndex((it) => it.isShake);
+    prices[shake] = -2;
+    pricer.setPrices(prices);
+    const found = pricer.cheapest();
+    expect(found?.price).toBeGreaterThanOrEqual(0);
+    expect(pricer.floor(found?.price ?? 0, 0)).toBeCloseTo((found?.price ?? 0) - 2, 9);
+  });
+});

@@ -1,0 +1,172 @@
+import { AT, type Measured } from './measures.ts';
+import { huntNuc } from './nucHunt.ts';
+import { ruleWorth } from './ruleWorth.ts';
+import { ShakeSteps } from './shakeSteps.ts';
+import type { UnitRule } from './unitRule.ts';
+
+/** Something that a nuc may be given: a comb, or the bees of a comb that stays where it is. */
+export interface NucItem {
+  /** Items of the same thing, numbered from 0, exclude each other: a frame is moved, or shaken. */
+  readonly thing: number;
+  readonly isShake: boolean;
+  /** The unit where it is; below zero for the store. */
+  readonly home: number;
+  /** How many alike there are. */
+  readonly most: number;
+  readonly brings: Measured;
+}
+
+/** A nuc that keeps every rule. */
+export interface PricedNuc {
+  readonly price: number;
+  /** Numbers of items, one for each time that it is taken. */
+  readonly items: readonly number[];
+}
+
+/** How to look for one. */
+export interface Hunt {
+  /** Only a nuc cheaper than this is of interest. */
+  readonly below?: number;
+  /** The cheapest may be missed by so much. */
+  readonly within?: number;
+  /** Only combs of these units, and of the store. */
+  readonly only?: ReadonlySet<number>;
+}
+
+/** A nuc is put together kind by kind: brood, stores, empty comb, then whatever else. */
+const KINDS = [AT.broodCombs, AT.storesCombs, AT.emptyCombs] as const;
+const OTHER = KINDS.length;
+
+/** A rule as "at least", by what each item adds to it. */
+export interface SumRule {
+  readonly least: number;
+  /** Weight of bees in it when bees help; 0 otherwise. */
+  readonly beeWeight: number;
+}
+
+/**
+ * Prices nucs: given what every comb and every shake costs, finds the cheapest nuc that keeps all rules. Exact,
+ * for any rules that are linear in what the items bring.
+ */
+export class NucPricer {
+  readonly items: readonly NucItem[];
+  readonly slots: number;
+  readonly bees: Float64Array;
+  /** By item: what it adds to each of {@link rules}. */
+  readonly values: readonly Float64Array[];
+  readonly rules: readonly SumRule[];
+  /** How many combs of each kind there are at least and at most. */
+  readonly least: readonly number[];
+  readonly most: readonly number[];
+  /** Numbers of things end below this. */
+  readonly things: number;
+  private readonly kind: readonly number[];
+  private prices: Float64Array;
+  /** Prices less what an item is worth to rules that only combs can help. */
+  private net: Float64Array;
+  private owed = 0;
+  private refund = 0;
+
+  /** @param slots - combs that fit into it */
+  constructor(items: readonly NucItem[], rules: readonly UnitRule[], slots: number) {
+    this.items = items;
+    this.slots = slots;
+    this.things = items.reduce((n, it) => Math.max(n, it.thing + 1), 0);
+    const hard = rules.filter((r) => r.hard);
+    this.kind = items.map((it) => {
+      const k = KINDS.findIndex((m) => (it.brings[m] as number) > 0);
+      return k < 0 ? OTHER : k;
+    });
+    this.rules = hard.map((r) => {
+      const sign = r.sense === 'atLeast' ? 1 : -1;
+      const ofBees = sign * (r.terms.find(([m]) => m === 'bees')?.[1] ?? 0);
+      return { least: sign * r.threshold, beeWeight: Math.max(0, ofBees) };
+    });
+    this.values = items.map((it) =>
+      Float64Array.from(hard, (r) => {
+        const sum = r.terms.reduce((s, [m, w]) => s + w * (it.brings[AT[m]] as number), 0);
+        return r.sense === 'atLeast' ? sum : -sum;
+      }),
+    );
+    this.bees = Float64Array.from(items, (it) => it.brings[AT.bees] as number);
+    const thresholds = (measure: number, sense: UnitRule['sense']) =>
+      hard.flatMap((r) => {
+        const [term, ...more] = r.terms;
+        const isThis = term && more.length === 0 && AT[term[0]] === measure && term[1] === 1;
+        return isThis && r.sense === sense ? [r.threshold] : [];
+      });
+    this.least = [...KINDS.map((m) => Math.ceil(Math.max(0, ...thresholds(m, 'atLeast')) - 1e-9)), 0];
+    this.most = [...KINDS.map((m) => Math.floor(Math.min(slots, ...thresholds(m, 'atMost')) + 1e-9)), slots];
+    this.prices = new Float64Array(items.length);
+    this.net = this.prices;
+  }
+
+  /** @param prices - by item */
+  setPrices(prices: Float64Array): void {
+    // Bees that are better than free are taken as free, and what that forgets is given back in the floor.
+    this.refund = 0;
+    this.prices = prices.map((p, i) => {
+      if (!this.items[i]?.isShake || p >= 0) return p;
+      this.refund += p;
+      return 0;
+    });
+    const { worth, owed } = ruleWorth(this, this.combsByKind(), this.prices);
+    this.owed = owed;
+    this.net = this.prices.map((p, i) => {
+      const v = this.values[i] as Float64Array;
+      return worth.reduce((n, w, r) => n - w * (v[r] as number), p);
+    });
+  }
+
+  /** The cheapest nuc at the prices that were set; null when none is cheaper than asked for. */
+  cheapest(hunt: Hunt = {}): PricedNuc | null {
+    return this.everCheaper(hunt).at(-1) ?? null;
+  }
+
+  /** The nucs that were found on the way to the cheapest, which comes last. */
+  everCheaper(hunt: Hunt = {}): PricedNuc[] {
+    const { below = Infinity, within = 0, only } = hunt;
+    const mayUse = (i: number) => {
+      const home = this.items[i]?.home as number;
+      return !only || home < 0 || only.has(home);
+    };
+    const price = (i: number) => this.prices[i] as number;
+    const perBees = (i: number) => price(i) / (this.bees[i] as number);
+    const shakes = this.items
+      .flatMap((it, i) => (it.isShake && (this.bees[i] as number) > 1e-9 && mayUse(i) ? [i] : []))
+      .sort((a, b) => perBees(a) - perBees(b) || a - b);
+    const most = 1.5 + Math.max(0, ...this.rules.map((r) => (r.beeWeight > 0 ? r.least / r.beeWeight : 0)));
+    const net = (i: number) => this.net[i] as number;
+    const byKind = this.combsByKind(mayUse);
+    for (const list of byKind) {
+      list.sort((a, b) => net(a) - net(b) || (this.bees[b] as number) - (this.bees[a] as number) || a - b);
+    }
+    return huntNuc({
+      pricer: this,
+      prices: this.prices,
+      net: this.net,
+      owed: this.owed,
+      byKind,
+      shakes,
+      steps: new ShakeSteps(
+        shakes.map((i) => [this.bees[i] as number, price(i)] as const),
+        most,
+      ),
+      below,
+      within,
+    });
+  }
+
+  /** No nuc costs less than this, when one of that price was the cheapest found within so much. */
+  floor(cheapest: number, within: number): number {
+    return cheapest - within + this.refund;
+  }
+
+  private combsByKind(mayUse: (i: number) => boolean = () => true): number[][] {
+    const lists: number[][] = [[], [], [], []];
+    this.items.forEach((it, i) => {
+      if (!it.isShake && mayUse(i)) lists[this.kind[i] as number]?.push(i);
+    });
+    return lists;
+  }
+}

@@ -1,0 +1,41 @@
+import loadSolver from 'highs';
+import { describe, expect, it } from 'vitest';
+import { generatedYards } from '../testing/generatedYards.ts';
+import { fiveFrames, nucs, problemOf, requestFor } from '../testing/yardRequests.ts';
+import { shortageOf } from './shortage.ts';
+
+async function shortOf(count: number | null, recipe = fiveFrames(), colonies = 4, drawn = 20) {
+  const solver = await loadSolver();
+  const apiary = generatedYards({ colonies, seed: 3, drawn });
+  return shortageOf(problemOf(apiary, requestFor(apiary, [nucs(count, recipe)])), solver);
+}
+
+describe('what is missing for all that is asked for', () => {
+  it('is nothing where there is enough', async () => {
+    expect(await shortOf(1)).toEqual([]);
+  });
+
+  it('is nothing where as many as possible are asked for', async () => {
+    expect(await shortOf(null)).toEqual([]);
+  });
+
+  it('grows with what is asked for, largest first', async () => {
+    const total = (list: Awaited<ReturnType<typeof shortOf>>) => list.reduce((n, s) => n + s.missing, 0);
+    const [some, many] = [await shortOf(12), await shortOf(24)];
+    expect(total(many)).toBeGreaterThan(total(some));
+    expect(many.map((s) => s.missing)).toEqual(many.map((s) => s.missing).toSorted((a, b) => b - a));
+    for (const s of many) expect(s.missing).toBeGreaterThanOrEqual(0.1);
+  });
+
+  it('names combs of honey when the recipe wants more than there are', async () => {
+    const short = await shortOf(6, fiveFrames({ slots: 8, storesCombs: 5 }), 5);
+    expect(short.map((s) => s.what)).toContain('combs of honey');
+  });
+
+  it('names a giver when no colony has that frame size', async () => {
+    const short = await shortOf(1, fiveFrames({ sizeId: 'zander' }));
+    expect(short).toEqual([
+      { what: 'a colony that can give', missing: 1, unit: 'colony above its floors, of that frame size' },
+    ]);
+  });
+});

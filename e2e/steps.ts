@@ -1,0 +1,49 @@
+import type { Page } from '@playwright/test';
+import { closeVisit, expect, type Records } from './fixtures.ts';
+
+/** Frames of the lower and the upper box of a strong colony, as keys: kind, quarters of it, quarters of bees. */
+export const STRONG = ['h43', 'h33', 'y24', 'm34', 'c34', 'c34', 'm34', 'y24', 'h33', 'h43'];
+
+export async function countByKeys(page: Page, keys: readonly string[]): Promise<void> {
+  await expect(page.getByText('1 What is it mostly?')).toBeVisible();
+  for (const frame of keys) await page.keyboard.type(frame);
+}
+
+export async function workOff(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /^Start/ }).click();
+  await expect(page.getByRole('progressbar')).toBeVisible();
+  const steps = await page.getByRole('button', { name: /^Done:/ }).count();
+  for (let i = 0; i < steps; i++) {
+    await page
+      .getByRole('button', { name: /^Done:/ })
+      .first()
+      .click();
+    if (i < steps - 1) await expect(page.getByText(`${i + 1} of ${steps}`, { exact: true })).toBeVisible();
+  }
+  await closeVisit(page);
+  await expect(page.getByRole('heading', { name: 'The work is done' })).toBeVisible();
+}
+
+export async function say(page: Page, part: string, what: string, answer: string): Promise<void> {
+  await page
+    .getByRole('group', { name: `${part}: ${what}`, exact: true })
+    .getByText(answer, { exact: true })
+    .click();
+}
+
+export async function framesOf(records: Records, name: string): Promise<number> {
+  const { records: r } = await records.get();
+  const colony = r.colony.find((c) => c.name === name);
+  const boxes = r.box.filter((b) => b.chambers.some((c) => c.colonyId === colony?.id)).map((b) => b.id);
+  return r.frame.filter((f) => f.boxId !== null && boxes.includes(f.boxId)).length;
+}
+
+/** Counts both boxes of Tansy as strong, frame by frame with keys. */
+export async function countTansy(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('link', { name: /Tansy/ }).first().click();
+  await page.getByRole('link', { name: 'Count', exact: true }).click();
+  await countByKeys(page, [...STRONG, ...STRONG]);
+  await page.getByRole('button', { name: 'Save 20 of 20' }).click();
+  await expect(page.getByText('Counted today.')).toBeVisible();
+}

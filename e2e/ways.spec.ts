@@ -1,0 +1,195 @@
+import type { Page } from '@playwright/test';
+import { closeVisit, expect, test } from './fixtures.ts';
+import { countTansy, framesOf, say, workOff } from './steps.ts';
+
+async function waysOf(page: Page, name: string): Promise<void> {
+  await page.goto('/');
+  await page
+    .getByRole('link', { name: new RegExp(`^${name}`) })
+    .first()
+    .click();
+  await page.getByRole('heading', { level: 1, name, exact: true }).waitFor();
+  await page.goto(`${page.url()}/ways`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(`Ways for ${name}`);
+}
+const answer = (page: Page, question: string, words: string) =>
+  page.getByRole('group', { name: question, exact: true }).getByText(words, { exact: true }).click();
+const rules = (page: Page) => page.getByRole('list', { name: 'Rules' });
+
+test('side by side: the queen moves next door, one chosen cell stays, day 7 or 8, cut-off', async ({
+  page,
+  records,
+}) => {
+  await records.get();
+  await waysOf(page, 'Sorrel');
+  await page.getByRole('button', { name: 'Plan: Side-by-side artificial swarm' }).click();
+  await expect(rules(page)).toContainText('Cells in Sorrel II');
+  await expect(rules(page)).toContainText('Cells left in Sorrel');
+  await page.getByRole('button', { name: /^Start/ }).click();
+  await expect(page.getByText('Reserve one open, charged cell in Sorrel')).toBeVisible();
+  await expect(page.getByText(/that frame is never shaken/)).toBeVisible();
+  await page.goBack();
+  await workOff(page);
+  const { records: r } = await records.get();
+  const next = r.colony.find((c) => c.name === 'Sorrel II');
+  const old = r.colony.find((c) => c.name === 'Sorrel');
+  expect(r.queen.find((q) => q.name === 'Perdita')?.whereabouts).toEqual({
+    known: 'colony',
+    colonyId: next?.id,
+  });
+  const open = r.followUp.filter((f) => f.status === 'open' && f.colonyIds.includes(old?.id ?? ''));
+  expect(open.map((f) => f.topic).toSorted()).toEqual(['act', 'eggs-due', 'rest', 'surplus-cells']);
+
+  // Day 7 or 8: the chosen cell is capped, the emergency cells go.
+  const surplus = open.find((f) => f.topic === 'surplus-cells');
+  await records.setToday(surplus?.window.likely ?? '');
+  await page.goto(`/look/${surplus?.id}`);
+  await expect(page.getByText(/Brush bees off its frame, never shake it/).first()).toBeVisible();
+  await say(page, 'Sorrel', 'frames read', 'All 20');
+  await say(page, 'Sorrel', 'eggs', 'None');
+  await say(page, 'Sorrel', 'queen cells', 'Found');
+  await page.getByRole('button', { name: 'One less: drawn, open' }).click();
+  await say(page, 'Sorrel', 'queen cells', 'Found');
+  await page.getByRole('button', { name: 'One more: capped' }).click();
+  await page.getByRole('button', { name: 'One less: drawn, open' }).click();
+  await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('This part is raising a queen');
+});
+
+test('a summer split around a caged queen: capped brood, what the giver keeps, feed that evening', async ({
+  page,
+  records,
+}) => {
+  await records.get();
+  await waysOf(page, 'Tansy');
+  await answer(page, 'Time of year', 'Dearth');
+  await expect(page.getByText('No mated queen is at hand.')).toBeVisible();
+  await page.getByRole('button', { name: 'More: Mated queens at hand' }).click();
+  await expect(page.getByRole('list', { name: 'Ways, best first' }).getByRole('heading').first()).toHaveText(
+    'Split with a caged mated queen',
+  );
+  await page.getByRole('button', { name: 'Plan: Split with a caged mated queen' }).click();
+  await answer(page, 'Time of year', 'Midsummer, dearth');
+  await expect(rules(page)).toContainText('Brood left in Tansy');
+  await expect(page.getByText('new stand, new queen in her cage')).toBeVisible();
+  await page.getByRole('button', { name: /^Start/ }).click();
+  await expect(page.getByText('Feed Tansy II this evening, inside, 1:1')).toBeVisible();
+  await page.goBack();
+  await workOff(page);
+  const { records: r } = await records.get();
+  const tansy = r.colony.find((c) => c.name === 'Tansy');
+  expect(r.queen.find((q) => q.name === 'Ottoline')?.whereabouts).toEqual({
+    known: 'colony',
+    colonyId: tansy?.id,
+  });
+  await expect(page.getByText(/^Come back on/)).toContainText('The cage is empty');
+});
+
+test('an unseen queen goes below an excluder, and the box above is looked at after a week', async ({
+  page,
+  records,
+}) => {
+  await waysOf(page, 'Tansy');
+  await answer(page, 'The queen', 'Not looked for');
+  await expect(page.getByText('She need not be found: she is below the excluder.')).toBeVisible();
+  await page.getByRole('button', { name: 'Plan: Brood over an excluder' }).click();
+  await expect(rules(page)).toContainText('Eggs in Tansy II');
+  await page.getByRole('button', { name: /^Start/ }).click();
+  await expect(page.getByText('queen excluder', { exact: true })).toBeVisible();
+  await expect(page.getByText(/^Shake every other frame of Tansy into its bottom box/)).toBeVisible();
+  await page.goBack();
+  await workOff(page);
+  const { records: r } = await records.get();
+  const above = r.colony.find((c) => c.name === 'Tansy II');
+  expect(above?.separation).toMatchObject({ queen: 'elsewhere' });
+  const look = r.followUp.find((f) => f.topic === 'which-part' && f.colonyIds.includes(above?.id ?? ''));
+  await records.setToday(look?.window.likely ?? '');
+  await page.goto(`/look/${look?.id}`);
+  await say(page, 'Tansy II', 'frames read', `All ${await framesOf(records, 'Tansy II')}`);
+  await say(page, 'Tansy II', 'eggs', 'None');
+  await say(page, 'Tansy II', 'queen cells', 'Found');
+  await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('raising a queen');
+});
+
+test('a first split without searching: open brood goes, and nothing is said until both are read', async ({
+  page,
+  records,
+}) => {
+  // Counted without looking for her.
+  await countTansy(page);
+  await page.getByRole('link', { name: 'Plan a split' }).click();
+  await page.getByRole('button', { name: 'Plan: Open brood goes, capped stays' }).click();
+  await expect(rules(page)).toContainText('Eggs in Tansy');
+  await workOff(page);
+  const { records: r } = await records.get();
+  const fresh = r.colony.find((c) => c.name === 'Tansy II');
+  const look = r.followUp.find((f) => f.topic === 'which-part' && f.colonyIds.includes(fresh?.id ?? ''));
+  await records.setToday(look?.window.likely ?? '');
+  await page.goto(`/look/${look?.id}`);
+  const counts = { Tansy: await framesOf(records, 'Tansy'), 'Tansy II': await framesOf(records, 'Tansy II') };
+  await say(page, 'Tansy', 'frames read', `All ${counts.Tansy}`);
+  await say(page, 'Tansy', 'eggs', 'None');
+  await say(page, 'Tansy', 'queen cells', 'Found');
+  await expect(page.getByText('No verdict before Tansy II is read.')).toBeVisible();
+  await say(page, 'Tansy II', 'frames read', `All ${counts['Tansy II']}`);
+  await say(page, 'Tansy II', 'eggs', 'Found');
+  await say(page, 'Tansy II', 'queen cells', 'None');
+  await expect(page.getByRole('region', { name: 'Verdict' }).getByRole('heading')).toHaveText(
+    'The queen is in Tansy II; Tansy is raising one.',
+  );
+});
+
+test('a tall colony before a damp winter: one box, and a late nuc with a mated queen', async ({
+  page,
+  records,
+}) => {
+  test.setTimeout(120_000);
+  await records.get();
+  await waysOf(page, 'Tansy');
+  await answer(page, 'Time of year', 'Autumn');
+  await page.getByRole('button', { name: 'More: Mated queens at hand' }).click();
+  await page.getByRole('button', { name: 'Plan: Autumn reduction' }).click();
+  await expect(page.getByRole('region', { name: 'Make nucs' })).toBeVisible();
+  await expect(page.getByText(/frames? to carry/)).toBeVisible({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'Start the work' }).click();
+  await expect(page.getByRole('progressbar', { name: 'Steps done' })).toBeVisible();
+  await expect(page.getByText('mated queen in her cage')).toBeVisible();
+  for (;;) {
+    const done = page.getByRole('button', { name: /^Done: / }).first();
+    if ((await done.count()) === 0) break;
+    await done.click();
+  }
+  await closeVisit(page);
+  await expect(page.getByRole('heading', { name: 'The work is done' })).toBeVisible();
+});
+
+test('work is stopped for robbers, taken up again, and its tags are printed', async ({ page, records }) => {
+  await records.get();
+  await waysOf(page, 'Tansy');
+  await page
+    .getByRole('list', { name: 'Ways, best first' })
+    .getByRole('button', { name: /^Plan:/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: /^Start/ }).click();
+  for (let i = 0; i < 2; i++) {
+    await page
+      .getByRole('button', { name: /^Done:/ })
+      .first()
+      .click();
+    await expect(page.getByText(new RegExp(`^${i + 1} of`))).toBeVisible();
+  }
+  await expect(page.getByText('Tansy open for 0 min')).toBeVisible();
+  await page.getByRole('button', { name: 'Robbers' }).click();
+  await expect(page.getByRole('button', { name: 'All closed: stop here' })).toBeDisabled();
+  for (const job of await page.getByRole('alert').getByRole('checkbox').all()) await job.check();
+  await page.getByRole('button', { name: 'All closed: stop here' }).click();
+  // The page is killed; the card is there all the same.
+  await page.reload();
+  const card = page.getByRole('region', { name: 'Interrupted work' });
+  await expect(card).toContainText('Tansy, closed for the time being');
+  await card.getByRole('button', { name: 'Go on' }).click();
+  await expect(page.getByText('Tansy open for 0 min')).toBeVisible();
+  await page.getByRole('link', { name: 'Tags' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Hive tags' })).toBeVisible();
+  await expect(page.getByRole('listitem')).toHaveCount(2);
+});

@@ -1,0 +1,93 @@
+import 'fake-indexeddb/auto';
+import { demoScenario, openFollowUps, type Apiary, type FollowUp } from '@incremen/core';
+import { cleanup, screen, within } from '@testing-library/react';
+import { afterEach, describe, expect, it } from 'vitest';
+import { withoutNetwork } from '../../testing/noNetwork.ts';
+import { demoStore, renderView } from '../../testing/renderView.tsx';
+import { FollowUpsPage } from './FollowUpsPage.tsx';
+import { topicInWords } from './topics.ts';
+
+withoutNetwork();
+afterEach(cleanup);
+
+const { apiary } = demoScenario();
+const TODAY = '2026-05-15';
+const section = (title: string) =>
+  screen.queryByRole('heading', { level: 2, name: title })?.closest('section');
+
+/** The demonstration with only these of its follow-ups, changed. */
+function only(change: (f: FollowUp) => Partial<FollowUp>): Apiary {
+  const [first] = openFollowUps(apiary);
+  if (!first) throw new Error('nothing is open in the demonstration');
+  return { ...apiary, followUp: { [first.id]: { ...first, ...change(first) } } };
+}
+const windowed = (earliest: string, likely: string, latest: string) => ({ earliest, likely, latest });
+
+describe('follow-ups', () => {
+  it('are listed once each, with who, what and when', () => {
+    renderView(<FollowUpsPage />);
+    const open = openFollowUps(apiary);
+    const lists = screen.getAllByRole('list').flatMap((l) => within(l).getAllByRole('listitem'));
+    expect(lists.length).toBeGreaterThanOrEqual(open.length);
+    for (const f of open) expect(screen.getAllByText(topicInWords(f.topic)).length).toBeGreaterThan(0);
+    expect(screen.getByText('Today is Fri 15 May')).toBeTruthy();
+  });
+
+  it.each([
+    ['Overdue', windowed('2026-05-01', '2026-05-03', '2026-05-05')],
+    ['Now', windowed('2026-05-14', '2026-05-15', '2026-05-16')],
+    ['Later', windowed('2026-06-01', '2026-06-02', '2026-06-03')],
+  ])('of a look stand under %s by their window', (title, window) => {
+    renderView(
+      <FollowUpsPage />,
+      demoStore(
+        [],
+        only(() => ({ kind: 'look', window })),
+      ),
+    );
+    expect(section(title)).toBeTruthy();
+    for (const other of ['Overdue', 'Now', 'Later', 'Hands off now'].filter((t) => t !== title)) {
+      expect(section(other)).toBeFalsy();
+    }
+  });
+
+  it('of hands-off days stand apart, and cannot be recorded', () => {
+    renderView(
+      <FollowUpsPage />,
+      demoStore(
+        [],
+        only(() => ({
+          kind: 'hands-off',
+          topic: 'rest',
+          window: windowed('2026-05-10', '2026-05-10', '2026-05-20'),
+        })),
+      ),
+    );
+    const rest = section('Hands off now');
+    expect(rest).toBeTruthy();
+    expect(within(rest as HTMLElement).queryByRole('link', { name: /^Record/ })).toBeNull();
+  });
+
+  it('of looks lead to the look; those that are due ask for it', () => {
+    renderView(<FollowUpsPage />);
+    const looks = openFollowUps(apiary).filter((f) => f.kind === 'look');
+    for (const f of looks) {
+      const link = screen.getAllByRole('link').find((l) => l.getAttribute('href') === `/look/${f.id}`);
+      expect(link?.textContent).toBe(f.window.earliest <= TODAY ? 'Record' : 'Open');
+    }
+    expect(looks.some((f) => f.window.earliest <= TODAY)).toBe(true);
+  });
+
+  it('draw a lane for every colony that waits', () => {
+    renderView(<FollowUpsPage />);
+    const lanes = screen.getByRole('region', { name: 'Lanes by colony' });
+    const waiting = new Set(openFollowUps(apiary).flatMap((f) => f.colonyIds));
+    expect(within(lanes).getAllByRole('link')).toHaveLength(waiting.size);
+  });
+
+  it('say how they come about when there are none', () => {
+    renderView(<FollowUpsPage />, demoStore([], { ...apiary, followUp: {} }));
+    expect(screen.getByText(/^Nothing waits\./)).toBeTruthy();
+    expect(screen.queryByRole('region', { name: 'Lanes by colony' })).toBeNull();
+  });
+});

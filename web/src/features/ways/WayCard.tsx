@@ -1,0 +1,95 @@
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import type { RankedMethod } from '@incremen/core';
+import { Check, Minus } from 'lucide-react';
+import { WaySketch } from './WaySketch.tsx';
+
+/** One way to make increase: how hives stand afterwards, what speaks for it and against it, and the way to plan it. */
+export function WayCard({
+  ranked: { method, fit },
+  known,
+  isBest,
+  onPlan,
+}: {
+  readonly ranked: RankedMethod;
+  /** Reasons that were read at another way already. */
+  readonly known: RankedMethod['fit']['reasons'];
+  readonly isBest: boolean;
+  readonly onPlan: () => void;
+}) {
+  const own = fit.reasons.filter((r) => !known.some((k) => k.text === r.text));
+  return (
+    <Flex
+      as="li"
+      gap={4}
+      direction={{ base: 'column', md: 'row' }}
+      bg="sheet"
+      borderWidth="1px"
+      borderColor={isBest ? 'accent' : 'line'}
+      borderRadius="lg"
+      p={4}
+    >
+      <Box w={{ md: '190px' }} flex="none" color="ink">
+        <WaySketch id={method.id} scale={isBest ? 1.5 : 1.2} />
+      </Box>
+      <Box flex="1" minW={0}>
+        <Heading as="h3" fontSize={isBest ? '1.3rem' : '1.1rem'}>
+          {method.name}
+        </Heading>
+        <Text color="inkSoft" mb={2}>
+          {method.aim}
+        </Text>
+        <Box as="ul" listStyleType="none" display="grid" gap={1} fontSize="sm">
+          {own.map((r) => (
+            <Flex as="li" key={r.text} gap={2} align="flex-start">
+              <Box color={r.speaksFor ? 'accent' : 'inkSoft'} pt="3px" flex="none">
+                {r.speaksFor ? (
+                  <Check size={16} aria-label="For it" />
+                ) : (
+                  <Minus size={16} aria-label="Against it" />
+                )}
+              </Box>
+              <Text>{r.text}</Text>
+            </Flex>
+          ))}
+        </Box>
+        <Box as="details" mt={2} fontSize="sm">
+          <summary className="way-more">Season, needs, who gets what, what can go wrong</summary>
+          <Box as="dl" display="grid" gap={2} pt={1} className="way-facts">
+            <Fact name="Season">{method.season}</Fact>
+            <Fact name="Needs">{method.needs}</Fact>
+            <Fact name="Who gets what">{method.shares}</Fact>
+            <Fact name="Not needed">{method.skips}</Fact>
+            {method.goesWrong.map((g) => (
+              <Fact key={g.what} name={g.what}>
+                {g.wayOut}
+              </Fact>
+            ))}
+          </Box>
+        </Box>
+      </Box>
+      <Button
+        alignSelf={{ base: 'stretch', md: 'flex-start' }}
+        flex="none"
+        minH="48px"
+        variant={isBest ? 'solid' : 'outline'}
+        onClick={onPlan}
+        aria-label={`Plan: ${method.name}`}
+      >
+        Plan it
+      </Button>
+    </Flex>
+  );
+}
+
+function Fact({ name, children }: { readonly name: string; readonly children: string }) {
+  return (
+    <div>
+      <Text as="dt" fontWeight="700">
+        {name}
+      </Text>
+      <Text as="dd" color="inkSoft">
+        {children}
+      </Text>
+    </div>
+  );
+}

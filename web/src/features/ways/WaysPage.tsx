@@ -1,0 +1,148 @@
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import {
+  findMethods,
+  houseRules,
+  isSplitMethod,
+  operationOf,
+  placeOf,
+  situationOf,
+  type Colony,
+  type RankedMethod,
+  type Situation,
+} from '@incremen/core';
+import { useMemo, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { RouteError } from '../../app/RouteError.tsx';
+import { useAppDispatch } from '../../app/store.ts';
+import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { count } from '../../ui/format.ts';
+import { PageHeader } from '../../ui/PageHeader.tsx';
+import { begunFrom } from '../yardplan/plannerSlice.ts';
+import { askFor } from './askFor.ts';
+import { SituationForm } from './SituationForm.tsx';
+import { WayCard } from './WayCard.tsx';
+import './ways.css';
+
+/** Which way to make increase suits this colony today, with reasons; or why to wait. */
+export function WaysPage() {
+  const apiary = useApiary();
+  const { colonyId = '' } = useParams();
+  const colony = apiary.colony[colonyId];
+  if (!colony || colony.endedOn !== null) return <RouteError missing />;
+  return <Finder key={colony.id} colony={colony} />;
+}
+
+function Finder({ colony }: { readonly colony: Colony }) {
+  const apiary = useApiary();
+  const today = useToday();
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  const [changed, setChanged] = useState<Partial<Situation>>({});
+  // On a phone the ways come first; what they rest on is a tap away.
+  const [isWide] = useState(() => globalThis.matchMedia?.('(min-width: 62em)').matches ?? true);
+  const read = useMemo(() => situationOf(apiary, colony, today), [apiary, colony, today]);
+  const now = { ...read, ...changed };
+  const rules = houseRules(operationOf(apiary).houseRules.changes);
+  const { ranked, waitBecause } = findMethods(now, rules);
+  const can = ranked.filter((r) => r.fit.cannot === null);
+  const cannot = ranked.filter((r) => r.fit.cannot !== null);
+
+  async function plan({ method }: RankedMethod) {
+    if (isSplitMethod(method)) {
+      await navigate(`/colonies/${colony.id}/plan?method=${method.id}`);
+      return;
+    }
+    const yard = placeOf(apiary, colony).yard;
+    if (!yard) return;
+    const request = askFor(apiary, method, colony, yard.id, today, now);
+    dispatch(begunFrom({ from: `way=${method.id}&colony=${colony.id}`, request }));
+    await navigate('/plan');
+  }
+
+  return (
+    <Box>
+      <PageHeader
+        title={`Ways for ${colony.name}`}
+        aside={
+          read.bees > 0
+            ? `${tidy(now.bees)} frames of bees, ${tidy(now.brood)} of brood, ${tidy(now.stores)} of stores, in ${count(now.broodBoxes, 'brood box', 'brood boxes')}`
+            : 'Not counted yet: count its frames first.'
+        }
+      >
+        {read.bees === 0 && (
+          <Button asChild minH="44px">
+            <Link to={`/colonies/${colony.id}/count`}>Count {colony.name}</Link>
+          </Button>
+        )}
+        <Button asChild variant="outline" bg="sheet" minH="44px">
+          <Link to={`/colonies/${colony.id}`}>Leave it</Link>
+        </Button>
+      </PageHeader>
+      <Flex gap={6} direction={{ base: 'column', lg: 'row' }} align="flex-start">
+        <Box asChild w={{ base: '100%', lg: '238px' }} flex="none">
+          <details open={isWide}>
+            <summary className="way-more">{inWords(now)}</summary>
+            <SituationForm now={now} onChange={(change) => setChanged({ ...changed, ...change })} />
+          </details>
+        </Box>
+        <Box flex="1" minW={0} w="100%" display="grid" gap={4}>
+          {waitBecause.length > 0 && <Wait name={colony.name} because={waitBecause} />}
+          <Box as="ol" listStyleType="none" display="grid" gap={3} aria-label="Ways, best first">
+            {can.map((r, i) => (
+              <WayCard
+                key={r.method.id}
+                ranked={r}
+                known={i === 0 ? [] : (can[0]?.fit.reasons ?? [])}
+                isBest={i === 0 && waitBecause.length === 0}
+                onPlan={() => void plan(r)}
+              />
+            ))}
+          </Box>
+          {cannot.length > 0 && (
+            <Box as="section">
+              <Heading as="h2" fontSize="1.1rem" mb={2}>
+                Not now
+              </Heading>
+              <Box as="ul" listStyleType="none" display="grid" gap={2}>
+                {cannot.map(({ method, fit }) => (
+                  <Box as="li" key={method.id} borderTopWidth="1px" borderColor="line" pt={2}>
+                    <Text as="span" fontWeight="700">
+                      {method.name}.
+                    </Text>{' '}
+                    <Text as="span" color="inkSoft">
+                      {fit.cannot}
+                    </Text>
+                  </Box>
+                ))}
+              </Box>
+            </Box>
+          )}
+        </Box>
+      </Flex>
+    </Box>
+  );
+}
+
+function Wait({ name, because }: { readonly name: string; readonly because: readonly string[] }) {
+  return (
+    <Box role="status" className="way-wait">
+      <Heading as="h2" fontSize="1.3rem" mb={1}>
+        Do not split {name} now
+      </Heading>
+      <Box as="ul" pl={5}>
+        {because.map((b) => (
+          <li key={b}>{b}</li>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+/** What is gone by, in a line. */
+function inWords(now: Situation): string {
+  const queen = { found: 'queen seen', 'not-found': 'queen not looked for', gone: 'no queen' }[now.queen];
+  const cells = { none: 'no cells', open: 'open cells', capped: 'capped cells' }[now.cells];
+  return `${count(now.wanted, 'new colony', 'new colonies')} wanted; ${queen}, ${cells}`;
+}
+
+const tidy = (n: number) => Math.round(n * 10) / 10;

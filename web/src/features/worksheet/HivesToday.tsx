@@ -1,0 +1,51 @@
+import { Box, Heading, Text } from '@chakra-ui/react';
+import { hivesToday, type HiveToday } from '@incremen/core';
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { useApiary, useToday } from '../../mirror/hooks.ts';
+
+/** The day's hives: those that must be opened, in the order to take them; may be; and must not be. */
+export function HivesToday() {
+  const apiary = useApiary();
+  const today = useToday();
+  const { must, may, mustNot } = useMemo(() => hivesToday(apiary, today), [apiary, today]);
+  if (must.length + may.length + mustNot.length === 0) return null;
+  return (
+    <Box as="section" aria-label="Hives of the day" className="hives-today">
+      <Group title="Must open" hives={must} none="Nothing has to be opened today." numbered />
+      <Group title="Must not open" hives={mustNot} none="None rests today." />
+      <Group title="May open" hives={may} none="" />
+    </Box>
+  );
+}
+
+function Group({
+  title,
+  hives,
+  none,
+  numbered = false,
+}: {
+  readonly title: string;
+  readonly hives: readonly HiveToday[];
+  readonly none: string;
+  readonly numbered?: boolean;
+}) {
+  if (hives.length === 0 && none === '') return null;
+  return (
+    <Box as="section" aria-label={title}>
+      <Heading as="h2" fontSize="1.15rem" mb={1}>
+        {title}
+        {hives.length > 0 && ` (${hives.length})`}
+      </Heading>
+      {hives.length === 0 && <Text color="inkSoft">{none}</Text>}
+      <Box as={numbered ? 'ol' : 'ul'} className="hives-list">
+        {hives.map(({ colony, why, to }) => (
+          <li key={colony.id}>
+            <Link to={to ?? `/colonies/${colony.id}`}>{colony.name}</Link>
+            <span>{why}</span>
+          </li>
+        ))}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,71 @@
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import type { WorkState } from '@incremen/core';
+import { useState } from 'react';
+
+const WORDS = {
+  robbers: {
+    title: 'Robbers: close up, in this order',
+    then: 'Cover every open box at once, entrances to one bee, no comb and no syrup in the open. Go on tomorrow: the second wave is larger than the first.',
+  },
+  stop: {
+    title: 'Close these, then it can wait',
+    then: 'Frames that are out go back into a box of their own hive or of the unit that they are for. The rest of the work stays as it is.',
+  },
+} as const;
+
+/** What to close first when robbers come, or rain, or the day ends; work stops only when all is answered for. */
+export function StopPanel({
+  why,
+  state,
+  onBack,
+  onStopped,
+}: {
+  readonly why: 'robbers' | 'stop';
+  readonly state: WorkState;
+  readonly onBack: () => void;
+  /** With the steps that were closed for the time being. */
+  readonly onStopped: (closed: readonly string[]) => void;
+}) {
+  const [shut, setShut] = useState<readonly string[]>([]);
+  const words = WORDS[why];
+  const jobs = [
+    ...state.closeNow.map((s) => ({ id: s.id, text: s.text })),
+    {
+      id: 'entrances',
+      text: why === 'robbers' ? 'Entrances small, none shut' : 'No entrance is shut, every lid is on',
+    },
+  ];
+  const all = jobs.every((j) => shut.includes(j.id));
+  return (
+    <Box role="alert" className="work-stop" data-why={why}>
+      <Heading as="h2" fontSize="1.4rem" mb={1}>
+        {words.title}
+      </Heading>
+      <Text mb={3}>{words.then}</Text>
+      <Box as="ol" listStyleType="none" display="grid" gap={2} mb={3}>
+        {jobs.map((j) => (
+          <li key={j.id}>
+            <label className="work-job">
+              <input
+                type="checkbox"
+                checked={shut.includes(j.id)}
+                onChange={(e) =>
+                  setShut(e.target.checked ? [...shut, j.id] : shut.filter((id) => id !== j.id))
+                }
+              />
+              {j.text}
+            </label>
+          </li>
+        ))}
+      </Box>
+      <Flex gap={2} wrap="wrap">
+        <Button minH="52px" disabled={!all} onClick={() => onStopped(shut)}>
+          All closed: stop here
+        </Button>
+        <Button variant="outline" bg="sheet" minH="52px" onClick={onBack}>
+          Go on working
+        </Button>
+      </Flex>
+    </Box>
+  );
+}

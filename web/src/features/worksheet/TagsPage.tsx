@@ -1,0 +1,85 @@
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { dayInWords, markingColour, tagsOfPlan, tagsOfYardPlan, type HiveTag } from '@incremen/core';
+import { Printer } from 'lucide-react';
+import { QRCodeSVG } from 'qrcode.react';
+import { Link, useParams } from 'react-router';
+import { RouteError } from '../../app/RouteError.tsx';
+import { DOT_COLOUR } from '../../drawing/contentStyle.ts';
+import { useApiary } from '../../mirror/hooks.ts';
+import { PageHeader } from '../../ui/PageHeader.tsx';
+import './tags.css';
+
+/** Tags for the hives of a piece of work, to print and tie on: each with a code that leads to its colony. */
+export function TagsPage() {
+  const apiary = useApiary();
+  const { planId = '' } = useParams();
+  const plan = apiary.plan[planId];
+  const yardPlan = apiary.yardPlan[planId];
+  const tags = plan ? tagsOfPlan(apiary, plan) : yardPlan ? tagsOfYardPlan(apiary, yardPlan) : null;
+  if (!tags) return <RouteError missing />;
+  return (
+    <Box>
+      <PageHeader
+        title="Hive tags"
+        aside="Print, cut, cover with clear tape, and tie one to each hive that day."
+      >
+        <Button asChild variant="outline" bg="sheet" minH="44px">
+          <Link to={plan ? `/worksheet/${planId}` : `/worksheet/yard/${planId}`}>Back to the work</Link>
+        </Button>
+        <Button minH="44px" onClick={() => window.print()}>
+          <Printer size={18} aria-hidden /> Print
+        </Button>
+      </PageHeader>
+      {tags.length === 0 && <Text>This plan makes no new hive, so no tag is needed.</Text>}
+      <Box as="ul" className="tags">
+        {tags.map((tag) => (
+          <Tag key={tag.colonyId} tag={tag} />
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function Tag({ tag }: { readonly tag: HiveTag }) {
+  const colour = tag.year === null ? null : markingColour(tag.year);
+  return (
+    <Flex as="li" className="tag">
+      <Box flex="1" minW={0}>
+        <p className="tag-name">{tag.name}</p>
+        <dl>
+          <dt>Day</dt>
+          <dd>
+            {dayInWords(tag.day)} {tag.day.slice(0, 4)}
+          </dd>
+          {tag.mother && (
+            <>
+              <dt>Mother</dt>
+              <dd>{tag.mother}</dd>
+            </>
+          )}
+          <dt>Queen</dt>
+          <dd>
+            {tag.queen}
+            {tag.year !== null && (
+              <>
+                , {tag.year}{' '}
+                {colour && (
+                  <span className="tag-dot" style={{ background: DOT_COLOUR[colour] }} title={colour} />
+                )}
+                <span className="tag-colour">{colour}</span>
+              </>
+            )}
+          </dd>
+        </dl>
+        <p className="tag-note">{tag.note}</p>
+      </Box>
+      <QRCodeSVG
+        value={`${location.origin}/colonies/${tag.colonyId}`}
+        size={112}
+        marginSize={2}
+        level="M"
+        title={`Code that leads to ${tag.name}`}
+      />
+    </Flex>
+  );
+}

@@ -1,0 +1,60 @@
+import { Box, Flex } from '@chakra-ui/react';
+import type { ClosingAnswer, WorkStep } from '@incremen/core';
+import { useState, type ReactNode } from 'react';
+import { Cautions } from './Cautions.tsx';
+import { ClosingPanel } from './ClosingPanel.tsx';
+import { KitList } from './KitList.tsx';
+import { StepList } from './StepList.tsx';
+import { WorkBar } from './WorkBar.tsx';
+
+/** A plan being worked, of whichever kind: the steps, what to bring and beware of, and the closing of the visit. */
+export function Worksheet({
+  planId,
+  steps,
+  units,
+  body,
+  onTick,
+  children,
+}: {
+  readonly planId: string;
+  readonly steps: readonly WorkStep[];
+  /** Units that answer before the visit closes. */
+  readonly units: readonly { readonly colonyId: string; readonly name: string }[];
+  readonly body: {
+    readonly kit: Parameters<typeof KitList>[0]['kit'];
+    readonly cautions: readonly string[];
+  };
+  /** With the last step come the answers of all units. */
+  readonly onTick: (tick: { stepId: string; done: boolean; closing?: ClosingAnswer[] }) => void;
+  /** What else is told beside the steps. */
+  readonly children?: ReactNode;
+}) {
+  const [last, setLast] = useState<string | null>(null);
+  return (
+    <Flex gap={{ base: 6, lg: 10 }} direction={{ base: 'column', lg: 'row' }} align="flex-start" mt={2}>
+      <Box flex="1" w="100%" maxW="46rem">
+        {last === null ? (
+          <>
+            <WorkBar planId={planId} steps={steps} />
+            <StepList
+              steps={steps}
+              tick={({ id }, done) => onTick({ stepId: id, done })}
+              onLast={({ id }) => setLast(id)}
+            />
+          </>
+        ) : (
+          <ClosingPanel
+            units={units}
+            onBack={() => setLast(null)}
+            onClosed={(closing) => onTick({ stepId: last, done: true, closing })}
+          />
+        )}
+      </Box>
+      <Box w={{ base: '100%', lg: '300px' }} flex="none" display="grid" gap={6}>
+        <KitList kit={body.kit} />
+        <Cautions cautions={[...body.cautions]} />
+        {children}
+      </Box>
+    </Flex>
+  );
+}

@@ -1,0 +1,58 @@
+import { Box } from '@chakra-ui/react';
+import type { Choosable } from './GoalCard.tsx';
+
+/** Which colonies a goal is about: all that it fits, or those that are named one by one. */
+export function ColonyChoice({
+  label,
+  all,
+  colonies,
+  chosen,
+  onChange,
+}: {
+  readonly label: string;
+  /** What is meant when none is named; null when one at least has to be. */
+  readonly all: string | null;
+  readonly colonies: readonly Choosable[];
+  readonly chosen: readonly string[];
+  readonly onChange: (ids: string[]) => void;
+}) {
+  const toggle = (id: string) => {
+    const next = chosen.includes(id) ? chosen.filter((c) => c !== id) : [...chosen, id];
+    if (all !== null || next.length > 0) onChange(next);
+  };
+  return (
+    <Box
+      role="group"
+      aria-label={label}
+      display="flex"
+      flexWrap="wrap"
+      gap={1}
+      maxH="168px"
+      overflowY="auto"
+      p="3px"
+      mx="-3px"
+    >
+      {all !== null && (
+        <button
+          type="button"
+          className="bench-chip"
+          aria-pressed={chosen.length === 0}
+          onClick={() => onChange([])}
+        >
+          {all}
+        </button>
+      )}
+      {colonies.map((c) => (
+        <button
+          key={c.id}
+          type="button"
+          className="bench-chip"
+          aria-pressed={chosen.includes(c.id)}
+          onClick={() => toggle(c.id)}
+        >
+          {c.name}
+        </button>
+      ))}
+    </Box>
+  );
+}
