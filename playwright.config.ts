@@ -21,8 +21,9 @@ export default defineConfig({
   workers: WORKERS,
   forbidOnly: !!process.env['CI'],
   reporter: [['list'], ['json']],
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  // Generous: a machine that is shared may be several times slower.
+  timeout: 180_000,
+  expect: { timeout: 20_000 },
   use: {
     launchOptions: { executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args },
     // Tracing doubles the time of a test: TRACE=1 when one fails.

@@ -10,6 +10,8 @@ export default defineConfig({
           include: ['src/**/*.test.ts'],
           environment: 'node',
           testTimeout: 60_000,
+          // Nothing in the core keeps state between calls: its modules are loaded once.
+          isolate: false,
         },
       },
       { test: { name: 'contract', root: 'contract', include: ['src/**/*.test.ts'], environment: 'node' } },
@@ -30,6 +32,8 @@ export default defineConfig({
           root: 'web',
           include: ['src/**/*.test.{ts,tsx}'],
           environment: 'happy-dom',
+          // Loading the interface takes longer than testing it: its modules are loaded once, and each test cleans up.
+          isolate: false,
           setupFiles: ['./src/testing/setup.ts'],
           // Whole views are drawn; a busy machine takes its time.
           testTimeout: 30_000,

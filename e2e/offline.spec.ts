@@ -179,7 +179,6 @@ test('a clock that is a year ahead is said, and today is taken from the server',
 test('the server is stopped and started again: what was entered meanwhile arrives, and the data is whole', async ({
   browser,
 }) => {
-  test.setTimeout(150_000);
   const data = mkdtempSync(join(tmpdir(), 'incremen-e2e-'));
   // PostgreSQL runs as a user of its own and has to reach it.
   chmodSync(data, 0o755);
@@ -196,6 +195,7 @@ test('the server is stopped and started again: what was entered meanwhile arrive
     await page.getByRole('link', { name: /^Yarrow/ }).click();
     await page.getByRole('link', { name: 'Count', exact: true }).click();
     await countTwo(page);
+    await expect(page.getByRole('button', { name: 'Save 2 of 10' })).toBeVisible();
     await stop(server);
     await page.getByRole('button', { name: 'Save 2 of 10' }).click();
     await expect(page.getByText('The server is out of reach.')).toBeVisible();

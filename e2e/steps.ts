@@ -47,3 +47,11 @@ export async function countTansy(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Save 20 of 20' }).click();
   await expect(page.getByText('Counted today.')).toBeVisible();
 }
+
+/** Waits until the bench has a plan, and looks no further: the first is good enough, and others need the core. */
+export async function workedOut(page: Page): Promise<void> {
+  await expect(page.getByText(/frames? to carry/)).toBeVisible({ timeout: 30_000 });
+  const stop = page.getByRole('button', { name: 'Stop', exact: true });
+  await stop.click({ timeout: 5_000 }).catch(() => undefined);
+  await expect(stop).toBeHidden({ timeout: 30_000 });
+}

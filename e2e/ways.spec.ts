@@ -142,7 +142,6 @@ test('a tall colony before a damp winter: one box, and a late nuc with a mated q
   page,
   records,
 }) => {
-  test.setTimeout(120_000);
   await records.get();
   await waysOf(page, 'Tansy');
   await answer(page, 'Time of year', 'Autumn');

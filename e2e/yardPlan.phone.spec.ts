@@ -1,12 +1,11 @@
 import { expect, test } from './fixtures.ts';
+import { workedOut } from './steps.ts';
 
 test('a finger that rests takes a frame up and carries it into another hive', async ({ page, records }) => {
   await records.get();
-  test.setTimeout(120_000);
   await page.goto('/plan');
   await page.getByRole('button', { name: /^Make nucs/ }).click();
-  await expect(page.getByText(/frames? to carry/)).toBeVisible({ timeout: 30_000 });
-  await page.getByRole('button', { name: 'Stop', exact: true }).click();
+  await workedOut(page);
   const nuc = page.getByRole('listbox', { name: 'Frames of Nuc 1 after the work' });
   const frame = page
     .getByRole('listbox', { name: 'Frames of Nuc 2 after the work' })

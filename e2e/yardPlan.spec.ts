@@ -1,13 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { closeVisit, expect, test } from './fixtures.ts';
-
-/** Waits until the bench has a plan, and looks no further: the first is good enough, and others need the core. */
-async function workedOut(page: Page): Promise<void> {
-  await expect(page.getByText(/frames? to carry/)).toBeVisible({ timeout: 30_000 });
-  const stop = page.getByRole('button', { name: 'Stop', exact: true });
-  await stop.click({ timeout: 5_000 }).catch(() => undefined);
-  await expect(stop).toBeHidden({ timeout: 30_000 });
-}
+import { workedOut } from './steps.ts';
 
 const hive = (page: Page, name: string, when: 'before' | 'after the work'): Locator =>
   page.getByRole('listbox', { name: `Frames of ${name} ${when}` });
@@ -38,7 +31,6 @@ async function askForNucs(page: Page): Promise<void> {
 
 test('what is wanted is worked out, proven, changed by hand, and taken back', async ({ page, records }) => {
   await records.get();
-  test.setTimeout(120_000);
   await askForNucs(page);
   await expect(page.getByText(/^2 nucs · /)).toBeVisible();
   await expect(page.getByText(/best there (can be|is)/)).toBeVisible({ timeout: 30_000 });
@@ -79,7 +71,6 @@ test('what is wanted is worked out, proven, changed by hand, and taken back', as
 
 test('the keyboard carries a frame, and a way without dragging does the same', async ({ page, records }) => {
   await records.get();
-  test.setTimeout(120_000);
   await askForNucs(page);
   const at = await spareAt(page, 'Tansy');
   const box = hive(page, 'Tansy', 'before');
@@ -123,7 +114,6 @@ test('the keyboard carries a frame, and a way without dragging does the same', a
 
 test('ways are laid side by side, and a day of the chart leads to its plan', async ({ page, records }) => {
   await records.get();
-  test.setTimeout(120_000);
   await askForNucs(page);
   await page.getByRole('button', { name: 'Try other queens and numbers' }).click();
   const table = page.getByRole('region', { name: 'Plans side by side' });
@@ -148,7 +138,6 @@ test('ways are laid side by side, and a day of the chart leads to its plan', asy
 
 test('two yards are planned together, and goals name several colonies', async ({ page, records }) => {
   await records.get();
-  test.setTimeout(120_000);
   await askForNucs(page);
   await page.locator('summary', { hasText: 'Day, nights, season' }).click();
   await page.getByRole('checkbox', { name: 'Ferry Field' }).check();
@@ -172,7 +161,6 @@ test('two yards are planned together, and goals name several colonies', async ({
 
 test('too much is asked: what is missing is said, from the model', async ({ page, records }) => {
   await records.get();
-  test.setTimeout(120_000);
   await page.goto('/plan');
   await page.getByRole('button', { name: /^Make nucs/ }).click();
   await page.getByRole('textbox', { name: 'how many' }).fill('14');
@@ -193,7 +181,6 @@ test('levelling in early spring: who gives one capped comb to whom, before a col
   records,
 }) => {
   await records.get();
-  test.setTimeout(120_000);
   await page.goto('/');
   await page.getByRole('link', { name: 'Sallow Bank' }).first().click();
   await page.getByRole('link', { name: 'Plan', exact: true }).last().click();
@@ -251,7 +238,6 @@ test('a nuc that has outgrown its box is hived up with stores of a honey-bound n
   records,
 }) => {
   await records.get();
-  test.setTimeout(120_000);
   await page.goto('/');
   const clarysCard = page.getByRole('link', { name: /^Clary/ });
   await expect(clarysCard).toContainText('Nuc is full: hive it up');

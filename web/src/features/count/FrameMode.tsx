@@ -1,6 +1,6 @@
 import { Text } from '@chakra-ui/react';
 import type { Box as HiveBox, Problem } from '@incremen/core';
-import { memo, useCallback, useDeferredValue, useEffect, type Dispatch } from 'react';
+import { memo, useCallback, useDeferredValue, useLayoutEffect, type Dispatch } from 'react';
 import { useSwipeable } from 'react-swipeable';
 import type { CountAction, CountDraft } from './countDraft.ts';
 import { actionOfKey } from './countKeys.ts';
@@ -68,7 +68,8 @@ const KEYS = (
 );
 
 function useKeys(draft: CountDraft, act: Dispatch<CountAction>): void {
-  useEffect(() => {
+  // In the same breath as the picture: a key that follows at once must not be lost.
+  useLayoutEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       const typing =
         e.target instanceof HTMLElement &&
