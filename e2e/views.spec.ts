@@ -1,4 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
 import { expect, test } from './fixtures.ts';
 
 const VIEWS = [
@@ -25,6 +26,16 @@ const VIEWS = [
   'house rules',
   'set up',
 ] as const;
+
+/** Waits for what fades in or out: half-faded colours are nobody's. */
+async function settled(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    const passing = document
+      .getAnimations()
+      .filter((a) => a.effect?.getComputedTiming().endTime !== Number.POSITIVE_INFINITY);
+    await Promise.allSettled(passing.map((a) => a.finished));
+  });
+}
 
 test.describe('every view', () => {
   for (const look of ['light', 'dark', 'sunlight']) {
@@ -69,8 +80,12 @@ test.describe('every view', () => {
       for (const view of views) {
         await page.goto(address[view]);
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-        if (view === 'plan') await expect(page.getByRole('list', { name: 'Rules' })).toBeVisible();
+        if (view === 'plan') {
+          await expect(page.getByRole('list', { name: 'Rules' })).toBeVisible();
+          await expect(page.getByRole('button', { name: /^Start/ })).toBeEnabled();
+        }
         if (view === 'plan bench') await expect(page.getByText(/frames? to carry/)).toBeVisible();
+        await settled(page);
         const axe = new AxeBuilder({ page });
         // Only the colours differ between looks; the rest is checked once.
         const checked =

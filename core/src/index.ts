@@ -195,5 +195,6 @@ export {
   type ClosingDraft,
 } from './worksheet/closing.ts';
 
+export { colonyOfFrame, frameInWords, type KeptReport, type WorkReport } from './worksheet/workReport.ts';
 export { tagsOfPlan, tagsOfYardPlan, type HiveTag } from './worksheet/hiveTags.ts';
 export { hivesToday, type DaySorted, type HiveToday } from './worksheet/hivesToday.ts';

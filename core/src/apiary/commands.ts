@@ -7,6 +7,7 @@ import { houseRuleChanges } from '../rules/houseRules.ts';
 import {
   boxRecord,
   colonyRecord,
+  followUpRecord,
   frameRecord,
   id,
   moveRecord,
@@ -166,12 +167,42 @@ export const savePlan = z.strictObject({
   steps: z.array(stepRecord).min(1).max(200),
 });
 
+/** Puts a plan that was worked out anew around what was really done in the place of the one being worked. */
+export const amendPlan = savePlan.extend({ type: z.literal('amendPlan') });
+
+/** One more unit than planned, made at once of frames of a colony. */
+export const addUnit = z.strictObject({
+  type: z.literal('addUnit'),
+  day: daySchema,
+  /** The plan in the course of which it was made. */
+  planId: id,
+  fromColonyId: id,
+  unit: z.strictObject({
+    colonyId: id,
+    hiveId: id,
+    standId: id,
+    boxId: id,
+    yardId: id,
+    name,
+    sizeId: frameSizeId,
+    slots: boxRecord.shape.slots,
+  }),
+  frames: z
+    .array(z.strictObject({ frameId: id, slot: z.int().min(1).max(40) }))
+    .min(1)
+    .max(40),
+  looks: z.array(followUpRecord).max(12),
+});
+
 /** Keeps a plan for one or several yards. */
 export const saveYardPlan = z.strictObject({
   type: z.literal('saveYardPlan'),
   yardPlan: yardPlanRecord,
   steps: z.array(yardStepRecord).min(1).max(4000),
 });
+
+/** The same for a plan for yards. */
+export const amendYardPlan = saveYardPlan.extend({ type: z.literal('amendYardPlan') });
 
 /** Drops a plan for yards; what was done at the hives already is not touched. */
 export const dropYardPlan = z.strictObject({ type: z.literal('dropYardPlan'), yardPlanId: id });
@@ -241,7 +272,10 @@ const single = [
   renameColony,
   moveFrames,
   savePlan,
+  amendPlan,
+  addUnit,
   saveYardPlan,
+  amendYardPlan,
   dropYardPlan,
   tickYardStep,
   dropPlan,

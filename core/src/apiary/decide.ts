@@ -4,6 +4,8 @@ import type { Command } from './commands.ts';
 import { conservationProblems } from './conservation.ts';
 import { Draft } from './draft.ts';
 import type { Apiary } from './records.ts';
+import { decideAddUnit } from './deciders/addingUnits.ts';
+import { decideAmendPlan, decideAmendYardPlan } from './deciders/amending.ts';
 import { decideArrangeHive } from './deciders/arranging.ts';
 import { decideCount } from './deciders/counting.ts';
 import { decideLook, decideCloseFollowUp } from './deciders/looking.ts';
@@ -63,6 +65,12 @@ function decideInto(draft: Draft, command: Command, path: Path): void {
       return decideMoveFrames(draft, command, path);
     case 'savePlan':
       return decideSavePlan(draft, command, path);
+    case 'amendPlan':
+      return decideAmendPlan(draft, command, path);
+    case 'addUnit':
+      return decideAddUnit(draft, command, path);
+    case 'amendYardPlan':
+      return decideAmendYardPlan(draft, command, path);
     case 'saveYardPlan':
       return decideSaveYardPlan(draft, command, path);
     case 'dropYardPlan':

@@ -227,6 +227,8 @@ export const stepRecord = z.strictObject({
   text: z.string().min(1).max(400),
   detail: z.string().max(800),
   doneOn: daySchema.nullable(),
+  /** The frames that it is about, so that what was really done with them can be told. */
+  frameIds: z.array(id).max(60).default([]),
 });
 
 /** A worked-out plan for one or several yards, with its moves and steps. */

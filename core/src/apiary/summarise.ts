@@ -1,9 +1,13 @@
 import { dayInWords } from '../calendar/day.ts';
 import { methodById } from '../methods/registry.ts';
+import type { PlanBody } from '../plan/planBody.ts';
 import type { Command } from './commands.ts';
 import type { Apiary } from './records.ts';
 
 const counted = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`;
+
+const lastReport = (body: Pick<PlanBody, 'reports'>) =>
+  `planned anew: ${body.reports?.at(-1)?.words ?? 'by what was done'}`;
 
 /** A command in one line for the journal, in words that make sense years later. */
 export function summarise(apiary: Apiary, command: Command): string {
@@ -33,6 +37,12 @@ export function summarise(apiary: Apiary, command: Command): string {
       return `Plan for ${colony(command.plan.colonyId)}: ${methodById(command.plan.methodId).name.toLowerCase()}, ${dayInWords(command.plan.day)}`;
     case 'saveYardPlan':
       return `Plan kept: ${command.yardPlan.name}, ${dayInWords(command.yardPlan.day)}`;
+    case 'amendPlan':
+      return `${colony(command.plan.colonyId)}: ${lastReport(command.plan.body)}`;
+    case 'amendYardPlan':
+      return `${command.yardPlan.name}: ${lastReport(command.yardPlan.body)}`;
+    case 'addUnit':
+      return `${command.unit.name} made of ${counted(command.frames.length, 'frame')} of ${colony(command.fromColonyId)}`;
     case 'dropYardPlan':
       return `Plan dropped: ${apiary.yardPlan[command.yardPlanId]?.name ?? 'a plan'}`;
     case 'tickYardStep': {

@@ -128,9 +128,13 @@ export function shareOfBees(reading: FrameReading): number {
   return (reading.sides[0].bees + reading.sides[1].bees) / 20;
 }
 
+/** Whether a cell of this kind can still give a queen. */
+export const isLiveCell = (kind: CellKind): boolean =>
+  kind === 'charged' || kind === 'open' || kind === 'capped';
+
 /** True when the frame has a queen cell with life in it. */
 export function hasLiveCell(reading: FrameReading): boolean {
-  return reading.cells.some((c) => c.kind === 'charged' || c.kind === 'open' || c.kind === 'capped');
+  return reading.cells.some((c) => isLiveCell(c.kind));
 }
 
 /** The tolerance for sums of tenths: half tenths add up exactly, projected values nearly so. */

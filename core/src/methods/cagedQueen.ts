@@ -15,7 +15,7 @@ import { broughtBox } from './broughtBox.ts';
 import { donorFrames } from './donorFrames.ts';
 import { nucKit } from './kits.ts';
 import { chosen, needsFeed, type MethodInput, type Setup, type SplitMethod } from './method.ts';
-import { fillSteps, moveSteps } from './stepTexts.ts';
+import { fillSteps, moveSteps, shakeSteps } from './stepTexts.ts';
 
 function setUp(input: MethodInput): Setup {
   const { donor, rules, newName } = input;
@@ -154,11 +154,7 @@ export const cagedQueen: SplitMethod = {
           'See her, or shake each frame that goes and let only nurses return to it. Two queens in one box fight.',
       },
       ...moveSteps(moves),
-      ...shakes.map((f) => ({
-        kind: 'shake' as const,
-        text: `Shake the bees of ${f.label} into ${newName}`,
-        detail: 'Nurses off open brood; the old queen must not be on it.',
-      })),
+      ...shakeSteps(shakes, newName, 'Nurses off open brood; the old queen must not be on it.'),
       ...fillSteps(moves),
       {
         kind: 'move',

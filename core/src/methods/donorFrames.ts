@@ -1,3 +1,4 @@
+import { isLiveCell } from '../comb/contents.ts';
 import type { FrameSizeId } from '../comb/frameSizes.ts';
 import { temperOf } from '../drift/drift.ts';
 import type { PlanFrame } from '../plan/measure.ts';
@@ -18,8 +19,6 @@ export interface DonorFrames {
   readonly shakable: readonly number[];
 }
 
-const isLive = (kind: string) => kind === 'charged' || kind === 'open' || kind === 'capped';
-
 /** Sorts the frames of a colony for a new box of its own brood size. */
 export function donorFrames(donor: Donor): DonorFrames {
   const broodBox = donor.boxes.find((b) => b.role === 'brood') ?? donor.boxes[0];
@@ -33,7 +32,7 @@ export function donorFrames(donor: Donor): DonorFrames {
     slots: broodBox?.slots ?? 10,
     all,
     queenAt,
-    hasCells: donor.cells.some((c) => isLive(c.kind)),
+    hasCells: donor.cells.some((c) => isLiveCell(c.kind)),
     free,
     shakable: free.filter((i) => temperOf(frame(i).reading) === 'open-brood'),
   };

@@ -85,6 +85,7 @@ export interface Setup {
 
 /** A frame on its way, for texts. */
 export interface PlannedMove {
+  readonly frameId: string;
   readonly frame: PlanFrame | null;
   /** Null for a frame from the store. */
   readonly fromLabel: string;
@@ -110,6 +111,8 @@ export interface StepText {
   readonly kind: 'prepare' | 'open' | 'find' | 'move' | 'shake' | 'lift' | 'fill' | 'close' | 'check';
   readonly text: string;
   readonly detail: string;
+  /** The frames that it is about; none for most. */
+  readonly frameIds?: readonly string[];
 }
 
 /** A follow-up before it gets an identifier. */

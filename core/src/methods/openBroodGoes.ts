@@ -8,7 +8,7 @@ import { donorFrames } from './donorFrames.ts';
 import { queenLooks, surplusCellsLook } from './lookTexts.ts';
 import { hiveKit } from './kits.ts';
 import { chosen, needsFeed, type MethodInput, type Setup, type SplitMethod } from './method.ts';
-import { fillSteps, moveSteps } from './stepTexts.ts';
+import { fillSteps, moveSteps, shakeSteps } from './stepTexts.ts';
 
 function setUp(input: MethodInput): Setup {
   const { donor, rules, newName } = input;
@@ -97,11 +97,7 @@ export const openBroodGoes: SplitMethod = {
       },
       { kind: 'open', text: `Open ${donor.name}`, detail: 'Little smoke. Begin at an outer frame.' },
       ...moveSteps(moves),
-      ...shakes.map((f) => ({
-        kind: 'shake' as const,
-        text: `Shake the bees of ${f.label} into ${newName}`,
-        detail: 'Look for the queen first. If she is on it, let her run in with them.',
-      })),
+      ...shakeSteps(shakes, newName, 'Look for the queen first. If she is on it, let her run in with them.'),
       ...fillSteps(moves),
       ...endingSteps({
         newName,

@@ -25,7 +25,7 @@ import {
 } from './method.ts';
 import { nucKit } from './kits.ts';
 import { queenLooks, surplusCellsLook } from './lookTexts.ts';
-import { fillSteps, inWords, moveSteps } from './stepTexts.ts';
+import { fillSteps, inWords, moveSteps, shakeSteps } from './stepTexts.ts';
 
 function setUp(input: MethodInput): Setup {
   const { donor, rules, newName } = input;
@@ -201,12 +201,11 @@ export const queenToNuc: SplitMethod = {
       },
       ...queenSteps(solved),
       ...moveSteps(moves),
-      ...shakes.map((f) => ({
-        kind: 'shake' as const,
-        text: `Shake the bees of ${f.label} into ${newName}`,
-        detail:
-          'Nurses off open brood. The queen must be safe in the nuc first, and the frame free of cells.',
-      })),
+      ...shakeSteps(
+        shakes,
+        newName,
+        'Nurses off open brood. The queen must be safe in the nuc first, and the frame free of cells.',
+      ),
       ...fillSteps(moves),
       ...(donorFrames(donor).hasCells
         ? [

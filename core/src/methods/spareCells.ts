@@ -7,7 +7,7 @@ import { donorFrames } from './donorFrames.ts';
 import { queenLooks } from './lookTexts.ts';
 import { nucKit } from './kits.ts';
 import { chosen, needsFeed, type MethodInput, type Setup, type SplitMethod } from './method.ts';
-import { fillSteps, moveSteps } from './stepTexts.ts';
+import { fillSteps, moveSteps, shakeSteps } from './stepTexts.ts';
 
 function setUp(input: MethodInput): Setup {
   const { donor, rules, newName } = input;
@@ -137,11 +137,7 @@ export const spareCells: SplitMethod = {
             },
           ]
         : []),
-      ...shakes.map((f) => ({
-        kind: 'shake' as const,
-        text: `Shake the bees of ${f.label} into ${newName}`,
-        detail: 'No cell may be on it.',
-      })),
+      ...shakeSteps(shakes, newName, 'No cell may be on it.'),
       ...fillSteps(moves),
       ...endingSteps({
         newName,

@@ -23,6 +23,7 @@ export function moveSteps(moves: readonly PlannedMove[]): StepText[] {
             kind: 'move' as const,
             text: `Slide ${slides.length === 1 ? 'one frame' : `${slides.length} frames`} over, brood to brood`,
             detail: slides.map((m) => `${capital(m.fromLabel)} → ${m.toLabel}`).join('; '),
+            frameIds: slides.map((m) => m.frameId),
           },
         ]
       : []),
@@ -36,7 +37,18 @@ function moveStep(move: PlannedMove): StepText {
     kind: 'move',
     text: `${capital(move.fromLabel)} → ${move.toLabel}`,
     detail: frame ? `${capital(inWords(frame))}. Bees stay on it.` : '',
+    frameIds: [move.frameId],
   };
+}
+
+/** A step for each frame whose bees are shaken into the new part. */
+export function shakeSteps(shakes: readonly PlanFrame[], newName: string, detail: string): StepText[] {
+  return shakes.map((f) => ({
+    kind: 'shake',
+    text: `Shake the bees of ${f.label} into ${newName}`,
+    detail,
+    frameIds: [f.id],
+  }));
 }
 
 /** One step for all frames that come from the store. */
@@ -53,6 +65,7 @@ export function fillSteps(moves: readonly PlannedMove[]): StepText[] {
       kind: 'fill',
       text: `Fill the free slots from the store: ${parts.join(', ')}`,
       detail: filled.map((m) => m.toLabel).join('; '),
+      frameIds: filled.map((m) => m.frameId),
     },
   ];
 }

@@ -29,7 +29,10 @@ function laid(goes: readonly number[], store: readonly ('drawn' | 'foundation')[
     slot: null,
     readingId: null,
   }));
-  return { donor, ...layOut({ donor, setup, choice, store: frames, newBoxId: NEW_BOX, newName: 'New' }) };
+  return {
+    donor,
+    ...layOut({ donor, setup, choice, store: frames, newBoxId: NEW_BOX, hung: new Map(), newName: 'New' }),
+  };
 }
 
 describe('frames in their slots', () => {

@@ -2,6 +2,7 @@ import type { Frame } from '../apiary/records.ts';
 import type { Donor, PlannedMove, Setup } from '../methods/method.ts';
 import { arrangeNest, takeIn } from './arrange.ts';
 import type { Choice, PlanFrame } from './measure.ts';
+import type { WorkFacts } from './workFacts.ts';
 import type { PlanPart } from './planBody.ts';
 
 /** A frame with the slot it leaves and the slot it gets. */
@@ -12,6 +13,8 @@ export interface LaidMove {
   readonly toBoxId: string;
   readonly toSlot: number;
   readonly planned: PlannedMove;
+  /** It has been carried out: it is for the records, not for the work. */
+  readonly done: boolean;
 }
 
 /** Every frame in its slot, and what that takes. */
@@ -30,6 +33,8 @@ interface LayOutInput {
   readonly store: readonly Frame[];
   readonly newBoxId: string;
   readonly newName: string;
+  /** Frames that hang where they belong already. */
+  readonly hung: WorkFacts['hung'];
 }
 
 interface Target {
@@ -51,19 +56,20 @@ export function layOut(input: LayOutInput): LaidOut {
   const taken = new Map<string, Map<number, string>>(targets.map((t) => [t.id, new Map()]));
   const moves: LaidMove[] = [];
   const arrivals: [PlanFrame[], PlanFrame[]] = [[], []];
-  donor.frames.forEach((f, i) => {
-    if (choice.part[i] === setup.restingPart[i]) taken.get(f.boxId)?.set(f.slot, f.id);
-    else arrivals[choice.part[i] as 0 | 1].push(f);
-  });
-  const place = (frame: PlanFrame, to: Target, slot: number) => {
+  const hungAt = (f: PlanFrame, i: number) =>
+    choice.part[i] === setup.restingPart[i] ? input.hung.get(f.id) : undefined;
+  const targetOf = (boxId: string) => targets.find((t) => t.id === boxId);
+  const place = (frame: PlanFrame, to: Target, slot: number, done = false) => {
     taken.get(to.id)?.set(slot, frame.id);
     moves.push({
+      done,
       frameId: frame.id,
       fromBoxId: frame.boxId,
       fromSlot: frame.slot,
       toBoxId: to.id,
       toSlot: slot,
       planned: {
+        frameId: frame.id,
         frame,
         fromLabel: frame.label,
         toLabel: `${to.label}, slot ${slot}`,
@@ -73,6 +79,13 @@ export function layOut(input: LayOutInput): LaidOut {
       },
     });
   };
+  donor.frames.forEach((f, i) => {
+    const at = hungAt(f, i);
+    const to = at && targetOf(at.boxId);
+    if (to && (at.boxId !== f.boxId || at.slot !== f.slot)) place(f, to, at.slot, true);
+    else if (choice.part[i] === setup.restingPart[i]) taken.get(f.boxId)?.set(f.slot, f.id);
+    else arrivals[choice.part[i] as 0 | 1].push(f);
+  });
   for (const part of [0, 1] as const) {
     let waiting = arrivals[part];
     for (const target of targets.filter((t) => t.part === part && t.role === 'brood')) {
@@ -90,7 +103,7 @@ export function layOut(input: LayOutInput): LaidOut {
           free,
           target.slots,
         );
-        box.clear();
+        for (const f of present) box.delete(f.slot);
         for (const { frame, slot } of settled) {
           if (frame.boxId === target.id && frame.slot === slot) box.set(slot, frame.id);
           else place(frame, target, slot);
@@ -99,7 +112,7 @@ export function layOut(input: LayOutInput): LaidOut {
       waiting = waiting.filter((f) => !fits.includes(f));
     }
   }
-  const unfilled = fillFromStore(input.store, targets, taken, moves);
+  const unfilled = fillFromStore(input, targets, taken, moves);
   const slotsOf = (part: 0 | 1) =>
     targets
       .filter((t) => t.part === part)
@@ -132,13 +145,38 @@ const freeSlots = (target: Target, box: ReadonlyMap<number, string>): number[] =
   Array.from({ length: target.slots }, (_, i) => i + 1).filter((s) => !box.has(s));
 
 function fillFromStore(
-  store: readonly Frame[],
+  { store, hung }: LayOutInput,
   targets: readonly Target[],
   taken: Map<string, Map<number, string>>,
   moves: LaidMove[],
 ): number {
-  const left = [...store];
   let unfilled = 0;
+  const fill = (target: Target, slot: number, frame: Frame, done: boolean) => {
+    taken.get(target.id)?.set(slot, frame.id);
+    moves.push({
+      done,
+      frameId: frame.id,
+      fromBoxId: null,
+      fromSlot: null,
+      toBoxId: target.id,
+      toSlot: slot,
+      planned: {
+        frameId: frame.id,
+        frame: null,
+        fromLabel: 'the store',
+        toLabel: `${target.label}, slot ${slot}`,
+        toPart: target.part,
+        blank: frame.blank,
+        slides: false,
+      },
+    });
+  };
+  for (const frame of store) {
+    const at = hung.get(frame.id);
+    const target = targets.find((t) => t.id === at?.boxId);
+    if (at && target) fill(target, at.slot, frame, true);
+  }
+  const left = store.filter((f) => !hung.has(f.id));
   // The new part first: it needs comb most.
   for (const target of targets.filter((t) => t.role === 'brood').toSorted((a, b) => b.part - a.part)) {
     const box = taken.get(target.id) as Map<number, string>;
@@ -149,22 +187,7 @@ function fillFromStore(
         unfilled++;
         continue;
       }
-      box.set(slot, frame.id);
-      moves.push({
-        frameId: frame.id,
-        fromBoxId: null,
-        fromSlot: null,
-        toBoxId: target.id,
-        toSlot: slot,
-        planned: {
-          frame: null,
-          fromLabel: 'the store',
-          toLabel: `${target.label}, slot ${slot}`,
-          toPart: target.part,
-          blank: frame.blank,
-          slides: false,
-        },
-      });
+      fill(target, slot, frame, false);
     }
   }
   return unfilled;

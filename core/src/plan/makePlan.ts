@@ -13,6 +13,8 @@ import type { KitLine, PlanPart } from './planBody.ts';
 import { reasonForMove, reasonForShake, type ReasonContext } from './reasons.ts';
 import { ledgerOf, priceOf } from './rules.ts';
 import { searchChoice } from './search.ts';
+import { settleQueen } from './settleQueen.ts';
+import { leftToDo, NOTHING_DONE, type WorkFacts } from './workFacts.ts';
 
 /** What the beekeeper asks for. */
 export interface PlanRequest {
@@ -22,6 +24,23 @@ export interface PlanRequest {
   readonly newName: string;
   /** Schools by option; options left out take their defaults. */
   readonly options: Readonly<Record<string, string>>;
+}
+
+/** What a plan sets up, by identifier: the same when it is worked out anew. */
+export interface PlanIds {
+  readonly plan: string;
+  readonly colony: string;
+  readonly hive: string;
+  readonly stand: string;
+  /** The box that is brought; unused where boxes move. */
+  readonly box: string;
+}
+
+/** A plan that is being worked. */
+export interface Underway {
+  readonly facts: WorkFacts;
+  /** Null for a plan that is new. */
+  readonly ids: PlanIds | null;
 }
 
 /** A worked-out plan, ready to be shown and to be kept by a command. */
@@ -40,8 +59,14 @@ export interface WorkedPlan {
  * mend it. It fails only when there is nothing to work with.
  *
  * @param newId - makes identifiers; the plan is the same for the same apiary, request and identifiers
+ * @param under - what has been done of it; steps are then those that are left
  */
-export function makePlan(apiary: Apiary, request: PlanRequest, newId: () => string): Result<WorkedPlan> {
+export function makePlan(
+  apiary: Apiary,
+  request: PlanRequest,
+  newId: () => string,
+  under: Underway = { facts: NOTHING_DONE, ids: null },
+): Result<WorkedPlan> {
   const colony = apiary.colony[request.colonyId];
   if (!colony || colony.endedOn !== null) {
     return failure({
@@ -63,11 +88,13 @@ export function makePlan(apiary: Apiary, request: PlanRequest, newId: () => stri
   const prepared = prepareDonor(apiary, colony, request.day);
   if (!prepared.ok) return prepared;
   const { donor, projectedDays } = prepared.value;
+  const { facts } = under;
   const rules = houseRules(operationOf(apiary).houseRules.changes);
   const shares = stayShares(rules);
   const method = methodById(request.methodId);
   const input = { donor, day: request.day, options: request.options, rules, newName: request.newName };
-  const setup = method.setUp(input);
+  const asPlanned = method.setUp(input);
+  const { setup, hung } = leftToDo(asPlanned, donor, facts);
   const found = searchChoice(
     {
       size: donor.frames.length,
@@ -83,15 +110,21 @@ export function makePlan(apiary: Apiary, request: PlanRequest, newId: () => stri
     setup.start,
   );
   const [stay, fresh] = measureParts(donor.frames, found.choice, setup.distance, shares);
-  const planId = newId();
-  const newBoxId = newId();
+  const ids = under.ids ?? {
+    plan: newId(),
+    box: newId(),
+    colony: newId(),
+    hive: newId(),
+    stand: newId(),
+  };
   const laid = layOut({
     donor,
     setup,
     choice: found.choice,
     store: framesInStore(apiary),
-    newBoxId,
+    newBoxId: ids.box,
     newName: request.newName,
+    hung,
   });
   const context: ReasonContext = {
     frames: donor.frames,
@@ -105,12 +138,15 @@ export function makePlan(apiary: Apiary, request: PlanRequest, newId: () => stri
     setup,
     stay,
     fresh,
-    moves: laid.moves.map((m) => m.planned),
-    shakes: donor.frames.filter((_, i) => found.choice.shaken[i]),
+    moves: laid.moves.filter((m) => !m.done).map((m) => m.planned),
+    shakes: donor.frames.filter((f, i) => found.choice.shaken[i] && !facts.shaken.has(f.id)),
   };
-  const parts = partsOf(colony.id, newId(), request.newName, donor.name, setup, [stay, fresh], laid);
+  const wished = method.followUps(solved);
+  // Found out in the course of the work, not by the method.
+  const followUps = asPlanned.queen.includes('unknown') ? settleQueen(wished, setup.queen) : wished;
+  const parts = partsOf(colony.id, ids.colony, request.newName, donor.name, setup, [stay, fresh], laid);
   const plan: Plan = {
-    id: planId,
+    id: ids.plan,
     colonyId: colony.id,
     methodId: request.methodId,
     day: request.day,
@@ -121,11 +157,11 @@ export function makePlan(apiary: Apiary, request: PlanRequest, newId: () => stri
       countedOn: donor.countedOn,
       projectedDays,
       newHive: {
-        hiveId: newId(),
-        standId: newId(),
+        hiveId: ids.hive,
+        standId: ids.stand,
         yardId: stand.yardId,
         boxes: setup.broughtBox
-          ? [{ from: 'kit', boxId: newBoxId, ...setup.broughtBox }]
+          ? [{ from: 'kit', boxId: ids.box, ...setup.broughtBox }]
           : setup.boxesThatMove.map((boxId) => ({ from: 'old-hive' as const, boxId })),
       },
       parts,
@@ -136,12 +172,16 @@ export function makePlan(apiary: Apiary, request: PlanRequest, newId: () => stri
       kit: kitOf(method.kit(solved), laid),
       cautions: method.cautions(solved),
       emergence: setup.fromCells ? setup.emergence : null,
-      followUps: method.followUps(solved).map((f) => ({ id: newId(), ...f, parts: [...f.parts] })),
+      followUps: followUps.map((f) => ({
+        id: newId(),
+        ...f,
+        parts: [...f.parts],
+      })),
     },
   };
   const moves: Move[] = laid.moves.map((m, order) => ({
     id: newId(),
-    planId,
+    planId: ids.plan,
     order,
     frameId: m.frameId,
     fromBoxId: m.fromBoxId,
@@ -150,9 +190,14 @@ export function makePlan(apiary: Apiary, request: PlanRequest, newId: () => stri
     toSlot: m.toSlot,
     reason: reasonOf(m.planned, m.frameId, donor.frames, context),
   }));
-  const steps: Step[] = method
-    .steps(solved)
-    .map((s, order) => ({ id: newId(), planId, order, ...s, doneOn: null }));
+  const steps: Step[] = method.steps(solved).map(({ frameIds = [], ...s }, order) => ({
+    id: newId(),
+    planId: ids.plan,
+    order,
+    ...s,
+    doneOn: null,
+    frameIds: [...frameIds],
+  }));
   return success({
     command: { type: 'savePlan', plan, moves, steps },
     frames: donor.frames,

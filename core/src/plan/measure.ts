@@ -1,4 +1,4 @@
-import { shareOf, shareOfBees, hasLiveCell, type FrameReading } from '../comb/contents.ts';
+import { shareOf, shareOfBees, hasLiveCell, isLiveCell, type FrameReading } from '../comb/contents.ts';
 import { inReferenceFrames, type FrameSizeId } from '../comb/frameSizes.ts';
 import { stayShare, type Distance, type StayShares } from '../drift/drift.ts';
 import type { PartMeasure } from './planBody.ts';
@@ -49,7 +49,7 @@ export function planFrame(
     stores: of('honey', 'nectar'),
     drawn: of('drawn'),
     liveCells: hasLiveCell(reading)
-      ? reading.cells.reduce((n, c) => n + (isLive(c.kind) ? c.count : 0), 0)
+      ? reading.cells.reduce((n, c) => n + (isLiveCell(c.kind) ? c.count : 0), 0)
       : 0,
     hasQueen: reading.queenSeen,
     stay: {
@@ -59,8 +59,6 @@ export function planFrame(
     },
   };
 }
-
-const isLive = (kind: string) => kind === 'charged' || kind === 'open' || kind === 'capped';
 
 /** Which part each frame goes to, and which frames of the part that stays are shaken into the new one. */
 export interface Choice {

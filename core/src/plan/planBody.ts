@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { daySchema } from '../calendar/day.ts';
 import { frameSizeId } from '../comb/frameSizes.ts';
 import { closingAnswers } from '../worksheet/closing.ts';
+import { keptReport } from '../worksheet/workReport.ts';
 import { followUpTopic, windowSchema } from '../followup/windows.ts';
 
 const recordId = z.uuid();
@@ -114,5 +115,7 @@ export const planBody = z.strictObject({
   followUps: z.array(plannedFollowUp),
   /** How each part was left; since the work was done. */
   closing: closingAnswers.optional(),
+  /** What was done, or turned out, other than planned. */
+  reports: z.array(keptReport).max(200).optional(),
 });
 export type PlanBody = z.infer<typeof planBody>;

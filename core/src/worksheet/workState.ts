@@ -5,6 +5,8 @@ export interface WorkStep {
   readonly text: string;
   readonly detail: string;
   readonly doneOn: string | null;
+  /** The frames that it is about. */
+  readonly frameIds?: readonly string[];
 }
 
 /** Minutes that a step usually takes one person (judgement, no source; searching for a queen varies most). */

@@ -273,7 +273,7 @@ function colonyUnit(
   };
 }
 
-type Unlinked = Omit<YardFrame, 'mayGoTo' | 'mayShakeFor' | 'pinnedTo'>;
+type Unlinked = Omit<YardFrame, 'mayGoTo' | 'mayShakeFor' | 'pinnedTo' | 'shakenAlready'>;
 
 function framesOf(
   prepared: readonly Prepared[],

@@ -5,7 +5,7 @@ import { STORE, type YardFrame, type YardUnit } from './problem.ts';
 import { missingOf } from './unitRule.ts';
 import { STORE_KEY, type YardPlanRequest } from './request.ts';
 
-type Unlinked = Omit<YardFrame, 'mayGoTo' | 'mayShakeFor' | 'pinnedTo'>;
+type Unlinked = Omit<YardFrame, 'mayGoTo' | 'mayShakeFor' | 'pinnedTo' | 'shakenAlready'>;
 
 /** A comb with no more brood than this holds none. */
 const NO_BROOD = 0.05;
@@ -23,6 +23,7 @@ export function linkFrames(
   const byKey = new Map(units.map((u) => [u.key, u.index]));
   byKey.set(STORE_KEY, STORE);
   const pins = new Map(request.pins.map((p) => [p.frameId, p.to]));
+  const shaken = new Map(request.shaken.map((s) => [s.frameId, byKey.get(s.to)]));
   const forbidden = new Map<string, Set<string>>();
   for (const f of request.forbids) {
     const set = forbidden.get(f.frameId) ?? new Set();
@@ -32,7 +33,12 @@ export function linkFrames(
   const links = linksOf(units);
   const problems: Problem[] = [];
   const linked = frames.map((raw): YardFrame => {
-    const frame = { ...raw, mayGoTo: [], mayShakeFor: [], pinnedTo: null } as YardFrame;
+    const frame: YardFrame = { ...raw, mayGoTo: [], mayShakeFor: [], pinnedTo: null, shakenAlready: null };
+    const shakenAlready = shaken.get(frame.id);
+    // Its bees are gone: it stays where it is.
+    if (shakenAlready !== undefined && shakenAlready !== STORE && frame.home !== STORE) {
+      return { ...frame, pinnedTo: frame.home, shakenAlready };
+    }
     const pin = pins.get(frame.id);
     if (pin !== undefined) {
       const to = byKey.get(pin);

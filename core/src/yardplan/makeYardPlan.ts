@@ -1,5 +1,5 @@
 import type { CommandOf } from '../apiary/commands.ts';
-import type { Apiary } from '../apiary/records.ts';
+import type { Apiary, YardPlan } from '../apiary/records.ts';
 import { framesInStore } from '../apiary/views.ts';
 import { COMMON_CAUTIONS, droneCautions } from '../methods/cautions.ts';
 import type { KitLine } from '../plan/planBody.ts';
@@ -21,6 +21,8 @@ export interface Finish {
   readonly bound: number | null;
   /** What the plan is called in lists. */
   readonly name: string;
+  /** The plan that this takes the place of: what it sets up keeps its identifiers. */
+  readonly instead?: YardPlan;
 }
 
 /** Turns a plan that was found into one that is kept and worked: slots, steps, kit, looks. */
@@ -33,7 +35,7 @@ export function makeYardPlan(
 ): CommandOf<'saveYardPlan'> {
   const seen = evaluate(problem, plan);
   const laid = layOutYard(problem, plan, seen, framesInStore(apiary));
-  const ids = idsFor(problem, seen, newId);
+  const ids = idsFor(problem, seen, finish.instead, newId);
   const nameOf = (unit: number) => {
     const u = problem.units[unit];
     return u ? (finish.names[u.key] ?? u.name) : 'the store';
@@ -63,8 +65,7 @@ export function makeYardPlan(
       }),
     newHives: made.map((u) => ({
       colonyId: ids.colony(u),
-      hiveId: newId(),
-      standId: newId(),
+      ...ids.hive(u),
       yardId: u.yardId,
       boxId: ids.box(u.boxes[0]?.id ?? ''),
       sizeId: u.sizeId,
@@ -118,32 +119,47 @@ export function makeYardPlan(
     cost: tidy(seen.cost),
     bound: finish.bound === null ? null : tidy(finish.bound),
   };
-  const yardPlanId = newId();
+  const yardPlanId = finish.instead?.id ?? newId();
   return {
     type: 'saveYardPlan',
     yardPlan: { id: yardPlanId, name: finish.name, day: problem.day, status: 'draft', body },
-    steps: yardSteps(problem, plan, seen, laid, nameOf).map((s, order) => ({
+    steps: yardSteps(problem, plan, seen, laid, nameOf).map(({ frameIds = [], ...s }, order) => ({
       id: newId(),
       yardPlanId,
       order,
       ...s,
       doneOn: null,
+      frameIds,
     })),
   };
 }
 
 /** Real identifiers for what is only named so far. */
-function idsFor(problem: YardProblem, seen: Evaluation, newId: () => string) {
+function idsFor(problem: YardProblem, seen: Evaluation, instead: YardPlan | undefined, newId: () => string) {
   const colonies = new Map<string, string>();
   const boxes = new Map<string, string>();
+  const old = instead?.body;
+  const oldHive = (u: YardUnit) => {
+    const colonyId = old?.units.find((o) => o.key === u.key)?.colonyId;
+    return old?.newHives.find((h) => h.colonyId === colonyId);
+  };
   for (const u of problem.units) {
     if (!seen.present[u.index]) continue;
-    if (u.kind === 'nuc') colonies.set(u.key, newId());
-    for (const b of u.boxes) if (u.kind === 'nuc' || b.id === kitBoxKey(u.key)) boxes.set(b.id, newId());
+    const before = oldHive(u);
+    if (u.kind === 'nuc') colonies.set(u.key, before?.colonyId ?? newId());
+    for (const b of u.boxes) {
+      if (u.kind === 'nuc') boxes.set(b.id, before?.boxId ?? newId());
+      else if (b.id === kitBoxKey(u.key))
+        boxes.set(b.id, old?.newBoxes.find((n) => n.colonyId === u.key)?.boxId ?? newId());
+    }
   }
   return {
     colony: (u: YardUnit) => colonies.get(u.key) ?? u.key,
     box: (key: string) => boxes.get(key) ?? key,
+    hive(u: YardUnit) {
+      const before = oldHive(u);
+      return { hiveId: before?.hiveId ?? newId(), standId: before?.standId ?? newId() };
+    },
   };
 }
 

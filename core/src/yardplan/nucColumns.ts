@@ -96,7 +96,10 @@ export class NucColumns {
    */
   static of(problem: YardProblem, solver: Solver, start: Assignment | null): NucColumns | null {
     const isNuc = (u: number | null) => u !== null && problem.units[u]?.kind === 'nuc';
-    if (problem.frames.some((f) => isNuc(f.pinnedTo)) || !problem.units.some((u) => isNuc(u.index))) {
+    if (
+      problem.frames.some((f) => isNuc(f.pinnedTo) || isNuc(f.shakenAlready)) ||
+      !problem.units.some((u) => isNuc(u.index))
+    ) {
       return null;
     }
     const columns = new NucColumns(problem, solver);

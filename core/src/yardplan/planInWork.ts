@@ -73,7 +73,7 @@ export class PlanInWork {
       const to = this.state.to[i] as number;
       if (to !== f.home && to !== STORE && f.pinnedTo === null) this.guests[to]?.push(i);
       const shaken = this.state.shakenFor[i] as number;
-      if (shaken !== NOBODY) this.shakenAt[shaken]?.push(i);
+      if (shaken !== NOBODY && f.shakenAlready === null) this.shakenAt[shaken]?.push(i);
     });
   }
 

@@ -96,6 +96,14 @@ export function pooledModel(problem: YardProblem, nucsApart = false): PooledMode
     }
     const base = effectsOfPlace(f, f.pinnedTo ?? f.home, units, (g, d) => g.stay[d]);
     rows.addConstant(base);
+    if (f.shakenAlready !== null) {
+      rows.addConstant(effectsOfShake(f, f.shakenAlready, units, shares));
+      model.offset += PRICES.frameShaken;
+      for (const u of [f.home, f.shakenAlready]) {
+        const z = opened[u] ?? -1;
+        if (z >= 0) model.setBounds(z, 1, 1);
+      }
+    }
     if (f.pinnedTo !== null && f.pinnedTo !== f.home) {
       model.offset += priceOfMove(problem, f, units[f.pinnedTo] ?? null);
       for (const e of base) {
@@ -186,7 +194,7 @@ function poolsOf(problem: YardProblem, model: LinearModel, nucsApart: boolean): 
     const key = nucsApart ? u.key : `${u.goalId}/${u.yardId}`;
     groups.set(key, [...(groups.get(key) ?? []), u]);
   }
-  const pinnedTo = new Set(problem.frames.map((f) => f.pinnedTo));
+  const pinnedTo = new Set(problem.frames.flatMap((f) => [f.pinnedTo, f.shakenAlready]));
   const pools = [...groups.values()].map((nucs): NucPool => {
     const first = nucs[0] as YardUnit;
     const least = nucs.filter((n) => pinnedTo.has(n.index)).length;

@@ -56,6 +56,8 @@ export interface YardFrame extends PlanFrame {
   readonly mayShakeFor: readonly number[];
   /** A unit, or the store, where it has to end. */
   readonly pinnedTo: number | null;
+  /** A unit for which its bees have been shaken out already. */
+  readonly shakenAlready: number | null;
 }
 
 /** A colony that has no part in the plan, and why. */
@@ -101,10 +103,10 @@ export interface Assignment {
   readonly shakenFor: readonly (number | null)[];
 }
 
-/** Nothing is moved, save what is pinned. */
+/** Nothing is moved, save what is pinned or has been shaken. */
 export function nothingMoved(problem: YardProblem): Assignment {
   return {
     to: problem.frames.map((f) => f.pinnedTo ?? f.home),
-    shakenFor: problem.frames.map(() => null),
+    shakenFor: problem.frames.map((f) => f.shakenAlready),
   };
 }

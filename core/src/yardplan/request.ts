@@ -179,6 +179,8 @@ export const yardPlanRequest = z.strictObject({
   leftOutIds: z.array(recordId).max(400).default([]),
   /** Frames whose place is decided. */
   pins: z.array(framePin).max(400).default([]),
+  /** Frames whose bees have been shaken out for a unit already; the frames stay. */
+  shaken: z.array(framePin).max(400).default([]),
   /** Moves that must not be made. */
   forbids: z.array(framePin).max(400).default([]),
   /** What can be done in a day. */
@@ -202,6 +204,7 @@ export function newYardPlanRequest(yardIds: readonly string[], day: string): Yar
     order: 'nest',
     leftOutIds: [],
     pins: [],
+    shaken: [],
     forbids: [],
     limits: { hives: null, frames: null },
   };

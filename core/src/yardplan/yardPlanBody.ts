@@ -5,6 +5,7 @@ import { followUpTopic, windowSchema } from '../followup/windows.ts';
 import { kitLine, ruleLine } from '../plan/planBody.ts';
 import { NUC_QUEENS, unitKey, yardPlanRequest } from './request.ts';
 import { closingAnswers } from '../worksheet/closing.ts';
+import { keptReport } from '../worksheet/workReport.ts';
 
 const recordId = z.uuid();
 const finite = z.number();
@@ -101,5 +102,7 @@ export const yardPlanBody = z.strictObject({
   bound: finite.nullable(),
   /** How each unit was left; since the work was done. */
   closing: closingAnswers.optional(),
+  /** What was done, or turned out, other than planned. */
+  reports: z.array(keptReport).max(200).optional(),
 });
 export type YardPlanBody = z.infer<typeof yardPlanBody>;

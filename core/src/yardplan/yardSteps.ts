@@ -6,7 +6,7 @@ import { AT } from './measures.ts';
 import { STORE, type Assignment, type YardProblem, type YardUnit } from './problem.ts';
 
 /** A step before it gets an identifier. */
-export type StepDraft = Pick<YardStep, 'kind' | 'text' | 'detail'>;
+export type StepDraft = Pick<YardStep, 'kind' | 'text' | 'detail'> & Partial<Pick<YardStep, 'frameIds'>>;
 
 /** Names of the units that are there afterwards, by index: nucs are called what the beekeeper calls them. */
 export type NameOf = (unit: number) => string;
@@ -125,6 +125,7 @@ function stepsAt(
       detail: colony
         ? 'In the shade for 5 to 10 minutes, so that field bees fly home; then pour the nurses before its entrance.'
         : 'Nurses off open brood. Then hang the frame back.',
+      frameIds: [s.frame.id],
     });
   }
   if (within.length > 0 && !isHivedUp(unit)) {
@@ -135,6 +136,7 @@ function stepsAt(
         .map((m) => `Frame ${m.from?.slot ?? '?'} → slot ${m.to?.slot ?? '?'}`)
         .join('; ')
         .slice(0, 1500),
+      frameIds: within.map((m) => m.frame.id),
     });
   }
   if (isHivedUp(unit)) {
@@ -145,6 +147,7 @@ function stepsAt(
         .map((m) => `Frame ${m.from?.slot ?? '?'} → slot ${m.to?.slot ?? '?'}`)
         .join('; ')
         .slice(0, 1500),
+      frameIds: within.map((m) => m.frame.id),
     });
   }
   const fromStore = arriving.filter((m) => m.fromUnit === STORE);
@@ -217,6 +220,7 @@ function moveStep(m: LaidMove, unit: YardUnit, nameOf: NameOf, how: string): Ste
     kind: 'move',
     text: `${capital(short(m.frame.label, unit.name))} → ${to}${where}`,
     detail: `${capital(inWords(m.frame))}. ${how}`,
+    frameIds: [m.frame.id],
   };
 }
 
@@ -228,6 +232,7 @@ function fillStep(moves: readonly LaidMove[], name: string): StepDraft {
     kind: 'fill',
     text: `Fill ${name} from the store: ${parts.join(', ')}`,
     detail: `${moves.length === 1 ? 'Slot' : 'Slots'} ${moves.map((m) => m.to?.slot ?? '?').join(', ')}.`,
+    frameIds: moves.map((m) => m.frame.id),
   };
 }
 

@@ -279,6 +279,7 @@ export const StepEntity = defineEntity({
     text: p.text(),
     detail: p.text(),
     doneOn: p.date().nullable(),
+    frameIds: json(S.step.shape.frameIds),
   },
 });
 
@@ -308,6 +309,7 @@ export const YardStepEntity = defineEntity({
     text: p.text(),
     detail: p.text(),
     doneOn: p.date().nullable(),
+    frameIds: json(S.yardStep.shape.frameIds),
   },
 });
 

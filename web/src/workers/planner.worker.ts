@@ -4,16 +4,23 @@ import {
   makePlan,
   METHODS,
   type Apiary,
+  type Command,
+  type Day,
   type PlanRequest,
   type Result,
   type WorkedPlan,
+  type WorkReport,
 } from '@incremen/core';
+import { reportWork } from '@incremen/core/repair';
 import { expose } from 'comlink';
 
 const planner = {
   /** Works a plan out away from the page, so that the page never stalls. */
   plan: (apiary: Apiary, request: PlanRequest): Result<WorkedPlan> =>
     makePlan(apiary, request, () => crypto.randomUUID()),
+  /** Puts what was really done in the place of what was planned, and plans the rest anew. */
+  repair: (apiary: Apiary, planId: string, report: WorkReport, day: Day): Result<Command> =>
+    reportWork(apiary, planId, report, day, () => crypto.randomUUID()),
   /** Has the planner compiled by working out plans of a made-up yard; their result is thrown away. */
   warmUp: (): void => {
     const { apiary } = demoScenario();

@@ -1,5 +1,6 @@
 import type { CommandOf } from '../commands.ts';
 import type { Draft } from '../draft.ts';
+import type { Colony } from '../records.ts';
 import { framesOfColony } from '../views.ts';
 
 type Path = readonly (string | number)[];
@@ -7,7 +8,7 @@ type Path = readonly (string | number)[];
 /** Keeps a plan, its moves and its steps, after checking that they are about frames that are there. */
 export function decideSavePlan(draft: Draft, command: CommandOf<'savePlan'>, path: Path): void {
   const { plan } = command;
-  const colony = draft.need('colony', plan.colonyId, [...path, 'plan', 'colonyId']);
+  const colony = checkPlan(draft, command, path);
   if (!colony) return;
   if (plan.status !== 'draft') {
     draft.problem(
@@ -17,6 +18,36 @@ export function decideSavePlan(draft: Draft, command: CommandOf<'savePlan'>, pat
       'Save it as a draft.',
     );
   }
+  const working = Object.values(draft.apiary.plan).find(
+    (p) => p.colonyId === colony.id && p.status === 'working' && p.id !== plan.id,
+  );
+  if (working) {
+    draft.problem(
+      'work-under-way',
+      [...path, 'plan', 'colonyId'],
+      `Work on another plan for ${colony.name} has begun.`,
+      'Finish or drop it first.',
+    );
+  }
+  for (const old of Object.values(draft.apiary.plan)) {
+    if (old.colonyId === colony.id && old.status === 'draft' && old.id !== plan.id) {
+      draft.put('plan', { ...old, status: 'dropped' });
+    }
+  }
+  draft.add('plan', plan, [...path, 'plan', 'id']);
+  command.moves.forEach((m, i) => draft.add('move', m, [...path, 'moves', i, 'id']));
+  command.steps.forEach((s, i) => draft.add('step', s, [...path, 'steps', i, 'id']));
+}
+
+/** What must hold of a plan however it comes: it is about things that are there. @returns its colony */
+export function checkPlan(
+  draft: Draft,
+  command: Pick<CommandOf<'savePlan'>, 'plan' | 'moves' | 'steps'>,
+  path: Path,
+): Colony | undefined {
+  const { plan } = command;
+  const colony = draft.need('colony', plan.colonyId, [...path, 'plan', 'colonyId']);
+  if (!colony) return undefined;
   if (plan.day < colony.startedOn) {
     draft.problem(
       'before-colony',
@@ -34,17 +65,6 @@ export function decideSavePlan(draft: Draft, command: CommandOf<'savePlan'>, pat
       'Make the plan again.',
     );
   }
-  const working = Object.values(draft.apiary.plan).find(
-    (p) => p.colonyId === colony.id && p.status === 'working' && p.id !== plan.id,
-  );
-  if (working) {
-    draft.problem(
-      'work-under-way',
-      [...path, 'plan', 'colonyId'],
-      `Work on another plan for ${colony.name} has begun.`,
-      'Finish or drop it first.',
-    );
-  }
   const own = new Set(framesOfColony(draft.apiary, colony).map((p) => p.frame.id));
   command.moves.forEach((move, i) => {
     const at = [...path, 'moves', i];
@@ -59,17 +79,10 @@ export function decideSavePlan(draft: Draft, command: CommandOf<'savePlan'>, pat
     }
     if (move.planId !== plan.id) foreign(draft, [...at, 'planId']);
   });
-  for (const old of Object.values(draft.apiary.plan)) {
-    if (old.colonyId === colony.id && old.status === 'draft' && old.id !== plan.id) {
-      draft.put('plan', { ...old, status: 'dropped' });
-    }
-  }
-  draft.add('plan', plan, [...path, 'plan', 'id']);
-  command.moves.forEach((m, i) => draft.add('move', m, [...path, 'moves', i, 'id']));
   command.steps.forEach((s, i) => {
     if (s.planId !== plan.id) foreign(draft, [...path, 'steps', i, 'planId']);
-    draft.add('step', s, [...path, 'steps', i, 'id']);
   });
+  return colony;
 }
 
 function foreign(draft: Draft, path: Path): void {

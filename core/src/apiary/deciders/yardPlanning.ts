@@ -11,6 +11,19 @@ export function decideSaveYardPlan(draft: Draft, command: CommandOf<'saveYardPla
   if (yardPlan.status !== 'draft') {
     draft.problem('plan-not-new', [...at, 'status'], 'A new plan begins as a draft.', 'Save it as a draft.');
   }
+  checkYardPlan(draft, command, path);
+  draft.add('yardPlan', yardPlan, [...at, 'id']);
+  command.steps.forEach((s, i) => draft.add('yardStep', s, [...path, 'steps', i, 'id']));
+}
+
+/** What must hold of a plan for yards however it comes: it is about things that are there. */
+export function checkYardPlan(
+  draft: Draft,
+  command: Pick<CommandOf<'saveYardPlan'>, 'yardPlan' | 'steps'>,
+  path: Path,
+): void {
+  const { yardPlan } = command;
+  const at = [...path, 'yardPlan'];
   const { body } = yardPlan;
   body.request.yardIds.forEach((id, i) => draft.need('yard', id, [...at, 'body', 'request', 'yardIds', i]));
   const fresh = new Set(body.newHives.map((h) => h.colonyId));
@@ -62,7 +75,6 @@ export function decideSaveYardPlan(draft: Draft, command: CommandOf<'saveYardPla
       );
     }
   });
-  draft.add('yardPlan', yardPlan, [...at, 'id']);
   command.steps.forEach((s, i) => {
     if (s.yardPlanId !== yardPlan.id) {
       draft.problem(
@@ -72,11 +84,10 @@ export function decideSaveYardPlan(draft: Draft, command: CommandOf<'saveYardPla
         'Use the id of the plan that is saved.',
       );
     }
-    draft.add('yardStep', s, [...path, 'steps', i, 'id']);
   });
 }
 
-function namesOf(draft: Draft, { yardPlan }: CommandOf<'saveYardPlan'>, path: Path): void {
+function namesOf(draft: Draft, { yardPlan }: Pick<CommandOf<'saveYardPlan'>, 'yardPlan'>, path: Path): void {
   const taken = new Set(
     Object.values(draft.apiary.colony).flatMap((c) => (c.endedOn === null ? [c.name] : [])),
   );

@@ -28,7 +28,7 @@ const steps = (done: number): WorkStep[] =>
 
 const bar = (done: number) => (
   <ChakraProvider value={system}>
-    <WorkBar planId="p" steps={steps(done)} />
+    <WorkBar planId="p" steps={steps(done)} onReport={() => undefined} />
   </ChakraProvider>
 );
 const click = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));

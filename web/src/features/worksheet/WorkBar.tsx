@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { workState, type WorkStep } from '@incremen/core';
-import { Hand, ShieldAlert, Timer } from 'lucide-react';
+import { Hand, ShieldAlert, Split, Timer } from 'lucide-react';
 import { useState } from 'react';
 import { count } from '../../ui/format.ts';
 import { ResumeCard } from './ResumeCard.tsx';
@@ -12,15 +12,30 @@ import './work.css';
 const LONG_MINUTES = 20;
 
 /** Above the steps: what stands open and for how long, what is left, and what to do when work has to stop. */
-export function WorkBar({ planId, steps }: { readonly planId: string; readonly steps: readonly WorkStep[] }) {
+export function WorkBar({
+  planId,
+  steps,
+  onReport,
+}: {
+  readonly planId: string;
+  readonly steps: readonly WorkStep[];
+  /** Something was done, or turned out, other than planned. */
+  readonly onReport: () => void;
+}) {
   const state = workState(steps);
   const clock = useWorkClock(planId, state);
   const [why, setWhy] = useState<'robbers' | 'stop' | null>(null);
+  const report = (
+    <Button variant="outline" bg="sheet" minH="52px" onClick={onReport}>
+      <Split size={20} aria-hidden /> It went otherwise
+    </Button>
+  );
   if (state.done === 0 && state.open === null) {
     return (
-      <Text mb={3} color="inkSoft">
-        About {count(state.minutesLeft, 'minute')} for one person.
-      </Text>
+      <Flex mb={3} gap={3} align="center" justify="space-between" wrap="wrap">
+        <Text color="inkSoft">About {count(state.minutesLeft, 'minute')} for one person.</Text>
+        {report}
+      </Flex>
     );
   }
   if (clock.pausedAt)
@@ -57,6 +72,7 @@ export function WorkBar({ planId, steps }: { readonly planId: string; readonly s
             : `About ${count(state.minutesLeft, 'minute')} left, done about ${clock.endsAt.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`}
         </Text>
       </Box>
+      {report}
       <Button variant="outline" bg="sheet" color="alarm" minH="52px" onClick={() => setWhy('robbers')}>
         <ShieldAlert size={20} aria-hidden /> Robbers
       </Button>

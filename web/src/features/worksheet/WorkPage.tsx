@@ -57,6 +57,7 @@ function Steps({ plan }: { readonly plan: Plan }) {
         planId={plan.id}
         steps={steps}
         units={plan.body.parts}
+        reportUnits={plan.body.parts}
         body={plan.body}
         // Work planned for another day is dated by the day on which it is ticked.
         onTick={(tick) => void send({ type: 'tickStep', day: today, ...tick })}

@@ -4,6 +4,7 @@ import { useState, type ReactNode } from 'react';
 import { Cautions } from './Cautions.tsx';
 import { ClosingPanel } from './ClosingPanel.tsx';
 import { KitList } from './KitList.tsx';
+import { ReportPanel, type ReportUnit } from './ReportPanel.tsx';
 import { StepList } from './StepList.tsx';
 import { WorkBar } from './WorkBar.tsx';
 
@@ -12,6 +13,7 @@ export function Worksheet({
   planId,
   steps,
   units,
+  reportUnits,
   body,
   onTick,
   children,
@@ -19,7 +21,9 @@ export function Worksheet({
   readonly planId: string;
   readonly steps: readonly WorkStep[];
   /** Units that answer before the visit closes. */
-  readonly units: readonly { readonly colonyId: string; readonly name: string }[];
+  readonly units: readonly ReportUnit[];
+  /** Units that what was really done may be about. */
+  readonly reportUnits: readonly ReportUnit[];
   readonly body: {
     readonly kit: Parameters<typeof KitList>[0]['kit'];
     readonly cautions: readonly string[];
@@ -30,12 +34,20 @@ export function Worksheet({
   readonly children?: ReactNode;
 }) {
   const [last, setLast] = useState<string | null>(null);
+  const [reporting, setReporting] = useState(false);
   return (
     <Flex gap={{ base: 6, lg: 10 }} direction={{ base: 'column', lg: 'row' }} align="flex-start" mt={2}>
       <Box flex="1" w="100%" maxW="46rem">
-        {last === null ? (
+        {reporting ? (
+          <ReportPanel
+            planId={planId}
+            current={steps.find((s) => s.doneOn === null) ?? null}
+            units={reportUnits}
+            onClose={() => setReporting(false)}
+          />
+        ) : last === null ? (
           <>
-            <WorkBar planId={planId} steps={steps} />
+            <WorkBar planId={planId} steps={steps} onReport={() => setReporting(true)} />
             <StepList
               steps={steps}
               tick={({ id }, done) => onTick({ stepId: id, done })}

@@ -53,6 +53,7 @@ function Steps({ plan }: { readonly plan: YardPlan }) {
         planId={plan.id}
         steps={steps}
         units={unitsOf(plan)}
+        reportUnits={plan.body.units}
         body={plan.body}
         onTick={(tick) => void send({ type: 'tickYardStep', day: today, ...tick })}
       />
