@@ -148,7 +148,8 @@ test('work: a tick can be taken back, a reload loses nothing, the whole work can
   await expect(page.getByText(/^1 of/)).toBeVisible();
   await page.reload();
   await expect(page.getByText(/^1 of/)).toBeVisible();
-  const open = await page.getByRole('button', { name: /^Done:/ }).count();
+  const bar = page.getByRole('progressbar', { name: 'Steps done' });
+  const open = Number(await bar.getAttribute('aria-valuemax')) - 1;
   for (let i = 0; i < open; i++)
     await page
       .getByRole('button', { name: /^Done:/ })

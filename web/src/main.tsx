@@ -31,7 +31,7 @@ createRoot(root).render(
   <StrictMode>
     <Provider store={store}>
       <ChakraProvider value={system}>
-        <RouterProvider router={makeRouter()} />
+        <RouterProvider router={makeRouter()} useTransitions={false} />
       </ChakraProvider>
     </Provider>
   </StrictMode>,

@@ -8,7 +8,7 @@ import {
   SlidersHorizontal,
   type LucideIcon,
 } from 'lucide-react';
-import { useEffect } from 'react';
+import { memo, useEffect } from 'react';
 import { NavLink, Outlet, useNavigation } from 'react-router';
 import { CombPatterns } from '../drawing/CombPatterns.tsx';
 import { load } from '../mirror/sync.ts';
@@ -29,7 +29,6 @@ const PLACES: readonly { to: string; label: string; icon: LucideIcon; end?: bool
 
 /** The frame around every view: rail on wide screens, bar at the thumb on narrow ones. */
 export function Shell() {
-  const navigation = useNavigation();
   useEffect(warmUpPlanner, []);
   return (
     <Flex minH="100dvh" direction={{ base: 'column-reverse', md: 'row' }}>
@@ -44,20 +43,28 @@ export function Shell() {
         Skip to the view
       </Box>
       <Rail />
-      <Box
-        as="main"
-        id="main"
-        flex="1"
-        minW={0}
-        px={{ base: 4, md: 6 }}
-        pt={{ base: 4, md: 5 }}
-        pb={{ base: '96px', md: 8 }}
-        aria-busy={navigation.state !== 'idle'}
-      >
-        <Loaded />
-      </Box>
+      <Main />
       <Toaster />
     </Flex>
+  );
+}
+
+/** By itself, so that a view that is on its way draws nothing else anew. */
+function Main() {
+  const navigation = useNavigation();
+  return (
+    <Box
+      as="main"
+      id="main"
+      flex="1"
+      minW={0}
+      px={{ base: 4, md: 6 }}
+      pt={{ base: 4, md: 5 }}
+      pb={{ base: '96px', md: 8 }}
+      aria-busy={navigation.state !== 'idle'}
+    >
+      <Loaded />
+    </Box>
   );
 }
 
@@ -90,7 +97,7 @@ function Loaded() {
   );
 }
 
-function Rail() {
+const Rail = memo(function Rail() {
   return (
     <Flex
       as="nav"
@@ -151,4 +158,4 @@ function Rail() {
       </Box>
     </Flex>
   );
-}
+});

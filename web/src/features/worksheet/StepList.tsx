@@ -1,12 +1,16 @@
-import { Box, Flex, Text } from '@chakra-ui/react';
 import type { Step } from '@incremen/core';
 import { Check, Undo2 } from 'lucide-react';
-import { memo, useRef } from 'react';
+import { memo, useDeferredValue, useRef, useState } from 'react';
+import { afterPaint } from '../../ui/afterPaint.ts';
+import { onTap } from '../../ui/onTap.ts';
 import { useLatest } from '../../ui/useLatest.ts';
 import './work.css';
 
 /** What is shown of a step, of whichever plan it is. */
 type Ticked = Pick<Step, 'id' | 'text' | 'detail' | 'doneOn'>;
+
+/** Steps that are drawn at once; those further down follow. */
+const AT_ONCE = 7;
 
 /** Taps closer together than this are one tap. */
 const DOUBLE_TAP_MS = 500;
@@ -18,46 +22,62 @@ export function StepList({
   onLast,
 }: {
   readonly steps: readonly Ticked[];
-  readonly tick: (step: Ticked, done: boolean) => void;
+  /** Resolves when the records have taken it in, or refused it. */
+  readonly tick: (step: Ticked, done: boolean) => Promise<unknown>;
   /** The last step is to be ticked: the visit is closed first. */
   readonly onLast: (step: Ticked) => void;
 }) {
-  const current = steps.find((s) => s.doneOn === null);
-  const done = steps.filter((s) => s.doneOn !== null);
+  // A tick is painted before the records take it in: the glove gets its answer at once.
+  const [early, setEarly] = useState<Readonly<Record<string, boolean>>>({});
+  const isDone = (s: Ticked) => early[s.id] ?? s.doneOn !== null;
+  const current = steps.find((s) => !isDone(s));
+  const doneCount = steps.filter(isDone).length;
+  const all = useDeferredValue(true, false);
+  const shown = all ? steps : steps.slice(0, doneCount + AT_ONCE);
   const lastTick = useRef(0);
-  const isLast = done.length === steps.length - 1;
+  const isLast = doneCount === steps.length - 1;
   // The same for every tick, so that only the rows that change are drawn anew.
   const tap = useLatest((step: Ticked, to: boolean) => {
     // The button that takes a tick back appears where the tick was: a gloved double tap must not hit it.
     if (!to && performance.now() - lastTick.current < DOUBLE_TAP_MS) return;
     if (to) lastTick.current = performance.now();
-    if (to && isLast) onLast(step);
-    else tick(step, to);
+    if (to && isLast) {
+      onLast(step);
+      return;
+    }
+    setEarly((e) => ({ ...e, [step.id]: to }));
+    // Taken in or refused: then the records say how it stands.
+    const settled = () =>
+      setEarly((e) => Object.fromEntries(Object.entries(e).filter(([id]) => id !== step.id)));
+    afterPaint(() => void tick(step, to).finally(settled));
   });
   return (
     <>
-      <Flex align="center" gap={3} mb={4}>
-        <Box
-          flex="1"
-          h="10px"
-          bg="sunk"
-          borderRadius="full"
-          overflow="hidden"
+      <div className="steps-done">
+        <div
+          className="steps-bar"
           role="progressbar"
           aria-label="Steps done"
           aria-valuemin={0}
           aria-valuemax={steps.length}
-          aria-valuenow={done.length}
+          aria-valuenow={doneCount}
         >
-          <Box h="100%" bg="accent" w={`${(100 * done.length) / steps.length}%`} transition="width 150ms" />
-        </Box>
-        <Text fontWeight="700">
-          {done.length} of {steps.length}
-        </Text>
-      </Flex>
+          <div style={{ width: `${(100 * doneCount) / steps.length}%` }} />
+        </div>
+        <b>
+          {doneCount} of {steps.length}
+        </b>
+      </div>
       <ol className="steps">
-        {steps.map((step) => (
-          <StepRow key={step.id} step={step} current={step.id === current?.id} last={isLast} tick={tap} />
+        {shown.map((step) => (
+          <StepRow
+            key={step.id}
+            step={step}
+            done={isDone(step)}
+            current={step.id === current?.id}
+            last={isLast}
+            tick={tap}
+          />
         ))}
       </ol>
     </>
@@ -66,29 +86,30 @@ export function StepList({
 
 const StepRow = memo(function StepRow({
   step,
+  done,
   current,
   last,
   tick,
 }: {
   readonly step: Ticked;
+  readonly done: boolean;
   readonly current: boolean;
   readonly last: boolean;
   readonly tick: (step: Ticked, to: boolean) => void;
 }) {
-  const done = step.doneOn !== null;
   // Plain elements: a work of a hundred steps has to open at once on a slow phone.
   return (
     <li className="step" data-done={done || undefined} aria-current={current ? 'step' : undefined}>
       <div className="step-words">
         <p className="step-text">{step.text}</p>
-        {!done && step.detail && <p className="step-detail">{step.detail}</p>}
+        {step.detail && <p className="step-detail">{step.detail}</p>}
       </div>
       {done ? (
         <button
           type="button"
           className="step-back"
           aria-label={`Not done after all: ${step.text}`}
-          onClick={() => tick(step, false)}
+          {...onTap(() => tick(step, false))}
         >
           <Undo2 size={20} aria-hidden />
         </button>
@@ -97,9 +118,9 @@ const StepRow = memo(function StepRow({
           type="button"
           className="step-done"
           aria-label={`Done: ${step.text}`}
-          onClick={() => tick(step, true)}
+          {...onTap(() => tick(step, true))}
         >
-          <Check size={current ? 28 : 20} aria-hidden />
+          <Check size={26} aria-hidden />
           <span>{last ? 'Finish' : 'Done'}</span>
         </button>
       )}

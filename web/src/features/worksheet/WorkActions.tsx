@@ -1,35 +1,45 @@
-import { Button } from '@chakra-ui/react';
 import { Printer, Tag } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Link } from 'react-router';
+import { useLatest } from '../../ui/useLatest.ts';
+import './work.css';
 
 /** What can be done with a plan as a whole while it is worked: print it, or drop it, which is asked twice. */
 export function WorkActions({ planId, onDrop }: { readonly planId: string; readonly onDrop: () => void }) {
+  return <Actions planId={planId} onDrop={useLatest(onDrop)} />;
+}
+
+// Not drawn anew with every tick; plain elements, so that the work opens at once.
+const Actions = memo(function Actions({
+  planId,
+  onDrop,
+}: {
+  readonly planId: string;
+  readonly onDrop: () => void;
+}) {
   const [dropping, setDropping] = useState(false);
   return (
     <>
-      <Button variant="outline" bg="sheet" minH="44px" onClick={() => window.print()}>
+      <button type="button" className="work-key" onClick={() => window.print()}>
         <Printer size={18} aria-hidden /> Print
-      </Button>
-      <Button asChild variant="outline" bg="sheet" minH="44px">
-        <Link to={`/worksheet/${planId}/tags`}>
-          <Tag size={18} aria-hidden /> Tags
-        </Link>
-      </Button>
+      </button>
+      <Link className="work-key" to={`/worksheet/${planId}/tags`}>
+        <Tag size={18} aria-hidden /> Tags
+      </Link>
       {dropping ? (
         <>
-          <Button colorPalette="red" minH="44px" onClick={() => onDrop()}>
+          <button type="button" className="work-key" data-alarm onClick={() => onDrop()}>
             Drop the plan
-          </Button>
-          <Button variant="ghost" minH="44px" onClick={() => setDropping(false)}>
+          </button>
+          <button type="button" className="work-key" data-quiet onClick={() => setDropping(false)}>
             Keep it
-          </Button>
+          </button>
         </>
       ) : (
-        <Button variant="ghost" minH="44px" onClick={() => setDropping(true)}>
+        <button type="button" className="work-key" data-quiet onClick={() => setDropping(true)}>
           Drop
-        </Button>
+        </button>
       )}
     </>
   );
-}
+});

@@ -1,4 +1,3 @@
-import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { workState, type WorkStep } from '@incremen/core';
 import { Hand, ShieldAlert, Split, Timer } from 'lucide-react';
 import { useState } from 'react';
@@ -25,17 +24,18 @@ export function WorkBar({
   const state = workState(steps);
   const clock = useWorkClock(planId, state);
   const [why, setWhy] = useState<'robbers' | 'stop' | null>(null);
+  // Plain elements throughout: all of this is drawn anew with every tick.
   const report = (
-    <Button variant="outline" bg="sheet" minH="52px" onClick={onReport}>
+    <button type="button" className="work-key" onClick={onReport}>
       <Split size={20} aria-hidden /> It went otherwise
-    </Button>
+    </button>
   );
   if (state.done === 0 && state.open === null) {
     return (
-      <Flex mb={3} gap={3} align="center" justify="space-between" wrap="wrap">
-        <Text color="inkSoft">About {count(state.minutesLeft, 'minute')} for one person.</Text>
+      <div className="work-before">
+        <p>About {count(state.minutesLeft, 'minute')} for one person.</p>
         {report}
-      </Flex>
+      </div>
     );
   }
   if (clock.pausedAt)
@@ -55,30 +55,28 @@ export function WorkBar({
   }
   const isLong = clock.openMinutes >= LONG_MINUTES;
   return (
-    <Flex
+    <div
       className="work-bar"
       data-long={(state.open && isLong) || undefined}
       role="group"
       aria-label="How the work stands"
     >
       <Timer size={26} aria-hidden />
-      <Box flex="1" minW="150px">
-        <Text fontWeight="700" fontSize="1.15rem">
-          {state.open ? `${state.open.name} open for ${clock.openMinutes} min` : 'No hive stands open'}
-        </Text>
-        <Text fontSize="sm">
+      <p className="work-clock">
+        <b>{state.open ? `${state.open.name} open for ${clock.openMinutes} min` : 'No hive stands open'}</b>
+        <span>
           {isLong && state.open
             ? 'Long enough: cover the frames that you do not work at.'
             : `About ${count(state.minutesLeft, 'minute')} left, done about ${clock.endsAt.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`}
-        </Text>
-      </Box>
+        </span>
+      </p>
       {report}
-      <Button variant="outline" bg="sheet" color="alarm" minH="52px" onClick={() => setWhy('robbers')}>
+      <button type="button" className="work-key" data-alarm onClick={() => setWhy('robbers')}>
         <ShieldAlert size={20} aria-hidden /> Robbers
-      </Button>
-      <Button variant="outline" bg="sheet" minH="52px" onClick={() => setWhy('stop')}>
+      </button>
+      <button type="button" className="work-key" onClick={() => setWhy('stop')}>
         <Hand size={20} aria-hidden /> Stop for now
-      </Button>
-    </Flex>
+      </button>
+    </div>
   );
 }

@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { dayInWords, methodById, type Apiary, type Plan } from '@incremen/core';
+import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
@@ -17,6 +18,11 @@ const ORDER: Readonly<Record<Plan['status'], number>> = { working: 0, draft: 1, 
 /** All plans: what is begun, what is planned, what was done. */
 export function WorkListPage() {
   const apiary = useApiary();
+  useEffect(() => {
+    // One of these comes next: at the hives nobody waits for it.
+    void import('./WorkPage.tsx');
+    void import('./YardWorkPage.tsx');
+  }, []);
   const lines = [...splits(apiary), ...yardPlans(apiary)].toSorted(
     (a, b) => ORDER[a.status] - ORDER[b.status] || b.day.localeCompare(a.day),
   );

@@ -1,5 +1,6 @@
 import { Box, Button, Heading, Text } from '@chakra-ui/react';
 import { dayInWords, methodById, type Plan } from '@incremen/core';
+import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
@@ -33,6 +34,7 @@ function Steps({ plan }: { readonly plan: Plan }) {
     if (sent.ok) await navigate(`/colonies/${plan.colonyId}`);
   }
 
+  const goesWrong = useMemo(() => <GoesWrong methodId={plan.methodId} />, [plan.methodId]);
   if (plan.status === 'dropped') {
     return (
       <Box>
@@ -60,26 +62,33 @@ function Steps({ plan }: { readonly plan: Plan }) {
         reportUnits={plan.body.parts}
         body={plan.body}
         // Work planned for another day is dated by the day on which it is ticked.
-        onTick={(tick) => void send({ type: 'tickStep', day: today, ...tick })}
+        onTick={(tick) => send({ type: 'tickStep', day: today, ...tick })}
       >
-        <Box as="section">
-          <Heading as="h2" fontSize="1.15rem" mb={2}>
-            If it goes wrong
-          </Heading>
-          <Box as="dl" display="grid" gap={2} fontSize="sm">
-            {methodById(plan.methodId).goesWrong.map((g) => (
-              <Box key={g.what}>
-                <Text as="dt" fontWeight="600">
-                  {g.what}
-                </Text>
-                <Text as="dd" color="inkSoft">
-                  {g.wayOut}
-                </Text>
-              </Box>
-            ))}
-          </Box>
-        </Box>
+        {goesWrong}
       </Worksheet>
+    </Box>
+  );
+}
+
+/** What can go wrong with a method, and the way out. */
+function GoesWrong({ methodId }: { readonly methodId: Plan['methodId'] }) {
+  return (
+    <Box as="section">
+      <Heading as="h2" fontSize="1.15rem" mb={2}>
+        If it goes wrong
+      </Heading>
+      <Box as="dl" display="grid" gap={2} fontSize="sm">
+        {methodById(methodId).goesWrong.map((g) => (
+          <Box key={g.what}>
+            <Text as="dt" fontWeight="600">
+              {g.what}
+            </Text>
+            <Text as="dd" color="inkSoft">
+              {g.wayOut}
+            </Text>
+          </Box>
+        ))}
+      </Box>
     </Box>
   );
 }

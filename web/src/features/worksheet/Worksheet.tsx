@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ClosingAnswer, WorkStep } from '@incremen/core';
-import { useState, type ReactNode } from 'react';
+import { memo, useDeferredValue, useState, type ReactNode } from 'react';
 import { Cautions } from './Cautions.tsx';
 import { ClosingPanel } from './ClosingPanel.tsx';
 import { KitList } from './KitList.tsx';
@@ -29,12 +29,14 @@ export function Worksheet({
     readonly cautions: readonly string[];
   };
   /** With the last step come the answers of all units. */
-  readonly onTick: (tick: { stepId: string; done: boolean; closing?: ClosingAnswer[] }) => void;
+  readonly onTick: (tick: { stepId: string; done: boolean; closing?: ClosingAnswer[] }) => Promise<unknown>;
   /** What else is told beside the steps. */
   readonly children?: ReactNode;
 }) {
   const [last, setLast] = useState<string | null>(null);
   const [reporting, setReporting] = useState(false);
+  // The steps first: what stands beside them is drawn a moment later.
+  const beside = useDeferredValue(true, false);
   return (
     <Flex gap={{ base: 6, lg: 10 }} direction={{ base: 'column', lg: 'row' }} align="flex-start" mt={2}>
       <Box flex="1" w="100%" maxW="46rem">
@@ -58,15 +60,33 @@ export function Worksheet({
           <ClosingPanel
             units={units}
             onBack={() => setLast(null)}
-            onClosed={(closing) => onTick({ stepId: last, done: true, closing })}
+            onClosed={(closing) => void onTick({ stepId: last, done: true, closing })}
           />
         )}
       </Box>
-      <Box w={{ base: '100%', lg: '300px' }} flex="none" display="grid" gap={6}>
-        <KitList kit={body.kit} />
-        <Cautions cautions={[...body.cautions]} />
-        {children}
-      </Box>
+      {beside && (
+        <Beside kit={body.kit} cautions={body.cautions}>
+          {children}
+        </Beside>
+      )}
     </Flex>
   );
 }
+
+const Beside = memo(function Beside({
+  kit,
+  cautions,
+  children,
+}: {
+  readonly kit: Parameters<typeof KitList>[0]['kit'];
+  readonly cautions: readonly string[];
+  readonly children: ReactNode;
+}) {
+  return (
+    <Box w={{ base: '100%', lg: '300px' }} flex="none" display="grid" gap={6}>
+      <KitList kit={kit} />
+      <Cautions cautions={cautions} />
+      {children}
+    </Box>
+  );
+});

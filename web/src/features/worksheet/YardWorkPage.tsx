@@ -55,7 +55,7 @@ function Steps({ plan }: { readonly plan: YardPlan }) {
         units={unitsOf(plan)}
         reportUnits={plan.body.units}
         body={plan.body}
-        onTick={(tick) => void send({ type: 'tickYardStep', day: today, ...tick })}
+        onTick={(tick) => send({ type: 'tickYardStep', day: today, ...tick })}
       />
     </Box>
   );
