@@ -196,5 +196,5 @@ export {
 } from './worksheet/closing.ts';
 
 export { colonyOfFrame, frameInWords, type KeptReport, type WorkReport } from './worksheet/workReport.ts';
-export { tagsOfPlan, tagsOfYardPlan, type HiveTag } from './worksheet/hiveTags.ts';
+export { livingParts, tagsOfPlan, tagsOfYardPlan, type HiveTag } from './worksheet/hiveTags.ts';
 export { hivesToday, type DaySorted, type HiveToday } from './worksheet/hivesToday.ts';

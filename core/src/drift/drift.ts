@@ -2,9 +2,9 @@ import { shareOf, type FrameReading } from '../comb/contents.ts';
 
 /**
  * Where a part goes: a new stand in the same yard, one beside the old with the entrances together, or a yard beyond
- * flying range.
+ * flying range. Or it stays in its hive, above the rest, and every bee finds its way.
  */
-export const DISTANCES = ['same-yard', 'beside', 'away'] as const;
+export const DISTANCES = ['same-yard', 'beside', 'away', 'above'] as const;
 export type Distance = (typeof DISTANCES)[number];
 
 /** What rules the bees on a frame: nurses over open brood, or older bees. */
@@ -34,6 +34,7 @@ const INTO_EACH = 0.5;
 
 /** The share of a frame's bees, 0 to 1, that are still on it some days after it was moved. */
 export function stayShare(reading: FrameReading, distance: Distance, shares: StayShares): number {
+  if (distance === 'above') return 1;
   if (distance === 'away') return shares.away;
   const stays = shareInYard(temperOf(reading), shares);
   return distance === 'beside' ? stays + (1 - stays) * INTO_EACH : stays;

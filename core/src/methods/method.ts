@@ -9,7 +9,7 @@ import type { PartMeasure } from '../plan/planBody.ts';
 import type { PlanRule } from '../plan/rules.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 
-/** The methods that make one new part of one colony. */
+/** The methods that make one new part of one colony, or move brood within it. */
 export const METHOD_IDS = [
   'walk-away-halves',
   'queen-to-nuc',
@@ -18,6 +18,7 @@ export const METHOD_IDS = [
   'shake-down',
   'caged-queen',
   'spare-cells',
+  'brood-above',
 ] as const;
 export type MethodId = (typeof METHOD_IDS)[number];
 

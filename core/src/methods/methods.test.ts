@@ -56,7 +56,11 @@ describe.each(METHODS.map((m) => [m.name, m] as const))('%s', (_name, method) =>
       }
     }
   });
+});
 
+/** Brood that only goes above has no second hive to be closed, fed or kept warm. */
+const parting = METHODS.filter((m) => m.id !== 'brood-above');
+describe.each(parting.map((m) => [m.name, m] as const))('%s, its new part', (_name, method) => {
   it('takes an unknown school for the default', () => {
     expect(planOf(method.id, { nights: 'tropical' }).body.options['nights']).toBe('mild');
   });

@@ -1,6 +1,7 @@
 import { assemblyLine } from './assemblyLine.ts';
 import { autumnReduction } from './autumnReduction.ts';
 import { breakUp } from './breakUp.ts';
+import { broodAbove } from './broodAbove.ts';
 import { cagedQueen } from './cagedQueen.ts';
 import type { MethodId, SplitMethod } from './method.ts';
 import { oneIntoSeveral } from './oneIntoSeveral.ts';
@@ -21,6 +22,7 @@ export const METHODS: readonly SplitMethod[] = [
   shakeDown,
   cagedQueen,
   spareCells,
+  broodAbove,
 ];
 
 /** The methods that are put to the planner of yards. */

@@ -56,6 +56,7 @@ export function planFrame(
       'same-yard': stayShare(reading, 'same-yard', shares),
       beside: stayShare(reading, 'beside', shares),
       away: stayShare(reading, 'away', shares),
+      above: stayShare(reading, 'above', shares),
     },
   };
 }

@@ -52,7 +52,7 @@ export const planPart = z.strictObject({
   colonyId: recordId,
   name: z.string(),
   queen: z.enum(['here', 'elsewhere', 'unknown']),
-  distance: z.enum(['stand', 'same-yard', 'beside', 'away']),
+  distance: z.enum(['stand', 'same-yard', 'beside', 'away', 'above']),
   measure: partMeasure,
   slots: z.array(planSlot),
 });

@@ -25,7 +25,8 @@ export function tagsOfPlan(apiary: Apiary, plan: Plan): HiveTag[] {
   const year = Number(plan.day.slice(0, 4));
   const [stay, fresh] = plan.body.parts;
   const bothHave = stay.queen === 'here' && fresh.queen === 'here';
-  return plan.body.parts.map((part): HiveTag => {
+  // Brood that only went above makes no hive.
+  return livingParts(plan).map((part): HiveTag => {
     const isNew = part.key === 'new';
     const common = { colonyId: part.colonyId, name: part.name, day: plan.day, mother: isNew ? mother : null };
     if (part.queen === 'here') {
@@ -47,6 +48,11 @@ export function tagsOfPlan(apiary: Apiary, plan: Plan): HiveTag[] {
       ? { ...common, queen: 'unknown until day 7', year: null, note: 'Eggs on day 7: the queen is here.' }
       : { ...common, queen: 'raising, not mated yet', year, note: restNote(plan.body.followUps, part.key) };
   });
+}
+
+/** The parts that are colonies of their own when the work is done. */
+export function livingParts(plan: Pick<Plan, 'body'>): Plan['body']['parts'][number][] {
+  return plan.body.parts.filter((p) => p.distance !== 'above');
 }
 
 /** Tags for the nucs that a yard plan makes. */

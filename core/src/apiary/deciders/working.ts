@@ -53,6 +53,14 @@ function carryOut(draft: Draft, plan: Plan, day: Day, path: Path): void {
   const parent = draft.need('colony', plan.colonyId, [...path, 'stepId']);
   if (!parent) return;
   const [stay, fresh] = plan.body.parts;
+  if (fresh.distance === 'above') {
+    // The colony stays one: a box more, and what hangs in it.
+    placeAbove(draft, plan, path);
+    moveFramesOf(draft, plan, path);
+    fileFollowUps(draft, plan, day, path);
+    draft.put('plan', { ...plan, status: 'done' });
+    return;
+  }
   placeHive(draft, plan, fresh, path);
   const partIds = [stay.colonyId, fresh.colonyId];
   const separation = (part: PlanPart) => ({
@@ -79,6 +87,12 @@ function carryOut(draft: Draft, plan: Plan, day: Day, path: Path): void {
   );
   moveFramesOf(draft, plan, path);
   moveQueen(draft, plan);
+  fileFollowUps(draft, plan, day, path);
+  draft.put('plan', { ...plan, status: 'done' });
+}
+
+function fileFollowUps(draft: Draft, plan: Plan, day: Day, path: Path): void {
+  const [stay, fresh] = plan.body.parts;
   const late = daysBetween(plan.day, day);
   for (const f of plan.body.followUps) {
     // Work done later than planned: what hangs on the day of the split moves with it.
@@ -99,7 +113,33 @@ function carryOut(draft: Draft, plan: Plan, day: Day, path: Path): void {
       [...path, 'stepId'],
     );
   }
-  draft.put('plan', { ...plan, status: 'done' });
+}
+
+/** The box that is brought goes on top, and an excluder over the brood boxes where there is none. */
+function placeAbove(draft: Draft, plan: Plan, path: Path): void {
+  const colony = draft.get('colony', plan.colonyId);
+  if (!colony?.hiveId) return;
+  const boxes = boxesOfHive(draft.apiary, colony.hiveId);
+  const lowestSuper = boxes.find((b) => b.role === 'super');
+  const isDivided = boxes.some((b) => b.excluderBelow);
+  if (lowestSuper && !isDivided) draft.put('box', { ...lowestSuper, excluderBelow: true });
+  for (const b of plan.body.newHive.boxes) {
+    if (b.from !== 'kit') continue;
+    draft.add(
+      'box',
+      {
+        id: b.boxId,
+        hiveId: colony.hiveId,
+        position: boxes.length,
+        sizeId: b.sizeId,
+        slots: b.slots,
+        role: 'super',
+        chambers: [{ colonyId: colony.id, fromSlot: 1, toSlot: b.slots }],
+        excluderBelow: !lowestSuper && !isDivided,
+      },
+      [...path, 'stepId'],
+    );
+  }
 }
 
 const shift = (window: Window, days: number): Window => ({

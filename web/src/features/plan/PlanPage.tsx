@@ -50,11 +50,12 @@ function Planner({ colony }: { readonly colony: Colony }) {
   const [day, setDay] = useState(today);
   const [newName, setNewName] = useState(() => freeName(apiary, colony.name));
   const method = methodById(methodId);
+  const staysOne = methodId === 'brood-above';
   const planning = usePlan(apiary, {
     colonyId: colony.id,
     methodId,
     day: day || today,
-    newName: newName.trim() || '?',
+    newName: staysOne ? `the box above ${colony.name}` : newName.trim() || '?',
     options,
   });
   const { plan } = planning;
@@ -71,14 +72,17 @@ function Planner({ colony }: { readonly colony: Colony }) {
 
   return (
     <Box>
-      <PageHeader title={`Split ${colony.name}`} aside={day ? dayInWords(day) : ''}>
+      <PageHeader
+        title={staysOne ? `Room in ${colony.name}` : `Split ${colony.name}`}
+        aside={day ? dayInWords(day) : ''}
+      >
         <Button asChild variant="outline" bg="sheet" minH="44px">
           <Link to={`/colonies/${colony.id}`}>Leave it</Link>
         </Button>
         <Button
           minH="44px"
           onClick={() => void start()}
-          disabled={!plan || taken || newName.trim() === '' || planning.busy}
+          disabled={!plan || (!staysOne && (taken || newName.trim() === '')) || planning.busy}
           loading={busy}
         >
           {broken > 0 ? `Start all the same (${broken} broken)` : 'Start the work'}
@@ -99,7 +103,7 @@ function Planner({ colony }: { readonly colony: Colony }) {
               Which way suits?
             </Link>
           </Text>
-          <Field.Root invalid={taken || newName.trim() === ''}>
+          <Field.Root invalid={taken || newName.trim() === ''} hidden={staysOne}>
             <Field.Label>Name of the new colony</Field.Label>
             <Input
               bg="sheet"

@@ -109,6 +109,7 @@ const PLACE: Readonly<Record<PlanPart['distance'], string>> = {
   'same-yard': 'new stand',
   beside: 'beside it',
   away: 'away',
+  above: 'above excluder and supers',
 };
 
 const QUEEN_WORDS = { here: 'old queen', elsewhere: 'raises a queen', unknown: 'queen perhaps' } as const;
@@ -131,11 +132,12 @@ function Part({
   const m = part.measure;
   return (
     <Box data-hive={hive} w="100%" maxW="270px">
-      <Text fontWeight="700" color={ink}>
+      <Text fontWeight="700" color={ink} _firstLetter={{ textTransform: 'uppercase' }}>
         {part.name}
       </Text>
       <Text fontSize="sm" color="inkSoft" mb={1}>
-        {PLACE[part.distance]}, {hasNewQueen ? 'new queen in her cage' : QUEEN_WORDS[part.queen]}
+        {PLACE[part.distance]}
+        {part.distance !== 'above' && `, ${hasNewQueen ? 'new queen in her cage' : QUEEN_WORDS[part.queen]}`}
       </Text>
       <HiveDrawing
         boxes={boxes}

@@ -41,7 +41,7 @@ export function SituationForm({
       <Stepper
         label="New colonies wanted"
         value={now.wanted}
-        min={1}
+        min={0}
         max={12}
         onChange={(wanted) => onChange({ wanted })}
       />

@@ -14,7 +14,7 @@ const COMBS: Readonly<Record<SketchFill, readonly ContentClass[]>> = {
 const WIDE = 50;
 const HIGH = 26;
 const GAP = 12;
-const MOST_BOXES = 2;
+const MOST_BOXES = 3;
 
 /** How hives stand when the work is done: boxes with what fills them, queens, cells, an excluder. */
 export function WaySketch({ id, scale = 1 }: { readonly id: string; readonly scale?: number }) {

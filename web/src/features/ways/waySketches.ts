@@ -34,6 +34,9 @@ export const WAY_SKETCHES: Readonly<Record<string, readonly SketchHive[]>> = {
     { boxes: ['capped'], queen: { box: 0, kind: 'caged' } },
   ],
   'spare-cells': [{ boxes: ['cells'], isOld: true }, { boxes: ['cells'] }],
+  'brood-above': [
+    { boxes: ['open', 'honey', 'capped'], excluderOn: 0, queen: { box: 0, kind: 'old' }, isOld: true },
+  ],
   'assembly-line': [
     { boxes: ['mixed'], queen: { box: 0, kind: 'old' }, isOld: true },
     { boxes: ['capped'], queen: { box: 0, kind: 'caged' } },
