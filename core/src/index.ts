@@ -196,5 +196,9 @@ export {
 } from './worksheet/closing.ts';
 
 export { colonyOfFrame, frameInWords, type KeptReport, type WorkReport } from './worksheet/workReport.ts';
+export { stopBefore, type StopBefore } from './worksheet/stopBefore.ts';
+export type { AnyStep } from './worksheet/mergeSteps.ts';
+export { mayTakeNext, takeNext } from './worksheet/takeNext.ts';
+export { againstStore, promisedKit, storeLines, type StoreLine } from './worksheet/kitStore.ts';
 export { livingParts, tagsOfPlan, tagsOfYardPlan, type HiveTag } from './worksheet/hiveTags.ts';
 export { hivesToday, type DaySorted, type HiveToday } from './worksheet/hivesToday.ts';

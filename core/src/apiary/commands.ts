@@ -10,6 +10,7 @@ import {
   followUpRecord,
   frameRecord,
   id,
+  kitRecord,
   moveRecord,
   operationRecord,
   photoRecord,
@@ -249,6 +250,12 @@ export const recordLook = z.strictObject({
 /** Closes a follow-up without a look. */
 export const closeFollowUp = z.strictObject({ type: z.literal('closeFollowUp'), followUpId: id });
 
+/** Says how many pieces of equipment the store holds, by name. */
+export const setKit = z.strictObject({
+  type: z.literal('setKit'),
+  items: z.array(kitRecord).min(1).max(200),
+});
+
 /** Changes the settings of the operation. */
 export const changeSettings = z.strictObject({
   type: z.literal('changeSettings'),
@@ -282,6 +289,7 @@ const single = [
   tickStep,
   recordLook,
   closeFollowUp,
+  setKit,
   changeSettings,
 ] as const;
 

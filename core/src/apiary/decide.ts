@@ -8,6 +8,7 @@ import { decideAddUnit } from './deciders/addingUnits.ts';
 import { decideAmendPlan, decideAmendYardPlan } from './deciders/amending.ts';
 import { decideArrangeHive } from './deciders/arranging.ts';
 import { decideCount } from './deciders/counting.ts';
+import { decideSetKit } from './deciders/keepingKit.ts';
 import { decideLook, decideCloseFollowUp } from './deciders/looking.ts';
 import { decideMoveFrames } from './deciders/moving.ts';
 import { decideAddPhoto, decideRemovePhoto } from './deciders/photos.ts';
@@ -85,6 +86,8 @@ function decideInto(draft: Draft, command: Command, path: Path): void {
       return decideLook(draft, command, path);
     case 'closeFollowUp':
       return decideCloseFollowUp(draft, command, path);
+    case 'setKit':
+      return decideSetKit(draft, command, path);
     case 'changeSettings':
       return decideSettings(draft, command, path);
     case 'batch':

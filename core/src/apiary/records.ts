@@ -257,6 +257,9 @@ export const followUpRecord = z.strictObject({
   status: z.enum(['open', 'done', 'dropped']),
 });
 
+/** So many pieces of one kind of equipment in the store. */
+export const kitRecord = z.strictObject({ id, what: name, count: z.int().min(0).max(9999) });
+
 /** The schema of every kind of record, by its name. Order: what is named earlier is referred to later. */
 export const RECORD_SCHEMAS = {
   operation: operationRecord,
@@ -276,6 +279,7 @@ export const RECORD_SCHEMAS = {
   yardPlan: yardPlanRecord,
   yardStep: yardStepRecord,
   followUp: followUpRecord,
+  kit: kitRecord,
 } as const;
 
 export type RecordKind = keyof typeof RECORD_SCHEMAS;
@@ -299,6 +303,7 @@ export type Step = RecordOf<'step'>;
 export type YardPlan = RecordOf<'yardPlan'>;
 export type YardStep = RecordOf<'yardStep'>;
 export type FollowUp = RecordOf<'followUp'>;
+export type Kit = RecordOf<'kit'>;
 
 /** All kinds, those that are referred to before those that refer to them. */
 export const RECORD_KINDS = Object.keys(RECORD_SCHEMAS) as RecordKind[];

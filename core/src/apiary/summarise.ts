@@ -40,7 +40,11 @@ export function summarise(apiary: Apiary, command: Command): string {
     case 'amendPlan':
       return `${colony(command.plan.colonyId)}: ${lastReport(command.plan.body)}`;
     case 'amendYardPlan':
-      return `${command.yardPlan.name}: ${lastReport(command.yardPlan.body)}`;
+      return `${command.yardPlan.name}: ${
+        apiary.yardPlan[command.yardPlan.id]?.body.reports?.length === command.yardPlan.body.reports?.length
+          ? 'hives in another order'
+          : lastReport(command.yardPlan.body)
+      }`;
     case 'addUnit':
       return `${command.unit.name} made of ${counted(command.frames.length, 'frame')} of ${colony(command.fromColonyId)}`;
     case 'dropYardPlan':
@@ -61,6 +65,8 @@ export function summarise(apiary: Apiary, command: Command): string {
       return `Look on ${dayInWords(command.day)} at ${command.parts.map((p) => colony(p.colonyId)).join(' and ')}`;
     case 'closeFollowUp':
       return `Follow-up for ${(apiary.followUp[command.followUpId]?.colonyIds ?? []).map(colony).join(' and ')} closed`;
+    case 'setKit':
+      return `Store: ${command.items.map((i) => `${i.count} × ${i.what}`).join(', ')}`.slice(0, 200);
     case 'changeSettings':
       return command.houseRules ? 'House rules changed' : 'Settings changed';
     case 'batch':

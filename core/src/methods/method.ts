@@ -75,9 +75,9 @@ export interface Setup {
   readonly shakable: readonly number[];
   readonly maxShakes: number;
   readonly newPart: { readonly min: number; readonly max: number };
-  /** Boxes that go to the new stand as they are; empty when a box is brought. */
+  /** Boxes that go to the new stand as they are: a brood box, or supers on top of the box that is brought. */
   readonly boxesThatMove: readonly string[];
-  /** The box to bring, when none moves. */
+  /** The box to bring, when no brood box moves. */
   readonly broughtBox: { readonly sizeId: FrameSizeId; readonly slots: number } | null;
   readonly emergence: Window;
   /** The emergence hangs on cells that were there before, not on the day of the split. */

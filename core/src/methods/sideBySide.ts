@@ -15,7 +15,15 @@ import { broughtBox, datedByCells } from './broughtBox.ts';
 import { donorFrames, queenFrameCanGo } from './donorFrames.ts';
 import { queenLooks, surplusCellsLook } from './lookTexts.ts';
 import { hiveKit } from './kits.ts';
-import { chosen, needsFeed, type MethodInput, type Setup, type SplitMethod } from './method.ts';
+import {
+  chosen,
+  needsFeed,
+  type Donor,
+  type DonorBox,
+  type MethodInput,
+  type Setup,
+  type SplitMethod,
+} from './method.ts';
 import { fillSteps, moveSteps } from './stepTexts.ts';
 
 function setUp(input: MethodInput): Setup {
@@ -48,13 +56,40 @@ function setUp(input: MethodInput): Setup {
       0.3 * Math.abs(stay.storesFrames - fresh.storesFrames) +
       Math.max(0, 0.6 - fresh.drawnFrames) +
       0.05 * fresh.frames,
-    movable: frames.free,
+    // Combs in supers stay in their super.
+    movable: frames.free.filter((i) => isBroodBox(donor, i)),
     shakable: [],
     maxShakes: 0,
     ...broughtBox(frames, frames.slots, queenGoes),
     ...datedByCells(input, frames),
+    ...withSupers(donor, broughtBox(frames, frames.slots, queenGoes)),
   };
 }
+
+/** Half of the supers, from the top, go over as they are. */
+const supersThatMove = (donor: Donor): DonorBox[] => {
+  const supers = donor.boxes.filter((b) => b.role === 'super');
+  return supers.slice(Math.ceil(supers.length / 2));
+};
+
+function withSupers(
+  donor: Donor,
+  begin: Pick<Setup, 'start' | 'restingPart' | 'newPart'>,
+): Partial<Setup> & Pick<Setup, 'start' | 'restingPart' | 'newPart'> {
+  const moving = new Set(supersThatMove(donor).map((b) => b.id));
+  const inSuper = donor.frames.map((f) => moving.has(f.boxId));
+  const over = (list: readonly (0 | 1)[]) => list.map((part, i) => (inSuper[i] ? 1 : part));
+  const carried = inSuper.filter(Boolean).length;
+  return {
+    boxesThatMove: [...moving],
+    start: { ...begin.start, part: over(begin.start.part) },
+    restingPart: over(begin.restingPart),
+    newPart: { min: begin.newPart.min + carried, max: begin.newPart.max + carried },
+  };
+}
+
+const isBroodBox = (donor: Donor, i: number) =>
+  donor.boxes.find((b) => b.id === donor.frames[i]?.boxId)?.role !== 'super';
 
 /** A new hive beside the old with the entrances together; the queen moves over, one chosen cell stays. */
 export const sideBySide: SplitMethod = {
@@ -118,7 +153,8 @@ export const sideBySide: SplitMethod = {
     const { input, moves, fresh } = solved;
     const { donor, newName } = input;
     const seen = donor.frames.find((f) => f.hasQueen);
-    const supers = donor.boxes.filter((b) => b.role === 'super');
+    const supers = supersThatMove(donor);
+    const count = donor.boxes.filter((b) => b.role === 'super').length;
     return [
       {
         kind: 'prepare',
@@ -143,12 +179,12 @@ export const sideBySide: SplitMethod = {
         detail: 'Onto a brood comb without any cell.',
       },
       ...fillSteps(moves),
-      ...(supers.length > 1
+      ...(supers.length > 0
         ? [
             {
               kind: 'lift' as const,
-              text: `Carry half the supers over: ${Math.floor(supers.length / 2)} of ${supers.length}`,
-              detail: 'Name a place for each before it is lifted. Record it with the boxes of the hive.',
+              text: `Carry ${supers.length} of ${count} supers over: ${supers.map((b) => b.name).join(' and ')}`,
+              detail: 'Name a place for each before it is lifted. Excluder under them if you use one.',
             },
           ]
         : []),

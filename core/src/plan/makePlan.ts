@@ -160,9 +160,10 @@ export function makePlan(
         hiveId: ids.hive,
         standId: ids.stand,
         yardId: stand.yardId,
-        boxes: setup.broughtBox
-          ? [{ from: 'kit', boxId: ids.box, ...setup.broughtBox }]
-          : setup.boxesThatMove.map((boxId) => ({ from: 'old-hive' as const, boxId })),
+        boxes: [
+          ...(setup.broughtBox ? [{ from: 'kit' as const, boxId: ids.box, ...setup.broughtBox }] : []),
+          ...setup.boxesThatMove.map((boxId) => ({ from: 'old-hive' as const, boxId })),
+        ],
       },
       parts,
       ledger: ledgerOf(setup.rules, stay, fresh),

@@ -233,6 +233,13 @@ export const HOUSE_RULES = {
     [1, 10, 0.5],
     'It cannot spare anything and may need help.',
   ),
+  latitudeDeg: rule(
+    'Latitude of your yards',
+    '° from the equator',
+    45,
+    [0, 66, 1],
+    'For the time of dark on the day of the work; middle latitudes until you say otherwise.',
+  ),
   countAgesDays: rule(
     'A count is old after',
     'days',

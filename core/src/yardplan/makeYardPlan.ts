@@ -123,14 +123,16 @@ export function makeYardPlan(
   return {
     type: 'saveYardPlan',
     yardPlan: { id: yardPlanId, name: finish.name, day: problem.day, status: 'draft', body },
-    steps: yardSteps(problem, plan, seen, laid, nameOf).map(({ frameIds = [], ...s }, order) => ({
-      id: newId(),
-      yardPlanId,
-      order,
-      ...s,
-      doneOn: null,
-      frameIds,
-    })),
+    steps: yardSteps(problem, plan, seen, laid, nameOf, (id) => apiary.yard[id]?.name ?? '').map(
+      ({ frameIds = [], ...s }, order) => ({
+        id: newId(),
+        yardPlanId,
+        order,
+        ...s,
+        doneOn: null,
+        frameIds,
+      }),
+    ),
   };
 }
 

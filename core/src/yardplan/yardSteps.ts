@@ -12,8 +12,8 @@ export type StepDraft = Pick<YardStep, 'kind' | 'text' | 'detail'> & Partial<Pic
 export type NameOf = (unit: number) => string;
 
 /**
- * The work at the hives, one step after the other: boxes ready, then hive by hive what comes out of it, then
- * what each unit that was filled still needs. Givers come before the units that they fill, so that a frame
+ * The work at the hives, one step after the other, yard by yard: boxes ready, then hive by hive what comes out of
+ * it, then what each unit that was filled still needs. Givers come before the units that they fill, so that a frame
  * is lifted once.
  */
 export function yardSteps(
@@ -22,28 +22,69 @@ export function yardSteps(
   seen: Evaluation,
   laid: LaidOut,
   nameOf: NameOf,
+  yardName: (yardId: string) => string,
+): StepDraft[] {
+  const steps = problem.request.yardIds.map((yardId) => ({
+    yardId,
+    own: stepsInYard(problem, plan, seen, laid, nameOf, yardId),
+  }));
+  const busy = steps.filter((s) => s.own.length > 0);
+  if (busy.length === 0) {
+    return [{ kind: 'check', text: 'Nothing is to be done', detail: 'What was wished is there already.' }];
+  }
+  return busy.flatMap(({ yardId, own }, i) => [
+    ...(busy.length > 1 ? [routeStep(yardName(yardId), own, i)] : []),
+    ...own,
+    {
+      kind: 'check' as const,
+      text:
+        busy.length > 1
+          ? `${yardName(yardId)}: every entrance is open again, every lid is on`
+          : 'Every entrance is open again, every lid is on',
+      detail: 'A shut entrance suffocates a nuc within hours.',
+    },
+  ]);
+}
+
+function routeStep(name: string, own: readonly StepDraft[], at: number): StepDraft {
+  const hives = own.filter((s) => s.kind === 'open').length;
+  return {
+    kind: 'prepare',
+    text: at === 0 ? `Begin at ${name}` : `Go on to ${name}`,
+    detail: `${hives} ${hives === 1 ? 'hive' : 'hives'} to open. ${at === 0 ? 'Load for all yards before you leave.' : 'Straps, lids and entrances checked before you drive; tools and gloves cleaned between yards.'}`,
+  };
+}
+
+function stepsInYard(
+  problem: YardProblem,
+  plan: Assignment,
+  seen: Evaluation,
+  laid: LaidOut,
+  nameOf: NameOf,
+  yardId: string,
 ): StepDraft[] {
   const steps: StepDraft[] = [];
-  const made = problem.units.filter((u) => u.kind === 'nuc' && seen.present[u.index]);
+  const units = problem.units.filter((u) => u.yardId === yardId);
+  const made = units.filter((u) => u.kind === 'nuc' && seen.present[u.index]);
   for (const u of problem.unions) {
+    const into = problem.units[indexOf(problem, u.intoId)];
+    if (into?.yardId !== yardId) continue;
     steps.push({
       kind: 'lift',
-      text: `Set ${u.fromName} on ${nameOf(indexOf(problem, u.intoId))} over one sheet of paper`,
+      text: `Set ${u.fromName} on ${nameOf(into.index)} over one sheet of paper`,
       detail:
         'At dusk, when all are at home. Choose the better queen and take the other out first. Paper unless one side is queenless and there is flow.',
     });
   }
   for (const n of made) steps.push(prepareNuc(n, nameOf(n.index)));
-  for (const u of problem.units.filter(isHivedUp)) {
+  for (const u of units.filter(isHivedUp)) {
     steps.push({
       kind: 'prepare',
       text: `Set the box of ${u.slots} on the stand of ${nameOf(u.index)}`,
       detail: 'The nuc box stands beside it. A warm hour of the day; small entrance.',
     });
   }
-  const givers = problem.units.filter(
-    (u) => u.kind === 'colony' && (seen.after[u.index]?.[AT.touched] ?? 0) > 0,
-  );
+  const givers = units.filter((u) => u.kind === 'colony' && (seen.after[u.index]?.[AT.touched] ?? 0) > 0);
   // Those from which frames leave come first; then those that only receive.
   const out = (u: YardUnit) =>
     laid.moves.filter((m) => m.fromUnit === u.index && m.toUnit !== u.index).length +
@@ -51,18 +92,10 @@ export function yardSteps(
   for (const g of givers.toSorted((a, b) => out(b) - out(a) || a.index - b.index)) {
     steps.push(...stepsAt(problem, plan, laid, g, nameOf));
   }
-  for (const u of problem.units.filter((v) => isHivedUp(v) && !givers.includes(v))) {
+  for (const u of units.filter((v) => isHivedUp(v) && !givers.includes(v))) {
     steps.push(...stepsAt(problem, plan, laid, u, nameOf));
   }
   for (const n of made) steps.push(...finishNuc(problem, seen, laid, n, nameOf(n.index)));
-  if (steps.length === 0) {
-    return [{ kind: 'check', text: 'Nothing is to be done', detail: 'What was wished is there already.' }];
-  }
-  steps.push({
-    kind: 'check',
-    text: 'Every entrance is open again, every lid is on',
-    detail: 'A shut entrance suffocates a nuc within hours.',
-  });
   return steps;
 }
 

@@ -336,6 +336,17 @@ export const FollowUpEntity = defineEntity({
   },
 });
 
+export const KitEntity = defineEntity({
+  name: 'Kit',
+  tableName: 'kit',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    what: p.text(),
+    count: p.integer(),
+  },
+});
+
 /** Append-only: one row a command, under the command's own id, which is what makes it happen once. */
 export const JournalEntity = defineEntity({
   name: 'Journal',
@@ -373,4 +384,5 @@ export const RECORD_ENTITIES: Readonly<Record<RecordKind, EntitySchema>> = {
   yardPlan: YardPlanEntity,
   yardStep: YardStepEntity,
   followUp: FollowUpEntity,
+  kit: KitEntity,
 } as never;

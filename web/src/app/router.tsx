@@ -102,6 +102,10 @@ export function makeRouter() {
           }),
         },
         {
+          path: 'store',
+          lazy: async () => ({ Component: (await import('../features/worksheet/StorePage.tsx')).StorePage }),
+        },
+        {
           path: 'outbox',
           lazy: async () => ({ Component: (await import('../features/outbox/OutboxPage.tsx')).OutboxPage }),
         },

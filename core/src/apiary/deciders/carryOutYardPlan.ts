@@ -3,6 +3,7 @@ import { windowAfter } from '../../followup/windows.ts';
 import type { Draft } from '../draft.ts';
 import type { Box, YardPlan } from '../records.ts';
 import { boxesOfHive, openFollowUps, queenOf } from '../views.ts';
+import { takeKit } from './keepingKit.ts';
 
 type Path = readonly (string | number)[];
 
@@ -36,6 +37,7 @@ export function carryOutYardPlan(draft: Draft, plan: YardPlan, day: Day, path: P
       path,
     );
   }
+  takeKit(draft, plan.body.kit);
   draft.put('yardPlan', { ...plan, status: 'done' });
 }
 

@@ -4,6 +4,7 @@ import type { PlanPart } from '../../plan/planBody.ts';
 import type { CommandOf } from '../commands.ts';
 import type { Draft } from '../draft.ts';
 import type { Plan } from '../records.ts';
+import { takeKit } from './keepingKit.ts';
 import { boxesOfHive, queenOf } from '../views.ts';
 
 type Path = readonly (string | number)[];
@@ -58,6 +59,7 @@ function carryOut(draft: Draft, plan: Plan, day: Day, path: Path): void {
     placeAbove(draft, plan, path);
     moveFramesOf(draft, plan, path);
     fileFollowUps(draft, plan, day, path);
+    takeKit(draft, plan.body.kit);
     draft.put('plan', { ...plan, status: 'done' });
     return;
   }
@@ -88,6 +90,7 @@ function carryOut(draft: Draft, plan: Plan, day: Day, path: Path): void {
   moveFramesOf(draft, plan, path);
   moveQueen(draft, plan);
   fileFollowUps(draft, plan, day, path);
+  takeKit(draft, plan.body.kit);
   draft.put('plan', { ...plan, status: 'done' });
 }
 

@@ -1,15 +1,25 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
-import type { KitLine } from '@incremen/core';
+import { againstStore, promisedKit, type KitLine } from '@incremen/core';
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { useApiary } from '../../mirror/hooks.ts';
 
-/** What to load before leaving; what is short stands out. */
-export function KitList({ kit }: { readonly kit: readonly KitLine[] }) {
+/** What to load before leaving, held against the store; what is short stands out. */
+export function KitList({ planId, kit }: { readonly planId: string; readonly kit: readonly KitLine[] }) {
+  const apiary = useApiary();
+  const lines = useMemo(() => againstStore(apiary, kit, promisedKit(apiary, planId)), [apiary, kit, planId]);
   return (
     <Box as="section">
-      <Heading as="h2" fontSize="1.15rem" mb={2}>
-        Bring
-      </Heading>
+      <Flex justify="space-between" align="baseline" mb={2}>
+        <Heading as="h2" fontSize="1.15rem">
+          Bring
+        </Heading>
+        <Link to="/store" className="inline-link no-print">
+          Store
+        </Link>
+      </Flex>
       <Box as="ul" listStyleType="none">
-        {kit.map((k) => (
+        {lines.map((k) => (
           <Flex as="li" key={k.what} gap={3} borderBottomWidth="1px" borderColor="line" py={1}>
             <Text w="1.6rem" textAlign="right" fontWeight="700">
               {k.count}
@@ -18,7 +28,7 @@ export function KitList({ kit }: { readonly kit: readonly KitLine[] }) {
               {k.what}
               {k.shortBy !== null && k.shortBy > 0 && (
                 <Text color="alarm" fontWeight="600">
-                  short by {k.shortBy}: the store has none left
+                  short by {k.shortBy}: the store has {k.inStore ? k.inStore : 'none left'}
                 </Text>
               )}
             </Box>

@@ -1,4 +1,4 @@
-import type { Step } from '@incremen/core';
+import { mayTakeNext, type AnyStep } from '@incremen/core';
 import { Check, Undo2 } from 'lucide-react';
 import { memo, useDeferredValue, useRef, useState } from 'react';
 import { afterPaint } from '../../ui/afterPaint.ts';
@@ -7,7 +7,7 @@ import { useLatest } from '../../ui/useLatest.ts';
 import './work.css';
 
 /** What is shown of a step, of whichever plan it is. */
-type Ticked = Pick<Step, 'id' | 'text' | 'detail' | 'doneOn'>;
+type Ticked = AnyStep;
 
 /** Steps that are drawn at once; those further down follow. */
 const AT_ONCE = 7;
@@ -20,12 +20,15 @@ export function StepList({
   steps,
   tick,
   onLast,
+  onNext,
 }: {
   readonly steps: readonly Ticked[];
   /** Resolves when the records have taken it in, or refused it. */
   readonly tick: (step: Ticked, done: boolean) => Promise<unknown>;
   /** The last step is to be ticked: the visit is closed first. */
   readonly onLast: (step: Ticked) => void;
+  /** Another hive is to be taken before the others; left out where there is only one. */
+  readonly onNext?: ((step: Ticked) => void) | undefined;
 }) {
   // A tick is painted before the records take it in: the glove gets its answer at once.
   const [early, setEarly] = useState<Readonly<Record<string, boolean>>>({});
@@ -36,6 +39,7 @@ export function StepList({
   const shown = all ? steps : steps.slice(0, doneCount + AT_ONCE);
   const lastTick = useRef(0);
   const isLast = doneCount === steps.length - 1;
+  const next = useLatest((step: Ticked) => onNext?.(step));
   // The same for every tick, so that only the rows that change are drawn anew.
   const tap = useLatest((step: Ticked, to: boolean) => {
     // The button that takes a tick back appears where the tick was: a gloved double tap must not hit it.
@@ -77,6 +81,7 @@ export function StepList({
             current={step.id === current?.id}
             last={isLast}
             tick={tap}
+            takeNext={onNext && step.kind === 'open' && mayTakeNext(steps, step.id) ? next : undefined}
           />
         ))}
       </ol>
@@ -90,12 +95,14 @@ const StepRow = memo(function StepRow({
   current,
   last,
   tick,
+  takeNext,
 }: {
   readonly step: Ticked;
   readonly done: boolean;
   readonly current: boolean;
   readonly last: boolean;
   readonly tick: (step: Ticked, to: boolean) => void;
+  readonly takeNext: ((step: Ticked) => void) | undefined;
 }) {
   // Plain elements: a work of a hundred steps has to open at once on a slow phone.
   return (
@@ -103,6 +110,11 @@ const StepRow = memo(function StepRow({
       <div className="step-words">
         <p className="step-text">{step.text}</p>
         {step.detail && <p className="step-detail">{step.detail}</p>}
+        {takeNext && (
+          <button type="button" className="step-next" {...onTap(() => takeNext(step))}>
+            Take this hive next
+          </button>
+        )}
       </div>
       {done ? (
         <button

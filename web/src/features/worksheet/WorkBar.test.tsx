@@ -123,12 +123,12 @@ describe('the bar above the work', () => {
 describe('what the device keeps', () => {
   it('is nothing when it cannot be read', () => {
     localStorage.setItem('incremen.work.p', '{"openedAt":3}');
-    expect(readClock('p')).toEqual({ openedAt: {}, pausedAt: null, closed: [] });
+    expect(readClock('p')).toEqual({ openedAt: {}, pausedAt: null, closed: [], until: null });
   });
 
   it('comes back as it was', () => {
-    keepClock('p', { openedAt: { a: 1 }, pausedAt: 2, closed: ['b'] });
-    expect(readClock('p')).toEqual({ openedAt: { a: 1 }, pausedAt: 2, closed: ['b'] });
+    keepClock('p', { openedAt: { a: 1 }, pausedAt: 2, closed: ['b'], until: 9 });
+    expect(readClock('p')).toEqual({ openedAt: { a: 1 }, pausedAt: 2, closed: ['b'], until: 9 });
     expect(readClock('q').pausedAt).toBeNull();
   });
 });

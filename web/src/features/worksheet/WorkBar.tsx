@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { count } from '../../ui/format.ts';
 import { ResumeCard } from './ResumeCard.tsx';
 import { StopPanel } from './StopPanel.tsx';
+import { UntilLine } from './UntilLine.tsx';
 import { useWorkClock } from './useWorkClock.ts';
 import './work.css';
 
@@ -30,11 +31,13 @@ export function WorkBar({
       <Split size={20} aria-hidden /> It went otherwise
     </button>
   );
+  const end = <UntilLine steps={steps} now={clock.now} until={clock.until} setUntil={clock.setUntil} />;
   if (state.done === 0 && state.open === null) {
     return (
       <div className="work-before">
         <p>About {count(state.minutesLeft, 'minute')} for one person.</p>
         {report}
+        {end}
       </div>
     );
   }
@@ -77,6 +80,7 @@ export function WorkBar({
       <button type="button" className="work-key" onClick={() => setWhy('stop')}>
         <Hand size={20} aria-hidden /> Stop for now
       </button>
+      {end}
     </div>
   );
 }

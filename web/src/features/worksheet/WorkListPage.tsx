@@ -28,7 +28,11 @@ export function WorkListPage() {
   );
   return (
     <Box>
-      <PageHeader title="Work" />
+      <PageHeader title="Work">
+        <Button asChild variant="outline" bg="sheet" minH="44px">
+          <Link to="/store">Store</Link>
+        </Button>
+      </PageHeader>
       <HivesToday />
       {lines.length === 0 && (
         <>

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { ClosingAnswer, WorkStep } from '@incremen/core';
+import type { AnyStep, ClosingAnswer } from '@incremen/core';
 import { memo, useDeferredValue, useState, type ReactNode } from 'react';
 import { Cautions } from './Cautions.tsx';
 import { ClosingPanel } from './ClosingPanel.tsx';
@@ -16,10 +16,11 @@ export function Worksheet({
   reportUnits,
   body,
   onTick,
+  onNext,
   children,
 }: {
   readonly planId: string;
-  readonly steps: readonly WorkStep[];
+  readonly steps: readonly AnyStep[];
   /** Units that answer before the visit closes. */
   readonly units: readonly ReportUnit[];
   /** Units that what was really done may be about. */
@@ -30,6 +31,8 @@ export function Worksheet({
   };
   /** With the last step come the answers of all units. */
   readonly onTick: (tick: { stepId: string; done: boolean; closing?: ClosingAnswer[] }) => Promise<unknown>;
+  /** Takes a hive before the others. */
+  readonly onNext?: (stepId: string) => void;
   /** What else is told beside the steps. */
   readonly children?: ReactNode;
 }) {
@@ -54,6 +57,7 @@ export function Worksheet({
               steps={steps}
               tick={({ id }, done) => onTick({ stepId: id, done })}
               onLast={({ id }) => setLast(id)}
+              onNext={onNext && (({ id }) => onNext(id))}
             />
           </>
         ) : (
@@ -65,7 +69,7 @@ export function Worksheet({
         )}
       </Box>
       {beside && (
-        <Beside kit={body.kit} cautions={body.cautions}>
+        <Beside planId={planId} kit={body.kit} cautions={body.cautions}>
           {children}
         </Beside>
       )}
@@ -74,17 +78,19 @@ export function Worksheet({
 }
 
 const Beside = memo(function Beside({
+  planId,
   kit,
   cautions,
   children,
 }: {
+  readonly planId: string;
   readonly kit: Parameters<typeof KitList>[0]['kit'];
   readonly cautions: readonly string[];
   readonly children: ReactNode;
 }) {
   return (
     <Box w={{ base: '100%', lg: '300px' }} flex="none" display="grid" gap={6}>
-      <KitList kit={kit} />
+      <KitList planId={planId} kit={kit} />
       <Cautions cautions={cautions} />
       {children}
     </Box>

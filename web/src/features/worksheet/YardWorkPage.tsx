@@ -1,5 +1,5 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { dayInWords, openFollowUps, type YardPlan } from '@incremen/core';
+import { dayInWords, openFollowUps, takeNext, type YardPlan } from '@incremen/core';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
@@ -56,6 +56,7 @@ function Steps({ plan }: { readonly plan: YardPlan }) {
         reportUnits={plan.body.units}
         body={plan.body}
         onTick={(tick) => send({ type: 'tickYardStep', day: today, ...tick })}
+        onNext={(id) => void send({ type: 'amendYardPlan', yardPlan: plan, steps: takeNext(steps, id) })}
       />
     </Box>
   );

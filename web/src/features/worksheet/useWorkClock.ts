@@ -28,11 +28,14 @@ export function useWorkClock(planId: string, state: WorkState) {
     endsAt: new Date(now + state.minutesLeft * 60_000),
     pausedAt: clock.pausedAt === null ? null : new Date(clock.pausedAt),
     closed: clock.closed,
+    now,
+    until: clock.until,
+    setUntil: (until: number | null) => change({ ...clock, until }),
     pause: (closed: readonly string[]) => change({ ...clock, pausedAt: Date.now(), closed: [...closed] }),
     goOn: () => {
       // What was closed for the time being is opened anew, and its clock begins again.
       const openedAgain = openStep === null ? clock.openedAt : { ...clock.openedAt, [openStep]: Date.now() };
-      change({ openedAt: openedAgain, pausedAt: null, closed: [] });
+      change({ ...clock, openedAt: openedAgain, pausedAt: null, closed: [] });
     },
   };
 }

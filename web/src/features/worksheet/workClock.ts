@@ -7,10 +7,12 @@ const clock = z.strictObject({
   pausedAt: z.number().nullable(),
   /** Steps that were closed for the time being when work was stopped. */
   closed: z.array(z.string()),
+  /** When it must be done: rain, dark or the end of the day; milliseconds since 1970. */
+  until: z.number().nullable().default(null),
 });
 export type WorkClock = z.infer<typeof clock>;
 
-const EMPTY: WorkClock = { openedAt: {}, pausedAt: null, closed: [] };
+const EMPTY: WorkClock = { openedAt: {}, pausedAt: null, closed: [], until: null };
 const keyOf = (planId: string) => `incremen.work.${planId}`;
 
 /** Reads what was kept; nothing when it cannot be read. */

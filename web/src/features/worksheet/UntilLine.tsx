@@ -1,0 +1,77 @@
+import { houseRules, stopBefore, type WorkStep } from '@incremen/core';
+import { CloudRain } from 'lucide-react';
+import { useState } from 'react';
+import { useOperation } from '../../mirror/hooks.ts';
+import { count } from '../../ui/format.ts';
+import { duskOn } from './dusk.ts';
+
+const clockOf = (at: Date) => at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+
+/** Rain, dark or the end of the day: whether work is done by then, and after which step to stop when it is not. */
+export function UntilLine({
+  steps,
+  now,
+  until,
+  setUntil,
+}: {
+  readonly steps: readonly WorkStep[];
+  /** Milliseconds since 1970. */
+  readonly now: number;
+  readonly until: number | null;
+  readonly setUntil: (until: number | null) => void;
+}) {
+  const operation = useOperation();
+  const [asking, setAsking] = useState(false);
+  const { latitudeDeg } = houseRules(operation.houseRules.changes);
+  const dusk = duskOn(new Date(now), operation.hemisphere === 'south' ? -latitudeDeg : latitudeDeg);
+  const choose = (at: number | null) => {
+    setUntil(at);
+    setAsking(false);
+  };
+  if (asking) {
+    return (
+      <div className="work-until" role="group" aria-label="Done by">
+        {[15, 30, 60].map((min) => (
+          <button key={min} type="button" className="work-key" onClick={() => choose(now + min * 60_000)}>
+            in {min} min
+          </button>
+        ))}
+        {dusk && dusk.getTime() > now && (
+          <button type="button" className="work-key" onClick={() => choose(dusk.getTime())}>
+            dark, about {clockOf(dusk)}
+          </button>
+        )}
+        <button type="button" className="work-key" data-quiet onClick={() => choose(null)}>
+          no end
+        </button>
+      </div>
+    );
+  }
+  const words = until === null ? null : wordsOf(steps, now, until);
+  return (
+    <div className="work-until" data-short={words?.short || undefined} role="status">
+      <button type="button" className="work-key" onClick={() => setAsking(true)}>
+        <CloudRain size={20} aria-hidden />
+        {until === null ? 'Rain or dark?' : `By ${clockOf(new Date(until))}`}
+      </button>
+      {words && <p>{words.text}</p>}
+    </div>
+  );
+}
+
+function wordsOf(
+  steps: readonly WorkStep[],
+  now: number,
+  until: number,
+): { readonly short: boolean; readonly text: string } {
+  const minutes = Math.max(0, Math.floor((until - now) / 60_000));
+  const { fits, needed, after } = stopBefore(steps, minutes);
+  const left = `${count(needed, 'minute')} needed, ${minutes} left`;
+  if (fits) return { short: false, text: `${left}: it will be done.` };
+  return {
+    short: true,
+    text: after
+      ? `${left}: stop after “${after.text}”, the rest another day.`
+      : `${left}: open no hive any more, close what is open.`,
+  };
+}
