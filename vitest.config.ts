@@ -32,8 +32,6 @@ export default defineConfig({
           root: 'web',
           include: ['src/**/*.test.{ts,tsx}'],
           environment: 'happy-dom',
-          // Loading the interface takes longer than testing it: its modules are loaded once, and each test cleans up.
-          isolate: false,
           setupFiles: ['./src/testing/setup.ts'],
           // Whole views are drawn; a busy machine takes its time.
           testTimeout: 30_000,

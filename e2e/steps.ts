@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { closeVisit, expect, type Records } from './fixtures.ts';
+import { closeVisit, expect, Records } from './fixtures.ts';
 
 /** Frames of the lower and the upper box of a strong colony, as keys: kind, quarters of it, quarters of bees. */
 export const STRONG = ['h43', 'h33', 'y24', 'm34', 'c34', 'c34', 'm34', 'y24', 'h33', 'h43'];
@@ -24,6 +24,15 @@ export async function workOff(page: Page): Promise<void> {
   }
   await closeVisit(page);
   await expect(page.getByRole('heading', { name: 'The work is done' })).toBeVisible();
+  // It is done on this device at once, and on the server when all of it has been sent.
+  const planId = new URL(page.url()).pathname.split('/').at(-1);
+  const sent = new Records(page);
+  await expect
+    .poll(async () => {
+      const { records: r } = await sent.get();
+      return [...r.plan, ...r.yardPlan].find((p) => p.id === planId)?.status;
+    })
+    .toBe('done');
 }
 
 export async function say(page: Page, part: string, what: string, answer: string): Promise<void> {

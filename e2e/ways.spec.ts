@@ -192,3 +192,60 @@ test('work is stopped for robbers, taken up again, and its tags are printed', as
   await expect(page.getByRole('heading', { level: 1, name: 'Hive tags' })).toBeVisible();
   await expect(page.getByRole('listitem')).toHaveCount(2);
 });
+
+test('a frame stays that was to go, and the queen is where nobody looked: the plan is made anew at once', async ({
+  page,
+  records,
+}) => {
+  await countTansy(page);
+  await page.goto(`/colonies/${await records.colonyId('Tansy')}/plan?method=walk-away-halves`);
+  await page.getByLabel('Name of the new colony').fill('Tansy Upper');
+  await page.getByRole('button', { name: /^Start/ }).click();
+  await expect(page.getByRole('progressbar', { name: 'Steps done' })).toBeVisible();
+  for (let i = 0; i < 2; i++) {
+    await page
+      .getByRole('button', { name: /^Done:/ })
+      .first()
+      .click();
+    await expect(page.getByText(new RegExp(`^${i + 1} of`))).toBeVisible();
+  }
+  // The queen walks on a frame of the upper box, which is to be lifted off.
+  await page.getByRole('button', { name: 'It went otherwise' }).click();
+  await page.getByText('The queen was found', { exact: true }).click();
+  const upper = page.getByRole('group', { name: 'Frames of Tansy, upper box' });
+  await upper.getByRole('button', { name: 'Frame 5' }).click();
+  const goOn = page.getByRole('button', { name: 'So it is: go on with this' });
+  await expect(goOn).toBeEnabled();
+  await goOn.click();
+  await expect(page.getByText('Queen found on Tansy, upper box, frame 5')).toBeVisible();
+  // Two combs of the lower box become a nuc that nobody had planned.
+  await page.getByRole('button', { name: 'It went otherwise' }).click();
+  await page.getByText('One more unit was made', { exact: true }).click();
+  const lower = page.getByRole('group', { name: 'Frames of Tansy, lower box' });
+  await lower.getByRole('button', { name: 'Frame 1', exact: true }).click();
+  await lower.getByRole('button', { name: 'Frame 3' }).click();
+  await page.getByLabel('Name of the new unit').fill('Yarrow');
+  await expect(page.getByText('There is a colony named Yarrow already.')).toBeVisible();
+  await page.getByLabel('Name of the new unit').fill('Tansy Third');
+  await expect(goOn).toBeEnabled();
+  await goOn.click();
+  await expect(page.getByText(/^One more unit made: Tansy Third/)).toBeVisible();
+  for (;;) {
+    const done = page.getByRole('button', { name: /^Done: / }).first();
+    if ((await done.count()) === 0) break;
+    await done.click();
+    if (await page.getByRole('region', { name: 'Close the visit' }).isVisible()) break;
+  }
+  await closeVisit(page);
+  await expect(page.getByRole('heading', { name: 'The work is done' })).toBeVisible();
+  await expect.poll(() => framesOf(records, 'Tansy Upper')).toBe(10);
+  expect(await framesOf(records, 'Tansy Third')).toBe(2);
+  const { records: r } = await records.get();
+  const idOf = (name: string) => r.colony.find((c) => c.name === name)?.id ?? '';
+  const raising = r.followUp.filter((f) => f.status === 'open' && f.topic === 'eggs-due');
+  // She is in the upper half: only the lower one raises a queen, and the nuc.
+  const watched = raising.flatMap((f) => f.colonyIds);
+  expect(watched).toContain(idOf('Tansy'));
+  expect(watched).toContain(idOf('Tansy Third'));
+  expect(watched).not.toContain(idOf('Tansy Upper'));
+});

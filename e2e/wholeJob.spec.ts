@@ -146,6 +146,8 @@ test('work: a tick can be taken back, a reload loses nothing, the whole work can
     .first()
     .click();
   await expect(page.getByText(/^1 of/)).toBeVisible();
+  // It is seen a moment before it is kept.
+  await page.waitForTimeout(700);
   await page.reload();
   await expect(page.getByText(/^1 of/)).toBeVisible();
   const bar = page.getByRole('progressbar', { name: 'Steps done' });

@@ -59,7 +59,12 @@ export function leftToDo(setup: Setup, donor: Donor, facts: WorkFacts): LeftToDo
       const part = partOf(at.boxId);
       if (setup.movable.includes(i) || setup.start.part[i] === part) settled.set(i, part);
       else hung.delete(f.id);
-    } else if (facts.reserved.has(f.id) || facts.shaken.has(f.id)) {
+    } else if (
+      facts.reserved.has(f.id) ||
+      facts.shaken.has(f.id) ||
+      (f.id === facts.queenOn && !isKnown(setup))
+    ) {
+      // Where nobody planned with her, she stays where she was found.
       settled.set(i, setup.restingPart[i] as 0 | 1);
     }
   });
@@ -85,6 +90,9 @@ function datedByVirgin({ virgin }: WorkFacts): Partial<Setup> {
   return virgin ? { emergence: windowAfter(virgin.day, 0, 0, 1), fromCells: true } : {};
 }
 
+/** The method says itself where the queen goes. */
+const isKnown = (setup: Setup) => setup.queen[0] !== 'unknown' && setup.queen[1] !== 'unknown';
+
 function queensUnder(
   setup: Setup,
   donor: Donor,
@@ -93,9 +101,8 @@ function queensUnder(
 ): Setup['queen'] {
   const frame = donor.frames.find((f) => f.id === facts.queenOn);
   const at = frame ? facts.hung.get(frame.id) : undefined;
-  const isKnown = setup.queen[0] !== 'unknown' && setup.queen[1] !== 'unknown';
   // On a comb that can still be carried she goes where the method wants her.
-  if (frame && isKnown) return setup.queen;
+  if (frame && isKnown(setup)) return setup.queen;
   const part = facts.queenIn ?? (frame ? partOf(at?.boxId ?? frame.boxId) : null);
   if (part === null) return setup.queen;
   return part === 0 ? ['here', 'elsewhere'] : ['elsewhere', 'here'];

@@ -179,6 +179,8 @@ describe('a queen found', () => {
     w.tell({ what: 'queen-found', colonyId: w.stay.colonyId, frameId: upper?.frame.id ?? '' });
     const { parts, followUps } = w.now().body;
     expect(parts.map((p) => p.queen)).toEqual(['elsewhere', 'here']);
+    // Her frame is not carried to the other half.
+    expect(parts[1].slots.map((s) => s.frameId)).toContain(upper?.frame.id);
     expect(followUps.map((f) => f.topic)).not.toContain('which-part');
     expect(followUps.every((f) => f.parts.join() === 'stay')).toBe(true);
     w.finish();

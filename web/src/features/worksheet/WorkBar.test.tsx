@@ -1,9 +1,11 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { ChakraProvider } from '@chakra-ui/react';
 import { act } from 'react';
+import { Provider } from 'react-redux';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { WorkStep } from '@incremen/core';
 import { system } from '../../app/theme.ts';
+import { demoStore } from '../../testing/renderView.tsx';
 import { keepClock, readClock } from './workClock.ts';
 import { WorkBar } from './WorkBar.tsx';
 
@@ -27,9 +29,11 @@ const steps = (done: number): WorkStep[] =>
   ].map(([kind, text], i) => step(`s${i}`, kind as WorkStep['kind'], text as string, i < done));
 
 const bar = (done: number) => (
-  <ChakraProvider value={system}>
-    <WorkBar planId="p" steps={steps(done)} onReport={() => undefined} />
-  </ChakraProvider>
+  <Provider store={demoStore()}>
+    <ChakraProvider value={system}>
+      <WorkBar planId="p" steps={steps(done)} onReport={() => undefined} />
+    </ChakraProvider>
+  </Provider>
 );
 const click = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 

@@ -1,0 +1,126 @@
+import 'fake-indexeddb/auto';
+import { applyChanges, decide, demoScenario, makePlan, type WorkReport } from '@incremen/core';
+import { reportWork } from '@incremen/core/repair';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { Route, Routes } from 'react-router';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { withoutNetwork } from '../../testing/noNetwork.ts';
+import { demoStore, renderView } from '../../testing/renderView.tsx';
+import { StorePage } from './StorePage.tsx';
+import { WorkPage } from './WorkPage.tsx';
+
+// Tests have no workers: the same work is done at once.
+vi.mock('../../workers/planner.ts', () => ({
+  warmUpPlanner: () => undefined,
+  plannerWorker: () => ({
+    repair: (...[apiary, planId, report, day]: [never, string, WorkReport, string]) =>
+      Promise.resolve(reportWork(apiary, planId, report, day, () => crypto.randomUUID())),
+  }),
+}));
+
+withoutNetwork();
+afterEach(cleanup);
+
+/** The work on a split of Tansy, at its first frame. */
+async function open() {
+  const { apiary } = demoScenario();
+  const tansy = Object.values(apiary.colony).find((c) => c.name === 'Tansy');
+  const made = makePlan(
+    apiary,
+    {
+      colonyId: tansy?.id ?? '',
+      methodId: 'queen-to-nuc',
+      day: '2026-05-15',
+      newName: 'Tansy II',
+      options: {},
+    },
+    () => crypto.randomUUID(),
+  );
+  if (!made.ok) throw new Error(made.problems[0]?.message);
+  const kept = decide(apiary, made.value.command);
+  if (!kept.ok) throw new Error(kept.problems[0]?.message);
+  const planId = made.value.command.plan.id;
+  const view = renderView(
+    <Routes>
+      <Route path="/worksheet/:planId" element={<WorkPage />} />
+      <Route path="/store" element={<StorePage />} />
+    </Routes>,
+    demoStore([], applyChanges(apiary, kept.value)),
+    `/worksheet/${planId}`,
+  );
+  const records = () => view.store.getState().mirror.apiary;
+  const current = () => document.querySelector<HTMLElement>('[aria-current=step]');
+  while (!/→/.test(current()?.textContent ?? '')) {
+    const before = current()?.textContent;
+    fireEvent.click(within(current()!).getByRole('button'));
+    await waitFor(() => expect(current()?.textContent).not.toBe(before));
+  }
+  await waitFor(() => expect(records().plan[planId]?.status).toBe('working'));
+  return { ...view, planId, records, current };
+}
+
+const click = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+const choose = (name: string) => fireEvent.click(screen.getByRole('radio', { name }));
+
+describe('what was really done', () => {
+  it('a frame that stayed: the plan that follows is shown first, then taken over', async () => {
+    const { planId, records, current } = await open();
+    const planned = current()?.querySelector('p')?.textContent ?? '';
+    click('It went otherwise');
+    const panel = screen.getByRole('region', { name: 'What was really done' });
+    expect(within(panel).getAllByRole('button', { pressed: true })).toHaveLength(1);
+    expect(screen.getByRole('button', { name: 'So it is: go on with this' })).toHaveProperty(
+      'disabled',
+      true,
+    );
+    choose('It stayed in Tansy');
+    expect(await screen.findByText('The plan then')).toBeTruthy();
+    expect([...document.querySelectorAll('.repair-goes')].map((e) => e.textContent)).toContain(planned);
+    expect(records().plan[planId]?.body.reports).toBeUndefined();
+    click('So it is: go on with this');
+    await waitFor(() =>
+      expect(records().plan[planId]?.body.reports?.[0]?.words).toMatch(/^Tansy, .* stayed$/),
+    );
+    expect(await screen.findByText(/^Tansy, .* stayed$/)).toBeTruthy();
+  });
+
+  it('what cannot be is said with its remedy, and nothing changes', async () => {
+    const { records, planId } = await open();
+    const before = records().plan[planId];
+    click('It went otherwise');
+    choose('One more unit was made');
+    fireEvent.click(screen.getAllByRole('button', { name: 'Frame 1' })[0]!);
+    fireEvent.change(screen.getByLabelText('Name of the new unit'), { target: { value: 'Yarrow' } });
+    expect(await screen.findByText('There is a colony named Yarrow already.')).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'So it is: go on with this' })).toHaveProperty(
+      'disabled',
+      true,
+    );
+    click('Back to the steps');
+    expect(records().plan[planId]).toBe(before);
+  });
+});
+
+describe('the end of the day', () => {
+  it('rain in a quarter of an hour: after which step to stop', async () => {
+    await open();
+    click('Rain or dark?');
+    click('in 15 min');
+    expect(screen.getByText(/minutes needed, 1[45] left: /)).toBeTruthy();
+    click(/^By \d\d:\d\d/);
+    click('no end');
+    expect(screen.queryByText(/minutes needed/)).toBeNull();
+  });
+});
+
+describe('the store', () => {
+  it('what is counted and short for a plan is said there and on the kit list', async () => {
+    const { router, planId } = await open();
+    expect(screen.queryByText(/the store has/)).toBeNull();
+    await router.navigate('/store');
+    fireEvent.click(await screen.findByRole('button', { name: 'More: hive tag' }));
+    expect(await screen.findByText('Short for the plans that are kept: 1 × hive tag.')).toBeTruthy();
+    await router.navigate(`/worksheet/${planId}`);
+    expect(await screen.findByText('short by 1: the store has 1')).toBeTruthy();
+  });
+});
