@@ -193,6 +193,9 @@ export {
   UNANSWERED,
   type ClosingAnswer,
   type ClosingDraft,
+  unitsOfPlan,
+  unitsOfYardPlan,
+  type ClosingUnit,
 } from './worksheet/closing.ts';
 
 export { colonyOfFrame, frameInWords, type KeptReport, type WorkReport } from './worksheet/workReport.ts';
@@ -200,5 +203,5 @@ export { stopBefore, type StopBefore } from './worksheet/stopBefore.ts';
 export type { AnyStep } from './worksheet/mergeSteps.ts';
 export { mayTakeNext, takeNext } from './worksheet/takeNext.ts';
 export { againstStore, promisedKit, storeLines, type StoreLine } from './worksheet/kitStore.ts';
-export { livingParts, tagsOfPlan, tagsOfYardPlan, type HiveTag } from './worksheet/hiveTags.ts';
+export { tagsOfPlan, tagsOfYardPlan, type HiveTag } from './worksheet/hiveTags.ts';
 export { hivesToday, type DaySorted, type HiveToday } from './worksheet/hivesToday.ts';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bothSides } from '../comb/contents.ts';
 import { makePlan } from '../plan/makePlan.ts';
-import { TestYard } from '../testing/builders.ts';
+import { closingFor, TestYard } from '../testing/builders.ts';
 import { applyChanges, type Change } from './change.ts';
 import type { Command } from './commands.ts';
 import { decide } from './decide.ts';
@@ -170,9 +170,15 @@ function attemptOne(
       );
       if (!planned.ok || !ask(planned.value.command)) return;
       const { steps } = planned.value.command;
-      const ticked = steps
-        .slice(0, a.ticks)
-        .every((s) => ask({ type: 'tickStep', stepId: s.id, done: true, day: '2026-05-10' }));
+      const ticked = steps.slice(0, a.ticks).every((s) =>
+        ask({
+          type: 'tickStep',
+          stepId: s.id,
+          done: true,
+          day: '2026-05-10',
+          ...closingFor(yard.apiary, s.id),
+        }),
+      );
       if (ticked && a.ticks >= steps.length) splitDone();
       return;
     }

@@ -74,8 +74,7 @@ describe('a colony on another day', () => {
     );
     if (!plan.ok) throw new Error('no plan');
     yard.run(plan.value.command);
-    for (const s of plan.value.command.steps)
-      yard.run({ type: 'tickStep', stepId: s.id, done: true, day: '2026-05-09' });
+    for (const s of plan.value.command.steps) yard.tick(s.id, '2026-05-09');
     const kin = Object.values(yard.apiary.colony);
     const queenless = kin.find((c) => c.separation?.queen === 'elsewhere')!;
     const on = framesOn(yard.apiary, queenless, '2026-05-31');

@@ -103,8 +103,7 @@ describe('parts of a split', () => {
     );
     if (!plan.ok) throw new Error('no plan');
     yard.run(plan.value.command);
-    for (const s of plan.value.command.steps)
-      yard.run({ type: 'tickStep', stepId: s.id, done: true, day: TODAY });
+    for (const s of plan.value.command.steps) yard.tick(s.id, TODAY);
     return yard;
   }
 

@@ -10,6 +10,7 @@ import { bothSides, type CellFinding, type FrameReading } from '../comb/contents
 import type { FrameSizeId } from '../comb/frameSizes.ts';
 import type { JournalEntry } from '../formats/bundle.ts';
 import type { MethodId } from '../methods/method.ts';
+import { unitsOfPlan } from '../worksheet/closing.ts';
 import { makePlan } from '../plan/makePlan.ts';
 import { noEvidence } from '../queen/evidence.ts';
 import type { MarkingColour } from '../queen/markingColour.ts';
@@ -143,10 +144,30 @@ export function demoScenario(): Scenario {
     );
     if (!planned.ok) throw new Error(`demo: ${planned.problems[0]?.message ?? 'no plan'}`);
     run(day, planned.value.command);
-    for (const step of planned.value.command.steps)
-      run(day, { type: 'tickStep', stepId: step.id, done: true, day });
+    const { plan, steps } = planned.value.command;
+    const closing = unitsOfPlan(plan).map(({ colonyId }) => ({ colonyId, ...LEFT_IN_ORDER }));
+    steps.forEach((step, i) =>
+      run(day, {
+        type: 'tickStep',
+        stepId: step.id,
+        done: true,
+        day,
+        ...(i === steps.length - 1 && { closing }),
+      }),
+    );
   }
 }
+
+/** How units are left when all went well. */
+const LEFT_IN_ORDER = {
+  entranceOpen: true,
+  lidOn: true,
+  tagOn: true,
+  queen: 'not-seen',
+  fed: 'no-need',
+  excluder: 'none',
+  strips: 'none',
+} as const;
 
 function hiveOf(colony: DemoColony, newId: () => string) {
   return {

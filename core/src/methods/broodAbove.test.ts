@@ -46,7 +46,7 @@ describe('brood moved above', () => {
     const [before] = Object.values(yard.apiary.colony);
     yard.run(command);
     for (const s of command.steps) {
-      yard.run({ type: 'tickStep', stepId: s.id, done: true, day: METHOD_DAY });
+      yard.tick(s.id, METHOD_DAY);
     }
     expect(Object.keys(yard.apiary.colony)).toEqual([before?.id]);
     const colony = yard.apiary.colony[before?.id ?? ''];

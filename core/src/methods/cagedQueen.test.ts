@@ -52,7 +52,7 @@ describe('split with a caged mated queen', () => {
     };
     yard.run(command);
     for (const step of command.steps) {
-      yard.run({ type: 'tickStep', stepId: step.id, day: command.plan.day, done: true } as never);
+      yard.tick(step.id, command.plan.day);
     }
     expect(yard.apiary.plan[command.plan.id]?.status).toBe('done');
     expect(yard.apiary.queen[queenId]?.whereabouts).toEqual({ known: 'colony', colonyId });

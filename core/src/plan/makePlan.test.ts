@@ -3,7 +3,7 @@ import { framesOfColony, openFollowUps, queenOf, queenPerhapsIn } from '../apiar
 import { bothSides, type FrameReading } from '../comb/contents.ts';
 import { seededIds } from '../demo/seededIds.ts';
 import type { MethodId } from '../methods/method.ts';
-import { TestYard } from '../testing/builders.ts';
+import { closingFor, TestYard } from '../testing/builders.ts';
 import { makePlan, type WorkedPlan } from './makePlan.ts';
 
 const honey = bothSides({ honey: 8, beeBread: 1, drawn: 1 }, 8);
@@ -43,7 +43,7 @@ const line = (plan: WorkedPlan, id: string) => {
 
 function workOff(yard: TestYard, plan: WorkedPlan, day = '2026-05-09'): void {
   yard.run(plan.command);
-  for (const s of plan.command.steps) yard.run({ type: 'tickStep', stepId: s.id, done: true, day });
+  for (const s of plan.command.steps) yard.tick(s.id, day);
 }
 
 describe('even walk-away halves', () => {
@@ -252,11 +252,11 @@ describe('what cannot be planned is said at once', () => {
     yard.run({ type: 'moveFrames', moves: [{ frameId: moved?.frameId ?? '', to: { place: 'store' } }] });
     const steps = [...plan.command.steps];
     const last = steps.pop();
-    for (const s of steps) yard.run({ type: 'tickStep', stepId: s.id, done: true, day: '2026-05-09' });
+    for (const s of steps) yard.tick(s.id, '2026-05-09');
     const before = yard.apiary;
-    expect(yard.refused({ type: 'tickStep', stepId: last?.id ?? '', done: true, day: '2026-05-09' })).toEqual(
-      ['frame-moved at stepId'],
-    );
+    const lastId = last?.id ?? '';
+    const tick = { type: 'tickStep' as const, stepId: lastId, done: true, day: '2026-05-09' };
+    expect(yard.refused({ ...tick, ...closingFor(yard.apiary, lastId) })).toEqual(['frame-moved at stepId']);
     expect(yard.apiary).toBe(before);
   });
 });

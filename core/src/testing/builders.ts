@@ -5,6 +5,34 @@ import { emptyApiary, newOperation, type Apiary, type Colony } from '../apiary/r
 import { framesOfColony } from '../apiary/views.ts';
 import type { FrameReading } from '../comb/contents.ts';
 import { seededIds } from '../demo/seededIds.ts';
+import type { Day } from '../calendar/day.ts';
+import { unitsOfPlan, unitsOfYardPlan, type ClosingAnswer } from '../worksheet/closing.ts';
+
+/** The answers that close the visit with this step; nothing while others are left. */
+export function closingFor(apiary: Apiary, stepId: string): { closing?: ClosingAnswer[] } {
+  const step = apiary.step[stepId];
+  const yardStep = apiary.yardStep[stepId];
+  const others = step
+    ? Object.values(apiary.step).filter((s) => s.planId === step.planId && s.id !== stepId)
+    : Object.values(apiary.yardStep).filter((s) => s.yardPlanId === yardStep?.yardPlanId && s.id !== stepId);
+  const plan = step && apiary.plan[step.planId];
+  const yardPlan = yardStep && apiary.yardPlan[yardStep.yardPlanId];
+  const units = plan ? unitsOfPlan(plan) : yardPlan ? unitsOfYardPlan(yardPlan) : [];
+  if (others.some((s) => s.doneOn === null) || units.length === 0) return {};
+  return { closing: units.map((u) => closedUp(u.colonyId)) };
+}
+
+/** A unit that was left as it should be. */
+export const closedUp = (colonyId: string): ClosingAnswer => ({
+  colonyId,
+  entranceOpen: true,
+  lidOn: true,
+  tagOn: true,
+  queen: 'not-seen',
+  fed: 'no-need',
+  excluder: 'none',
+  strips: 'none',
+});
 
 /** An apiary for tests: commands are carried out at once, and a refused one throws with its problems. */
 export class TestYard {
@@ -30,6 +58,12 @@ export class TestYard {
     if (!result.ok)
       throw new Error(result.problems.map((p) => `${p.path.join('.')}: ${p.message}`).join('\n'));
     this.apiary = applyChanges(this.apiary, result.value);
+  }
+
+  /** Ticks a step of either kind of plan; with the last one every unit answers. */
+  tick(stepId: string, day: Day): void {
+    const type = this.apiary.step[stepId] ? 'tickStep' : 'tickYardStep';
+    this.run({ type, stepId, done: true, day, ...closingFor(this.apiary, stepId) });
   }
 
   /** Problems of a command that must be refused, as `code at path`. */

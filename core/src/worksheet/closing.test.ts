@@ -50,6 +50,16 @@ describe('closing a visit', () => {
     command.steps.slice(0, -1).forEach((s) => tick(s.id));
     const kept = () => yard.apiary.plan[command.plan.id];
     expect(kept()?.body.closing).toBeUndefined();
+    // Neither without answers, nor with those of one part only.
+    const last = {
+      type: 'tickStep' as const,
+      stepId: command.steps.at(-1)?.id ?? '',
+      done: true,
+      day: METHOD_DAY,
+    };
+    expect(yard.refused(last)).toEqual(['not-closed at closing']);
+    expect(yard.refused({ ...last, closing: closing.slice(1) })).toEqual(['not-closed at closing']);
+    expect(kept()?.status).toBe('working');
     tick(command.steps.at(-1)?.id ?? '');
     expect(kept()?.status).toBe('done');
     expect(kept()?.body.closing).toEqual(closing);

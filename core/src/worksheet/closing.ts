@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import type { PlanBody } from '../plan/planBody.ts';
+import type { YardPlanBody } from '../yardplan/yardPlanBody.ts';
 
 /** Where the queen of a unit is when its lid goes on, as far as it is known. */
 export const QUEEN_AT_CLOSING = ['seen', 'not-seen', 'caged', 'none'] as const;
@@ -60,4 +62,36 @@ export function stillToAnswer(draft: ClosingDraft): string[] {
 export function answerOf(colonyId: string, draft: ClosingDraft): ClosingAnswer | null {
   const parsed = closingAnswer.safeParse({ colonyId, ...draft });
   return parsed.success ? parsed.data : null;
+}
+
+/** A unit that answers before a visit closes. */
+export interface ClosingUnit {
+  readonly colonyId: string;
+  readonly name: string;
+}
+
+/** The hives that a split leaves: brood that only went above makes none. */
+export function unitsOfPlan(plan: { readonly body: Pick<PlanBody, 'parts'> }): ClosingUnit[] {
+  return plan.body.parts.filter((p) => p.distance !== 'above');
+}
+
+/** The units that a plan for yards makes or changes. */
+export function unitsOfYardPlan({
+  body,
+}: {
+  readonly body: Pick<YardPlanBody, 'units' | 'moves' | 'shakes'>;
+}): YardPlanBody['units'] {
+  const changed = new Set([
+    ...body.moves.flatMap((m) => [m.fromKey, m.toKey]),
+    ...body.shakes.flatMap((s) => [s.fromKey, s.toKey]),
+  ]);
+  return body.units.filter((u) => u.kind === 'nuc' || changed.has(u.key));
+}
+
+/** The units that have not answered. */
+export function silentUnits(
+  units: readonly ClosingUnit[],
+  answers: readonly ClosingAnswer[] | undefined,
+): ClosingUnit[] {
+  return units.filter((u) => !answers?.some((a) => a.colonyId === u.colonyId));
 }

@@ -26,33 +26,35 @@ export function tagsOfPlan(apiary: Apiary, plan: Plan): HiveTag[] {
   const [stay, fresh] = plan.body.parts;
   const bothHave = stay.queen === 'here' && fresh.queen === 'here';
   // Brood that only went above makes no hive.
-  return livingParts(plan).map((part): HiveTag => {
-    const isNew = part.key === 'new';
-    const common = { colonyId: part.colonyId, name: part.name, day: plan.day, mother: isNew ? mother : null };
-    if (part.queen === 'here') {
-      return bothHave && isNew
-        ? {
-            ...common,
-            queen: 'mated, given in a cage',
-            year: null,
-            note: 'Cage on day 3 to 5. Robbers: small entrance.',
-          }
-        : {
-            ...common,
-            queen: isNew ? `old queen of ${mother ?? 'its parent'}` : 'its old queen',
-            year: oldYear,
-            note: 'Laying.',
-          };
-    }
-    return part.queen === 'unknown'
-      ? { ...common, queen: 'unknown until day 7', year: null, note: 'Eggs on day 7: the queen is here.' }
-      : { ...common, queen: 'raising, not mated yet', year, note: restNote(plan.body.followUps, part.key) };
-  });
-}
-
-/** The parts that are colonies of their own when the work is done. */
-export function livingParts(plan: Pick<Plan, 'body'>): Plan['body']['parts'][number][] {
-  return plan.body.parts.filter((p) => p.distance !== 'above');
+  return plan.body.parts
+    .filter((p) => p.distance !== 'above')
+    .map((part): HiveTag => {
+      const isNew = part.key === 'new';
+      const common = {
+        colonyId: part.colonyId,
+        name: part.name,
+        day: plan.day,
+        mother: isNew ? mother : null,
+      };
+      if (part.queen === 'here') {
+        return bothHave && isNew
+          ? {
+              ...common,
+              queen: 'mated, given in a cage',
+              year: null,
+              note: 'Cage on day 3 to 5. Robbers: small entrance.',
+            }
+          : {
+              ...common,
+              queen: isNew ? `old queen of ${mother ?? 'its parent'}` : 'its old queen',
+              year: oldYear,
+              note: 'Laying.',
+            };
+      }
+      return part.queen === 'unknown'
+        ? { ...common, queen: 'unknown until day 7', year: null, note: 'Eggs on day 7: the queen is here.' }
+        : { ...common, queen: 'raising, not mated yet', year, note: restNote(plan.body.followUps, part.key) };
+    });
 }
 
 /** Tags for the nucs that a yard plan makes. */

@@ -25,7 +25,7 @@ describe('the hives of a day', () => {
     const { yard, command } = methodPlan('walk-away-halves', [FULL_BOX, FULL_BOX]);
     yard.run(command);
     for (const s of command.steps) {
-      yard.run({ type: 'tickStep', stepId: s.id, done: true, day: METHOD_DAY });
+      yard.tick(s.id, METHOD_DAY);
     }
     const on = (days: number) => hivesToday(yard.apiary, addDays(METHOD_DAY, days));
     expect(names(on(2).must)).toEqual([]);

@@ -36,14 +36,14 @@ describe('equipment in the store', () => {
 
   it('is less by what the work leaves in the yard; tools come home', () => {
     const { yard, command, countOf } = storeOf({ [NUC_BOX]: 3, 'queen cage or clip': 2 });
-    for (const s of command.steps) yard.run({ type: 'tickStep', stepId: s.id, done: true, day: METHOD_DAY });
+    for (const s of command.steps) yard.tick(s.id, METHOD_DAY);
     expect([countOf(NUC_BOX), countOf('queen cage or clip')]).toEqual([2, 2]);
     expect(promisedKit(yard.apiary, null)).toEqual([]);
   });
 
   it('does not fall below nothing', () => {
     const { yard, command, countOf } = storeOf({ [NUC_BOX]: 0 });
-    for (const s of command.steps) yard.run({ type: 'tickStep', stepId: s.id, done: true, day: METHOD_DAY });
+    for (const s of command.steps) yard.tick(s.id, METHOD_DAY);
     expect(countOf(NUC_BOX)).toBe(0);
   });
 

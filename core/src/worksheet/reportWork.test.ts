@@ -36,7 +36,7 @@ function begun(
   const tick = (part: string | RegExp) => {
     const step = steps().find((s) => s.doneOn === null && s.text.match(part));
     if (!step) throw new Error(`no step ${String(part)}`);
-    yard.run({ type: 'tickStep', stepId: step.id, done: true, day: METHOD_DAY });
+    yard.tick(step.id, METHOD_DAY);
     return step;
   };
   const report = (what: WorkReport) => reportWork(yard.apiary, planId, what, METHOD_DAY, yard.newId);
@@ -47,7 +47,7 @@ function begun(
   };
   const finish = () => {
     for (const s of steps()) {
-      if (s.doneOn === null) yard.run({ type: 'tickStep', stepId: s.id, done: true, day: METHOD_DAY });
+      if (s.doneOn === null) yard.tick(s.id, METHOD_DAY);
     }
   };
   const [stay, fresh] = command.plan.body.parts;

@@ -89,7 +89,11 @@ function stepsInYard(
   const out = (u: YardUnit) =>
     laid.moves.filter((m) => m.fromUnit === u.index && m.toUnit !== u.index).length +
     plan.shakenFor.filter((s, i) => s !== null && problem.frames[i]?.home === u.index).length;
-  for (const g of givers.toSorted((a, b) => out(b) - out(a) || a.index - b.index)) {
+  // A hive with cells cannot wait: it is the first, while nothing has delayed the day yet.
+  const cells = (u: YardUnit) => problem.frames.some((f) => f.home === u.index && f.liveCells > 0);
+  const order = (a: YardUnit, b: YardUnit) =>
+    Number(cells(b)) - Number(cells(a)) || out(b) - out(a) || a.index - b.index;
+  for (const g of givers.toSorted(order)) {
     steps.push(...stepsAt(problem, plan, laid, g, nameOf));
   }
   for (const u of units.filter((v) => isHivedUp(v) && !givers.includes(v))) {

@@ -40,8 +40,7 @@ function halves(): TestYard {
   );
   if (!plan.ok) throw new Error('no plan');
   yard.run(plan.value.command);
-  for (const s of plan.value.command.steps)
-    yard.run({ type: 'tickStep', stepId: s.id, done: true, day: '2026-05-09' });
+  for (const s of plan.value.command.steps) yard.tick(s.id, '2026-05-09');
   return yard;
 }
 

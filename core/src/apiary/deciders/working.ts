@@ -4,6 +4,8 @@ import type { PlanPart } from '../../plan/planBody.ts';
 import type { CommandOf } from '../commands.ts';
 import type { Draft } from '../draft.ts';
 import type { Plan } from '../records.ts';
+import { unitsOfPlan } from '../../worksheet/closing.ts';
+import { closes } from './closingVisits.ts';
 import { takeKit } from './keepingKit.ts';
 import { boxesOfHive, queenOf } from '../views.ts';
 
@@ -42,6 +44,7 @@ export function decideTickStep(draft: Draft, command: CommandOf<'tickStep'>, pat
   const doneSteps = steps.filter((s) => s.doneOn !== null).length;
   if (doneSteps === steps.length) {
     const { closing } = command;
+    if (!closes(draft, unitsOfPlan(plan), closing, [...path, 'closing'])) return;
     carryOut(draft, closing ? { ...plan, body: { ...plan.body, closing } } : plan, command.day, path);
     return;
   }

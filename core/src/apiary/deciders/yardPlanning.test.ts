@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { bothSides, type FrameReading } from '../../comb/contents.ts';
-import { TestYard } from '../../testing/builders.ts';
+import { closingFor, TestYard } from '../../testing/builders.ts';
 import { fiveFrames, nucs, planned, problemOf, requestFor } from '../../testing/yardRequests.ts';
 import { makeYardPlan } from '../../yardplan/makeYardPlan.ts';
 import type { YardGoal } from '../../yardplan/request.ts';
@@ -56,7 +56,7 @@ function plan(
 
 function work(yard: TestYard, saved: CommandOf<'saveYardPlan'>, day = '2026-05-15') {
   yard.run(saved);
-  for (const step of saved.steps) yard.run({ type: 'tickYardStep', stepId: step.id, done: true, day });
+  for (const step of saved.steps) yard.tick(step.id, day);
 }
 
 const frameIds = (yard: TestYard) => Object.keys(yard.apiary.frame).toSorted();
@@ -76,14 +76,13 @@ describe('a plan for a yard, kept and worked', () => {
     const saved = plan(yard, [nucs(2)], { 'nucs/x/1': 'unused' });
     const first = saved.steps[0]!;
     yard.run(saved);
-    yard.run({ type: 'tickYardStep', stepId: first.id, done: true, day: '2026-05-16' });
+    yard.tick(first.id, '2026-05-16');
     expect(yard.apiary.yardPlan[saved.yardPlan.id]?.status).toBe('working');
     yard.run({ type: 'tickYardStep', stepId: first.id, done: false, day: '2026-05-16' });
     expect(yard.apiary.yardPlan[saved.yardPlan.id]?.status).toBe('draft');
     // Nothing has moved before the last tick.
     expect(coloniesOfYard(yard.apiary, yard.yardId)).toHaveLength(2);
-    for (const s of saved.steps)
-      yard.run({ type: 'tickYardStep', stepId: s.id, done: true, day: '2026-05-16' });
+    for (const s of saved.steps) yard.tick(s.id, '2026-05-16');
     expect(yard.apiary.yardPlan[saved.yardPlan.id]?.status).toBe('done');
     const colonies = coloniesOfYard(yard.apiary, yard.yardId);
     expect(colonies.map((c) => c.name)).toEqual(['Giver', 'Other', 'Nuc 1', 'Nuc 2']);
@@ -197,15 +196,23 @@ describe('a plan for a yard, kept and worked', () => {
       'frame-elsewhere at yardPlan.body.moves.',
     );
     const [first, ...rest] = saved.steps;
-    yard.run({ type: 'tickYardStep', stepId: first!.id, done: true, day: '2026-05-15' });
+    yard.tick(first!.id, '2026-05-15');
     expect(yard.refused({ type: 'tickYardStep', stepId: first!.id, done: true, day: '2026-05-15' })).toEqual([
       'step-done at stepId',
     ]);
-    for (const s of rest.slice(0, -1))
-      yard.run({ type: 'tickYardStep', stepId: s.id, done: true, day: '2026-05-15' });
+    for (const s of rest.slice(0, -1)) yard.tick(s.id, '2026-05-15');
+    expect(
+      yard.refused({
+        type: 'tickYardStep',
+        stepId: rest.at(-1)!.id,
+        done: true,
+        day: '2026-05-15',
+        ...closingFor(yard.apiary, rest.at(-1)!.id),
+      }),
+    ).toContain('frame-moved at stepId');
     expect(
       yard.refused({ type: 'tickYardStep', stepId: rest.at(-1)!.id, done: true, day: '2026-05-15' }),
-    ).toContain('frame-moved at stepId');
+    ).toEqual(['not-closed at closing']);
     const other = yardOf();
     const named = plan(other.yard, [nucs(1)], {});
     named.yardPlan.body.units.find((u) => u.kind === 'nuc')!.name = 'Giver';

@@ -1,6 +1,8 @@
 import type { CommandOf } from '../commands.ts';
 import type { Draft } from '../draft.ts';
+import { unitsOfYardPlan } from '../../worksheet/closing.ts';
 import { carryOutYardPlan } from './carryOutYardPlan.ts';
+import { closes } from './closingVisits.ts';
 
 type Path = readonly (string | number)[];
 
@@ -148,6 +150,7 @@ export function decideTickYardStep(draft: Draft, command: CommandOf<'tickYardSte
   const done = steps.filter((s) => s.doneOn !== null).length;
   if (done === steps.length) {
     const { closing } = command;
+    if (!closes(draft, unitsOfYardPlan(plan), closing, [...path, 'closing'])) return;
     carryOutYardPlan(draft, closing ? { ...plan, body: { ...plan.body, closing } } : plan, command.day, at);
     return;
   }

@@ -1,5 +1,5 @@
 import { Box, Button, Heading, Text } from '@chakra-ui/react';
-import { dayInWords, livingParts, methodById, type Plan } from '@incremen/core';
+import { dayInWords, methodById, unitsOfPlan, type Plan } from '@incremen/core';
 import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
@@ -58,7 +58,7 @@ function Steps({ plan }: { readonly plan: Plan }) {
       <Worksheet
         planId={plan.id}
         steps={steps}
-        units={livingParts(plan)}
+        units={unitsOfPlan(plan)}
         reportUnits={plan.body.parts}
         body={plan.body}
         // Work planned for another day is dated by the day on which it is ticked.

@@ -64,7 +64,9 @@ export function Worksheet({
           <ClosingPanel
             units={units}
             onBack={() => setLast(null)}
-            onClosed={(closing) => void onTick({ stepId: last, done: true, closing })}
+            onClosed={(closing) =>
+              void onTick({ stepId: last, done: true, ...(closing.length > 0 && { closing }) })
+            }
           />
         )}
       </Box>

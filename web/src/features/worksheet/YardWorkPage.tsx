@@ -1,5 +1,5 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { dayInWords, openFollowUps, takeNext, type YardPlan } from '@incremen/core';
+import { dayInWords, openFollowUps, takeNext, unitsOfYardPlan, type YardPlan } from '@incremen/core';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
@@ -52,7 +52,7 @@ function Steps({ plan }: { readonly plan: YardPlan }) {
       <Worksheet
         planId={plan.id}
         steps={steps}
-        units={unitsOf(plan)}
+        units={unitsOfYardPlan(plan)}
         reportUnits={plan.body.units}
         body={plan.body}
         onTick={(tick) => send({ type: 'tickYardStep', day: today, ...tick })}
@@ -65,18 +65,9 @@ function Steps({ plan }: { readonly plan: YardPlan }) {
 /** What was asked begins with a small letter where it stands in a list; as a title it does not. */
 const titleOf = (plan: YardPlan) => plan.name.charAt(0).toUpperCase() + plan.name.slice(1);
 
-/** Units that are made or changed by a plan. */
-function unitsOf(plan: YardPlan): YardPlan['body']['units'] {
-  const changed = new Set([
-    ...plan.body.moves.flatMap((m) => [m.fromKey, m.toKey]),
-    ...plan.body.shakes.flatMap((s) => [s.fromKey, s.toKey]),
-  ]);
-  return plan.body.units.filter((u) => u.kind === 'nuc' || changed.has(u.key));
-}
-
 function Done({ plan }: { readonly plan: YardPlan }) {
   const apiary = useApiary();
-  const colonies = unitsOf(plan).flatMap((u) => apiary.colony[u.colonyId] ?? []);
+  const colonies = unitsOfYardPlan(plan).flatMap((u) => apiary.colony[u.colonyId] ?? []);
   const due = openFollowUps(apiary).filter((f) =>
     f.colonyIds.some((id) => colonies.some((c) => c.id === id)),
   );
