@@ -40,7 +40,7 @@ export function ReportPanel({
   const apiary = useApiary();
   const { send, problems, busy } = useSend();
   const frameNow = current?.frameIds?.length === 1 ? (current.frameIds[0] ?? null) : null;
-  const [what, setWhat] = useState<WorkReport['what']>(frameNow ? 'frame-went' : 'queen-found');
+  const [what, setWhat] = useState<WorkReport['what']>(() => likelyWhat(current));
   const old = units.filter((u) => apiary.colony[u.colonyId]);
   const others = Object.values(apiary.colony)
     .filter((c) => c.endedOn === null && c.hiveId !== null && !units.some((u) => u.colonyId === c.id))
@@ -150,6 +150,12 @@ export function ReportPanel({
       </Flex>
     </Box>
   );
+}
+
+/** What is most likely to be told at a step. */
+function likelyWhat(current: WorkStep | null): WorkReport['what'] {
+  if (current?.frameIds?.length === 1) return 'frame-went';
+  return current?.kind === 'find' && /^(Reserve|Choose)/.test(current.text) ? 'cell-reserved' : 'queen-found';
 }
 
 const WHICH: Readonly<Record<Exclude<WorkReport['what'], 'virgin-seen'>, string>> = {
