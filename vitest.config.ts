@@ -9,7 +9,7 @@ export default defineConfig({
           root: 'core',
           include: ['src/**/*.test.ts'],
           environment: 'node',
-          testTimeout: 60_000,
+          testTimeout: 180_000,
           // Nothing in the core keeps state between calls: its modules are loaded once.
           isolate: false,
         },
@@ -21,8 +21,8 @@ export default defineConfig({
           root: 'server',
           include: ['src/**/*.test.ts'],
           environment: 'node',
-          testTimeout: 30_000,
-          hookTimeout: 60_000,
+          testTimeout: 120_000,
+          hookTimeout: 120_000,
           globalSetup: ['./src/testing/postgresForTests.ts'],
         },
       },
@@ -34,7 +34,7 @@ export default defineConfig({
           environment: 'happy-dom',
           setupFiles: ['./src/testing/setup.ts'],
           // Whole views are drawn; a busy machine takes its time.
-          testTimeout: 30_000,
+          testTimeout: 120_000,
         },
       },
     ],

@@ -128,6 +128,14 @@ try {
       .first()
       .click();
   await shoot(page, 'work');
+  await page.getByRole('button', { name: 'It went otherwise' }).click();
+  await page.getByText('It stayed in Sorrel', { exact: true }).click();
+  await page
+    .getByRole('button', { name: 'So it is: go on with this' })
+    .and(page.locator(':enabled'))
+    .waitFor();
+  await shoot(page, 'otherwise');
+  await page.getByRole('button', { name: 'Back to the steps' }).click();
   await page.goto('/follow-ups');
   await shoot(page, 'follow-ups');
   await look(page);
@@ -137,10 +145,6 @@ try {
   await shoot(page, 'records');
   await page.goto('/rules');
   await shoot(page, 'house-rules');
-  await page.getByRole('button', { name: /^Look:/ }).click();
-  await page.getByRole('button', { name: /^Look:/ }).click();
-  await page.goto('/');
-  await shoot(page, 'board-dark');
   const phone = await open(true);
   await phone.goto('/');
   await phone.getByRole('heading', { level: 1 }).waitFor();
