@@ -14,13 +14,14 @@ const COMBS: Readonly<Record<SketchFill, readonly ContentClass[]>> = {
 const WIDE = 50;
 const HIGH = 26;
 const GAP = 12;
-const MOST_BOXES = 3;
+const LEAST_HEIGHT = 2;
 
 /** How hives stand when the work is done: boxes with what fills them, queens, cells, an excluder. */
 export function WaySketch({ id, scale = 1 }: { readonly id: string; readonly scale?: number }) {
   const hives = WAY_SKETCHES[id] ?? [];
   const width = hives.length * (WIDE + GAP);
-  const height = MOST_BOXES * (HIGH + 2) + 16;
+  const boxes = Math.max(LEAST_HEIGHT, ...hives.map((h) => h.boxes.length));
+  const height = boxes * (HIGH + 2) + 16;
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
