@@ -96,7 +96,7 @@ describe('ways for a colony', () => {
   it('are each drawn', () => {
     for (const hives of Object.values(WAY_SKETCHES)) {
       expect(hives.length).toBeGreaterThan(0);
-      for (const h of hives) expect(h.boxes.length).toBeLessThanOrEqual(2);
+      for (const h of hives) expect(h.boxes.length).toBeLessThanOrEqual(3);
       expect(hives.filter((h) => h.isOld)).toHaveLength(1);
     }
   });

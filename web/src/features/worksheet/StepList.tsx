@@ -1,7 +1,6 @@
 import { mayTakeNext, type AnyStep } from '@incremen/core';
 import { Check, Undo2 } from 'lucide-react';
 import { memo, useDeferredValue, useRef, useState } from 'react';
-import { afterPaint } from '../../ui/afterPaint.ts';
 import { onTap } from '../../ui/onTap.ts';
 import { useLatest } from '../../ui/useLatest.ts';
 import './work.css';
@@ -53,7 +52,7 @@ export function StepList({
     // Taken in or refused: then the records say how it stands.
     const settled = () =>
       setEarly((e) => Object.fromEntries(Object.entries(e).filter(([id]) => id !== step.id)));
-    afterPaint(() => void tick(step, to).finally(settled));
+    void tick(step, to).finally(settled);
   });
   return (
     <>

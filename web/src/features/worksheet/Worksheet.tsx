@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { AnyStep, ClosingAnswer } from '@incremen/core';
-import { memo, useDeferredValue, useState, type ReactNode } from 'react';
+import { memo, useDeferredValue, useRef, useState, type ReactNode } from 'react';
+import { afterPaint } from '../../ui/afterPaint.ts';
 import { Cautions } from './Cautions.tsx';
 import { ClosingPanel } from './ClosingPanel.tsx';
 import { KitList } from './KitList.tsx';
@@ -38,6 +39,15 @@ export function Worksheet({
 }) {
   const [last, setLast] = useState<string | null>(null);
   const [reporting, setReporting] = useState(false);
+  // Ticks on their way to the records: the visit is closed after all of them.
+  const underway = useRef<Promise<unknown>>(Promise.resolve());
+  const afterwards = (work: () => Promise<unknown>) => {
+    const done = new Promise<unknown>((resolve) => {
+      afterPaint(() => resolve(work()));
+    });
+    underway.current = Promise.allSettled([underway.current, done]);
+    return done;
+  };
   // The steps first: what stands beside them is drawn a moment later.
   const beside = useDeferredValue(true, false);
   return (
@@ -55,7 +65,7 @@ export function Worksheet({
             <WorkBar planId={planId} steps={steps} onReport={() => setReporting(true)} />
             <StepList
               steps={steps}
-              tick={({ id }, done) => onTick({ stepId: id, done })}
+              tick={({ id }, done) => afterwards(() => onTick({ stepId: id, done }))}
               onLast={({ id }) => setLast(id)}
               onNext={onNext && (({ id }) => onNext(id))}
             />
@@ -65,7 +75,9 @@ export function Worksheet({
             units={units}
             onBack={() => setLast(null)}
             onClosed={(closing) =>
-              void onTick({ stepId: last, done: true, ...(closing.length > 0 && { closing }) })
+              void underway.current.then(() =>
+                onTick({ stepId: last, done: true, ...(closing.length > 0 && { closing }) }),
+              )
             }
           />
         )}

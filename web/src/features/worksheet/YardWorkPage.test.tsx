@@ -126,6 +126,8 @@ describe('the work of a yard plan', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Drop' }));
     fireEvent.click(screen.getByRole('button', { name: 'Drop the plan' }));
     await waitFor(() => expect(store.getState().mirror.apiary.yardPlan[planId]?.status).toBe('dropped'));
+    // It leads to the bench by itself first.
+    await screen.findByRole('heading', { name: 'Bench' });
     await router.navigate(`/worksheet/yard/${planId}`);
     expect(await screen.findByText(/^This plan was dropped/)).toBeTruthy();
     expect(screen.getByRole('link', { name: 'Plan again' }).getAttribute('href')).toBe('/plan');
