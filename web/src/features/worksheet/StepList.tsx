@@ -1,6 +1,6 @@
 import { mayTakeNext, type AnyStep } from '@incremen/core';
 import { Check, Undo2 } from 'lucide-react';
-import { memo, useDeferredValue, useRef, useState } from 'react';
+import { memo, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { onTap } from '../../ui/onTap.ts';
 import { useLatest } from '../../ui/useLatest.ts';
 import './work.css';
@@ -38,6 +38,10 @@ export function StepList({
   const shown = all ? steps : steps.slice(0, doneCount + AT_ONCE);
   const lastTick = useRef(0);
   const isLast = doneCount === steps.length - 1;
+  const canBeNext = useMemo(
+    () => new Set(steps.flatMap((s) => (s.kind === 'open' && mayTakeNext(steps, s.id) ? [s.id] : []))),
+    [steps],
+  );
   const next = useLatest((step: Ticked) => onNext?.(step));
   // The same for every tick, so that only the rows that change are drawn anew.
   const tap = useLatest((step: Ticked, to: boolean) => {
@@ -80,7 +84,7 @@ export function StepList({
             current={step.id === current?.id}
             last={isLast}
             tick={tap}
-            takeNext={onNext && step.kind === 'open' && mayTakeNext(steps, step.id) ? next : undefined}
+            takeNext={onNext && canBeNext.has(step.id) ? next : undefined}
           />
         ))}
       </ol>
