@@ -10,7 +10,7 @@ import { bothSides, type CellFinding, type FrameReading } from '../comb/contents
 import type { FrameSizeId } from '../comb/frameSizes.ts';
 import type { JournalEntry } from '../formats/bundle.ts';
 import type { MethodId } from '../methods/method.ts';
-import { unitsOfPlan } from '../worksheet/closing.ts';
+import { LEFT_IN_ORDER, unitsOfPlan } from '../worksheet/closing.ts';
 import { makePlan } from '../plan/makePlan.ts';
 import { noEvidence } from '../queen/evidence.ts';
 import type { MarkingColour } from '../queen/markingColour.ts';
@@ -157,17 +157,6 @@ export function demoScenario(): Scenario {
     );
   }
 }
-
-/** How units are left when all went well. */
-const LEFT_IN_ORDER = {
-  entranceOpen: true,
-  lidOn: true,
-  tagOn: true,
-  queen: 'not-seen',
-  fed: 'no-need',
-  excluder: 'none',
-  strips: 'none',
-} as const;
 
 function hiveOf(colony: DemoColony, newId: () => string) {
   return {

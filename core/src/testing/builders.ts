@@ -6,7 +6,7 @@ import { framesOfColony } from '../apiary/views.ts';
 import type { FrameReading } from '../comb/contents.ts';
 import { seededIds } from '../demo/seededIds.ts';
 import type { Day } from '../calendar/day.ts';
-import { unitsOfPlan, unitsOfYardPlan, type ClosingAnswer } from '../worksheet/closing.ts';
+import { LEFT_IN_ORDER, unitsOfPlan, unitsOfYardPlan, type ClosingAnswer } from '../worksheet/closing.ts';
 
 /** The answers that close the visit with this step; nothing while others are left. */
 export function closingFor(apiary: Apiary, stepId: string): { closing?: ClosingAnswer[] } {
@@ -19,20 +19,8 @@ export function closingFor(apiary: Apiary, stepId: string): { closing?: ClosingA
   const yardPlan = yardStep && apiary.yardPlan[yardStep.yardPlanId];
   const units = plan ? unitsOfPlan(plan) : yardPlan ? unitsOfYardPlan(yardPlan) : [];
   if (others.some((s) => s.doneOn === null) || units.length === 0) return {};
-  return { closing: units.map((u) => closedUp(u.colonyId)) };
+  return { closing: units.map(({ colonyId }) => ({ colonyId, ...LEFT_IN_ORDER })) };
 }
-
-/** A unit that was left as it should be. */
-export const closedUp = (colonyId: string): ClosingAnswer => ({
-  colonyId,
-  entranceOpen: true,
-  lidOn: true,
-  tagOn: true,
-  queen: 'not-seen',
-  fed: 'no-need',
-  excluder: 'none',
-  strips: 'none',
-});
 
 /** An apiary for tests: commands are carried out at once, and a refused one throws with its problems. */
 export class TestYard {

@@ -30,6 +30,17 @@ export type ClosingDraft = {
     ClosingAnswer[K] | (ClosingAnswer[K] extends true ? false : null);
 };
 
+/** A unit that was left as it should be, with nothing in it and nobody looked for. */
+export const LEFT_IN_ORDER = {
+  entranceOpen: true,
+  lidOn: true,
+  tagOn: true,
+  queen: 'not-seen',
+  fed: 'no-need',
+  excluder: 'none',
+  strips: 'none',
+} as const satisfies Omit<ClosingAnswer, 'colonyId'>;
+
 /** Nothing is answered yet. */
 export const UNANSWERED: ClosingDraft = {
   entranceOpen: false,

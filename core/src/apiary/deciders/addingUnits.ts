@@ -1,6 +1,7 @@
 import type { CommandOf } from '../commands.ts';
 import type { Draft } from '../draft.ts';
 import { colonyAtSlot } from '../views.ts';
+import { setUpUnit } from './settingUpUnit.ts';
 
 type Path = readonly (string | number)[];
 
@@ -28,31 +29,11 @@ export function decideAddUnit(draft: Draft, command: CommandOf<'addUnit'>, path:
       'Give the new one another name.',
     );
   }
-  const order = Object.values(draft.apiary.stand).filter((s) => s.yardId === unit.yardId).length;
-  draft.add('stand', { id: unit.standId, yardId: unit.yardId, name: unit.name, order }, path);
-  draft.add('hive', { id: unit.hiveId, standId: unit.standId, name: unit.name }, path);
-  draft.add(
-    'box',
+  setUpUnit(
+    draft,
+    unit,
     {
-      id: unit.boxId,
-      hiveId: unit.hiveId,
-      position: 0,
-      sizeId: unit.sizeId,
-      slots: unit.slots,
-      role: 'brood',
-      chambers: [{ colonyId: unit.colonyId, fromSlot: 1, toSlot: unit.slots }],
-      excluderBelow: false,
-    },
-    path,
-  );
-  draft.add(
-    'colony',
-    {
-      id: unit.colonyId,
-      name: unit.name,
-      hiveId: unit.hiveId,
       startedOn: day,
-      endedOn: null,
       origin: { how: 'split', fromColonyId: from.id, planId: plan.id },
       separation: {
         v: 1,
@@ -63,7 +44,7 @@ export function decideAddUnit(draft: Draft, command: CommandOf<'addUnit'>, path:
         emergence: null,
       },
     },
-    [...path, 'unit', 'colonyId'],
+    [...path, 'unit'],
   );
   command.frames.forEach(({ frameId, slot }, i) => {
     const at = [...path, 'frames', i, 'frameId'];

@@ -4,6 +4,7 @@ import type { Draft } from '../draft.ts';
 import type { Box, YardPlan } from '../records.ts';
 import { boxesOfHive, openFollowUps, queenOf } from '../views.ts';
 import { takeKit } from './keepingKit.ts';
+import { setUpUnit } from './settingUpUnit.ts';
 
 type Path = readonly (string | number)[];
 
@@ -73,32 +74,12 @@ function setUpNucs(draft: Draft, plan: YardPlan, day: Day, path: Path): void {
     const unit = plan.body.units.find((u) => u.colonyId === h.colonyId);
     const giver = draft.need('colony', h.fromColonyId, path);
     if (!unit || !giver) continue;
-    const order = Object.values(draft.apiary.stand).filter((s) => s.yardId === h.yardId).length;
-    draft.add('stand', { id: h.standId, yardId: h.yardId, name: unit.name, order }, path);
-    draft.add('hive', { id: h.hiveId, standId: h.standId, name: unit.name }, path);
-    draft.add(
-      'box',
-      {
-        id: h.boxId,
-        hiveId: h.hiveId,
-        position: 0,
-        sizeId: h.sizeId,
-        slots: h.slots,
-        role: 'brood',
-        chambers: wholeOf(h, h.colonyId),
-        excluderBelow: false,
-      },
-      path,
-    );
     const raises = unit.queen === 'raises' || unit.queen === 'cell';
-    draft.add(
-      'colony',
+    setUpUnit(
+      draft,
+      { ...h, name: unit.name },
       {
-        id: h.colonyId,
-        name: unit.name,
-        hiveId: h.hiveId,
         startedOn: day,
-        endedOn: null,
         origin: { how: 'split', fromColonyId: giver.id, planId: plan.id },
         separation: {
           v: 1,
