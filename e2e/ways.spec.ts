@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
-import { closeVisit, expect, test } from './fixtures.ts';
-import { countTansy, framesOf, say, workOff } from './steps.ts';
+import { expect, test } from './fixtures.ts';
+import { countTansy, framesOf, say, workOff, workThrough } from './steps.ts';
 
 async function waysOf(page: Page, name: string): Promise<void> {
   await page.goto('/');
@@ -152,13 +152,7 @@ test('a tall colony before a damp winter: one box, and a late nuc with a mated q
   await page.getByRole('button', { name: 'Start the work' }).click();
   await expect(page.getByRole('progressbar', { name: 'Steps done' })).toBeVisible();
   await expect(page.getByText('mated queen in her cage')).toBeVisible();
-  for (;;) {
-    const done = page.getByRole('button', { name: /^Done: / }).first();
-    if ((await done.count()) === 0) break;
-    await done.click();
-  }
-  await closeVisit(page);
-  await expect(page.getByRole('heading', { name: 'The work is done' })).toBeVisible();
+  await workThrough(page);
 });
 
 test('work is stopped for robbers, taken up again, and its tags are printed', async ({ page, records }) => {
@@ -230,14 +224,7 @@ test('a frame stays that was to go, and the queen is where nobody looked: the pl
   await expect(goOn).toBeEnabled();
   await goOn.click();
   await expect(page.getByText(/^One more unit made: Tansy Third/)).toBeVisible();
-  for (;;) {
-    const done = page.getByRole('button', { name: /^Done: / }).first();
-    if ((await done.count()) === 0) break;
-    await done.click();
-    if (await page.getByRole('region', { name: 'Close the visit' }).isVisible()) break;
-  }
-  await closeVisit(page);
-  await expect(page.getByRole('heading', { name: 'The work is done' })).toBeVisible();
+  await workThrough(page);
   await expect.poll(() => framesOf(records, 'Tansy Upper')).toBe(10);
   expect(await framesOf(records, 'Tansy Third')).toBe(2);
   const { records: r } = await records.get();

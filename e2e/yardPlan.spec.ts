@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
-import { closeVisit, expect, test } from './fixtures.ts';
-import { workedOut } from './steps.ts';
+import { expect, test } from './fixtures.ts';
+import { workedOut, workThrough } from './steps.ts';
 
 const hive = (page: Page, name: string, when: 'before' | 'after the work'): Locator =>
   page.getByRole('listbox', { name: `Frames of ${name} ${when}` });
@@ -212,13 +212,7 @@ test('levelling in early spring: who gives one capped comb to whom, before a col
   await expect(page.getByRole('progressbar', { name: 'Steps done' })).toBeVisible();
   await expect(page.getByText(/^Shake the bees of .* into a box for Burnet/).first()).toBeVisible();
   await expect(page.getByText(/In the shade for 5 to 10 minutes/).first()).toBeVisible();
-  for (;;) {
-    const done = page.getByRole('button', { name: /^Done: / }).first();
-    if ((await done.count()) === 0) break;
-    await done.click();
-  }
-  await closeVisit(page);
-  await expect(page.getByRole('heading', { name: 'The work is done' })).toBeVisible();
+  await workThrough(page);
   await expect(page.getByText(/^Come back on/)).toContainText('What was given is covered by bees');
   await expect.poll(async () => (await records.get()).records.yardPlan[0]?.status).toBe('done');
   const r = (await records.get()).records;
@@ -264,13 +258,7 @@ test('a nuc that has outgrown its box is hived up with stores of a honey-bound n
     page.getByText(/Hang the 5 frames of Clary into the new box, in the same order/),
   ).toBeVisible();
   await expect(page.getByText(/feed 1:1 this evening/)).toBeVisible();
-  for (;;) {
-    const done = page.getByRole('button', { name: /^Done: / }).first();
-    if ((await done.count()) === 0) break;
-    await done.click();
-  }
-  await closeVisit(page);
-  await expect(page.getByRole('heading', { name: 'The work is done' })).toBeVisible();
+  await workThrough(page);
   await expect.poll(async () => (await records.get()).records.yardPlan[0]?.status).toBe('done');
 
   const r = (await records.get()).records;

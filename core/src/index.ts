@@ -195,6 +195,7 @@ export {
   type ClosingDraft,
   unitsOfPlan,
   unitsOfYardPlan,
+  unitsBeside,
   type ClosingUnit,
 } from './worksheet/closing.ts';
 

@@ -145,7 +145,7 @@ export function demoScenario(): Scenario {
     if (!planned.ok) throw new Error(`demo: ${planned.problems[0]?.message ?? 'no plan'}`);
     run(day, planned.value.command);
     const { plan, steps } = planned.value.command;
-    const closing = unitsOfPlan(plan).map(({ colonyId }) => ({ colonyId, ...LEFT_IN_ORDER }));
+    const closing = unitsOfPlan(apiary, plan).map(({ colonyId }) => ({ colonyId, ...LEFT_IN_ORDER }));
     steps.forEach((step, i) =>
       run(day, {
         type: 'tickStep',

@@ -17,7 +17,7 @@ export function closingFor(apiary: Apiary, stepId: string): { closing?: ClosingA
     : Object.values(apiary.yardStep).filter((s) => s.yardPlanId === yardStep?.yardPlanId && s.id !== stepId);
   const plan = step && apiary.plan[step.planId];
   const yardPlan = yardStep && apiary.yardPlan[yardStep.yardPlanId];
-  const units = plan ? unitsOfPlan(plan) : yardPlan ? unitsOfYardPlan(yardPlan) : [];
+  const units = plan ? unitsOfPlan(apiary, plan) : yardPlan ? unitsOfYardPlan(apiary, yardPlan) : [];
   if (others.some((s) => s.doneOn === null) || units.length === 0) return {};
   return { closing: units.map(({ colonyId }) => ({ colonyId, ...LEFT_IN_ORDER })) };
 }

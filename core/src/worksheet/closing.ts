@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Apiary, Colony } from '../apiary/records.ts';
 import type { PlanBody } from '../plan/planBody.ts';
 import type { YardPlanBody } from '../yardplan/yardPlanBody.ts';
 
@@ -81,22 +82,41 @@ export interface ClosingUnit {
   readonly name: string;
 }
 
-/** The hives that a split leaves: brood that only went above makes none. */
-export function unitsOfPlan(plan: { readonly body: Pick<PlanBody, 'parts'> }): ClosingUnit[] {
-  return plan.body.parts.filter((p) => p.distance !== 'above');
+/** The hives that a split leaves, with those made beside the plan: brood that only went above makes none. */
+export function unitsOfPlan(
+  apiary: Pick<Apiary, 'colony'>,
+  plan: { readonly id: string; readonly body: Pick<PlanBody, 'parts'> },
+): ClosingUnit[] {
+  const planned = plan.body.parts.filter((p) => p.distance !== 'above');
+  return [...planned, ...unitsBeside(apiary, plan).map((c) => ({ colonyId: c.id, name: c.name }))];
 }
 
-/** The units that a plan for yards makes or changes. */
-export function unitsOfYardPlan({
-  body,
-}: {
-  readonly body: Pick<YardPlanBody, 'units' | 'moves' | 'shakes'>;
-}): YardPlanBody['units'] {
+/** The units that a plan for yards makes or changes, with those made beside it. */
+export function unitsOfYardPlan(
+  apiary: Pick<Apiary, 'colony'>,
+  plan: { readonly id: string; readonly body: Pick<YardPlanBody, 'units' | 'moves' | 'shakes'> },
+): ClosingUnit[] {
+  const { body } = plan;
   const changed = new Set([
     ...body.moves.flatMap((m) => [m.fromKey, m.toKey]),
     ...body.shakes.flatMap((s) => [s.fromKey, s.toKey]),
   ]);
-  return body.units.filter((u) => u.kind === 'nuc' || changed.has(u.key));
+  const planned = body.units.filter((u) => u.kind === 'nuc' || changed.has(u.key));
+  return [...planned, ...unitsBeside(apiary, plan).map((c) => ({ colonyId: c.id, name: c.name }))];
+}
+
+/** A plan of either kind, as far as its units are concerned. */
+type PlanOfUnits = { readonly id: string } & (
+  { readonly body: Pick<PlanBody, 'parts'> } | { readonly body: Pick<YardPlanBody, 'units'> }
+);
+
+/** The colonies that were made in the course of the work and stand in no plan. */
+export function unitsBeside(apiary: Pick<Apiary, 'colony'>, plan: PlanOfUnits): Colony[] {
+  const planned: readonly ClosingUnit[] = 'parts' in plan.body ? plan.body.parts : plan.body.units;
+  return Object.values(apiary.colony).filter(
+    (c) =>
+      c.origin.how === 'split' && c.origin.planId === plan.id && !planned.some((p) => p.colonyId === c.id),
+  );
 }
 
 /** The units that have not answered. */

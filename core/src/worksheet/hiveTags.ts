@@ -1,6 +1,7 @@
 import type { Apiary, Plan, YardPlan } from '../apiary/records.ts';
 import { queenOf } from '../apiary/views.ts';
 import { dayInWords, type Day } from '../calendar/day.ts';
+import { unitsBeside } from './closing.ts';
 
 /** What stands on the tag of a hive, so that in four weeks nobody has to guess. */
 export interface HiveTag {
@@ -17,7 +18,7 @@ export interface HiveTag {
   readonly note: string;
 }
 
-/** Tags for both parts of a split. */
+/** Tags for both parts of a split, and for units made beside it. */
 export function tagsOfPlan(apiary: Apiary, plan: Plan): HiveTag[] {
   const mother = apiary.colony[plan.colonyId]?.name ?? null;
   const old = queenOf(apiary, plan.colonyId);
@@ -26,7 +27,7 @@ export function tagsOfPlan(apiary: Apiary, plan: Plan): HiveTag[] {
   const [stay, fresh] = plan.body.parts;
   const bothHave = stay.queen === 'here' && fresh.queen === 'here';
   // Brood that only went above makes no hive.
-  return plan.body.parts
+  const planned = plan.body.parts
     .filter((p) => p.distance !== 'above')
     .map((part): HiveTag => {
       const isNew = part.key === 'new';
@@ -55,12 +56,13 @@ export function tagsOfPlan(apiary: Apiary, plan: Plan): HiveTag[] {
         ? { ...common, queen: 'unknown until day 7', year: null, note: 'Eggs on day 7: the queen is here.' }
         : { ...common, queen: 'raising, not mated yet', year, note: restNote(plan.body.followUps, part.key) };
     });
+  return [...planned, ...tagsBeside(apiary, plan)];
 }
 
-/** Tags for the nucs that a yard plan makes. */
+/** Tags for the nucs that a yard plan makes, and for units made beside it. */
 export function tagsOfYardPlan(apiary: Apiary, plan: YardPlan): HiveTag[] {
   const year = Number(plan.day.slice(0, 4));
-  return plan.body.newHives.map((hive): HiveTag => {
+  const planned = plan.body.newHives.map((hive): HiveTag => {
     const unit = plan.body.units.find((u) => u.colonyId === hive.colonyId);
     const mother = apiary.colony[hive.fromColonyId];
     const old = mother && queenOf(apiary, mother.id);
@@ -89,6 +91,23 @@ export function tagsOfYardPlan(apiary: Apiary, plan: YardPlan): HiveTag[] {
       case undefined:
         return { ...common, queen: 'raising, not mated yet', year, note };
     }
+  });
+  return [...planned, ...tagsBeside(apiary, plan)];
+}
+
+/** Tags for the units that were made in the course of the work: nobody planned a queen for them. */
+function tagsBeside(apiary: Apiary, plan: Plan | YardPlan): HiveTag[] {
+  return unitsBeside(apiary, plan).map((c) => {
+    const mother = c.origin.how === 'split' ? apiary.colony[c.origin.fromColonyId] : undefined;
+    return {
+      colonyId: c.id,
+      name: c.name,
+      day: c.startedOn,
+      mother: mother?.name ?? null,
+      queen: 'raising, or none: look on day 7',
+      year: Number(c.startedOn.slice(0, 4)),
+      note: 'Cells on day 7: it raises. None: give eggs, a cell or a queen.',
+    };
   });
 }
 

@@ -6,6 +6,8 @@ import { framesInStore, framesOfColony, openFollowUps } from '../apiary/views.ts
 import type { FrameReading } from '../comb/contents.ts';
 import type { MethodId } from '../methods/method.ts';
 import { COMBS, FULL_BOX, METHOD_DAY, methodPlan, withCells, withQueen } from '../testing/methodPlans.ts';
+import { unitsOfPlan } from './closing.ts';
+import { tagsOfPlan } from './hiveTags.ts';
 import { reportWork } from './reportWork.ts';
 import type { WorkReport } from './workReport.ts';
 
@@ -284,8 +286,11 @@ describe('one unit more than planned', () => {
         .filter((f) => f.colonyIds.includes(third?.id ?? ''))
         .map((f) => f.topic),
     ).toEqual(['which-part', 'rest', 'eggs-due']);
+    expect(unitsOfPlan(w.yard.apiary, w.now()).map((u) => u.name)).toContain('Third');
+    expect(tagsOfPlan(w.yard.apiary, w.now()).at(-1)).toMatchObject({ name: 'Third', mother: 'Old' });
     w.finish();
     expect(w.now().status).toBe('done');
+    expect(w.now().body.closing?.map((a) => a.colonyId)).toContain(third?.id);
   });
 
   it('needs a name that is free and frames of the colony', () => {

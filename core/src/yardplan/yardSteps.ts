@@ -4,6 +4,7 @@ import type { Evaluation } from './evaluate.ts';
 import { isHivedUp, type LaidMove, type LaidOut } from './layOutYard.ts';
 import { AT } from './measures.ts';
 import { STORE, type Assignment, type YardProblem, type YardUnit } from './problem.ts';
+import { boxOf, capital, slidesInWords, slotsInWords } from './stepPlaces.ts';
 
 /** A step before it gets an identifier. */
 export type StepDraft = Pick<YardStep, 'kind' | 'text' | 'detail'> & Partial<Pick<YardStep, 'frameIds'>>;
@@ -148,11 +149,10 @@ function stepsAt(
         'Cage her or set her frame aside. Not found in ten minutes: read each frame on both sides before it goes, and shake none that you are not sure of.',
     });
   }
-  for (const m of withBees) steps.push(moveStep(m, unit, nameOf, 'Bees stay on it.'));
+  const step = (m: LaidMove, how: string) => moveStep(m, unit, problem.units[m.toUnit], nameOf, how);
+  for (const m of withBees) steps.push(step(m, 'Bees stay on it.'));
   for (const m of bare) {
-    steps.push(
-      moveStep(m, unit, nameOf, 'Shake or brush its bees off here first: no queen travels, no bees fight.'),
-    );
+    steps.push(step(m, 'Shake or brush its bees off here first: no queen travels, no bees fight.'));
   }
   for (const s of shakes) {
     const colony = problem.units[s.target]?.kind === 'colony';
@@ -169,10 +169,7 @@ function stepsAt(
     steps.push({
       kind: 'move',
       text: `Slide ${within.length === 1 ? 'one frame' : `${within.length} frames`} in ${name}, brood to brood`,
-      detail: within
-        .map((m) => `Frame ${m.from?.slot ?? '?'} → slot ${m.to?.slot ?? '?'}`)
-        .join('; ')
-        .slice(0, 1500),
+      detail: slidesInWords(within, unit),
       frameIds: within.map((m) => m.frame.id),
     });
   }
@@ -188,7 +185,7 @@ function stepsAt(
     });
   }
   const fromStore = arriving.filter((m) => m.fromUnit === STORE);
-  if (fromStore.length > 0) steps.push(fillStep(fromStore, name));
+  if (fromStore.length > 0) steps.push(fillStep(fromStore, unit, name));
   steps.push({
     kind: 'close',
     text: `Close ${name}`,
@@ -212,7 +209,7 @@ function finishNuc(
   const fromStore = laid.moves.filter((m) => m.toUnit === nuc.index && m.fromUnit === STORE);
   const stores = seen.after[nuc.index]?.[AT.stores] ?? 0;
   const steps: StepDraft[] = [];
-  if (fromStore.length > 0) steps.push(fillStep(fromStore, name));
+  if (fromStore.length > 0) steps.push(fillStep(fromStore, nuc, name));
   steps.push({
     kind: 'check',
     text: `${name}: frames in order, brood together, honey outside`,
@@ -250,9 +247,15 @@ const QUEEN_STEP = {
   'old-queen': 'The old queen is in it. Tag it: her year, the date.',
 } as const;
 
-function moveStep(m: LaidMove, unit: YardUnit, nameOf: NameOf, how: string): StepDraft {
-  const to = m.toUnit === STORE ? 'the store' : nameOf(m.toUnit);
-  const where = m.to && m.toUnit !== STORE ? `, slot ${m.to.slot}` : '';
+function moveStep(
+  m: LaidMove,
+  unit: YardUnit,
+  target: YardUnit | undefined,
+  nameOf: NameOf,
+  how: string,
+): StepDraft {
+  const to = target ? nameOf(target.index) : 'the store';
+  const where = m.to && target ? `, ${boxOf(target, m.to)}slot ${m.to.slot}` : '';
   return {
     kind: 'move',
     text: `${capital(short(m.frame.label, unit.name))} → ${to}${where}`,
@@ -261,14 +264,14 @@ function moveStep(m: LaidMove, unit: YardUnit, nameOf: NameOf, how: string): Ste
   };
 }
 
-function fillStep(moves: readonly LaidMove[], name: string): StepDraft {
+function fillStep(moves: readonly LaidMove[], unit: YardUnit, name: string): StepDraft {
   const drawn = moves.filter((m) => m.frame.drawn > 0.5).length;
   const rest = moves.length - drawn;
   const parts = [...(drawn > 0 ? [`${drawn} drawn`] : []), ...(rest > 0 ? [`${rest} foundation`] : [])];
   return {
     kind: 'fill',
     text: `Fill ${name} from the store: ${parts.join(', ')}`,
-    detail: `${moves.length === 1 ? 'Slot' : 'Slots'} ${moves.map((m) => m.to?.slot ?? '?').join(', ')}.`,
+    detail: slotsInWords(moves, unit),
     frameIds: moves.map((m) => m.frame.id),
   };
 }
@@ -276,5 +279,3 @@ function fillStep(moves: readonly LaidMove[], name: string): StepDraft {
 /** "Tansy, lower box, frame 4" at Tansy is "lower box, frame 4". */
 const short = (label: string, unitName: string) =>
   label.startsWith(`${unitName}, `) ? label.slice(unitName.length + 2) : label;
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

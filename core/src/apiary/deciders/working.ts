@@ -44,7 +44,7 @@ export function decideTickStep(draft: Draft, command: CommandOf<'tickStep'>, pat
   const doneSteps = steps.filter((s) => s.doneOn !== null).length;
   if (doneSteps === steps.length) {
     const { closing } = command;
-    if (!closes(draft, unitsOfPlan(plan), closing, [...path, 'closing'])) return;
+    if (!closes(draft, unitsOfPlan(draft.apiary, plan), closing, [...path, 'closing'])) return;
     carryOut(draft, closing ? { ...plan, body: { ...plan.body, closing } } : plan, command.day, path);
     return;
   }

@@ -150,7 +150,7 @@ export function decideTickYardStep(draft: Draft, command: CommandOf<'tickYardSte
   const done = steps.filter((s) => s.doneOn !== null).length;
   if (done === steps.length) {
     const { closing } = command;
-    if (!closes(draft, unitsOfYardPlan(plan), closing, [...path, 'closing'])) return;
+    if (!closes(draft, unitsOfYardPlan(draft.apiary, plan), closing, [...path, 'closing'])) return;
     carryOutYardPlan(draft, closing ? { ...plan, body: { ...plan.body, closing } } : plan, command.day, at);
     return;
   }

@@ -1,8 +1,9 @@
 import { Box, Text } from '@chakra-ui/react';
-import { boxesOfColony, boxName, framesOfColony } from '@incremen/core';
+import { boxesOfColony, boxName, framesOfColony, readingOf, type PlacedFrame } from '@incremen/core';
+import { Slat } from '../../drawing/Slat.tsx';
 import { useApiary } from '../../mirror/hooks.ts';
 
-/** Frames of a colony by box and number, one or several of them to be chosen: large enough for a glove. */
+/** Frames of a colony as they look by the last count, one or several to be chosen: large enough for a glove. */
 export function FrameChoice({
   colonyId,
   chosen,
@@ -38,6 +39,7 @@ export function FrameChoice({
                   aria-label={`Frame ${f.slot}`}
                   onClick={() => onToggle(f.frame.id)}
                 >
+                  <FramePicture frame={f} />
                   {f.slot}
                 </button>
               ))}
@@ -45,5 +47,14 @@ export function FrameChoice({
         </Box>
       ))}
     </Box>
+  );
+}
+
+/** What was on the frame when it was last read. */
+function FramePicture({ frame }: { readonly frame: PlacedFrame }) {
+  return (
+    <svg viewBox="0 0 20 54" width="20" height="54" aria-hidden>
+      <Slat reading={readingOf(frame)} unread={frame.reading === null} x={3.5} y={4} height={42} />
+    </svg>
   );
 }

@@ -1,5 +1,5 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { addDays, dayInWords, methodById, openFollowUps, type Plan } from '@incremen/core';
+import { addDays, dayInWords, methodById, openFollowUps, type Plan, unitsBeside } from '@incremen/core';
 import { Link } from 'react-router';
 import { LaneAxis, TimeLane } from '../../drawing/TimeLane.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
@@ -10,7 +10,10 @@ import { DrawnColonies } from './DrawnColonies.tsx';
 export function WorkDone({ plan }: { readonly plan: Plan }) {
   const apiary = useApiary();
   const today = useToday();
-  const colonies = plan.body.parts.flatMap((p) => apiary.colony[p.colonyId] ?? []);
+  const colonies = [
+    ...plan.body.parts.map((p) => p.colonyId),
+    ...unitsBeside(apiary, plan).map((c) => c.id),
+  ].flatMap((id) => apiary.colony[id] ?? []);
   const due = openFollowUps(apiary).filter((f) =>
     f.colonyIds.some((id) => colonies.some((c) => c.id === id)),
   );

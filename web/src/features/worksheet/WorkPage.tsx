@@ -58,7 +58,7 @@ function Steps({ plan }: { readonly plan: Plan }) {
       <Worksheet
         planId={plan.id}
         steps={steps}
-        units={unitsOfPlan(plan)}
+        units={unitsOfPlan(apiary, plan)}
         reportUnits={plan.body.parts}
         body={plan.body}
         // Work planned for another day is dated by the day on which it is ticked.

@@ -52,7 +52,7 @@ function Steps({ plan }: { readonly plan: YardPlan }) {
       <Worksheet
         planId={plan.id}
         steps={steps}
-        units={unitsOfYardPlan(plan)}
+        units={unitsOfYardPlan(apiary, plan)}
         reportUnits={plan.body.units}
         body={plan.body}
         onTick={(tick) => send({ type: 'tickYardStep', day: today, ...tick })}
@@ -67,7 +67,7 @@ const titleOf = (plan: YardPlan) => plan.name.charAt(0).toUpperCase() + plan.nam
 
 function Done({ plan }: { readonly plan: YardPlan }) {
   const apiary = useApiary();
-  const colonies = unitsOfYardPlan(plan).flatMap((u) => apiary.colony[u.colonyId] ?? []);
+  const colonies = unitsOfYardPlan(apiary, plan).flatMap((u) => apiary.colony[u.colonyId] ?? []);
   const due = openFollowUps(apiary).filter((f) =>
     f.colonyIds.some((id) => colonies.some((c) => c.id === id)),
   );
