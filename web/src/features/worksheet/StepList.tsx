@@ -1,6 +1,7 @@
 import { mayTakeNext, type AnyStep } from '@incremen/core';
 import { Check, Undo2 } from 'lucide-react';
 import { memo, useDeferredValue, useMemo, useRef, useState } from 'react';
+import { afterPaint } from '../../ui/afterPaint.ts';
 import { onTap } from '../../ui/onTap.ts';
 import { useLatest } from '../../ui/useLatest.ts';
 import './work.css';
@@ -29,7 +30,7 @@ export function StepList({
   /** Another hive is to be taken before the others; left out where there is only one. */
   readonly onNext?: ((step: Ticked) => void) | undefined;
 }) {
-  // A tick is painted before the records take it in: the glove gets its answer at once.
+  // Ticks that the records have not taken in yet.
   const [early, setEarly] = useState<Readonly<Record<string, boolean>>>({});
   const isDone = (s: Ticked) => early[s.id] ?? s.doneOn !== null;
   const current = steps.find((s) => !isDone(s));
@@ -44,19 +45,20 @@ export function StepList({
   );
   const next = useLatest((step: Ticked) => onNext?.(step));
   // The same for every tick, so that only the rows that change are drawn anew.
-  const tap = useLatest((step: Ticked, to: boolean) => {
+  const tap = useLatest((step: Ticked, to: boolean): Promise<unknown> | null => {
     // The button that takes a tick back appears where the tick was: a gloved double tap must not hit it.
-    if (!to && performance.now() - lastTick.current < DOUBLE_TAP_MS) return;
+    if (!to && performance.now() - lastTick.current < DOUBLE_TAP_MS) return null;
     if (to) lastTick.current = performance.now();
     if (to && isLast) {
       onLast(step);
-      return;
+      return null;
     }
-    setEarly((e) => ({ ...e, [step.id]: to }));
+    // The row answers the glove by itself; the bar and the next step follow with the next picture.
+    afterPaint(() => setEarly((e) => ({ ...e, [step.id]: to })));
     // Taken in or refused: then the records say how it stands.
     const settled = () =>
       setEarly((e) => Object.fromEntries(Object.entries(e).filter(([id]) => id !== step.id)));
-    void tick(step, to).finally(settled);
+    return tick(step, to).finally(settled);
   });
   return (
     <>
@@ -94,7 +96,7 @@ export function StepList({
 
 const StepRow = memo(function StepRow({
   step,
-  done,
+  done: doneByList,
   current,
   last,
   tick,
@@ -104,9 +106,18 @@ const StepRow = memo(function StepRow({
   readonly done: boolean;
   readonly current: boolean;
   readonly last: boolean;
-  readonly tick: (step: Ticked, to: boolean) => void;
+  /** Null: it does nothing now. */
+  readonly tick: (step: Ticked, to: boolean) => Promise<unknown> | null;
   readonly takeNext: ((step: Ticked) => void) | undefined;
 }) {
+  const [pressed, setPressed] = useState<boolean | null>(null);
+  const done = pressed ?? doneByList;
+  const press = (to: boolean) => {
+    const taken = tick(step, to);
+    if (!taken) return;
+    setPressed(to);
+    void taken.finally(() => setPressed(null));
+  };
   // Plain elements: a work of a hundred steps has to open at once on a slow phone.
   return (
     <li className="step" data-done={done || undefined} aria-current={current ? 'step' : undefined}>
@@ -124,7 +135,7 @@ const StepRow = memo(function StepRow({
           type="button"
           className="step-back"
           aria-label={`Not done after all: ${step.text}`}
-          {...onTap(() => tick(step, false))}
+          {...onTap(() => press(false))}
         >
           <Undo2 size={20} aria-hidden />
         </button>
@@ -133,7 +144,7 @@ const StepRow = memo(function StepRow({
           type="button"
           className="step-done"
           aria-label={`Done: ${step.text}`}
-          {...onTap(() => tick(step, true))}
+          {...onTap(() => press(true))}
         >
           <Check size={26} aria-hidden />
           <span>{last ? 'Finish' : 'Done'}</span>

@@ -1,0 +1,202 @@
+import { BROOD_COMB, STORES_COMB, type CalledFrame } from './calledFrame.ts';
+
+/** What a place is to have when the break-up is done. */
+export interface Place {
+  /** Frames that still go in; for a giver the combs that its boxes can take back. */
+  readonly slots: number;
+  readonly broodCombs: { readonly min: number; readonly max: number };
+  /** Brood at least, in full frames. */
+  readonly broodFrames: number;
+  readonly storesCombs: number;
+  readonly emptyCombs: number;
+  /** It raises its own queen: eggs or open brood must be in it. */
+  readonly raises: boolean;
+  /** A giver: what is in it beyond its floor is neither good nor bad, and its bees fly home to it. */
+  readonly giver: boolean;
+  /** A giver that is broken up wholly: nothing is to stay in it. */
+  readonly dissolved: boolean;
+}
+
+/**
+ * What falls short, in points of which 100 are a full frame of brood. The other weights are judgement, no source: a
+ * comb of food can be replaced by feed, an empty one by the store.
+ */
+const POINTS = {
+  broodFrame: 100,
+  broodCombShort: 40,
+  broodCombOver: 30,
+  storesComb: 50,
+  emptyComb: 8,
+  /** A frame of brood that bees do not cover. */
+  uncovered: 60,
+  noYoung: 120,
+  /** A frame left in a colony that was to be broken up wholly. */
+  leftBehind: 30,
+  /** The strongest unit against the weakest, for each frame of brood. */
+  uneven: 30,
+} as const;
+
+/** Numbers kept for each place while frames are put into it. */
+const SUMS = 7;
+const BROOD = 0;
+const BROOD_COMBS = 1;
+const STORES = 2;
+const EMPTY = 3;
+const COVER = 4;
+const YOUNG = 5;
+const FRAMES = 6;
+
+/**
+ * The places of a break-up, with what has gone into each: cheap to change, to copy and to value, since thousands of
+ * endings are tried for every frame that is called.
+ */
+export class BreakUp {
+  readonly places: readonly Place[];
+  private readonly sums: Float64Array;
+  /** What falls short at each place; kept until something in it changes. */
+  private readonly shorts: Float64Array;
+  private readonly coverPerBee: number;
+
+  /** @param coverPerBee - frames of brood that a frame of bees covers (house rule) */
+  constructor(places: readonly Place[], coverPerBee: number) {
+    this.places = places;
+    this.coverPerBee = coverPerBee;
+    this.sums = new Float64Array(places.length * SUMS);
+    this.shorts = new Float64Array(places.length);
+    places.forEach((_, i) => this.value(i));
+  }
+
+  copy(): BreakUp {
+    const other = new BreakUp(this.places, this.coverPerBee);
+    other.become(this);
+    return other;
+  }
+
+  /** Becomes like another of the same places, without taking new memory. */
+  become(other: BreakUp): void {
+    this.sums.set(other.sums);
+    this.shorts.set(other.shorts);
+  }
+
+  free(place: number): number {
+    return (this.places[place]?.slots ?? 0) - (this.sums[place * SUMS + FRAMES] ?? 0);
+  }
+
+  put(place: number, f: CalledFrame): void {
+    this.add(place, f, 1);
+    this.value(place);
+  }
+
+  take(place: number, f: CalledFrame): void {
+    this.add(place, f, -1);
+    this.value(place);
+  }
+
+  /** Frame `f` of place `a` and frame `g` of place `b` change places. */
+  exchange(a: number, f: CalledFrame, b: number, g: CalledFrame): void {
+    this.add(a, f, -1);
+    this.add(a, g, 1);
+    this.add(b, g, -1);
+    this.add(b, f, 1);
+    this.value(a);
+    this.value(b);
+  }
+
+  /** Whether two places are the same to a frame: of the same wishes, and with the same in them. */
+  alike(a: number, b: number): boolean {
+    if (this.places[a] !== this.places[b]) return false;
+    for (let k = 0; k < SUMS; k++) {
+      if (this.sums[a * SUMS + k] !== this.sums[b * SUMS + k]) return false;
+    }
+    return true;
+  }
+
+  private add(place: number, f: CalledFrame, sign: 1 | -1): void {
+    const s = this.sums;
+    const at = place * SUMS;
+    const cover = f.bees * (this.places[place]?.giver ? 1 : f.stays);
+    s[at + BROOD] = (s[at + BROOD] as number) + sign * f.brood;
+    s[at + COVER] = (s[at + COVER] as number) + sign * cover;
+    s[at + YOUNG] = (s[at + YOUNG] as number) + sign * f.young;
+    s[at + FRAMES] = (s[at + FRAMES] as number) + sign;
+    if (f.brood >= BROOD_COMB) s[at + BROOD_COMBS] = (s[at + BROOD_COMBS] as number) + sign;
+    if (f.stores >= STORES_COMB) s[at + STORES] = (s[at + STORES] as number) + sign;
+    if (f.empty >= STORES_COMB) s[at + EMPTY] = (s[at + EMPTY] as number) + sign;
+  }
+
+  private value(place: number): void {
+    const p = this.places[place] as Place;
+    const s = this.sums;
+    const at = place * SUMS;
+    const brood = s[at + BROOD] as number;
+    const combs = s[at + BROOD_COMBS] as number;
+    let points =
+      POINTS.broodFrame * above(p.broodFrames - brood) +
+      POINTS.broodCombShort * above(p.broodCombs.min - combs) +
+      POINTS.storesComb * above(p.storesCombs - (s[at + STORES] as number)) +
+      POINTS.emptyComb * above(p.emptyCombs - (s[at + EMPTY] as number));
+    if (p.dissolved) points += POINTS.leftBehind * (s[at + FRAMES] as number);
+    if (!p.giver) {
+      points +=
+        POINTS.broodCombOver * above(combs - p.broodCombs.max) +
+        POINTS.uncovered * above(brood - this.coverPerBee * (s[at + COVER] as number));
+      if (p.raises && (s[at + YOUNG] as number) < ENOUGH_YOUNG) points += POINTS.noYoung;
+    }
+    this.shorts[place] = points;
+  }
+
+  /** What falls short at one place, in points. */
+  shortAt(place: number): number {
+    return this.shorts[place] ?? 0;
+  }
+
+  /** How uneven the units are in brood, in points. */
+  private uneven(): number {
+    let low = Infinity;
+    let high = -Infinity;
+    const n = this.places.length;
+    for (let i = 0; i < n; i++) {
+      if ((this.places[i] as Place).giver) continue;
+      const brood = this.sums[i * SUMS + BROOD] as number;
+      if (brood < low) low = brood;
+      if (brood > high) high = brood;
+    }
+    return high > low ? POINTS.uneven * (high - low) : 0;
+  }
+
+  /** What falls short at two places and for all together: what an exchange between them can change. */
+  shortOfTwo(a: number, b: number): number {
+    return (this.shorts[a] as number) + (this.shorts[b] as number) + this.uneven();
+  }
+
+  /** All that falls short, in points: lower is better. */
+  short(): number {
+    let points = this.uneven();
+    for (let i = 0; i < this.places.length; i++) points += this.shorts[i] as number;
+    return points;
+  }
+
+  /** The place where a frame leaves least short; -1 when there is room nowhere. */
+  bestPlace(f: CalledFrame): number {
+    let best = -1;
+    let least = Infinity;
+    const uneven = this.uneven();
+    for (let i = 0; i < this.places.length; i++) {
+      if (this.free(i) < 1) continue;
+      const before = this.shorts[i] as number;
+      this.put(i, f);
+      const change = (this.shorts[i] as number) - before + this.uneven() - uneven;
+      this.take(i, f);
+      if (change < least - 1e-9) {
+        least = change;
+        best = i;
+      }
+    }
+    return best;
+  }
+}
+
+/** Eggs and open brood from which bees can choose, in frames: a part of a comb is enough. */
+const ENOUGH_YOUNG = 0.1;
+
+const above = (x: number) => (x > 0 ? x : 0);

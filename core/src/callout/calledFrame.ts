@@ -1,0 +1,34 @@
+import { shareOf, shareOfBees, type FrameReading } from '../comb/contents.ts';
+import { stayShare, type Distance, type StayShares } from '../drift/drift.ts';
+
+/** What counts of a frame when it is to be given a place, in frames. */
+export interface CalledFrame {
+  /** Worker brood of all stages. */
+  readonly brood: number;
+  /** Eggs and open brood: what a queen can be raised from, in part. */
+  readonly young: number;
+  /** Honey and nectar. */
+  readonly stores: number;
+  /** Empty drawn comb. */
+  readonly empty: number;
+  readonly bees: number;
+  /** Share of its bees that stay with it in a new box in the same yard; see `drift`. */
+  readonly stays: number;
+}
+
+/** A comb counts as a brood comb from this share of brood, as in the recipes. */
+export const BROOD_COMB = 0.25;
+/** A comb counts as a stores comb from this share of honey and nectar, and as empty from this share of drawn cells. */
+export const STORES_COMB = 0.5;
+
+/** What a reading comes to. */
+export function calledFrame(reading: FrameReading, shares: StayShares, distance: Distance): CalledFrame {
+  return {
+    brood: shareOf(reading, 'eggs', 'open', 'capped', 'emerging'),
+    young: shareOf(reading, 'eggs', 'open'),
+    stores: shareOf(reading, 'honey', 'nectar'),
+    empty: shareOf(reading, 'drawn'),
+    bees: shareOfBees(reading),
+    stays: stayShare(reading, distance, shares),
+  };
+}

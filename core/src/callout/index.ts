@@ -1,0 +1,22 @@
+/** Where a called frame goes: loaded with the pad and the bench alone. */
+export { BreakUp, type Place } from './breakUpWorth.ts';
+export { BROOD_COMB, calledFrame, STORES_COMB, type CalledFrame } from './calledFrame.ts';
+export {
+  adviseCall,
+  bestCorrection,
+  FUTURES,
+  MOST_ASIDE,
+  type Choice,
+  type Correction,
+  type RatedChoice,
+} from './adviseCall.ts';
+export {
+  countError,
+  sampleFrame,
+  seededRandom,
+  UNCOUNTED,
+  UNCOUNTED_SPREAD,
+  type CountError,
+  type Outcome,
+} from './expectation.ts';
+export * from './simulatedBreakUp.ts';

@@ -1,0 +1,67 @@
+import type { BreakUp } from './breakUpWorth.ts';
+import type { CalledFrame } from './calledFrame.ts';
+
+/** Frames in one order and where each is, by the same index; -1 while it has no place. */
+export interface Settled {
+  readonly frames: readonly CalledFrame[];
+  readonly at: Int8Array;
+}
+
+/** Puts every frame that has no place where it leaves least short; combs that are hardest to place come first. */
+export function placeAll(state: BreakUp, { frames, at }: Settled): void {
+  const open = frames.map((f, i) => ({ f, i })).filter(({ i }) => (at[i] ?? -1) < 0);
+  for (const { f, i } of open.toSorted((a, b) => use(b.f) - use(a.f))) {
+    const place = state.bestPlace(f);
+    at[i] = place;
+    if (place >= 0) state.put(place, f);
+  }
+}
+
+const use = (f: CalledFrame) => f.brood + 0.6 * f.stores;
+
+/**
+ * Moves and exchanges frames for as long as that leaves less short.
+ *
+ * @param fixed - so many frames at the beginning stay where they are
+ * @param rounds - so often at most all pairs are gone through
+ */
+export function improve(state: BreakUp, { frames, at }: Settled, fixed = 0, rounds = 20): void {
+  const n = frames.length;
+  for (let round = 0; round < rounds; round++) {
+    let better = false;
+    for (let i = fixed; i < n; i++) {
+      const a = frames[i] as CalledFrame;
+      if ((at[i] ?? -1) < 0) continue;
+      for (let to = 0; to < state.places.length; to++) {
+        const from = at[i] as number;
+        if (to === from || state.free(to) < 1) continue;
+        const before = state.shortOfTwo(from, to);
+        state.take(from, a);
+        state.put(to, a);
+        if (state.shortOfTwo(from, to) < before - 1e-9) {
+          at[i] = to;
+          better = true;
+        } else {
+          state.take(to, a);
+          state.put(from, a);
+        }
+      }
+      for (let j = i + 1; j < n; j++) {
+        const from = at[i] as number;
+        const there = at[j] as number;
+        if (there === from || there < 0) continue;
+        const b = frames[j] as CalledFrame;
+        const before = state.shortOfTwo(from, there);
+        state.exchange(from, a, there, b);
+        if (state.shortOfTwo(from, there) < before - 1e-9) {
+          at[i] = there;
+          at[j] = from;
+          better = true;
+        } else {
+          state.exchange(from, b, there, a);
+        }
+      }
+    }
+    if (!better) return;
+  }
+}
