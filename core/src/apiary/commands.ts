@@ -1,3 +1,4 @@
+import { callOutChange, callOutRecord } from '../callout/callOut.ts';
 import { z } from 'zod';
 import { daySchema } from '../calendar/day.ts';
 import { frameReading } from '../comb/contents.ts';
@@ -250,6 +251,30 @@ export const recordLook = z.strictObject({
 /** Closes a follow-up without a look. */
 export const closeFollowUp = z.strictObject({ type: z.literal('closeFollowUp'), followUpId: id });
 
+/** Begins a break-up that is called frame by frame. */
+export const startCallOut = z.strictObject({ type: z.literal('startCallOut'), callOut: callOutRecord });
+
+/** A call, or a change to what was called. */
+export const changeCallOut = z.strictObject({
+  type: z.literal('changeCallOut'),
+  callOutId: id,
+  change: callOutChange,
+});
+
+/** Carries a break-up into the records, once every unit has answered. */
+export const finishCallOut = z.strictObject({
+  type: z.literal('finishCallOut'),
+  callOutId: id,
+  day: daySchema,
+  closing: closingAnswers.optional(),
+  /** The visits under which the readings of each giver are kept. */
+  visits: z.array(z.strictObject({ colonyId: id, visitId: id })).max(20),
+  looks: z.array(followUpRecord).max(120),
+});
+
+/** Gives a break-up up. */
+export const dropCallOut = z.strictObject({ type: z.literal('dropCallOut'), callOutId: id });
+
 /** Says how many pieces of equipment the store holds, by name. */
 export const setKit = z.strictObject({
   type: z.literal('setKit'),
@@ -290,6 +315,10 @@ const single = [
   recordLook,
   closeFollowUp,
   setKit,
+  startCallOut,
+  changeCallOut,
+  finishCallOut,
+  dropCallOut,
   changeSettings,
 ] as const;
 

@@ -6,6 +6,12 @@ import { Draft } from './draft.ts';
 import type { Apiary } from './records.ts';
 import { decideAddUnit } from './deciders/addingUnits.ts';
 import { decideAmendPlan, decideAmendYardPlan } from './deciders/amending.ts';
+import {
+  decideChangeCallOut,
+  decideDropCallOut,
+  decideFinishCallOut,
+  decideStartCallOut,
+} from './deciders/callingOut.ts';
 import { decideArrangeHive } from './deciders/arranging.ts';
 import { decideCount } from './deciders/counting.ts';
 import { decideSetKit } from './deciders/keepingKit.ts';
@@ -88,6 +94,14 @@ function decideInto(draft: Draft, command: Command, path: Path): void {
       return decideCloseFollowUp(draft, command, path);
     case 'setKit':
       return decideSetKit(draft, command, path);
+    case 'startCallOut':
+      return decideStartCallOut(draft, command, path);
+    case 'changeCallOut':
+      return decideChangeCallOut(draft, command, path);
+    case 'finishCallOut':
+      return decideFinishCallOut(draft, command, path);
+    case 'dropCallOut':
+      return decideDropCallOut(draft, command, path);
     case 'changeSettings':
       return decideSettings(draft, command, path);
     case 'batch':

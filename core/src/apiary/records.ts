@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { daySchema } from '../calendar/day.ts';
+import { callOutRecord } from '../callout/callOut.ts';
 import { frameReading } from '../comb/contents.ts';
 import { frameSizeId } from '../comb/frameSizes.ts';
 import { followUpTopic, windowSchema } from '../followup/windows.ts';
@@ -280,6 +281,7 @@ export const RECORD_SCHEMAS = {
   yardStep: yardStepRecord,
   followUp: followUpRecord,
   kit: kitRecord,
+  callOut: callOutRecord,
 } as const;
 
 export type RecordKind = keyof typeof RECORD_SCHEMAS;
@@ -304,6 +306,7 @@ export type YardPlan = RecordOf<'yardPlan'>;
 export type YardStep = RecordOf<'yardStep'>;
 export type FollowUp = RecordOf<'followUp'>;
 export type Kit = RecordOf<'kit'>;
+export type CallOut = RecordOf<'callOut'>;
 
 /** All kinds, those that are referred to before those that refer to them. */
 export const RECORD_KINDS = Object.keys(RECORD_SCHEMAS) as RecordKind[];

@@ -1,7 +1,8 @@
 import { dayInWords } from '../calendar/day.ts';
+import type { CallPlace } from '../callout/callOut.ts';
 import { methodById } from '../methods/registry.ts';
 import type { PlanBody } from '../plan/planBody.ts';
-import type { Command } from './commands.ts';
+import type { Command, CommandOf } from './commands.ts';
 import type { Apiary } from './records.ts';
 
 const counted = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`;
@@ -67,11 +68,45 @@ export function summarise(apiary: Apiary, command: Command): string {
       return `Follow-up for ${(apiary.followUp[command.followUpId]?.colonyIds ?? []).map(colony).join(' and ')} closed`;
     case 'setKit':
       return `Store: ${command.items.map((i) => `${i.count} × ${i.what}`).join(', ')}`.slice(0, 200);
+    case 'startCallOut':
+      return `Break-up begun: ${command.callOut.name}`;
+    case 'changeCallOut':
+      return `${apiary.callOut[command.callOutId]?.name ?? 'Break-up'}: ${changeInWords(apiary, command)}`;
+    case 'finishCallOut': {
+      const name = apiary.callOut[command.callOutId]?.name ?? 'A break-up';
+      return `${name} finished`;
+    }
+    case 'dropCallOut':
+      return `${apiary.callOut[command.callOutId]?.name ?? 'A break-up'} given up`;
     case 'changeSettings':
       return command.houseRules ? 'House rules changed' : 'Settings changed';
     case 'batch':
       return command.commands.length === 1 && command.commands[0]
         ? summarise(apiary, command.commands[0])
         : `${counted(command.commands.length, 'change')} at once: ${command.commands[0] ? summarise(apiary, command.commands[0]) : ''} and more`;
+  }
+}
+
+function changeInWords(apiary: Apiary, { callOutId, change }: CommandOf<'changeCallOut'>): string {
+  const body = apiary.callOut[callOutId]?.body;
+  const unit = (key: string) => body?.units.find((u) => u.key === key)?.name ?? 'a unit';
+  const place = (to: CallPlace) =>
+    to.at === 'unit' ? `to ${unit(to.key)}` : to.at === 'home' ? 'stays' : 'laid aside';
+  switch (change.what) {
+    case 'call':
+      return `a frame ${place(change.call.to)}`;
+    case 'take-back':
+      return 'a call taken back';
+    case 'place':
+      return `a frame ${place(change.to)} after all`;
+    case 'read':
+      return 'a frame read anew';
+    case 'exchange':
+      return 'two frames exchanged';
+    case 'queen':
+    case 'queen-not-found':
+      return 'where the queen is';
+    case 'close-unit':
+      return `${unit(change.key)} ${change.closed ? 'closed' : 'opened again'}`;
   }
 }

@@ -38,7 +38,7 @@ export function adviseCall(
   seed: number,
 ): RatedChoice[] {
   const random = seededRandom(seed);
-  const free = now.places.flatMap((_, i) => (now.free(i) >= 1 ? [i] : []));
+  const free = now.places.flatMap((_, i) => (now.free(i) >= 1 && now.suits(i, frame) ? [i] : []));
   // Of units that are alike so far only the first is tried: that is most of them while most is unknown.
   const places = free.filter((p, k) => !free.slice(0, k).some((q) => now.alike(p, q)));
   const mayLie = rest.length > 0 && aside.length < MOST_ASIDE;
@@ -85,7 +85,9 @@ function force(trial: BreakUp, { frames, at }: Settled, place: number): void {
   const from = at[0] as number;
   if (from >= 0) trial.take(from, frame);
   if (trial.free(place) < 1) {
-    const out = at.findIndex((p, i) => i > 0 && p === place);
+    const out = at.findIndex(
+      (p, i) => i > 0 && p === place && (from < 0 || trial.suits(from, frames[i] as CalledFrame)),
+    );
     const other = frames[out];
     if (other) {
       trial.take(place, other);
@@ -123,14 +125,14 @@ export function bestCorrection(
   };
   placed.forEach((a, i) => {
     for (let to = 0; to < now.places.length; to++) {
-      if (to === a.place || now.free(to) < 1) continue;
+      if (to === a.place || now.free(to) < 1 || !now.suits(to, a.frame)) continue;
       trial.take(a.place, a.frame);
       trial.put(to, a.frame);
       consider({ frame: i, to, against: null });
       trial.become(now);
     }
     placed.slice(i + 1).forEach((b, j) => {
-      if (a.place === b.place) return;
+      if (a.place === b.place || !now.suits(b.place, a.frame) || !now.suits(a.place, b.frame)) return;
       trial.take(a.place, a.frame);
       trial.take(b.place, b.frame);
       trial.put(b.place, a.frame);

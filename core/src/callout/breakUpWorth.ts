@@ -31,7 +31,7 @@ const POINTS = {
   uncovered: 60,
   noYoung: 120,
   /** A frame left in a colony that was to be broken up wholly. */
-  leftBehind: 30,
+  leftBehind: 90,
   /** The strongest unit against the weakest, for each frame of brood. */
   uneven: 30,
 } as const;
@@ -80,6 +80,11 @@ export class BreakUp {
 
   free(place: number): number {
     return (this.places[place]?.slots ?? 0) - (this.sums[place * SUMS + FRAMES] ?? 0);
+  }
+
+  /** Whether a frame may go to a place at all: into every unit, but home only to its own giver. */
+  suits(place: number, f: CalledFrame): boolean {
+    return place === f.home || !(this.places[place] as Place).giver;
   }
 
   put(place: number, f: CalledFrame): void {
@@ -182,7 +187,7 @@ export class BreakUp {
     let least = Infinity;
     const uneven = this.uneven();
     for (let i = 0; i < this.places.length; i++) {
-      if (this.free(i) < 1) continue;
+      if (this.free(i) < 1 || !this.suits(i, f)) continue;
       const before = this.shorts[i] as number;
       this.put(i, f);
       const change = (this.shorts[i] as number) - before + this.uneven() - uneven;

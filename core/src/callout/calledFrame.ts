@@ -14,6 +14,8 @@ export interface CalledFrame {
   readonly bees: number;
   /** Share of its bees that stay with it in a new box in the same yard; see `drift`. */
   readonly stays: number;
+  /** Place of the giver from which it came: it can go back to no other. */
+  readonly home: number;
 }
 
 /** A comb counts as a brood comb from this share of brood, as in the recipes. */
@@ -21,8 +23,13 @@ export const BROOD_COMB = 0.25;
 /** A comb counts as a stores comb from this share of honey and nectar, and as empty from this share of drawn cells. */
 export const STORES_COMB = 0.5;
 
-/** What a reading comes to. */
-export function calledFrame(reading: FrameReading, shares: StayShares, distance: Distance): CalledFrame {
+/** What a reading comes to. @param home - place of its giver */
+export function calledFrame(
+  reading: FrameReading,
+  shares: StayShares,
+  distance: Distance,
+  home: number,
+): CalledFrame {
   return {
     brood: shareOf(reading, 'eggs', 'open', 'capped', 'emerging'),
     young: shareOf(reading, 'eggs', 'open'),
@@ -30,5 +37,6 @@ export function calledFrame(reading: FrameReading, shares: StayShares, distance:
     empty: shareOf(reading, 'drawn'),
     bees: shareOfBees(reading),
     stays: stayShare(reading, distance, shares),
+    home,
   };
 }

@@ -40,6 +40,7 @@ export const UNCOUNTED: CalledFrame = {
   empty: 0.3,
   bees: 0.5,
   stays: 0.5,
+  home: 0,
 };
 /** How far such a frame may be off. */
 export const UNCOUNTED_SPREAD = 0.3;
@@ -70,5 +71,6 @@ export function sampleFrame(expected: CalledFrame, error: CountError, random: ()
     empty: clamp(1 - brood - stores),
     bees: clamp(expected.bees + off * 0.5),
     stays: expected.stays,
+    home: expected.home,
   };
 }

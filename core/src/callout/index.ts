@@ -20,3 +20,24 @@ export {
   type Outcome,
 } from './expectation.ts';
 export * from './simulatedBreakUp.ts';
+export {
+  advise,
+  padCorrection,
+  padState,
+  type FrameLeft,
+  type PadAdvice,
+  type PadCorrection,
+  type PadState,
+  type PlaceTotals,
+} from './padState.ts';
+export { newCallOut, type CallOutWish } from './newCallOut.ts';
+export { callOutLooks } from './callOutLooks.ts';
+export type {
+  CallGiver,
+  CallOutBody,
+  CallOutChange,
+  CallPlace,
+  CallUnit,
+  CalledQueen,
+  FrameCall,
+} from './callOut.ts';

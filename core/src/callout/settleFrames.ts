@@ -34,7 +34,7 @@ export function improve(state: BreakUp, { frames, at }: Settled, fixed = 0, roun
       if ((at[i] ?? -1) < 0) continue;
       for (let to = 0; to < state.places.length; to++) {
         const from = at[i] as number;
-        if (to === from || state.free(to) < 1) continue;
+        if (to === from || state.free(to) < 1 || !state.suits(to, a)) continue;
         const before = state.shortOfTwo(from, to);
         state.take(from, a);
         state.put(to, a);
@@ -51,6 +51,7 @@ export function improve(state: BreakUp, { frames, at }: Settled, fixed = 0, roun
         const there = at[j] as number;
         if (there === from || there < 0) continue;
         const b = frames[j] as CalledFrame;
+        if (!state.suits(there, a) || !state.suits(from, b)) continue;
         const before = state.shortOfTwo(from, there);
         state.exchange(from, a, there, b);
         if (state.shortOfTwo(from, there) < before - 1e-9) {

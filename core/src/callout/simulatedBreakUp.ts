@@ -50,6 +50,7 @@ export function simulatedColony(seed: number, frames: number, kind: CountKind): 
       empty: clamp(1 - broodShare - stores),
       bees: clamp(0.35 + 0.5 * middle + 0.3 * (random() - 0.5)),
       stays: young > broodShare - young && broodShare > 0.25 ? 0.65 : broodShare > 0.25 ? 0.5 : 0.35,
+      home: 0,
     };
   });
   // An honest count is off by a sixth of a frame here and there; another counter sees a quarter too much throughout.
@@ -197,7 +198,7 @@ export function inHindsight(
     // The first start is a careful one, the others are thrown like dice.
     if (n > 0) {
       frames.forEach((f, i) => {
-        const open = places.flatMap((_, k) => (state.free(k) >= 1 ? [k] : []));
+        const open = places.flatMap((_, k) => (state.free(k) >= 1 && state.suits(k, f) ? [k] : []));
         const place = open[Math.floor(random() * open.length)] ?? -1;
         all.at[i] = place;
         if (place >= 0) state.put(place, f);

@@ -347,6 +347,19 @@ export const KitEntity = defineEntity({
   },
 });
 
+export const CallOutEntity = defineEntity({
+  name: 'CallOut',
+  tableName: 'call_out',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    name: p.text(),
+    day: p.date(),
+    status: p.text(),
+    body: json(S.callOut.shape.body),
+  },
+});
+
 /** Append-only: one row a command, under the command's own id, which is what makes it happen once. */
 export const JournalEntity = defineEntity({
   name: 'Journal',
@@ -385,4 +398,5 @@ export const RECORD_ENTITIES: Readonly<Record<RecordKind, EntitySchema>> = {
   yardStep: YardStepEntity,
   followUp: FollowUpEntity,
   kit: KitEntity,
+  callOut: CallOutEntity,
 } as never;

@@ -2,6 +2,7 @@ import { Migration20260515Foundations } from './20260515-foundations.ts';
 import { Migration20261125Counting } from './20261125-counting.ts';
 import { Migration20261126YardPlans } from './20261126-yard-plans.ts';
 import { Migration20261127Work } from './20261127-work.ts';
+import { Migration20261128CallOuts } from './20261128-call-outs.ts';
 
 /** Every migration, oldest first. Landed migrations are never edited; a change is a new one. */
 export const migrations = [
@@ -9,4 +10,5 @@ export const migrations = [
   { name: '20261125-counting', class: Migration20261125Counting },
   { name: '20261126-yard-plans', class: Migration20261126YardPlans },
   { name: '20261127-work', class: Migration20261127Work },
+  { name: '20261128-call-outs', class: Migration20261128CallOuts },
 ];

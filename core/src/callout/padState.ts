@@ -1,0 +1,274 @@
+import { operationOf, type Apiary, type CallOut } from '../apiary/records.ts';
+import { framesOfColony, placeInWords, readingOf } from '../apiary/views.ts';
+import { framesOn } from '../colony/colonyOn.ts';
+import type { FrameReading } from '../comb/contents.ts';
+import { houseRules, stayShares } from '../rules/houseRules.ts';
+import { adviseCall, bestCorrection } from './adviseCall.ts';
+import { BreakUp, type Place } from './breakUpWorth.ts';
+import { BROOD_COMB, calledFrame, STORES_COMB, type CalledFrame } from './calledFrame.ts';
+import type { CallPlace, CallUnit, FrameCall } from './callOut.ts';
+import { countError, UNCOUNTED, UNCOUNTED_SPREAD } from './expectation.ts';
+import { freeSlotFor } from './slotFor.ts';
+
+/** A frame that was not called yet. */
+export interface FrameLeft {
+  readonly frameId: string;
+  readonly giverId: string;
+  /** Giver and place, as "Tansy, upper box, frame 3". */
+  readonly label: string;
+  /** What the last count says of it today; null when nobody has counted it. */
+  readonly counted: FrameReading | null;
+  readonly expected: CalledFrame;
+}
+
+/** What is in a place so far. */
+export interface PlaceTotals {
+  readonly frames: number;
+  readonly brood: number;
+  readonly broodCombs: number;
+  readonly storesCombs: number;
+  /** Frames of bees that stay with it. */
+  readonly bees: number;
+  readonly young: number;
+}
+
+/** A break-up as the pad needs it: what has gone where, and what is expected of the rest. */
+export interface PadState {
+  readonly callOut: CallOut;
+  /** Givers first, in their order, then the units in theirs. */
+  readonly places: readonly Place[];
+  readonly left: readonly FrameLeft[];
+  readonly aside: readonly FrameCall[];
+  readonly totals: readonly PlaceTotals[];
+  /** What was called, as numbers, by the identifier of the call. */
+  readonly called: ReadonlyMap<string, CalledFrame>;
+  /** What the count said of called frames, by the identifier of the call. */
+  readonly expectedOf: ReadonlyMap<string, CalledFrame>;
+  readonly coverPerBee: number;
+}
+
+/** Where a frame could go, what is then expected to fall short, and why. */
+export interface PadAdvice {
+  readonly to: CallPlace;
+  /** Points of which 100 are a frame of brood, above the best choice. */
+  readonly behind: number;
+  readonly why: string;
+}
+
+/** Reads the state of a break-up off the records. */
+export function padState(apiary: Apiary, callOut: CallOut): PadState {
+  const { body } = callOut;
+  const rules = houseRules(operationOf(apiary).houseRules.changes);
+  const shares = stayShares(rules);
+  const distance = body.units[0]?.recipe.distance ?? 'same-yard';
+  const asNumbers = (reading: FrameReading, home: number) => calledFrame(reading, shares, distance, home);
+  const left: FrameLeft[] = [];
+  const expected = new Map<string, CalledFrame>();
+  body.givers.forEach((g, home) => {
+    const colony = apiary.colony[g.colonyId];
+    if (!colony) return;
+    const today = new Map(framesOn(apiary, colony, callOut.day).map((p) => [p.frame.id, p]));
+    for (const p of framesOfColony(apiary, colony)) {
+      const counted = p.reading === null ? null : readingOf(today.get(p.frame.id) ?? p);
+      const numbers = counted ? asNumbers(counted, home) : { ...UNCOUNTED, home };
+      expected.set(p.frame.id, numbers);
+      left.push({
+        frameId: p.frame.id,
+        giverId: g.colonyId,
+        label: `${colony.name}, ${placeInWords(apiary, colony, p.box, p.slot)}`,
+        counted,
+        expected: numbers,
+      });
+    }
+  });
+  const calledIds = new Set(body.calls.map((c) => c.frameId));
+  const homeOf = (giverId: string) => body.givers.findIndex((g) => g.colonyId === giverId);
+  const called = new Map(body.calls.map((c) => [c.id, asNumbers(c.reading, homeOf(c.giverId))]));
+  const expectedOf = new Map(
+    body.calls.flatMap((c) => {
+      const numbers = expected.get(c.frameId);
+      const known = left.find((l) => l.frameId === c.frameId)?.counted;
+      return numbers && known ? [[c.id, numbers] as const] : [];
+    }),
+  );
+  const places = [...body.givers.map((g) => giverPlace(left, g)), ...body.units.map(unitPlace)];
+  return {
+    callOut,
+    places,
+    left: left.filter((l) => !calledIds.has(l.frameId)),
+    aside: body.calls.filter((c) => c.to.at === 'aside'),
+    totals: places.map((p, i) =>
+      totalsOf(
+        body.calls.flatMap((c) => (indexOf(callOut, c) === i ? (called.get(c.id) ?? []) : [])),
+        p.giver,
+      ),
+    ),
+    called,
+    expectedOf,
+    coverPerBee: rules.coverWarm,
+  };
+}
+
+function giverPlace(frames: readonly FrameLeft[], giver: CallOut['body']['givers'][number]): Place {
+  return {
+    slots: frames.filter((f) => f.giverId === giver.colonyId).length,
+    broodCombs: { min: giver.whole ? 0 : giver.keepBroodCombs, max: 40 },
+    broodFrames: giver.whole ? 0 : giver.keepBroodCombs * GOOD_COMB,
+    storesCombs: giver.whole ? 0 : giver.keepStoresCombs,
+    emptyCombs: 0,
+    raises: false,
+    giver: true,
+    dissolved: giver.whole,
+  };
+}
+
+/** A good brood comb, in frames of brood: half of it. */
+const GOOD_COMB = 0.5;
+
+function unitPlace(unit: CallUnit): Place {
+  const { recipe } = unit;
+  return {
+    slots: unit.closed ? 0 : recipe.slots,
+    broodCombs: recipe.broodCombs,
+    broodFrames: recipe.broodFrames,
+    storesCombs: recipe.storesCombs,
+    emptyCombs: recipe.emptyCombs,
+    raises: recipe.queen === 'raises',
+    giver: false,
+    dissolved: false,
+  };
+}
+
+/** The place where a called frame is, by its index; -1 while it lies aside. */
+function indexOf({ body }: CallOut, call: FrameCall): number {
+  const { to } = call;
+  if (to.at === 'aside') return -1;
+  if (to.at === 'home') return body.givers.findIndex((g) => g.colonyId === call.giverId);
+  return body.givers.length + body.units.findIndex((u) => u.key === to.key);
+}
+
+function totalsOf(frames: readonly CalledFrame[], giver: boolean): PlaceTotals {
+  const sum = (of: (f: CalledFrame) => number) => frames.reduce((s, f) => s + of(f), 0);
+  return {
+    frames: frames.length,
+    brood: sum((f) => f.brood),
+    broodCombs: frames.filter((f) => f.brood >= BROOD_COMB).length,
+    storesCombs: frames.filter((f) => f.stores >= STORES_COMB).length,
+    bees: sum((f) => f.bees * (giver ? 1 : f.stays)),
+    young: sum((f) => f.young),
+  };
+}
+
+function breakUpOf(state: PadState, except: string | null = null): BreakUp {
+  const breakUp = new BreakUp(state.places, state.coverPerBee);
+  for (const c of state.callOut.body.calls) {
+    const at = indexOf(state.callOut, c);
+    const numbers = state.called.get(c.id);
+    if (c.id !== except && at >= 0 && numbers) breakUp.put(at, numbers);
+  }
+  return breakUp;
+}
+
+/**
+ * Where a frame should go, the best first.
+ *
+ * @param callId - the call, when the frame was called already and is placed anew
+ */
+export function advise(
+  state: PadState,
+  frame: { readonly frameId: string; readonly giverId: string; readonly reading: FrameReading },
+  numbers: CalledFrame,
+  callId: string | null = null,
+): PadAdvice[] {
+  const rest = state.left.filter((l) => l.frameId !== frame.frameId);
+  const outcomes = [...state.expectedOf].flatMap(([id, expected]) => {
+    const called = state.called.get(id);
+    return called ? [{ expected, called }] : [];
+  });
+  const learned = countError(outcomes);
+  const errors = rest.map((l) => (l.counted ? learned : { brood: 1, stores: 1, spread: UNCOUNTED_SPREAD }));
+  const aside = state.aside.flatMap((c) => (c.id === callId ? [] : (state.called.get(c.id) ?? [])));
+  const rated = adviseCall(
+    breakUpOf(state, callId),
+    numbers,
+    rest.map((l) => l.expected),
+    errors,
+    aside,
+    state.callOut.body.calls.length + 1,
+  );
+  const best = rated[0]?.short ?? 0;
+  return rated.flatMap((r): PadAdvice[] => {
+    const behind = r.short - best;
+    if (r.choice === 'aside') {
+      return [{ to: { at: 'aside' }, behind, why: 'Too early to say who will be short of it.' }];
+    }
+    const to = placeOf(state, r.choice, numbers, callId);
+    return to ? [{ to, behind, why: reasonFor(state, r.choice, numbers) }] : [];
+  });
+}
+
+function placeOf(state: PadState, at: number, numbers: CalledFrame, except: string | null): CallPlace | null {
+  const { body } = state.callOut;
+  if (at < body.givers.length) return { at: 'home' };
+  const unit = body.units[at - body.givers.length];
+  if (!unit) return null;
+  const slot = freeSlotFor(body, unit, numbers, except);
+  return slot === null ? null : { at: 'unit', key: unit.key, slot };
+}
+
+/** Why a frame goes to a place, in one line. */
+function reasonFor(state: PadState, at: number, f: CalledFrame): string {
+  const place = state.places[at];
+  const has = state.totals[at];
+  if (!place || !has) return '';
+  const brood = f.brood >= BROOD_COMB;
+  const stores = f.stores >= STORES_COMB;
+  if (place.giver) {
+    if (brood && has.broodCombs < place.broodCombs.min) {
+      return `Stays: brood comb ${has.broodCombs + 1} of the ${place.broodCombs.min} that the giver keeps.`;
+    }
+    if (stores && has.storesCombs < place.storesCombs) {
+      return `Stays: food comb ${has.storesCombs + 1} of the ${place.storesCombs} that the giver keeps.`;
+    }
+    return brood
+      ? 'Stays: the units are served, or better combs are expected.'
+      : 'Stays: no unit is short of it.';
+  }
+  if (brood && place.raises && f.young >= 0.1 && has.young < 0.1) {
+    return 'Eggs and larvae from which it raises its queen.';
+  }
+  if (brood) {
+    return `Brood comb ${has.broodCombs + 1} of ${place.broodCombs.min}: then ${(has.brood + f.brood).toFixed(1)} of ${place.broodFrames} frames of brood.`;
+  }
+  if (stores) return `Food comb ${has.storesCombs + 1} of ${place.storesCombs}.`;
+  return 'Room to lay.';
+}
+
+/** Two placed frames that should change places, or one that should go elsewhere. */
+export interface PadCorrection {
+  readonly callId: string;
+  readonly withId: string | null;
+  readonly to: CallPlace;
+  /** Points less that then fall short, of which 100 are a frame of brood. */
+  readonly gain: number;
+}
+
+/** The exchange that helps most once everything is called; null when none is worth it, or frames are left. */
+export function padCorrection(state: PadState): PadCorrection | null {
+  if (state.left.length > 0 || state.aside.length > 0) return null;
+  const open = state.callOut.body.calls.filter((c) => {
+    const { to } = c;
+    return !(to.at === 'unit' && state.callOut.body.units.find((u) => u.key === to.key)?.closed);
+  });
+  const placed = open.flatMap((c) => {
+    const frame = state.called.get(c.id);
+    return frame ? [{ frame, place: indexOf(state.callOut, c) }] : [];
+  });
+  const found = bestCorrection(breakUpOf(state), placed);
+  const one = found && open[found.frame];
+  if (!found || !one) return null;
+  const other = found.against === null ? null : (open[found.against] ?? null);
+  const numbers = state.called.get(one.id);
+  const to = other ? other.to : numbers ? placeOf(state, found.to, numbers, null) : null;
+  return to ? { callId: one.id, withId: other?.id ?? null, to, gain: found.gain } : null;
+}
