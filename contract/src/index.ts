@@ -5,7 +5,13 @@ export {
   type CommandEnvelope,
   type CommandResult,
 } from './commands.ts';
-export { operationSummary, type OperationSummary, type Readings, type Snapshot } from './operations.ts';
+export {
+  operationSummary,
+  type OperationSummary,
+  type News,
+  type Readings,
+  type Snapshot,
+} from './operations.ts';
 export { problemDocument, pointerOf, type ProblemDocument } from './problem.ts';
 export { journalPage, type JournalPage } from './journal.ts';
 export { API_PATHS } from './paths.ts';

@@ -1,4 +1,4 @@
-import type { Bundle, Reading } from '@incremen/core';
+import type { Bundle, Change, Reading } from '@incremen/core';
 import { z } from 'zod';
 
 /** One operation in the list of those that there are. */
@@ -17,6 +17,15 @@ export type OperationSummary = z.infer<typeof operationSummary>;
 export interface Snapshot {
   readonly revision: number;
   readonly records: Bundle['records'];
+}
+
+/** Something that has changed in an operation, as it is told to those who follow it. */
+export interface News {
+  /** The entry of the journal; null when it is none, or not known. */
+  readonly entryId: string | null;
+  readonly revision: number;
+  /** Null when they are to be fetched. */
+  readonly changes: readonly Change[] | null;
 }
 
 /** Readings of frames, newer and older. */

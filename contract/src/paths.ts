@@ -6,6 +6,7 @@ export const API_PATHS = {
   commands: (op: string) => `/api/operations/${op}/commands`,
   undo: (op: string) => `/api/operations/${op}/undo`,
   journal: (op: string) => `/api/operations/${op}/journal`,
+  news: (op: string) => `/api/operations/${op}/news`,
   bundle: (op: string) => `/api/operations/${op}/bundle`,
   photo: (op: string, photoId: string) => `/api/operations/${op}/photos/${photoId}`,
   readings: (op: string) => `/api/operations/${op}/readings`,

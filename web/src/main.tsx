@@ -11,6 +11,7 @@ import { makeRouter } from './app/router.tsx';
 import { showLook } from './app/lookSlice.ts';
 import { makeStore } from './app/store.ts';
 import { system } from './app/theme.ts';
+import { follow } from './mirror/follow.ts';
 import { keepInStep, load } from './mirror/sync.ts';
 import { installForOffline } from './offline/installed.ts';
 
@@ -21,6 +22,7 @@ store.subscribe(() => {
   if (document.documentElement.className !== name) showLook(name);
 });
 keepInStep(store);
+follow(store);
 void store.dispatch(load());
 
 installForOffline();

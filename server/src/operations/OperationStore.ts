@@ -22,6 +22,7 @@ import { loadApiary, loadRecord, writeChanges } from '../db/apiaryRows.ts';
 import { JournalEntity, OperationEntity } from '../db/entities.ts';
 import { allPhotos, needPhotos, takeInPhotos } from '../photos/photoContents.ts';
 import { ProblemError } from '../problems/ProblemError.ts';
+import { Newsroom } from './news.ts';
 import { unknownOperation } from './unknownOperation.ts';
 
 /** An operation's present records as of a revision. */
@@ -52,6 +53,8 @@ interface JournalRow {
  */
 export class OperationStore {
   private readonly orm: MikroORM;
+  /** What is told to those who follow an operation. */
+  readonly news = new Newsroom();
   private readonly kept = new Map<string, Present>();
   private readonly now: () => Date;
 
@@ -227,6 +230,8 @@ export class OperationStore {
     });
     if (replace !== null) this.kept.delete(replace);
     this.kept.delete(operation.id);
+    const told = { entryId: null, revision: Number.MAX_SAFE_INTEGER, changes: null };
+    this.news.tell(replace ?? operation.id, told);
     return operation.id;
   }
 
@@ -280,7 +285,11 @@ export class OperationStore {
       };
     });
     // Kept only once the database has committed.
-    if (done.present) this.keep(operationId, done.present);
+    if (done.present) {
+      this.keep(operationId, done.present);
+      const { entryId, revision, changes } = done.result;
+      this.news.tell(operationId, { entryId, revision, changes });
+    }
     return done.result;
   }
 

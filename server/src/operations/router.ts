@@ -4,6 +4,7 @@ import express, { Router } from 'express';
 import { z } from 'zod';
 import { ProblemError } from '../problems/ProblemError.ts';
 import { parseRequest } from '../problems/errorHandler.ts';
+import { newsStream } from './news.ts';
 import type { OperationStore } from './OperationStore.ts';
 
 const operationId = z.uuid({ error: 'The address must hold the id of an operation.' });
@@ -57,6 +58,8 @@ export function operationsRouter(store: OperationStore): Router {
         : parseRequest(z.coerce.number().int().min(1), req.query['before']);
     res.json(await store.journal(opOf(req.params), before));
   });
+
+  router.get('/:op/news', newsStream(store));
 
   router.get('/:op/bundle', async (req, res) => {
     const file = await store.exportBundle(opOf(req.params));

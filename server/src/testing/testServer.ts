@@ -42,6 +42,8 @@ export class TestServer {
   }
 
   async stop(): Promise<void> {
+    // Whoever still listens for news is sent away.
+    this.http.closeAllConnections();
     await new Promise((resolve) => this.http.close(resolve));
     await this.orm.close(true);
   }

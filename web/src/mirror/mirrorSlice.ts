@@ -88,6 +88,12 @@ const mirrorSlice = createSlice({
       const outbox = state.outbox.filter((e) => e.id !== id) as MirrorState['outbox'];
       return { ...state, revision, base, outbox, apiary: withOutbox(base, outbox) };
     },
+    /** Another device has changed something, as the very next thing after the base. */
+    followed: (state, action: PayloadAction<{ revision: number; changes: readonly Change[] }>) => {
+      const { revision, changes } = action.payload;
+      const base = applyChanges(state.base as Apiary, changes);
+      return { ...state, revision, base, apiary: withOutbox(base, state.outbox as MirrorState['outbox']) };
+    },
     setAside: (state, action: PayloadAction<{ id: string; problems: readonly Problem[] }>) => {
       const outbox = state.outbox.map((e) =>
         e.id === action.payload.id
@@ -105,6 +111,16 @@ const mirrorSlice = createSlice({
   },
 });
 
-export const { loaded, loadFailed, reloading, reached, lost, made, confirmed, setAside, outboxChanged } =
-  mirrorSlice.actions;
+export const {
+  loaded,
+  loadFailed,
+  reloading,
+  reached,
+  lost,
+  made,
+  confirmed,
+  followed,
+  setAside,
+  outboxChanged,
+} = mirrorSlice.actions;
 export const mirrorReducer = mirrorSlice.reducer;

@@ -174,7 +174,7 @@ const SERVER_FAILS: Problem = {
 };
 
 /** Asks whether anything is new, and fetches it if so. */
-function askForNews() {
+export function askForNews() {
   return async (dispatch: Dispatch, getState: GetState): Promise<void> => {
     try {
       const [operation] = await api.operations();

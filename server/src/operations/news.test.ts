@@ -1,0 +1,69 @@
+import type { News } from '@incremen/contract';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { TestServer } from '../testing/testServer.ts';
+
+/** Reads a stream of server-sent events, one message after the other. */
+class Listener {
+  private readonly reader: ReadableStreamDefaultReader<Uint8Array>;
+  private text = '';
+
+  private constructor(reader: ReadableStreamDefaultReader<Uint8Array>) {
+    this.reader = reader;
+  }
+
+  static async on(server: TestServer, op = server.op): Promise<Listener> {
+    const res = await fetch(`${server.url}/api/operations/${op}/news`);
+    if (!res.ok || !res.body) throw new Error(`${res.status}`);
+    expect(res.headers.get('content-type')).toBe('text/event-stream');
+    return new Listener(res.body.getReader());
+  }
+
+  async next(): Promise<News> {
+    for (;;) {
+      const end = this.text.indexOf('\n\n');
+      if (end >= 0) {
+        const message = this.text.slice(0, end);
+        this.text = this.text.slice(end + 2);
+        if (message.startsWith('data: ')) return JSON.parse(message.slice(6)) as News;
+        continue;
+      }
+      const { value, done } = await this.reader.read();
+      if (done) throw new Error('the stream has ended');
+      this.text += new TextDecoder().decode(value);
+    }
+  }
+
+  stop(): Promise<void> {
+    return this.reader.cancel();
+  }
+}
+
+describe('news of an operation', () => {
+  let server: TestServer;
+  beforeAll(async () => {
+    server = await TestServer.start();
+  });
+  afterAll(() => server.stop());
+
+  it('tell everyone who listens what a command has changed, and nothing of what was refused', async () => {
+    const [one, two] = await Promise.all([Listener.on(server), Listener.on(server)]);
+    const { revision } = await server.snapshot();
+    expect(await one.next()).toEqual({ entryId: null, revision, changes: null });
+    await two.next();
+    const [first, second] = (await server.snapshot()).records.colony;
+    const rename = (name: string) => server.send({ type: 'renameColony', colonyId: first?.id ?? '', name });
+    expect((await rename(second?.name ?? '')).status).toBe(422);
+    const sent = await rename('Wormwood');
+    for (const listener of [one, two]) {
+      const news = await listener.next();
+      expect(news).toMatchObject({ entryId: sent.body.entryId, revision: revision + 1 });
+      expect(news.changes).toEqual(sent.body.changes);
+      await listener.stop();
+    }
+  });
+
+  it('are refused for an operation that is not there', async () => {
+    const res = await fetch(`${server.url}/api/operations/00000000-0000-4000-8000-000000000000/news`);
+    expect(res.status).toBe(404);
+  });
+});
