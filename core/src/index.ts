@@ -199,6 +199,7 @@ export {
   type ClosingUnit,
 } from './worksheet/closing.ts';
 
+export type { CallOut } from './apiary/records.ts';
 export { colonyOfFrame, frameInWords, type KeptReport, type WorkReport } from './worksheet/workReport.ts';
 export { stopBefore, type StopBefore } from './worksheet/stopBefore.ts';
 export type { AnyStep } from './worksheet/mergeSteps.ts';

@@ -11,6 +11,9 @@ export const MOST_ASIDE = 3;
 /** What it costs to handle a comb twice, in points of which 100 are a frame of brood. Judgement, no source. */
 const HANDLED_TWICE = 2;
 
+/** Of two places that are as good, the unit is served now: a comb in it is certain. */
+const PUT_OFF = 1;
+
 /** Where a frame may go: a place by its index, or aside until more is known. */
 export type Choice = number | 'aside';
 
@@ -71,7 +74,10 @@ export function adviseCall(
       sums[k] = (sums[k] ?? 0) + trial.short();
     });
   }
-  const rated: RatedChoice[] = places.map((choice, k) => ({ choice, short: (sums[k] ?? 0) / futures }));
+  const rated: RatedChoice[] = places.map((choice, k) => ({
+    choice,
+    short: (sums[k] ?? 0) / futures + (now.places[choice]?.giver ? PUT_OFF : 0),
+  }));
   // Laid aside it can go wherever the future turns out to want it.
   if (mayLie) rated.push({ choice: 'aside', short: freely / futures + HANDLED_TWICE });
   return rated.toSorted((a, b) => a.short - b.short);

@@ -27,8 +27,8 @@ const POINTS = {
   broodCombOver: 30,
   storesComb: 50,
   emptyComb: 8,
-  /** A frame of brood that bees do not cover. */
-  uncovered: 60,
+  /** A frame of brood that bees do not cover: nurses can be shaken in. */
+  uncovered: 25,
   noYoung: 120,
   /** A frame left in a colony that was to be broken up wholly. */
   leftBehind: 90,

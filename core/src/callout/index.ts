@@ -22,8 +22,10 @@ export {
 export * from './simulatedBreakUp.ts';
 export {
   advise,
+  otherPlaces,
   padCorrection,
   padState,
+  shakesFor,
   type FrameLeft,
   type PadAdvice,
   type PadCorrection,

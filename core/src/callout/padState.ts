@@ -45,6 +45,8 @@ export interface PadState {
   /** What the count said of called frames, by the identifier of the call. */
   readonly expectedOf: ReadonlyMap<string, CalledFrame>;
   readonly coverPerBee: number;
+  /** What a reading comes to for a frame of this giver. */
+  readonly numbersOf: (reading: FrameReading, giverId: string) => CalledFrame;
 }
 
 /** Where a frame could go, what is then expected to fall short, and why. */
@@ -54,6 +56,15 @@ export interface PadAdvice {
   readonly behind: number;
   readonly why: string;
 }
+
+/** Frames of nurse bees to shake into a unit, so that its brood is covered once the field bees have flown home. */
+export function shakesFor({ brood, bees }: PlaceTotals, coverPerBee: number): number {
+  const short = brood / coverPerBee - bees;
+  return short > 0.2 ? Math.ceil(short / NURSES_PER_SHAKE - 0.25) : 0;
+}
+
+/** A shaken frame of open brood leaves so much of a frame of bees, when its field bees have gone (common practice, no source). */
+const NURSES_PER_SHAKE = 0.6;
 
 /** Reads the state of a break-up off the records. */
 export function padState(apiary: Apiary, callOut: CallOut): PadState {
@@ -68,7 +79,8 @@ export function padState(apiary: Apiary, callOut: CallOut): PadState {
     const colony = apiary.colony[g.colonyId];
     if (!colony) return;
     const today = new Map(framesOn(apiary, colony, callOut.day).map((p) => [p.frame.id, p]));
-    for (const p of framesOfColony(apiary, colony)) {
+    // Supers are lifted off before; their combs are of no use to a nuc.
+    for (const p of framesOfColony(apiary, colony).filter((f) => f.box.role === 'brood')) {
       const counted = p.reading === null ? null : readingOf(today.get(p.frame.id) ?? p);
       const numbers = counted ? asNumbers(counted, home) : { ...UNCOUNTED, home };
       expected.set(p.frame.id, numbers);
@@ -106,6 +118,7 @@ export function padState(apiary: Apiary, callOut: CallOut): PadState {
     called,
     expectedOf,
     coverPerBee: rules.coverWarm,
+    numbersOf: (reading, giverId) => asNumbers(reading, homeOf(giverId)),
   };
 }
 
@@ -177,9 +190,9 @@ function breakUpOf(state: PadState, except: string | null = null): BreakUp {
 export function advise(
   state: PadState,
   frame: { readonly frameId: string; readonly giverId: string; readonly reading: FrameReading },
-  numbers: CalledFrame,
   callId: string | null = null,
 ): PadAdvice[] {
+  const numbers = state.numbersOf(frame.reading, frame.giverId);
   const rest = state.left.filter((l) => l.frameId !== frame.frameId);
   const outcomes = [...state.expectedOf].flatMap(([id, expected]) => {
     const called = state.called.get(id);
@@ -205,6 +218,20 @@ export function advise(
     const to = placeOf(state, r.choice, numbers, callId);
     return to ? [{ to, behind, why: reasonFor(state, r.choice, numbers) }] : [];
   });
+}
+
+/** Every place that a called frame could have instead of the one that it has. */
+export function otherPlaces(state: PadState, call: FrameCall): CallPlace[] {
+  const breakUp = breakUpOf(state, call.id);
+  const numbers = state.called.get(call.id);
+  const here = indexOf(state.callOut, call);
+  if (!numbers) return [];
+  const places = state.places.flatMap((_, i): CallPlace[] => {
+    if (i === here || breakUp.free(i) < 1 || !breakUp.suits(i, numbers)) return [];
+    const to = placeOf(state, i, numbers, call.id);
+    return to ? [to] : [];
+  });
+  return call.to.at === 'aside' ? places : [...places, { at: 'aside' }];
 }
 
 function placeOf(state: PadState, at: number, numbers: CalledFrame, except: string | null): CallPlace | null {

@@ -106,6 +106,16 @@ export function makeRouter() {
           lazy: async () => ({ Component: (await import('../features/worksheet/StorePage.tsx')).StorePage }),
         },
         {
+          path: 'callout',
+          lazy: async () => ({
+            Component: (await import('../features/callout/CallOutStartPage.tsx')).CallOutStartPage,
+          }),
+        },
+        {
+          path: 'callout/:callOutId',
+          lazy: async () => ({ Component: (await import('../features/callout/PadPage.tsx')).PadPage }),
+        },
+        {
           path: 'outbox',
           lazy: async () => ({ Component: (await import('../features/outbox/OutboxPage.tsx')).OutboxPage }),
         },

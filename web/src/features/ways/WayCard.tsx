@@ -1,16 +1,19 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import type { RankedMethod } from '@incremen/core';
 import { Check, Minus } from 'lucide-react';
+import { Link } from 'react-router';
 import { WaySketch } from './WaySketch.tsx';
 
 /** One way to make increase: how hives stand afterwards, what speaks for it and against it, and the way to plan it. */
 export function WayCard({
   ranked: { method, fit },
+  colonyId,
   known,
   isBest,
   onPlan,
 }: {
   readonly ranked: RankedMethod;
+  readonly colonyId: string;
   /** Reasons that were read at another way already. */
   readonly known: RankedMethod['fit']['reasons'];
   readonly isBest: boolean;
@@ -67,19 +70,27 @@ export function WayCard({
           </Box>
         </Box>
       </Box>
-      <Button
-        alignSelf={{ base: 'stretch', md: 'flex-start' }}
-        flex="none"
-        minH="48px"
-        variant={isBest ? 'solid' : 'outline'}
-        onClick={onPlan}
-        aria-label={`Plan: ${method.name}`}
-      >
-        Plan it
-      </Button>
+      <Flex direction="column" gap={2} flex="none" alignSelf={{ base: 'stretch', md: 'flex-start' }}>
+        <Button
+          minH="48px"
+          variant={isBest ? 'solid' : 'outline'}
+          onClick={onPlan}
+          aria-label={`Plan: ${method.name}`}
+        >
+          Plan it
+        </Button>
+        {CALLED.includes(method.id) && (
+          <Button asChild minH="48px" variant="outline" bg="sheet">
+            <Link to={`/callout?from=${colonyId}`}>Call it out</Link>
+          </Button>
+        )}
+      </Flex>
     </Flex>
   );
 }
+
+/** Ways that are also worked without a plan: frames are called and placed as they come. */
+const CALLED: readonly string[] = ['break-up', 'assembly-line'];
 
 function Fact({ name, children }: { readonly name: string; readonly children: string }) {
   return (

@@ -92,6 +92,7 @@ function Finder({ colony }: { readonly colony: Colony }) {
               <WayCard
                 key={r.method.id}
                 ranked={r}
+                colonyId={colony.id}
                 known={i === 0 ? [] : (can[0]?.fit.reasons ?? [])}
                 isBest={i === 0 && waitBecause.length === 0}
                 onPlan={() => void plan(r)}

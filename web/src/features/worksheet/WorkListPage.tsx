@@ -32,6 +32,9 @@ export function WorkListPage() {
         <Button asChild variant="outline" bg="sheet" minH="44px">
           <Link to="/store">Store</Link>
         </Button>
+        <Button asChild variant="outline" bg="sheet" minH="44px">
+          <Link to="/callout">Call-out pad</Link>
+        </Button>
       </PageHeader>
       <HivesToday />
       {lines.length === 0 && (

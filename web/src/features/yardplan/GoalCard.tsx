@@ -1,11 +1,12 @@
 import { Box, Flex, Input, Text } from '@chakra-ui/react';
-import { NUC_RECIPES, type NucRecipe, type YardGoal, type YardGoalOf } from '@incremen/core/yardplan';
+import type { YardGoal, YardGoalOf } from '@incremen/core/yardplan';
 import { X } from 'lucide-react';
 import { Select } from '../../ui/Select.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';
 import { useOperation } from '../../mirror/hooks.ts';
 import { ColonyChoice } from './ColonyChoice.tsx';
-import { QUEEN_WAYS, titleOf } from './goalWords.ts';
+import { titleOf } from './goalWords.ts';
+import { RecipeFields } from './RecipeFields.tsx';
 
 /** A colony that a goal can be about. */
 export interface Choosable {
@@ -204,9 +205,6 @@ function NucSettings({
   readonly goal: YardGoalOf<'makeNucs'>;
   readonly onChange: (goal: YardGoal) => void;
 }) {
-  const { recipe } = goal;
-  const change = (by: Partial<NucRecipe>) => onChange({ ...goal, recipe: { ...recipe, ...by } });
-  const known = NUC_RECIPES.find((r) => isLike(r.recipe, recipe));
   return (
     <>
       <Flex gap={2} align="center" wrap="wrap">
@@ -232,82 +230,7 @@ function NucSettings({
           most
         </button>
       </Flex>
-      <Select
-        label="Queen of a nuc"
-        value={recipe.queen}
-        options={QUEEN_WAYS}
-        onChange={(queen) => change({ queen: queen as NucRecipe['queen'] })}
-      />
-      <Select
-        label="Where nucs go"
-        value={recipe.distance}
-        options={[
-          ['same-yard', 'stays in the yard'],
-          ['away', 'goes beyond 3 km'],
-        ]}
-        onChange={(distance) => change({ distance: distance as NucRecipe['distance'] })}
-      />
-      <details>
-        <summary className="bench-summary">{known?.name ?? 'Recipe of your own'}</summary>
-        <Box display="grid" gap={1} pt={2}>
-          <Select
-            label="Recipe"
-            value={known?.id ?? ''}
-            options={[
-              ...NUC_RECIPES.map((r) => [r.id, r.name] as const),
-              ...(known ? [] : [['', 'of your own'] as const]),
-            ]}
-            onChange={(id) => {
-              const chosen = NUC_RECIPES.find((r) => r.id === id);
-              if (chosen) change({ ...chosen.recipe, queen: recipe.queen, distance: recipe.distance });
-            }}
-          />
-          {known && <Text color="inkSoft">{known.why}</Text>}
-          <Stepper
-            label="frames in its box"
-            value={recipe.slots}
-            min={2}
-            max={12}
-            onChange={(slots) => change({ slots })}
-          />
-          <Stepper
-            label="combs with brood"
-            value={recipe.broodCombs.min}
-            min={1}
-            max={8}
-            onChange={(n) => change({ broodCombs: { min: n, max: n } })}
-          />
-          <Stepper
-            label="brood, full frames"
-            value={recipe.broodFrames}
-            min={0}
-            max={8}
-            step={0.1}
-            onChange={(broodFrames) => change({ broodFrames })}
-          />
-          <Stepper
-            label="combs of honey"
-            value={recipe.storesCombs}
-            min={0}
-            max={6}
-            onChange={(storesCombs) => change({ storesCombs })}
-          />
-          <Stepper
-            label="drawn combs"
-            value={recipe.emptyCombs}
-            min={0}
-            max={6}
-            onChange={(emptyCombs) => change({ emptyCombs })}
-          />
-        </Box>
-      </details>
+      <RecipeFields recipe={goal.recipe} onChange={(recipe) => onChange({ ...goal, recipe })} />
     </>
   );
 }
-
-const isLike = (a: NucRecipe, b: NucRecipe) =>
-  a.slots === b.slots &&
-  a.broodCombs.min === b.broodCombs.min &&
-  a.broodFrames === b.broodFrames &&
-  a.storesCombs === b.storesCombs &&
-  a.emptyCombs === b.emptyCombs;

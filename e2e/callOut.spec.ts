@@ -1,0 +1,122 @@
+import type { Page } from '@playwright/test';
+import { closeVisit, expect, Records, test } from './fixtures.ts';
+import { countTansy, framesOf } from './steps.ts';
+
+const answer = (page: Page) => page.getByRole('group', { name: 'Where it goes' });
+
+/** Calls the frame in hand as it was counted, and does what the pad says. */
+async function callAsCounted(page: Page, called: number): Promise<void> {
+  await page.getByRole('button', { name: /As last time/ }).click();
+  await answer(page).getByRole('button').first().click();
+  await expect(page.getByText(new RegExp(`^${called} frames? called`))).toBeVisible();
+}
+
+async function begin(page: Page, units: number, whole: boolean): Promise<void> {
+  const tansy = await new Records(page).colonyId('Tansy');
+  await page.goto(`/callout?from=${tansy}`);
+  await expect(
+    page.getByRole('group', { name: 'Givers' }).getByRole('button', { name: 'Tansy', pressed: true }),
+  ).toBeVisible();
+  if (whole) await page.getByText('Nothing: broken up wholly').click();
+  for (let n = 2; n < units; n++) await page.getByRole('button', { name: 'More: units' }).click();
+  await page.getByRole('button', { name: 'Begin to call' }).click();
+  await expect(page.getByText('Say what is on it: the answer comes at once.')).toBeVisible();
+}
+
+test('twenty frames into five units by taps, a call taken back, the queen found late, and a helper who follows', async ({
+  page,
+  records,
+  browser,
+  baseURL,
+}) => {
+  await countTansy(page);
+  await begin(page, 5, true);
+  for (let called = 1; called <= 3; called++) await callAsCounted(page, called);
+
+  // A helper's tablet shows the same within a second, and what is called there shows here.
+  const tablet = await (await browser.newContext({ baseURL: baseURL ?? '' })).newPage();
+  await tablet.goto(page.url());
+  await expect(tablet.getByText(/^3 frames called/)).toBeVisible();
+  await callAsCounted(page, 4);
+  await expect(tablet.getByText(/^4 frames called/)).toBeVisible({ timeout: 1000 });
+  await callAsCounted(tablet, 5);
+  await expect(page.getByText(/^5 frames called/)).toBeVisible({ timeout: 1000 });
+
+  await page.getByRole('button', { name: 'Take back', exact: true }).click();
+  await expect(page.getByText(/^4 frames called/)).toBeVisible();
+
+  // A shortage: hardly anything is left of what the count promised.
+  await page.getByRole('button', { name: /^Empty comb/ }).click();
+  await answer(page).getByRole('button').first().click();
+  await expect(page.getByText(/^5 frames called/)).toBeVisible();
+  for (let called = 6; called <= 18; called++) await callAsCounted(page, called);
+  // She is on the last but one.
+  await page.getByRole('button', { name: /As last time/ }).click();
+  await page.getByRole('button', { name: 'Queen on it' }).click();
+  await answer(page).getByRole('button').first().click();
+  await expect(page.getByText(/^19 frames called/)).toBeVisible();
+  await callAsCounted(page, 20);
+  const queen = page.getByLabel('Queen of Tansy', { exact: true });
+  await expect(queen).not.toHaveValue('');
+  await queen.selectOption({ label: 'in Nuc 2' });
+  for (;;) {
+    const aside = page
+      .getByRole('list', { name: 'Called so far' })
+      .getByRole('listitem')
+      .filter({ has: page.getByRole('combobox').filter({ hasText: /^aside/ }) })
+      .first();
+    if ((await aside.count()) === 0) break;
+    await aside.getByRole('combobox').selectOption({ index: 1 });
+  }
+  await expect(page.getByText('Every frame is called.')).toBeVisible();
+  const better = page.getByRole('button', { name: 'Done so' });
+  for (let n = 0; n < 3 && (await better.isVisible()); n++) await better.click();
+  await page.getByRole('button', { name: 'Finish' }).click();
+  await closeVisit(page);
+  await expect(page.getByText(/^Done on .*: in the records/)).toBeVisible();
+  await expect.poll(async () => (await records.get()).records.callOut[0]?.status).toBe('done');
+  const { records: r } = await records.get();
+  let frames = 0;
+  for (let n = 1; n <= 5; n++) frames += await framesOf(records, `Nuc ${n}`);
+  expect(frames).toBe(20);
+  const second = r.colony.find((c) => c.name === 'Nuc 2');
+  expect(r.queen.find((q) => q.name === 'Ottoline')?.whereabouts).toEqual({
+    known: 'colony',
+    colonyId: second?.id,
+  });
+  expect(r.colony.find((c) => c.name === 'Tansy')?.endedOn).not.toBeNull();
+  await tablet.context().close();
+});
+
+test('bad calls are caught and explained, and the pad works without signal', async ({
+  page,
+  context,
+  records,
+}) => {
+  await countTansy(page);
+  await begin(page, 2, false);
+  await callAsCounted(page, 1);
+  await context.setOffline(true);
+  await callAsCounted(page, 2);
+  // The queen twice.
+  await page.getByRole('button', { name: /As last time/ }).click();
+  await page.getByRole('button', { name: 'Queen on it' }).click();
+  await answer(page).getByRole('button').first().click();
+  await expect(page.getByText(/^3 frames called/)).toBeVisible();
+  await page.getByRole('button', { name: /As last time/ }).click();
+  await page.getByRole('button', { name: 'Queen on it' }).click();
+  await answer(page).getByRole('button').first().click();
+  await expect(page.getByRole('alert')).toContainText('The queen of this colony was reported already');
+  await expect(page.getByText(/^3 frames called/)).toBeVisible();
+  await page.getByRole('button', { name: 'Queen on it' }).click();
+  await answer(page).getByRole('button').first().click();
+  await expect(page.getByText(/^4 frames called/)).toBeVisible();
+  // A lid put on by mistake comes off again.
+  await page.getByRole('button', { name: 'Lid on' }).first().click();
+  await page.getByRole('button', { name: 'Open again' }).click();
+  await expect(page.getByRole('button', { name: 'Open again' })).toHaveCount(0);
+  await context.setOffline(false);
+  await expect.poll(async () => (await records.get()).records.callOut[0]?.body.calls.length).toBe(4);
+  await page.reload();
+  await expect(page.getByText(/^4 frames called/)).toBeVisible();
+});

@@ -1,0 +1,28 @@
+import { Box, Button } from '@chakra-ui/react';
+import { dayInWords, type CallOut } from '@incremen/core';
+import { Link } from 'react-router';
+import { useApiary } from '../../mirror/hooks.ts';
+import { PageHeader } from '../../ui/PageHeader.tsx';
+import { DrawnColonies } from '../worksheet/DrawnColonies.tsx';
+
+/** A break-up that is finished: how all stands. */
+export function PadDone({ callOut }: { readonly callOut: CallOut }) {
+  const apiary = useApiary();
+  const colonies = [...callOut.body.units, ...callOut.body.givers].flatMap((u) => {
+    const colony = apiary.colony[u.colonyId];
+    return colony && colony.hiveId !== null ? [colony] : [];
+  });
+  return (
+    <Box>
+      <PageHeader title={callOut.name} aside={`Done on ${dayInWords(callOut.day)}: in the records`}>
+        <Button asChild variant="outline" bg="sheet" minH="44px">
+          <Link to="/follow-ups">All follow-ups</Link>
+        </Button>
+        <Button asChild minH="44px">
+          <Link to="/">Back to the board</Link>
+        </Button>
+      </PageHeader>
+      <DrawnColonies colonies={colonies} />
+    </Box>
+  );
+}

@@ -1,0 +1,171 @@
+import { Box, Button, Text } from '@chakra-ui/react';
+import type { CallOut } from '@incremen/core';
+import { callOutLooks, type CallOutChange, type CallPlace } from '@incremen/core/callout';
+import { Crown, Undo2 } from 'lucide-react';
+import { useDeferredValue, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { RouteError } from '../../app/RouteError.tsx';
+import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
+import { Key } from '../../ui/Key.tsx';
+import { PageHeader } from '../../ui/PageHeader.tsx';
+import { ProblemList } from '../../ui/ProblemList.tsx';
+import { count } from '../../ui/format.ts';
+import { CellsEditor } from '../count/CellsEditor.tsx';
+import { Questions } from '../count/Questions.tsx';
+import { ClosingPanel } from '../worksheet/ClosingPanel.tsx';
+import '../count/count.css';
+import './pad.css';
+import { AllCalled } from './AllCalled.tsx';
+import { PadAnswer } from './PadAnswer.tsx';
+import { PadDone } from './PadDone.tsx';
+import { PadSide } from './PadSide.tsx';
+import { usePad } from './usePad.ts';
+
+/** The call-out pad: what is on the frame in hand, and at once where it goes. */
+export function PadPage() {
+  const { callOutId = '' } = useParams();
+  const callOut = useApiary().callOut[callOutId];
+  if (!callOut) return <RouteError missing />;
+  if (callOut.status === 'done') return <PadDone callOut={callOut} />;
+  if (callOut.status === 'dropped') {
+    return (
+      <Box>
+        <PageHeader title={callOut.name} />
+        <Text mb={4}>This break-up was given up. Nothing of it is in the records.</Text>
+        <Button asChild>
+          <Link to="/callout">Begin another</Link>
+        </Button>
+      </Box>
+    );
+  }
+  return <Pad callOut={callOut} />;
+}
+
+function Pad({ callOut }: { readonly callOut: CallOut }) {
+  const navigate = useNavigate();
+  const { send, problems } = useSend();
+  const { state, hand, advice, act, take } = usePad(callOut);
+  // The key that was tapped answers first; where the frame goes follows with the next picture.
+  const shown = useDeferredValue(advice);
+  const [cellsOpen, setCellsOpen] = useState(false);
+  const [finishing, setFinishing] = useState(false);
+  const { calls } = callOut.body;
+  const change = (c: CallOutChange) => void send({ type: 'changeCallOut', callOutId: callOut.id, change: c });
+  const reading = hand?.draft.frames[0]?.reading ?? null;
+  const place = (to: CallPlace) => {
+    if (!hand || !reading) return;
+    setCellsOpen(false);
+    const { frameId, giverId } = hand;
+    change({
+      what: 'call',
+      call: { id: crypto.randomUUID(), frameId, giverId, reading: reading as never, to },
+    });
+  };
+  const last = calls.at(-1);
+
+  if (finishing) return <Finishing callOut={callOut} onBack={() => setFinishing(false)} />;
+  return (
+    <Box>
+      <PageHeader
+        title={callOut.name}
+        aside={`${count(calls.length, 'frame')} called, ${state.left.length} left`}
+      >
+        <Button
+          variant="outline"
+          bg="sheet"
+          minH="44px"
+          disabled={!last}
+          onClick={() => last && change({ what: 'take-back', callId: last.id })}
+        >
+          <Undo2 size={18} aria-hidden /> Take back
+        </Button>
+        <Button
+          minH="44px"
+          variant={state.left.length === 0 ? 'solid' : 'outline'}
+          onClick={() => setFinishing(true)}
+        >
+          Finish
+        </Button>
+      </PageHeader>
+      <ProblemList problems={problems} />
+      <div className="pad">
+        <section className="pad-hand" aria-label="Frame in hand">
+          {hand ? (
+            <>
+              <h2 className="pad-frame">{hand.label}</h2>
+              <PadAnswer
+                callOut={callOut}
+                advice={shown}
+                waiting="Say what is on it: the answer comes at once."
+                onPlace={place}
+              />
+              <Questions draft={hand.draft} act={act} />
+              <div className="count-marks">
+                <Key on={reading?.queenSeen ?? false} onClick={() => act({ do: 'queen' })}>
+                  <Crown size={18} aria-hidden /> Queen on it
+                </Key>
+                <Key
+                  on={cellsOpen || (reading?.cells.length ?? 0) > 0}
+                  expanded={cellsOpen}
+                  onClick={() => setCellsOpen(!cellsOpen)}
+                >
+                  Cells
+                </Key>
+              </div>
+              {cellsOpen && (
+                <CellsEditor cells={reading?.cells ?? []} onChange={(cells) => act({ do: 'cells', cells })} />
+              )}
+            </>
+          ) : (
+            <AllCalled callOut={callOut} state={state} onChange={change} />
+          )}
+        </section>
+        <PadSide
+          callOut={callOut}
+          state={state}
+          inHand={hand?.frameId ?? null}
+          onTake={take}
+          onChange={change}
+          onDrop={() =>
+            void send({ type: 'dropCallOut', callOutId: callOut.id }).then(
+              (sent) => sent.ok && navigate('/callout'),
+            )
+          }
+        />
+      </div>
+    </Box>
+  );
+}
+
+/** Every unit that was filled, and every giver that stays, answers before the records change. */
+function Finishing({ callOut, onBack }: { readonly callOut: CallOut; readonly onBack: () => void }) {
+  const apiary = useApiary();
+  const today = useToday();
+  const { send, problems } = useSend();
+  const { body } = callOut;
+  const filled = body.units.filter((u) => body.calls.some((c) => c.to.at === 'unit' && c.to.key === u.key));
+  const stay = body.givers.flatMap((g) => {
+    const colony = apiary.colony[g.colonyId];
+    return colony && !g.whole ? [{ colonyId: colony.id, name: colony.name }] : [];
+  });
+  return (
+    <Box maxW="46rem">
+      <PageHeader title={callOut.name} />
+      <ProblemList problems={problems} />
+      <ClosingPanel
+        units={[...filled, ...stay]}
+        onBack={onBack}
+        onClosed={(closing) =>
+          void send({
+            type: 'finishCallOut',
+            callOutId: callOut.id,
+            day: today,
+            ...(closing.length > 0 && { closing }),
+            visits: body.givers.map((g) => ({ colonyId: g.colonyId, visitId: crypto.randomUUID() })),
+            looks: callOutLooks(body, today, () => crypto.randomUUID()),
+          })
+        }
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,58 @@
+import type { CallOut } from '@incremen/core';
+import type { CallOutChange, PadState } from '@incremen/core/callout';
+import { CalledList } from './CalledList.tsx';
+import { FramesLeft } from './FramesLeft.tsx';
+import { QueenLine } from './QueenLine.tsx';
+import { UnitTile } from './UnitTile.tsx';
+
+/** Beside the frame in hand: units as they fill, queens, what is left and what was called. */
+export function PadSide({
+  callOut,
+  state,
+  inHand,
+  onTake,
+  onChange,
+  onDrop,
+}: {
+  readonly callOut: CallOut;
+  readonly state: PadState;
+  readonly inHand: string | null;
+  readonly onTake: (frameId: string) => void;
+  readonly onChange: (change: CallOutChange) => void;
+  readonly onDrop: () => void;
+}) {
+  const { units, givers, calls } = callOut.body;
+  return (
+    <section className="pad-side" aria-label="Units">
+      <ul className="pad-units">
+        {units.map((u, i) => (
+          <UnitTile
+            key={u.key}
+            callOut={callOut}
+            unit={u}
+            at={i}
+            coverPerBee={state.coverPerBee}
+            totals={state.totals[givers.length + i]}
+            onClose={(closed) => onChange({ what: 'close-unit', key: u.key, closed })}
+          />
+        ))}
+      </ul>
+      <QueenLine callOut={callOut} onChange={onChange} />
+      {state.left.length > 0 && (
+        <>
+          <h2 className="pad-heading">Still in the boxes</h2>
+          <FramesLeft state={state} inHand={inHand} onTake={onTake} />
+        </>
+      )}
+      {calls.length > 0 && (
+        <>
+          <h2 className="pad-heading">Called</h2>
+          <CalledList callOut={callOut} state={state} onChange={onChange} />
+        </>
+      )}
+      <button type="button" className="pad-quiet" onClick={onDrop}>
+        Give the break-up up: frames hang where they hung
+      </button>
+    </section>
+  );
+}

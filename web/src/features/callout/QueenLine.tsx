@@ -1,0 +1,48 @@
+import type { CallOut } from '@incremen/core';
+import type { CallOutChange } from '@incremen/core/callout';
+import { useApiary } from '../../mirror/hooks.ts';
+import { Select } from '../../ui/Select.tsx';
+
+/** Where the queen of each giver is, as far as it is known. */
+export function QueenLine({
+  callOut,
+  onChange,
+}: {
+  readonly callOut: CallOut;
+  readonly onChange: (change: CallOutChange) => void;
+}) {
+  const apiary = useApiary();
+  const { givers, queens, units } = callOut.body;
+  return (
+    <div className="pad-queens">
+      {givers.map(({ colonyId }) => {
+        const known = queens.find((q) => q.giverId === colonyId);
+        const name = apiary.colony[colonyId]?.name ?? '';
+        return (
+          <label key={colonyId} className="pad-queen" data-open={!known || undefined}>
+            <span>Queen of {name}</span>
+            <Select
+              label={`Queen of ${name}`}
+              fit
+              value={known?.now ?? ''}
+              options={[
+                ['', 'not found yet'],
+                ['home', `in ${name}`],
+                ['caged', 'in a cage'],
+                ...units.map((u) => [u.key, `in ${u.name}`] as const),
+                ['gone', 'taken away'],
+              ]}
+              onChange={(now) =>
+                onChange(
+                  now === ''
+                    ? { what: 'queen-not-found', giverId: colonyId }
+                    : { what: 'queen', queen: { giverId: colonyId, callId: known?.callId ?? null, now } },
+                )
+              }
+            />
+          </label>
+        );
+      })}
+    </div>
+  );
+}

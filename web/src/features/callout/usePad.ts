@@ -1,0 +1,62 @@
+import type { CallOut } from '@incremen/core';
+import { advise, padState, type PadAdvice, type PadState } from '@incremen/core/callout';
+import { useMemo, useReducer } from 'react';
+import { useApiary } from '../../mirror/hooks.ts';
+import { countStep, startCount, type CountAction, type CountDraft } from '../count/countDraft.ts';
+
+/** The frame in hand. */
+export interface InHand {
+  readonly frameId: string;
+  readonly giverId: string;
+  readonly label: string;
+  readonly draft: CountDraft;
+}
+
+type Act = { readonly do: 'take'; readonly frame: PadState['left'][number] } | CountAction;
+
+function begin(frame: PadState['left'][number]): InHand {
+  const { frameId, giverId, label, counted } = frame;
+  const draft = startCount([{ frameId, boxId: '', slot: 1, last: counted, lastId: null }], []);
+  return { frameId, giverId, label, draft };
+}
+
+/** A break-up as the records have it, the frame in hand, and what the pad says to it. */
+export function usePad(callOut: CallOut): {
+  readonly state: PadState;
+  readonly hand: InHand | null;
+  readonly advice: readonly PadAdvice[];
+  readonly act: (action: CountAction) => void;
+  readonly take: (frameId: string) => void;
+} {
+  const apiary = useApiary();
+  const state = useMemo(() => padState(apiary, callOut), [apiary, callOut]);
+  const [held, dispatch] = useReducer(
+    (hand: InHand | null, action: Act): InHand | null =>
+      action.do === 'take' ? begin(action.frame) : hand && { ...hand, draft: countStep(hand.draft, action) },
+    null,
+  );
+  // What was called here or elsewhere is in hand no more: the next frame is.
+  const stillLeft = held && state.left.some((l) => l.frameId === held.frameId);
+  const [next] = state.left;
+  const fresh = useMemo(() => (next ? begin(next) : null), [next]);
+  const hand = stillLeft ? held : fresh;
+  const reading = hand?.draft.frames[0]?.reading ?? null;
+  const advice = useMemo(
+    () => (hand && reading ? advise(state, { frameId: hand.frameId, giverId: hand.giverId, reading }) : []),
+    [state, hand, reading],
+  );
+  return {
+    state,
+    hand,
+    advice,
+    act: (action) => {
+      // The first tap on a frame that came up by itself takes it in hand.
+      if (!stillLeft && next) dispatch({ do: 'take', frame: next });
+      dispatch(action);
+    },
+    take: (frameId) => {
+      const frame = state.left.find((l) => l.frameId === frameId);
+      if (frame) dispatch({ do: 'take', frame });
+    },
+  };
+}
