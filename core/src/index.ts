@@ -200,6 +200,15 @@ export {
 } from './worksheet/closing.ts';
 
 export type { CallOut } from './apiary/records.ts';
+export {
+  feedRound,
+  TOO_COLD_FOR_SYRUP_C,
+  type FeedAim,
+  type FeedLine,
+  type FeedRound,
+} from './feed/feedRound.ts';
+export { MEASURES, WATER_KG_PER_LITRE, type MeasureSystem } from './feed/measures.ts';
+export { SYRUP_RATIOS, syrupOfLitres, syrupOfSugar, type Syrup } from './feed/syrup.ts';
 export { colonyOfFrame, frameInWords, type KeptReport, type WorkReport } from './worksheet/workReport.ts';
 export { stopBefore, type StopBefore } from './worksheet/stopBefore.ts';
 export type { AnyStep } from './worksheet/mergeSteps.ts';
