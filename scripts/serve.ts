@@ -5,6 +5,7 @@ import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { demoScenario, newOperation, toBundle } from '@incremen/core';
 import { createApp, openOrm, OperationStore, startPostgres } from '@incremen/server';
+import { startStation } from './startStation.ts';
 import { dataFolder, noteRunning, noteStopped, ROOT, runningOn, type DataName } from './dataFolder.ts';
 
 /** How to serve. */
@@ -42,7 +43,8 @@ export async function serve(options: ServeOptions): Promise<void> {
   const orm = await openOrm(postgres.url);
   await orm.migrator.up();
   await fillIfEmpty(new OperationStore(orm), options.data);
-  const server = await listen(createApp(orm, join(ROOT, 'web/dist')), options);
+  const station = await startStation(options.data);
+  const server = await listen(createApp(orm, join(ROOT, 'web/dist'), station?.url ?? null), options);
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   if (folder) noteRunning(folder, url);
   console.log(`\nIncremen is at ${url}\n${folder ? `Its data is in ${folder}\n` : ''}Ctrl-C stops it.\n`);
@@ -56,6 +58,7 @@ export async function serve(options: ServeOptions): Promise<void> {
     await new Promise((resolve) => server.close(resolve));
     await orm.close(true);
     await postgres.stop();
+    station?.stop();
     if (folder) noteStopped(folder);
     process.exit(0);
   };

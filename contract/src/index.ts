@@ -14,5 +14,6 @@ export {
 } from './operations.ts';
 export { problemDocument, pointerOf, type ProblemDocument } from './problem.ts';
 export { journalPage, type JournalPage } from './journal.ts';
+export type { WeatherReport } from './weather.ts';
 export { API_PATHS } from './paths.ts';
 export { yardPlanQuestion, type YardPlanAnswer, type YardPlanQuestion } from './yardPlan.ts';

@@ -10,6 +10,7 @@ export const API_PATHS = {
   bundle: (op: string) => `/api/operations/${op}/bundle`,
   photo: (op: string, photoId: string) => `/api/operations/${op}/photos/${photoId}`,
   readings: (op: string) => `/api/operations/${op}/readings`,
+  weather: (op: string) => `/api/operations/${op}/weather`,
   yardPlan: (op: string) => `/api/operations/${op}/yard-plan`,
   bundleSchema: () => '/api/schema/apiary-v1.json',
 } as const;

@@ -209,6 +209,25 @@ export {
 } from './feed/feedRound.ts';
 export { MEASURES, WATER_KG_PER_LITRE, type MeasureSystem } from './feed/measures.ts';
 export { SYRUP_RATIOS, syrupOfLitres, syrupOfSugar, type Syrup } from './feed/syrup.ts';
+export {
+  scaleHour,
+  scaleRows,
+  weatherHour,
+  weatherRows,
+  type ScaleHour,
+  type WeatherHour,
+} from './weather/weatherHour.ts';
+export {
+  matingDays,
+  nextRain,
+  nights,
+  scaleDays,
+  scaleVerdict,
+  WEATHER_LIMITS,
+  workingWindows,
+  type Night,
+  type WorkingWindow,
+} from './weather/beeWeather.ts';
 export { colonyOfFrame, frameInWords, type KeptReport, type WorkReport } from './worksheet/workReport.ts';
 export { stopBefore, type StopBefore } from './worksheet/stopBefore.ts';
 export type { AnyStep } from './worksheet/mergeSteps.ts';

@@ -12,10 +12,16 @@ import { photosRouter } from './photos/router.ts';
 import { answerErrors, sendProblem } from './problems/errorHandler.ts';
 import { ProblemError } from './problems/ProblemError.ts';
 import { readingsRouter } from './readings/router.ts';
+import { WeatherDesk } from './weather/WeatherDesk.ts';
+import { weatherRouter } from './weather/router.ts';
 import { yardPlanRouter } from './yardplan/router.ts';
 
-/** The application: API under /api, and the built web client if there is one in `webDir`. */
-export function createApp(orm: MikroORM, webDir?: string): Express {
+/**
+ * The application: API under /api, and the built web client if there is one in `webDir`.
+ *
+ * @param stationUrl - address of a weather station that is asked; null for none
+ */
+export function createApp(orm: MikroORM, webDir?: string, stationUrl: string | null = null): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(onlyFromThisMachine);
@@ -55,6 +61,7 @@ export function createApp(orm: MikroORM, webDir?: string): Express {
   api.use('/operations', operationsRouter(store));
   api.use('/operations/:op/photos', photosRouter(orm));
   api.use('/operations/:op/readings', readingsRouter(orm));
+  api.use('/operations/:op/weather', weatherRouter(store, new WeatherDesk(orm, stationUrl)));
   api.use('/operations/:op/yard-plan', yardPlanRouter(store));
   api.use((req, res) => {
     sendProblem(

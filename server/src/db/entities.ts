@@ -1,4 +1,4 @@
-import { changeSchema, RECORD_SCHEMAS, type RecordKind } from '@incremen/core';
+import { changeSchema, RECORD_SCHEMAS, scaleHour, weatherHour, type RecordKind } from '@incremen/core';
 import { DeferMode, defineEntity, p, type EntitySchema } from '@mikro-orm/postgresql';
 import { z } from 'zod';
 import { zodJson } from './zodJson.ts';
@@ -357,6 +357,20 @@ export const CallOutEntity = defineEntity({
     day: p.date(),
     status: p.text(),
     body: json(S.callOut.shape.body),
+  },
+});
+
+/** An hour of weather or of a scale; sent again, it takes the place of what was there. */
+export const MeasurementEntity = defineEntity({
+  name: 'Measurement',
+  tableName: 'measurement',
+  properties: {
+    operationId: p.uuid().primary(),
+    kind: p.text().primary(),
+    source: p.text().primary(),
+    hive: p.text().primary(),
+    time: p.text().primary(),
+    body: json(z.union([weatherHour, scaleHour])),
   },
 });
 

@@ -23,7 +23,7 @@ export class TestServer {
     this.url = `http://127.0.0.1:${(http.address() as AddressInfo).port}`;
   }
 
-  static async start(): Promise<TestServer> {
+  static async start(stationUrl: string | null = null): Promise<TestServer> {
     const url = new URL(inject('postgresUrl'));
     const database = `test_${randomUUID().replaceAll('-', '')}`;
     const admin = await openOrm(url.toString());
@@ -34,7 +34,7 @@ export class TestServer {
     await orm.migrator.up();
     const { apiary, journal } = demoScenario();
     const op = await new OperationStore(orm).importBundle(toBundle(apiary, journal), null);
-    const app = createApp(orm);
+    const app = createApp(orm, undefined, stationUrl);
     const http = await new Promise<Server>((resolve) => {
       const server = app.listen(0, '127.0.0.1', () => resolve(server));
     });

@@ -8,6 +8,7 @@ import {
   type ProblemDocument,
   type Readings,
   type Snapshot,
+  type WeatherReport,
 } from '@incremen/contract';
 
 /** An answer that was not the one hoped for: a problem document, or no answer at all. */
@@ -96,6 +97,8 @@ export const api = {
   readingsOfColony: (op: string, colonyId: string) =>
     ask<Readings>('GET', `${API_PATHS.readings(op)}?colony=${colonyId}`),
   readingsAsOf: (op: string, day: string) => ask<Readings>('GET', `${API_PATHS.readings(op)}?asOf=${day}`),
+  weather: (op: string, day: string, hour: number) =>
+    ask<WeatherReport>('GET', `${API_PATHS.weather(op)}?day=${day}&hour=${hour}`),
   importBundle: (op: string, file: unknown) =>
     ask<{ operationId: string }>('PUT', API_PATHS.bundle(op), file),
 };

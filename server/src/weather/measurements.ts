@@ -1,0 +1,53 @@
+import type { Day, ScaleHour, WeatherHour } from '@incremen/core';
+import type { EntityManager } from '@mikro-orm/postgresql';
+import { MeasurementEntity } from '../db/entities.ts';
+
+/** Kinds of measurements, as they are also named in addresses. */
+export const MEASUREMENT_KINDS = ['observed', 'forecast', 'scale'] as const;
+export type MeasurementKind = (typeof MEASUREMENT_KINDS)[number];
+
+/** Rows that are written at a time. */
+const CHUNK = 500;
+
+/** Keeps hours; an hour that is sent again takes the place of what was there. */
+export async function keepHours(
+  em: EntityManager,
+  operationId: string,
+  kind: MeasurementKind,
+  source: string,
+  hours: readonly (WeatherHour | ScaleHour)[],
+): Promise<void> {
+  // Two rows of one hour in the same file: the later rules.
+  const latest = new Map(hours.map((h) => [`${h.time} ${'hive' in h ? h.hive : ''}`, h]));
+  const rows = [...latest.values()].map((h) => ({
+    operationId,
+    kind,
+    source,
+    hive: 'hive' in h ? h.hive : '',
+    time: h.time,
+    body: h as never,
+  }));
+  await em.transactional(async (inner) => {
+    // A forecast as a whole takes the place of the one before.
+    if (kind === 'forecast') await inner.nativeDelete(MeasurementEntity, { operationId, kind, source });
+    for (let i = 0; i < rows.length; i += CHUNK) {
+      await inner.upsertMany(MeasurementEntity, rows.slice(i, i + CHUNK));
+    }
+  });
+}
+
+/** Hours of a kind from a day on, by time. */
+export async function hoursFrom<T extends WeatherHour | ScaleHour>(
+  em: EntityManager,
+  operationId: string,
+  kind: MeasurementKind,
+  from: Day,
+  until: Day,
+): Promise<{ source: string; hour: T }[]> {
+  const rows = (await em.find(
+    MeasurementEntity,
+    { operationId, kind, time: { $gte: from, $lt: `${until}T99` } },
+    { orderBy: { time: 'asc' }, disableIdentityMap: true },
+  )) as unknown as { source: string; body: T }[];
+  return rows.map((r) => ({ source: r.source, hour: r.body }));
+}

@@ -1,0 +1,88 @@
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import type { WeatherReport, ProblemDocument } from '@incremen/contract';
+import { createStation } from '@incremen/station';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { TestServer } from '../testing/testServer.ts';
+
+const DAY = '2026-05-15';
+
+describe('weather of an operation', () => {
+  let station: Server;
+  let stationUrl: string;
+  let server: TestServer;
+  const report = async (day = DAY) =>
+    (await server.ask<WeatherReport>('GET', `/api/operations/${server.op}/weather?day=${day}&hour=12`)).body;
+  const mood = (m: string) => fetch(`${stationUrl}/mood/${m}`, { method: 'PUT' });
+
+  beforeAll(async () => {
+    station = createStation({ seed: 7, hemisphere: 'north' }, 'Sorrel');
+    await new Promise<void>((resolve) => station.listen(0, '127.0.0.1', resolve));
+    stationUrl = `http://127.0.0.1:${(station.address() as AddressInfo).port}`;
+    server = await TestServer.start(stationUrl);
+  });
+  afterAll(async () => {
+    station.closeAllConnections();
+    station.close();
+    await server.stop();
+  });
+
+  it('is asked of the station: what was, what is foretold, and what the hive weighed', async () => {
+    const { observed, forecast, scale, trouble, sources } = await report();
+    expect(trouble).toBeNull();
+    expect(sources).toEqual(['station']);
+    expect(observed.at(-1)?.time).toBe(`${DAY}T12:00`);
+    expect(observed.length).toBeGreaterThanOrEqual(24 * 10);
+    expect(forecast[0]?.time).toBe(`${DAY}T12:00`);
+    expect(forecast.length).toBeGreaterThanOrEqual(24 * 5);
+    expect(scale.at(-1)?.hive).toBe('Sorrel');
+  });
+
+  it('stays as it was when the station sends nonsense or nothing, and says so', async () => {
+    const before = await report();
+    await mood('nonsense');
+    // Another day is due to be asked for.
+    const nonsense = await report('2026-05-16');
+    expect(nonsense.trouble).toContain('makes no sense: Row 2');
+    await mood('silent');
+    const silent = await report('2026-05-17');
+    expect(silent.trouble).toContain('does not answer');
+    expect(silent.observed.length).toBeGreaterThan(0);
+    await mood('works');
+    const again = await report();
+    expect(again.trouble).toBeNull();
+    expect(again.observed).toEqual(before.observed);
+  });
+
+  it('is taken in from any station that sends it, once for each hour', async () => {
+    const send = (kind: string, text: string, type = 'text/csv') =>
+      fetch(`${server.url}/api/operations/${server.op}/weather/${kind}?source=garden`, {
+        method: 'POST',
+        body: text,
+        headers: { 'content-type': type },
+      });
+    const file = (kg: number) =>
+      `time,hive,weight_kg\n${DAY}T10:00,Tansy,${kg}\n${DAY}T11:00,Tansy,${kg + 0.1}\n`;
+    expect(await (await send('scale', file(30))).json()).toEqual({ hours: 2 });
+    expect((await send('scale', file(31))).status).toBe(201);
+    const { scale, sources } = await report();
+    expect(scale.filter((h) => h.hive === 'Tansy').map((h) => h.weightKg)).toEqual([31, 31.1]);
+    expect(sources).toContain('garden');
+    const refused = await send(
+      'observed',
+      'time,temperature_c,rain_mm,wind_ms,cloud_pct\nnoon,warm,,-3,240\n',
+    );
+    expect(refused.status).toBe(422);
+    expect(((await refused.json()) as ProblemDocument).errors.length).toBe(1);
+    expect((await send('observed', '{}', 'application/json')).status).toBe(415);
+    expect((await send('moon', 'x')).status).toBe(400);
+  });
+
+  it('is refused for a day that is none, and an operation that is not there', async () => {
+    expect((await server.ask('GET', `/api/operations/${server.op}/weather?day=today`)).status).toBe(400);
+    expect(
+      (await server.ask('GET', `/api/operations/00000000-0000-4000-8000-000000000000/weather?day=${DAY}`))
+        .status,
+    ).toBe(404);
+  });
+});
