@@ -116,6 +116,16 @@ export function makeRouter() {
           lazy: async () => ({ Component: (await import('../features/callout/PadPage.tsx')).PadPage }),
         },
         {
+          path: 'weather',
+          lazy: async () => ({
+            Component: (await import('../features/weather/WeatherPage.tsx')).WeatherPage,
+          }),
+        },
+        {
+          path: 'feed',
+          lazy: async () => ({ Component: (await import('../features/feed/FeedPage.tsx')).FeedPage }),
+        },
+        {
           path: 'outbox',
           lazy: async () => ({ Component: (await import('../features/outbox/OutboxPage.tsx')).OutboxPage }),
         },

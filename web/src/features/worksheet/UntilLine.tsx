@@ -1,8 +1,9 @@
-import { houseRules, stopBefore, type WorkStep } from '@incremen/core';
+import { houseRules, nextRain, stopBefore, type WorkStep } from '@incremen/core';
 import { CloudRain } from 'lucide-react';
 import { useState } from 'react';
-import { useOperation } from '../../mirror/hooks.ts';
+import { useOperation, useToday } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';
+import { useWeather } from '../weather/useWeather.ts';
 import { duskOn } from './dusk.ts';
 
 const clockOf = (at: Date) => at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
@@ -36,6 +37,7 @@ export function UntilLine({
             in {min} min
           </button>
         ))}
+        <RainKey now={now} choose={choose} />
         {dusk && dusk.getTime() > now && (
           <button type="button" className="work-key" onClick={() => choose(dusk.getTime())}>
             dark, about {clockOf(dusk)}
@@ -56,6 +58,21 @@ export function UntilLine({
       </button>
       {words && <p>{words.text}</p>}
     </div>
+  );
+}
+
+/** Rain that is foretold for today. The weather is asked for only when somebody wants to know. */
+function RainKey({ now, choose }: { readonly now: number; readonly choose: (at: number) => void }) {
+  const { report, now: known } = useWeather();
+  const today = useToday();
+  const hour = report && known !== null ? nextRain(report.forecast, known) : null;
+  if (hour?.slice(0, 10) !== today) return null;
+  const at = new Date(now).setHours(Number(hour.slice(11, 13)), 0, 0, 0);
+  if (at <= now) return null;
+  return (
+    <button type="button" className="work-key" onClick={() => choose(at)}>
+      rain, about {clockOf(new Date(at))}
+    </button>
   );
 }
 

@@ -35,6 +35,12 @@ export function WorkListPage() {
         <Button asChild variant="outline" bg="sheet" minH="44px">
           <Link to="/callout">Call-out pad</Link>
         </Button>
+        <Button asChild variant="outline" bg="sheet" minH="44px">
+          <Link to="/feed">Feed</Link>
+        </Button>
+        <Button asChild variant="outline" bg="sheet" minH="44px">
+          <Link to="/weather">Weather</Link>
+        </Button>
       </PageHeader>
       <HivesToday />
       {lines.length === 0 && (

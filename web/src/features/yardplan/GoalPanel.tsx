@@ -7,6 +7,7 @@ import { Select } from '../../ui/Select.tsx';
 import { GoalCard } from './GoalCard.tsx';
 import { GOAL_KINDS, newGoal } from './goalWords.ts';
 import { asked, colonyLeftOut, goalsChanged } from './plannerSlice.ts';
+import { NightsForetold } from '../weather/NightsForetold.tsx';
 
 /** What is wanted, on which day, and under which circumstances. */
 export function GoalPanel({
@@ -102,6 +103,7 @@ function Circumstances({ request, apiary }: { readonly request: YardPlanRequest;
             { id: 'cold', label: 'Below 10 °C', hint: 'Bees draw together and bare the outer brood.' },
           ]}
         />
+        <NightsForetold nights={request.nights} onChange={(nights) => dispatch(asked({ nights }))} />
         <Choice
           label="Season"
           value={request.season}

@@ -1,0 +1,181 @@
+import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
+import { feedRound, scaleDays, scaleVerdict, type FeedAim, type FeedLine } from '@incremen/core';
+import { Printer } from 'lucide-react';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
+import { Choice } from '../../ui/Choice.tsx';
+import { degrees, degreeSign, one } from '../../ui/format.ts';
+import { PageHeader } from '../../ui/PageHeader.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { useWeather } from '../weather/useWeather.ts';
+import { senseOf } from '../weather/weatherWords.ts';
+import { SyrupCalculator } from './SyrupCalculator.tsx';
+import './feed.css';
+
+/** Who in a yard is fed, with what and how much, and the syrup for it. */
+export function FeedPage() {
+  const apiary = useApiary();
+  const { units } = useOperation();
+  const today = useToday();
+  const { report, now } = useWeather();
+  const yards = Object.values(apiary.yard);
+  const [yardId, setYardId] = useState(yards[0]?.id ?? '');
+  const [aim, setAim] = useState<FeedAim>('bridge');
+  const [flowSaid, setFlow] = useState<'yes' | 'no' | null>(null);
+  const [said, setSaid] = useState<'mild' | 'cold' | null>(null);
+  const foretold = report && now ? (senseOf(report, now).coldest?.minC ?? null) : null;
+  const onScale = scaleVerdict(scaleDays(report?.scale ?? [])).says;
+  const flow = flowSaid ?? (onScale === 'flow' ? 'yes' : 'no');
+  const nightMinC = said === 'mild' ? 12 : said === 'cold' ? 4 : (foretold ?? 12);
+  const nightKind = said ?? (nightMinC < 8 ? 'cold' : 'mild');
+  const round = feedRound(apiary, yardId, today, aim, { nightMinC, flow: flow === 'yes' });
+  const feeds = round.lines.filter((l) => l.kg > 0);
+  return (
+    <Box>
+      <PageHeader title="Feed round" aside="In the evening, inside the hive, small entrance, nothing spilt">
+        <Button asChild variant="outline" bg="sheet" minH="44px">
+          <Link to="/weather">Weather</Link>
+        </Button>
+        <Button variant="outline" bg="sheet" minH="44px" onClick={() => window.print()}>
+          <Printer size={18} aria-hidden /> Print
+        </Button>
+      </PageHeader>
+      <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 340px' }} gap={8} alignItems="start">
+        <Box>
+          <Flex gap={5} wrap="wrap" align="flex-end" mb={4} className="no-print">
+            {yards.length > 1 && (
+              <Select
+                label="Yard"
+                fit
+                value={yardId}
+                options={yards.map((y) => [y.id, y.name])}
+                onChange={setYardId}
+              />
+            )}
+            <Choice
+              label="What for"
+              value={aim}
+              options={[
+                { id: 'bridge', label: 'Until nectar comes in' },
+                { id: 'winter', label: 'For winter' },
+              ]}
+              onChange={setAim}
+            />
+            <Choice
+              label="Does nectar come in?"
+              shown={
+                flowSaid === null && onScale === 'flow'
+                  ? 'Nectar comes in, says the scale'
+                  : 'Does nectar come in?'
+              }
+              value={flow}
+              options={[
+                { id: 'yes', label: 'Yes' },
+                { id: 'no', label: 'No' },
+              ]}
+              onChange={setFlow}
+            />
+            <Choice
+              label="Nights"
+              shown={
+                said === null && foretold !== null
+                  ? `Nights: ${degrees(foretold, units)} ${degreeSign(units)} foretold`
+                  : 'Nights'
+              }
+              value={nightKind}
+              options={[
+                { id: 'mild', label: 'Mild: syrup' },
+                { id: 'cold', label: 'Cold: fondant' },
+              ]}
+              onChange={setSaid}
+            />
+          </Flex>
+          {round.lines.length === 0 ? (
+            <Text>No colony stands in this yard.</Text>
+          ) : (
+            <>
+              <Text fontSize="1.25rem" fontWeight="700" mb={3}>
+                {feeds.length === 0 ? 'Nobody needs feed.' : takeInWords(round)}
+              </Text>
+              <Box as="ul" aria-label="Round" listStyleType="none" display="grid" gap={1}>
+                {round.lines.map((line) => (
+                  <FeedRow key={line.colonyId} line={line} />
+                ))}
+              </Box>
+              <Text mt={4} color="inkSoft" fontSize="sm" maxW="44rem">
+                Syrup cools before it is given. Combs of fed hives are food, not honey to extract. In a
+                dearth, robbers kill a nuc in a day: if they come, close down and stop.
+              </Text>
+            </>
+          )}
+        </Box>
+        <SyrupCalculator
+          key={`${aim} ${round.syrupLitres.toFixed(1)}`}
+          litres={round.syrupLitres > 0 ? round.syrupLitres : null}
+          sugarPerWater={round.sugarPerWater}
+        />
+      </Grid>
+    </Box>
+  );
+}
+
+function takeInWords(round: ReturnType<typeof feedRound>): string {
+  const parts = [
+    ...(round.syrupLitres > 0
+      ? [
+          `${one(round.syrupLitres)} L of syrup ${round.sugarPerWater}:1, from ${one(round.sugarKg)} kg of sugar`,
+        ]
+      : []),
+    ...(round.fondantKg > 0 ? [`${one(round.fondantKg)} kg of fondant`] : []),
+  ];
+  return `Take ${parts.join(' and ')}.`;
+}
+
+const GAUGE = 120;
+
+/** A hive with its stores drawn against what it needs. */
+function FeedRow({ line }: { readonly line: FeedLine }) {
+  const scale = Math.max(line.hasKg, line.needsKg, 0.5);
+  return (
+    <li className="feed-row" data-fed={line.kg > 0 || undefined}>
+      <Link to={`/colonies/${line.colonyId}`}>
+        <b>{line.name}</b>
+      </Link>
+      <svg viewBox={`0 0 ${GAUGE} 16`} width={GAUGE} height="16" role="img">
+        <title>
+          {one(line.hasKg)} kg of stores, {one(line.needsKg)} kg needed
+        </title>
+        <rect
+          x="0.500"
+          y="0.500"
+          width={GAUGE - 1}
+          height="15"
+          rx="4"
+          fill="var(--chakra-colors-sunk)"
+          stroke="var(--chakra-colors-line)"
+        />
+        <rect
+          x="1"
+          y="1"
+          width={Math.max(2, ((GAUGE - 2) * line.hasKg) / scale)}
+          height="14"
+          rx="3"
+          fill="#D99A1E"
+        />
+        <path
+          d={`M${1 + ((GAUGE - 2) * line.needsKg) / scale} -1v18`}
+          stroke="var(--chakra-colors-ink)"
+          strokeWidth="2.5"
+        />
+      </svg>
+      <Heading as="h3" fontSize="1.05rem">
+        {line.what === 'syrup' && `${one(line.litres)} L syrup`}
+        {line.what === 'fondant' && `${one(line.kg)} kg fondant`}
+        {line.what === 'none' && 'nothing'}
+        {line.what === 'count-first' && 'count first'}
+      </Heading>
+      <span>{line.why}</span>
+    </li>
+  );
+}

@@ -1,0 +1,144 @@
+import { Box, Heading, Input, Text } from '@chakra-ui/react';
+import {
+  MEASURES,
+  SYRUP_RATIOS,
+  syrupOfLitres,
+  syrupOfSugar,
+  WATER_KG_PER_LITRE,
+  type MeasureSystem,
+  type Syrup,
+} from '@incremen/core';
+import { useId, useState } from 'react';
+import { useOperation } from '../../mirror/hooks.ts';
+import { Choice } from '../../ui/Choice.tsx';
+import { ProblemList } from '../../ui/ProblemList.tsx';
+
+const SYSTEMS: readonly { readonly id: MeasureSystem; readonly label: string }[] = [
+  { id: 'metric', label: 'kg, L' },
+  { id: 'us', label: 'lb, US qt' },
+  { id: 'imperial', label: 'lb, pt' },
+];
+
+/** Syrup of any ratio, from the sugar that there is or to the volume that is wanted. */
+export function SyrupCalculator({
+  litres,
+  sugarPerWater,
+}: {
+  /** What a round needs; null for none. */
+  readonly litres: number | null;
+  readonly sugarPerWater: number;
+}) {
+  const { units } = useOperation();
+  const [system, setSystem] = useState<MeasureSystem>(units === 'imperial' ? 'us' : 'metric');
+  const measure = MEASURES[system];
+  const [ratio, setRatio] = useState(
+    SYRUP_RATIOS.find((r) => r.sugarPerWater === sugarPerWater)?.id ?? SYRUP_RATIOS[0].id,
+  );
+  const [by, setBy] = useState<'volume' | 'sugar'>('volume');
+  const [typed, setTyped] = useState<string | null>(null);
+  const amount = typed ?? (litres === null ? '4' : (litres / measure.litresPerVolume).toFixed(1));
+  const amountId = useId();
+  const parts = SYRUP_RATIOS.find((r) => r.id === ratio);
+  const n = Number(amount.replace(',', '.'));
+  const made = parts
+    ? by === 'volume'
+      ? syrupOfLitres(n * measure.litresPerVolume, parts.sugarPerWater)
+      : syrupOfSugar(n * measure.kgPerMass, parts.sugarPerWater)
+    : null;
+  return (
+    <Box
+      as="section"
+      aria-label="Syrup"
+      bg="sheet"
+      borderWidth="1px"
+      borderRadius="xl"
+      p={4}
+      display="grid"
+      gap={3}
+    >
+      <Heading as="h2" fontSize="1.25rem">
+        Syrup
+      </Heading>
+      <Choice
+        label="Sugar to water, by weight"
+        value={ratio}
+        options={SYRUP_RATIOS.map((r) => ({ id: r.id, label: r.id, hint: r.use }))}
+        onChange={setRatio}
+      />
+      <Choice label="Measures" value={system} options={SYSTEMS} onChange={setSystem} />
+      <Choice
+        label="I know"
+        value={by}
+        options={[
+          { id: 'volume', label: 'how much syrup I want' },
+          { id: 'sugar', label: 'how much sugar I have' },
+        ]}
+        onChange={(b) => {
+          setBy(b);
+          setTyped(amount);
+        }}
+      />
+      <Box>
+        <Text as="label" {...{ htmlFor: amountId }} fontWeight="600" display="block" mb={1}>
+          {by === 'volume' ? `Syrup, ${measure.volume}` : `Sugar, ${measure.mass}`}
+        </Text>
+        <Input
+          id={amountId}
+          inputMode="decimal"
+          minH="48px"
+          bg="sheet"
+          value={amount}
+          onChange={(e) => setTyped(e.target.value)}
+        />
+      </Box>
+      {made && !made.ok && <ProblemList problems={made.problems} />}
+      {made?.ok && <Made syrup={made.value} system={system} />}
+      {parts && (
+        <Text color="inkSoft" fontSize="sm">
+          {parts.id}: {parts.use}. Volumes by the density of sucrose at 20 °C.
+        </Text>
+      )}
+    </Box>
+  );
+}
+
+/** A bucket with the sugar and the water that go in, to scale. */
+function Made({ syrup, system }: { readonly syrup: Syrup; readonly system: MeasureSystem }) {
+  const { mass, kgPerMass, volume, litresPerVolume } = MEASURES[system];
+  const water = syrup.waterKg / WATER_KG_PER_LITRE;
+  const share = syrup.sugarKg / (syrup.sugarKg + syrup.waterKg);
+  const H = 92;
+  return (
+    <Box display="flex" gap={4} alignItems="center" aria-live="polite">
+      <svg viewBox="0 0 84 110" width="84" height="110" aria-hidden>
+        <path d="M8 8h68l-6 96H14z" fill="var(--chakra-colors-sunk)" />
+        <clipPath id="bucket">
+          <path d="M8 8h68l-6 96H14z" />
+        </clipPath>
+        <g clipPath="url(#bucket)">
+          <rect x="0" y={12} width="84" height={H * (1 - share)} fill="#9CC3DE" />
+          <rect x="0" y={12 + H * (1 - share)} width="84" height={H * share} fill="#EFE3C0" />
+        </g>
+        <path
+          d="M8 8h68l-6 96H14z"
+          fill="none"
+          stroke="var(--chakra-colors-wood)"
+          strokeWidth="3"
+          strokeLinejoin="round"
+        />
+      </svg>
+      <Box>
+        <Text fontSize="1.2rem" fontWeight="700">
+          {(syrup.sugarKg / kgPerMass).toFixed(2)} {mass} sugar
+        </Text>
+        <Text fontSize="1.2rem" fontWeight="700">
+          {(water / litresPerVolume).toFixed(2)} {volume} water
+        </Text>
+        <Text>
+          makes {(syrup.litres / litresPerVolume).toFixed(2)} {volume}
+          {system === 'us' && ` (${(syrup.litres / litresPerVolume / 4).toFixed(2)} US gal)`}
+        </Text>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,117 @@
+import { Box } from '@chakra-ui/react';
+import { dayInWords, type WeatherHour, type WorkingWindow } from '@incremen/core';
+import { BarChart, LineChart } from 'echarts/charts';
+import { GridComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
+import { init, use as register, type EChartsType } from 'echarts/core';
+import { SVGRenderer } from 'echarts/renderers';
+import { useEffect, useRef } from 'react';
+
+register([
+  BarChart,
+  LineChart,
+  GridComponent,
+  MarkAreaComponent,
+  MarkLineComponent,
+  TooltipComponent,
+  SVGRenderer,
+]);
+
+const two = (n: number) => String(n).padStart(2, '0');
+
+/** Temperature and rain by the hour, with the hours shaded in which hives can be opened. */
+export default function WeatherChart({
+  hours,
+  now,
+  windows,
+  degrees,
+}: {
+  readonly hours: readonly WeatherHour[];
+  readonly now: string | null;
+  readonly windows: readonly WorkingWindow[];
+  /** Degrees of the operation's units from °C. */
+  readonly degrees: (celsius: number) => number;
+}) {
+  const place = useRef<HTMLDivElement>(null);
+  const chart = useRef<EChartsType | null>(null);
+  useEffect(() => {
+    if (!place.current) return undefined;
+    chart.current = init(place.current, null, { renderer: 'svg' });
+    const watch = new ResizeObserver(() => chart.current?.resize());
+    watch.observe(place.current);
+    return () => {
+      watch.disconnect();
+      chart.current?.dispose();
+    };
+  }, []);
+  useEffect(() => {
+    if (!chart.current || !place.current) return;
+    const ink = getComputedStyle(place.current).color;
+    const times = hours.map((h) => h.time);
+    chart.current.setOption({
+      animation: false,
+      textStyle: { fontFamily: 'inherit', color: ink, fontSize: 13 },
+      grid: { left: 34, right: 34, top: 14, bottom: 24 },
+      tooltip: { trigger: 'axis' },
+      xAxis: {
+        type: 'category',
+        data: times,
+        axisTick: { interval: (_: number, v: string) => v.endsWith('T00:00') },
+        axisLabel: {
+          color: ink,
+          interval: (_: number, v: string) => v.endsWith('T12:00'),
+          formatter: (v: string) => dayInWords(v.slice(0, 10)).replace(/ \w+$/, ''),
+        },
+      },
+      yAxis: [
+        {
+          type: 'value',
+          axisLabel: { color: ink, formatter: '{value}°' },
+          splitLine: { lineStyle: { opacity: 0.35 } },
+        },
+        {
+          type: 'value',
+          min: 0,
+          max: 8,
+          axisLabel: { color: ink, formatter: (v: number) => (v === 8 ? 'mm' : '') },
+          splitLine: { show: false },
+        },
+      ],
+      series: [
+        {
+          name: 'rain, mm',
+          type: 'bar',
+          yAxisIndex: 1,
+          data: hours.map((h) => h.rainMm),
+          itemStyle: { color: '#3F6FA8' },
+        },
+        {
+          name: 'temperature',
+          type: 'line',
+          showSymbol: false,
+          data: hours.map((h) => degrees(h.temperatureC)),
+          lineStyle: { width: 2.5, color: '#A83E17' },
+          itemStyle: { color: '#A83E17' },
+          markArea: {
+            silent: true,
+            itemStyle: { color: '#2F8F83', opacity: 0.22 },
+            data: windows.flatMap((w) => {
+              const from = `${w.day}T${two(w.fromHour)}:00`;
+              const to = `${w.day}T${two(w.toHour)}:00`;
+              return times.includes(from) && times.includes(to) ? [[{ xAxis: from }, { xAxis: to }]] : [];
+            }),
+          },
+          ...(now !== null && {
+            markLine: {
+              silent: true,
+              symbol: 'none',
+              label: { formatter: 'now', color: ink },
+              lineStyle: { color: ink, type: 'solid' },
+              data: [{ xAxis: now }],
+            },
+          }),
+        },
+      ],
+    });
+  }, [hours, now, windows, degrees]);
+  return <Box ref={place} h="260px" w="100%" aria-hidden color="inkSoft" />;
+}
