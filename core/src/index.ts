@@ -228,10 +228,21 @@ export {
   type Night,
   type WorkingWindow,
 } from './weather/beeWeather.ts';
+export { cellLedger, type CellStage, type LedgerLine } from './cells/cellLedger.ts';
+export { deliveryForDay, deliveryFromGraft, type CellDelivery } from './cells/cellDelivery.ts';
+export { oddsOfAny, oddsOfPart, partsFor, raisingOdds, raisingResults } from './cells/cellOdds.ts';
+export {
+  CELL_SCHOOLS,
+  shareCells,
+  type CellGift,
+  type CellPart,
+  type CellSchool,
+  type CellShares,
+} from './cells/shareCells.ts';
 export { colonyOfFrame, frameInWords, type KeptReport, type WorkReport } from './worksheet/workReport.ts';
 export { stopBefore, type StopBefore } from './worksheet/stopBefore.ts';
 export type { AnyStep } from './worksheet/mergeSteps.ts';
 export { mayTakeNext, takeNext } from './worksheet/takeNext.ts';
 export { againstStore, promisedKit, storeLines, type StoreLine } from './worksheet/kitStore.ts';
-export { tagsOfPlan, tagsOfYardPlan, type HiveTag } from './worksheet/hiveTags.ts';
+export { tagsOfCallOut, tagsOfPlan, tagsOfYardPlan, type HiveTag } from './worksheet/hiveTags.ts';
 export { hivesToday, type DaySorted, type HiveToday } from './worksheet/hivesToday.ts';

@@ -1,8 +1,8 @@
-import type { Apiary } from '../apiary/records.ts';
-import { framesOfColony, placeInWords } from '../apiary/views.ts';
+import { operationOf, type Apiary, type Colony } from '../apiary/records.ts';
+import { boxesOfColony, framesOfColony, placeInWords } from '../apiary/views.ts';
 import { DEVELOPMENT } from '../brood/developmentClock.ts';
 import { addDays, daysBetween, type Day } from '../calendar/day.ts';
-import { isLiveCell, type CellKind, type CellPlace } from '../comb/contents.ts';
+import { isLiveCell, type CellFinding, type CellKind, type CellPlace } from '../comb/contents.ts';
 import type { FrameSizeId } from '../comb/frameSizes.ts';
 import { emergenceFromCells, type Window } from '../followup/windows.ts';
 
@@ -11,6 +11,7 @@ export type CellStage = 'open' | 'tender' | 'ripe' | 'due' | 'over';
 
 /** Queen cells of one kind on one frame, and what becomes of them. */
 export interface LedgerLine {
+  /** Frame, or the look in which they were seen without noting where. */
   readonly frameId: string;
   readonly sizeId: FrameSizeId;
   readonly colonyId: string;
@@ -34,42 +35,83 @@ const SEALED_DAYS = DEVELOPMENT.queen.emerges.likely - DEVELOPMENT.queen.cellCap
 /** So near to emergence the pupa is no longer tender (common practice, no source). */
 const RIPE_DAYS = 3;
 
-/** All live queen cells by the last readings, those that emerge first on top. */
+/** All live queen cells by the last readings and looks, those that emerge first on top and those that are over below. */
 export function cellLedger(apiary: Apiary, day: Day): LedgerLine[] {
-  const lines: LedgerLine[] = [];
-  for (const colony of Object.values(apiary.colony)) {
-    if (colony.endedOn !== null || colony.hiveId === null) continue;
-    for (const placed of framesOfColony(apiary, colony)) {
-      const { reading } = placed;
-      for (const cell of reading?.body.cells ?? []) {
-        const emerges =
-          reading && isLiveCell(cell.kind) ? emergenceFromCells([cell], reading.day) : undefined;
-        if (!reading || !emerges) continue;
-        const capped = {
-          earliest: addDays(emerges.earliest, -SEALED_DAYS),
-          likely: addDays(emerges.likely, -SEALED_DAYS),
-          latest: addDays(emerges.latest, -SEALED_DAYS),
-        };
-        const stage = stageOn(day, cell.kind, capped, emerges);
-        lines.push({
-          frameId: placed.frame.id,
-          sizeId: placed.frame.sizeId,
-          colonyId: colony.id,
-          colony: colony.name,
-          where: placeInWords(apiary, colony, placed.box, placed.slot),
-          kind: cell.kind,
-          count: cell.count,
-          place: cell.place ?? null,
-          seenOn: reading.day,
-          capped,
-          emerges,
-          stage,
-          move: moveInWords(stage, emerges, day),
-        });
-      }
-    }
-  }
-  return lines.toSorted((a, b) => a.emerges.likely.localeCompare(b.emerges.likely));
+  const lines = Object.values(apiary.colony)
+    .filter((c) => c.endedOn === null && c.hiveId !== null)
+    .flatMap((colony) => cellsOf(apiary, colony, day));
+  const over = (l: LedgerLine) => Number(l.stage === 'over');
+  return lines.toSorted((a, b) => over(a) - over(b) || a.emerges.likely.localeCompare(b.emerges.likely));
+}
+
+/** Live cells of one colony, by its last readings or its last look. */
+export function cellsOf(apiary: Apiary, colony: Colony, day: Day): LedgerLine[] {
+  const onFrames = cellsOnFrames(apiary, colony);
+  const look = cellsOfLook(apiary, colony);
+  // A look says how many there are, not where; frames that were read since, or that day, say more.
+  const framesRule = onFrames.some((c) => look.every((l) => c.seenOn >= l.seenOn));
+  return (framesRule || look.length === 0 ? onFrames : look).flatMap((c) => lineOf(c, colony, day) ?? []);
+}
+
+interface SeenCells {
+  readonly cell: CellFinding;
+  readonly frameId: string;
+  readonly sizeId: FrameSizeId;
+  readonly where: string;
+  readonly seenOn: Day;
+}
+
+function cellsOnFrames(apiary: Apiary, colony: Colony): SeenCells[] {
+  return framesOfColony(apiary, colony).flatMap(({ reading, frame, box, slot }) =>
+    (reading?.body.cells ?? []).map((cell) => ({
+      cell,
+      frameId: frame.id,
+      sizeId: frame.sizeId,
+      where: placeInWords(apiary, colony, box, slot),
+      seenOn: reading?.day ?? colony.startedOn,
+    })),
+  );
+}
+
+function cellsOfLook(apiary: Apiary, colony: Colony): SeenCells[] {
+  const [last] = Object.values(apiary.visit)
+    .filter((v) => v.colonyId === colony.id && v.evidence?.cells.look !== undefined)
+    .filter((v) => v.evidence?.cells.look !== 'notLooked')
+    .toSorted((a, b) => b.day.localeCompare(a.day));
+  const cells = last?.evidence?.cells;
+  if (!last || cells?.look !== 'found') return [];
+  const sizeId = boxesOfColony(apiary, colony)[0]?.sizeId ?? operationOf(apiary).referenceSize;
+  return cells.cells.map((cell) => ({
+    cell,
+    frameId: last.id,
+    sizeId,
+    where: 'frame not noted',
+    seenOn: last.day,
+  }));
+}
+
+function lineOf({ cell, seenOn, ...at }: SeenCells, colony: Colony, day: Day): LedgerLine | null {
+  const emerges = isLiveCell(cell.kind) ? emergenceFromCells([cell], seenOn) : undefined;
+  if (!emerges) return null;
+  const capped = {
+    earliest: addDays(emerges.earliest, -SEALED_DAYS),
+    likely: addDays(emerges.likely, -SEALED_DAYS),
+    latest: addDays(emerges.latest, -SEALED_DAYS),
+  };
+  const stage = stageOn(day, cell.kind, capped, emerges);
+  return {
+    ...at,
+    colonyId: colony.id,
+    colony: colony.name,
+    kind: cell.kind,
+    count: cell.count,
+    place: cell.place ?? null,
+    seenOn,
+    capped,
+    emerges,
+    stage,
+    move: moveInWords(stage, emerges, day),
+  };
 }
 
 function stageOn(day: Day, kind: CellKind, capped: Window, emerges: Window): CellStage {

@@ -50,13 +50,37 @@ export function raisingResults(apiary: Apiary, day: Day): RaisingResults {
   return { raised, failed };
 }
 
-/** Learned from one's own results: the mean of a beta distribution, and its middle eight tenths by the normal rule. */
+/** Learned from one's own results: the mean of a beta distribution, and its middle eight tenths. */
 export function raisingOdds({ raised, failed }: RaisingResults): RaisingOdds {
   const a = PRIOR.raised + raised;
   const b = PRIOR.failed + failed;
   const likely = a / (a + b);
-  const spread = 1.2816 * Math.sqrt((a * b) / ((a + b) ** 2 * (a + b + 1)));
-  return { raised, failed, likely, low: Math.max(0, likely - spread), high: Math.min(1, likely + spread) };
+  return { raised, failed, likely, low: betaQuantile(0.1, a, b), high: betaQuantile(0.9, a, b) };
+}
+
+/**
+ * The value below which a share of a beta distribution lies, for whole parameters: then the share below x is the chance
+ * of at least a successes in a + b − 1 tries (textbook identity of beta and binomial).
+ */
+function betaQuantile(share: number, a: number, b: number): number {
+  const n = a + b - 1;
+  const below = (x: number) => {
+    let sum = 0;
+    let term = (1 - x) ** n;
+    for (let k = 0; k <= n; k++) {
+      if (k >= a) sum += term;
+      term *= ((n - k) / (k + 1)) * (x / (1 - x));
+    }
+    return sum;
+  };
+  let low = 0;
+  let high = 1 - 1e-9;
+  for (let i = 0; i < 50; i++) {
+    const middle = (low + high) / 2;
+    if (below(middle) < share) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
 }
 
 /**

@@ -115,6 +115,9 @@ describe('odds', () => {
 
   it('begin with four in five and follow what one has seen', () => {
     expect(raisingOdds({ raised: 0, failed: 0 }).likely).toBeCloseTo(0.8);
+    // Beta(4, 1): below x lies x to the fourth, so the tenth parts are at 0.1 and 0.9 to the power of a quarter.
+    expect(raisingOdds({ raised: 0, failed: 0 }).low).toBeCloseTo(0.1 ** 0.25, 6);
+    expect(raisingOdds({ raised: 0, failed: 0 }).high).toBeCloseTo(0.9 ** 0.25, 6);
     const bad = raisingOdds({ raised: 2, failed: 8 });
     expect(bad.likely).toBeCloseTo(0.4);
     expect(bad.low).toBeLessThan(bad.likely);

@@ -1,4 +1,5 @@
 import { operationOf, type Apiary, type Colony } from '../apiary/records.ts';
+import { cellsOf } from '../cells/cellLedger.ts';
 import { colonyState } from '../colony/colonyState.ts';
 import { monthOf, type Day } from '../calendar/day.ts';
 import { prepareDonor } from '../plan/donor.ts';
@@ -42,9 +43,8 @@ export function situationOf(apiary: Apiary, colony: Colony, day: Day): Situation
   const prepared = prepareDonor(apiary, colony, day);
   const frames = prepared.ok ? prepared.value.donor.frames : [];
   const sum = (of: (f: (typeof frames)[number]) => number) => frames.reduce((n, f) => n + of(f), 0);
-  const cells = prepared.ok ? prepared.value.donor.cells : [];
-  const alive = cells.filter((c) => c.kind === 'charged' || c.kind === 'open' || c.kind === 'capped');
-  const capped = alive.some((c) => c.kind === 'capped');
+  const alive = cellsOf(apiary, colony, day).filter((c) => c.stage !== 'over');
+  const capped = alive.some((c) => c.stage !== 'open');
   const seen = frames.some((f) => f.hasQueen);
   // A queen that nobody wrote down lays all the same; one that is being raised does not.
   const lays = state.queen.state !== 'raising' && frames.some((f) => f.eggsTenths > 0 || f.open > 0.05);

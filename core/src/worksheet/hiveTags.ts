@@ -1,5 +1,5 @@
-import type { Apiary, Plan, YardPlan } from '../apiary/records.ts';
-import { queenOf } from '../apiary/views.ts';
+import type { Apiary, CallOut, Plan, YardPlan } from '../apiary/records.ts';
+import { openFollowUps, queenOf } from '../apiary/views.ts';
 import { dayInWords, type Day } from '../calendar/day.ts';
 import { unitsBeside } from './closing.ts';
 
@@ -93,6 +93,38 @@ export function tagsOfYardPlan(apiary: Apiary, plan: YardPlan): HiveTag[] {
     }
   });
   return [...planned, ...tagsBeside(apiary, plan)];
+}
+
+const UNIT_QUEEN = {
+  raises: 'raising, not mated yet',
+  cell: 'ripe cell, not mated yet',
+  mated: 'mated, given in a cage',
+  'old-queen': 'old queen',
+} as const;
+
+/** Tags for the units of a break-up, one for each side of a shared box. */
+export function tagsOfCallOut(apiary: Apiary, { day, body }: CallOut): HiveTag[] {
+  const year = Number(day.slice(0, 4));
+  return body.units
+    .filter((u) => body.calls.some((c) => c.to.at === 'unit' && c.to.key === u.key))
+    .map((u): HiveTag => {
+      const givers = body.calls.flatMap((c) => (c.to.at === 'unit' && c.to.key === u.key ? [c.giverId] : []));
+      const own = body.queens.find((q) => q.now === u.key);
+      const rest = openFollowUps(apiary).find(
+        (f) => f.kind === 'hands-off' && f.colonyIds.includes(u.colonyId),
+      );
+      return {
+        colonyId: u.colonyId,
+        name: u.name,
+        day,
+        mother: apiary.colony[givers[0] ?? '']?.name ?? null,
+        queen: own
+          ? `old queen of ${apiary.colony[own.giverId]?.name ?? 'its parent'}`
+          : UNIT_QUEEN[u.recipe.queen],
+        year: own || u.recipe.queen === 'mated' ? null : year,
+        note: rest ? handsOff(rest.window.earliest, rest.window.latest) : 'Look in a week.',
+      };
+    });
 }
 
 /** Tags for the units that were made in the course of the work: nobody planned a queen for them. */

@@ -122,6 +122,10 @@ export function makeRouter() {
           }),
         },
         {
+          path: 'cells',
+          lazy: async () => ({ Component: (await import('../features/cells/CellsPage.tsx')).CellsPage }),
+        },
+        {
           path: 'feed',
           lazy: async () => ({ Component: (await import('../features/feed/FeedPage.tsx')).FeedPage }),
         },

@@ -16,6 +16,9 @@ export function PadDone({ callOut }: { readonly callOut: CallOut }) {
     <Box>
       <PageHeader title={callOut.name} aside={`Done on ${dayInWords(callOut.day)}: in the records`}>
         <Button asChild variant="outline" bg="sheet" minH="44px">
+          <Link to={`/worksheet/${callOut.id}/tags`}>Tags</Link>
+        </Button>
+        <Button asChild variant="outline" bg="sheet" minH="44px">
           <Link to="/follow-ups">All follow-ups</Link>
         </Button>
         <Button asChild minH="44px">

@@ -1,5 +1,12 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { dayInWords, markingColour, tagsOfPlan, tagsOfYardPlan, type HiveTag } from '@incremen/core';
+import {
+  dayInWords,
+  markingColour,
+  tagsOfCallOut,
+  tagsOfPlan,
+  tagsOfYardPlan,
+  type HiveTag,
+} from '@incremen/core';
 import { Printer } from 'lucide-react';
 import { QRCodeSVG } from 'qrcode.react';
 import { Link, useParams } from 'react-router';
@@ -15,7 +22,14 @@ export function TagsPage() {
   const { planId = '' } = useParams();
   const plan = apiary.plan[planId];
   const yardPlan = apiary.yardPlan[planId];
-  const tags = plan ? tagsOfPlan(apiary, plan) : yardPlan ? tagsOfYardPlan(apiary, yardPlan) : null;
+  const callOut = apiary.callOut[planId];
+  const tags = plan
+    ? tagsOfPlan(apiary, plan)
+    : yardPlan
+      ? tagsOfYardPlan(apiary, yardPlan)
+      : callOut
+        ? tagsOfCallOut(apiary, callOut)
+        : null;
   if (!tags) return <RouteError missing />;
   return (
     <Box>
@@ -24,7 +38,11 @@ export function TagsPage() {
         aside="Print, cut, cover with clear tape, and tie one to each hive that day."
       >
         <Button asChild variant="outline" bg="sheet" minH="44px">
-          <Link to={plan ? `/worksheet/${planId}` : `/worksheet/yard/${planId}`}>Back to the work</Link>
+          <Link
+            to={plan ? `/worksheet/${planId}` : callOut ? `/callout/${planId}` : `/worksheet/yard/${planId}`}
+          >
+            Back to the work
+          </Link>
         </Button>
         <Button minH="44px" onClick={() => window.print()}>
           <Printer size={18} aria-hidden /> Print

@@ -4,6 +4,7 @@ import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
+import { WeatherLine } from '../weather/WeatherLine.tsx';
 import { HivesToday } from './HivesToday.tsx';
 import './work.css';
 
@@ -36,12 +37,16 @@ export function WorkListPage() {
           <Link to="/callout">Call-out pad</Link>
         </Button>
         <Button asChild variant="outline" bg="sheet" minH="44px">
+          <Link to="/cells">Cells</Link>
+        </Button>
+        <Button asChild variant="outline" bg="sheet" minH="44px">
           <Link to="/feed">Feed</Link>
         </Button>
         <Button asChild variant="outline" bg="sheet" minH="44px">
           <Link to="/weather">Weather</Link>
         </Button>
       </PageHeader>
+      <WeatherLine />
       <HivesToday />
       {lines.length === 0 && (
         <>

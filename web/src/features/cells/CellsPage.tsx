@@ -1,0 +1,85 @@
+import { Box, Grid, Heading, Text } from '@chakra-ui/react';
+import { cellLedger, dayInWords, type LedgerLine } from '@incremen/core';
+import { Link } from 'react-router';
+import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { PageHeader } from '../../ui/PageHeader.tsx';
+import { cellName } from '../count/CellsEditor.tsx';
+import { CellDates } from './CellDates.tsx';
+import { CellLane } from './CellLane.tsx';
+import { CellOdds } from './CellOdds.tsx';
+import { ShareOut } from './ShareOut.tsx';
+import './cells.css';
+
+const STAGE_WORDS: Readonly<Record<LedgerLine['stage'], string>> = {
+  open: 'open',
+  tender: 'capped, tender',
+  ripe: 'ripe',
+  due: 'due to emerge',
+  over: 'emerged or torn',
+};
+
+/** Queen cells: what there is, what may be done with it today, who gets which, and what may be hoped for. */
+export function CellsPage() {
+  const apiary = useApiary();
+  const today = useToday();
+  const lines = cellLedger(apiary, today);
+  return (
+    <Box>
+      <PageHeader title="Queen cells" aside={`Today is ${dayInWords(today)}`} />
+      <Box as="section" aria-label="Ledger" mb={8}>
+        {lines.length === 0 ? (
+          <Text maxW="36rem">
+            No live cell is in the counts. Note cells on a frame when you count or look, with the age of the
+            larva: that dates everything.
+          </Text>
+        ) : (
+          <Box as="ul" aria-label="Cells" listStyleType="none" display="grid" gap={2}>
+            {lines.map((line) => (
+              <li key={`${line.frameId} ${line.kind}`} className="cell-row" data-stage={line.stage}>
+                <span>
+                  <Link to={`/colonies/${line.colonyId}`}>
+                    <b>{line.colony}</b>
+                  </Link>
+                  , {line.where}
+                  <br />
+                  {line.count} × {cellName(line.kind)}, seen {dayInWords(line.seenOn)}
+                </span>
+                <span className="cell-stage">{STAGE_WORDS[line.stage]}</span>
+                <CellLane line={line} today={today} />
+                <span>{line.move}</span>
+              </li>
+            ))}
+          </Box>
+        )}
+        {lines.length > 0 && (
+          <Text color="inkSoft" fontSize="sm" mt={2}>
+            Light: larva, open. Brown: capped. Red: a queen may come out. A cell moved is a cell risked: never
+            shake its frame.
+          </Text>
+        )}
+      </Box>
+      <Grid templateColumns={{ base: '1fr', lg: 'repeat(auto-fit, minmax(340px, 1fr))' }} gap={8}>
+        <Panel title="Who gets which">
+          <ShareOut lines={lines} />
+        </Panel>
+        <Panel title="What may be hoped for">
+          <CellOdds />
+        </Panel>
+        <Panel title="Cells on a date">
+          <CellDates />
+        </Panel>
+      </Grid>
+    </Box>
+  );
+}
+
+function Panel({ title, children }: { readonly title: string; readonly children: React.ReactNode }) {
+  return (
+    <Box as="section" aria-label={title} display="grid" gap={3} alignContent="start">
+      <Heading as="h2" fontSize="1.25rem">
+        {title}
+      </Heading>
+      {children}
+    </Box>
+  );
+}
