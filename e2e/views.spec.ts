@@ -20,6 +20,11 @@ const VIEWS = [
   'plan bench',
   'empty bench',
   'work',
+  'call-out',
+  'pad',
+  'cells',
+  'feed',
+  'weather',
   'follow-ups',
   'look',
   'records',
@@ -50,6 +55,12 @@ test.describe('every view', () => {
       await page.goto(`/colonies/${tansy}/plan`);
       await page.getByRole('button', { name: /^Start/ }).click();
       await expect(page.getByRole('progressbar')).toBeVisible();
+      const work = new URL(page.url()).pathname;
+      await page.goto('/callout');
+      await page.getByRole('button', { name: 'Begin to call' }).click();
+      await page.getByRole('button', { name: /As last time/ }).click();
+      await expect(page.getByRole('group', { name: 'Where it goes' })).toBeVisible();
+      const pad = new URL(page.url()).pathname;
       const address: Record<(typeof VIEWS)[number], string> = {
         board: '/',
         colony: `/colonies/${r.colony.find((c) => c.name === 'Campion')?.id}`,
@@ -63,11 +74,16 @@ test.describe('every view', () => {
         outbox: '/outbox',
         store: '/store',
         ways: `/colonies/${r.colony.find((c) => c.name === 'Sorrel')?.id}/ways`,
-        tags: `${new URL(page.url()).pathname}/tags`,
+        tags: `${work}/tags`,
         plan: `/colonies/${r.colony.find((c) => c.name === 'Sorrel')?.id}/plan`,
         'plan bench': `/plan?goal=hiveUp&colony=${r.colony.find((c) => c.name === 'Clary')?.id}`,
         'empty bench': '/plan',
-        work: new URL(page.url()).pathname,
+        work,
+        'call-out': '/callout',
+        pad,
+        cells: '/cells',
+        feed: '/feed',
+        weather: '/weather',
         'follow-ups': '/follow-ups',
         look: `/look/${due}`,
         records: '/records',

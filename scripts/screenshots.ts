@@ -91,9 +91,6 @@ try {
   await page.getByRole('link', { name: /^Compare these/ }).click();
   await page.getByRole('region', { name: 'Comparison' }).waitFor();
   await shoot(page, 'compare');
-  await page.goto('/yards');
-  await page.getByRole('heading', { level: 2 }).first().waitFor();
-  await shoot(page, 'yards');
   await colony(page, 'Tansy');
   await shoot(page, 'colony');
   await colony(page, 'Tansy');
@@ -101,12 +98,6 @@ try {
   await page.getByText(QUESTION).waitFor();
   await page.keyboard.type('h43h33y24m34c34c');
   await shoot(page, 'count');
-  await page.getByRole('tab', { name: 'Seen' }).click();
-  await page
-    .getByRole('group', { name: 'Tansy: queen', exact: true })
-    .getByText('Found', { exact: true })
-    .click();
-  await shoot(page, 'seen');
   await page.goto('/plan');
   await page.getByRole('button', { name: /^Make nucs/ }).click();
   await page.getByLabel('Add a goal').selectOption('level');
@@ -128,14 +119,29 @@ try {
       .first()
       .click();
   await shoot(page, 'work');
-  await page.getByRole('button', { name: 'It went otherwise' }).click();
-  await page.getByText('It stayed in Sorrel', { exact: true }).click();
-  await page
-    .getByRole('button', { name: 'So it is: go on with this' })
-    .and(page.locator(':enabled'))
-    .waitFor();
-  await shoot(page, 'otherwise');
-  await page.getByRole('button', { name: 'Back to the steps' }).click();
+  await page.goto('/callout');
+  await page.getByRole('button', { name: 'More: units' }).click();
+  await page.getByRole('button', { name: 'Begin to call' }).click();
+  await page.getByText('Say what is on it').waitFor();
+  const pad = new URL(page.url());
+  const answer = page.getByRole('group', { name: 'Where it goes' });
+  for (let i = 1; i <= 9; i++) {
+    await page.getByRole('button', { name: /As last time/ }).click();
+    await answer.getByRole('button').first().click();
+    await page.getByText(new RegExp(`^${i} frames? called`)).waitFor();
+  }
+  await page.getByRole('button', { name: /^Mixed brood/ }).click();
+  await answer.waitFor();
+  await shoot(page, 'pad');
+  await page.goto('/cells');
+  await page.getByRole('list', { name: 'Cells' }).waitFor();
+  await shoot(page, 'cells');
+  await page.goto('/feed');
+  await page.getByText(/foretold/).waitFor();
+  await shoot(page, 'feed');
+  await page.goto('/weather');
+  await page.getByRole('heading', { name: 'Mating flights' }).waitFor();
+  await shoot(page, 'weather');
   await page.goto('/follow-ups');
   await shoot(page, 'follow-ups');
   await look(page);
@@ -143,8 +149,6 @@ try {
   await page.goto('/records');
   await page.getByRole('heading', { name: 'Journal' }).last().waitFor();
   await shoot(page, 'records');
-  await page.goto('/rules');
-  await shoot(page, 'house-rules');
   const phone = await open(true);
   await phone.goto('/');
   await phone.getByRole('heading', { level: 1 }).waitFor();
@@ -153,11 +157,10 @@ try {
   await phone.getByRole('link', { name: 'Count', exact: true }).click();
   await phone.getByRole('button', { name: 'Mixed brood' }).tap();
   await shoot(phone, 'phone-count');
-  await colony(phone, 'Yarrow');
-  await phone.goto(`${phone.url()}/count?by=quick`);
-  for (const key of ['8 frames', '3 frames', 'and a half', '1 frames', 'Eggs: seen', '2 frames'])
-    await phone.getByRole('button', { name: key, exact: true }).tap();
-  await shoot(phone, 'phone-quick');
+  await phone.goto(pad.pathname);
+  await phone.getByRole('button', { name: /^Capped/ }).tap();
+  await phone.getByRole('group', { name: 'Where it goes' }).waitFor();
+  await shoot(phone, 'phone-pad');
   await phone.goto('/worksheet');
   await phone
     .getByRole('link', { name: /Go on|Open the work at Sorrel/ })
