@@ -6,6 +6,7 @@ import { chromium, type Page } from '@playwright/test';
 import { bench150 } from './bench150.ts';
 import { countBench } from './countBench.ts';
 import { median, ms, quantile } from './statistics.ts';
+import { padBench } from './padBench.ts';
 import { workBench } from './workBench.ts';
 
 const ROOT = resolve(import.meta.dirname, '../..');
@@ -47,6 +48,7 @@ export async function browserBench(): Promise<void> {
     });
     await countBench(phone);
     await workBench(phone);
+    await padBench(phone);
     await bench150(page);
   } finally {
     await browser.close();

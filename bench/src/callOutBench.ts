@@ -7,7 +7,6 @@ import {
 } from '@incremen/core/callout';
 import { median, ms, quantile } from './statistics.ts';
 
-const BREAK_UPS = 1000;
 const POLICIES: readonly { readonly policy: Policy; readonly name: string }[] = [
   { policy: 'fillInOrder', name: 'fill one unit after the other' },
   { policy: 'bestNow', name: 'best place now' },
@@ -20,23 +19,23 @@ const KINDS = [
   { kind: 'misCalibrated', name: 'last count a quarter too high and noisy' },
 ] as const;
 const SIZES = [
-  { frames: 18, nucs: 2 },
-  { frames: 20, nucs: 4 },
+  { frames: 18, nucs: 2, breakUps: 1000 },
+  { frames: 20, nucs: 4, breakUps: 200 },
 ] as const;
 
 /** Regret of the call-out pad against hindsight beside simpler rules; 100 is a full frame of brood. */
 export function callOutBench(): void {
-  for (const { frames, nucs } of SIZES) {
+  for (const { frames, nucs, breakUps } of SIZES) {
     for (const { kind, name } of KINDS) {
       console.log(
-        `\n${BREAK_UPS} break-ups of ${frames} frames into ${nucs} units, ${name} (100 = a frame of brood)`,
+        `\n${breakUps} break-ups of ${frames} frames into ${nucs} units, ${name} (100 = a frame of brood)`,
       );
       const regrets = POLICIES.map(() => ({
         plain: [] as number[],
         corrected: [] as number[],
         took: [] as number[],
       }));
-      for (let seed = 1; seed <= BREAK_UPS; seed++) {
+      for (let seed = 1; seed <= breakUps; seed++) {
         const colony = simulatedColony(seed * 7919, frames, kind);
         const places = simulatedPlaces(seed, frames, nucs);
         const played = POLICIES.map(({ policy }) =>

@@ -1,11 +1,13 @@
 import { apiBench } from './apiBench.ts';
 import { browserBench } from './browserBench.ts';
+import { callOutBench } from './callOutBench.ts';
 import { planBench } from './planBench.ts';
 import { benchYardPlans } from './yardPlanBench.ts';
 
 // npm run bench: what is claimed of speed, measured on this machine. Numbers of one run only compare with
 // numbers of the same run.
 planBench();
+callOutBench();
 await benchYardPlans();
 await apiBench();
 await browserBench();

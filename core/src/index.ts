@@ -243,6 +243,7 @@ export { colonyOfFrame, frameInWords, type KeptReport, type WorkReport } from '.
 export { stopBefore, type StopBefore } from './worksheet/stopBefore.ts';
 export type { AnyStep } from './worksheet/mergeSteps.ts';
 export { mayTakeNext, takeNext } from './worksheet/takeNext.ts';
+export { combLines, shoppingList, type CombLine } from './worksheet/combStore.ts';
 export { againstStore, promisedKit, storeLines, type StoreLine } from './worksheet/kitStore.ts';
 export { tagsOfCallOut, tagsOfPlan, tagsOfYardPlan, type HiveTag } from './worksheet/hiveTags.ts';
 export { hivesToday, type DaySorted, type HiveToday } from './worksheet/hivesToday.ts';

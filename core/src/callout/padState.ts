@@ -252,14 +252,12 @@ function reasonFor(state: PadState, at: number, f: CalledFrame): string {
   const stores = f.stores >= STORES_COMB;
   if (place.giver) {
     if (brood && has.broodCombs < place.broodCombs.min) {
-      return `Stays: brood comb ${has.broodCombs + 1} of the ${place.broodCombs.min} that the giver keeps.`;
+      return `Brood comb ${has.broodCombs + 1} of the ${place.broodCombs.min} that the giver keeps.`;
     }
     if (stores && has.storesCombs < place.storesCombs) {
-      return `Stays: food comb ${has.storesCombs + 1} of the ${place.storesCombs} that the giver keeps.`;
+      return `Food comb ${has.storesCombs + 1} of the ${place.storesCombs} that the giver keeps.`;
     }
-    return brood
-      ? 'Stays: the units are served, or better combs are expected.'
-      : 'Stays: no unit is short of it.';
+    return brood ? 'The units are served, or better combs are expected.' : 'No unit is short of it.';
   }
   if (brood && place.raises && f.young >= 0.1 && has.young < 0.1) {
     return 'Eggs and larvae from which it raises its queen.';

@@ -177,6 +177,13 @@ export const HOUSE_RULES = {
     [4, 20, 0.5],
     'The parent must still cover its brood and feed queen cells.',
   ),
+  combYears: rule(
+    'Years that a comb is used',
+    'years',
+    7,
+    [2, 20, 1],
+    'Old comb is dark, narrow-celled and holds what bees brought home; five to ten years is the habit.',
+  ),
   feedPerBeesFrame: rule(
     'Food that a frame of bees with its brood uses in a day',
     'kg of stores',

@@ -1,7 +1,7 @@
 import { Box, Button, Heading, Text } from '@chakra-ui/react';
-import { framesInStore, storeLines, type StoreLine } from '@incremen/core';
+import { combLines, shoppingList, storeLines, type StoreLine } from '@incremen/core';
 import { Link } from 'react-router';
-import { useApiary, useOperation, useSend } from '../../mirror/hooks.ts';
+import { useApiary, useOperation, useSend, useToday } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
@@ -37,6 +37,7 @@ export function StorePage() {
           <Line key={line.what} line={line} onChange={(n) => set(line, n)} />
         ))}
       </Box>
+      <Shopping />
       <Combs />
     </Box>
   );
@@ -59,25 +60,54 @@ function Line({ line, onChange }: { readonly line: StoreLine; readonly onChange:
 function Combs() {
   const apiary = useApiary();
   const operation = useOperation();
-  const combs = new Map<string, number>();
-  for (const f of framesInStore(apiary)) {
-    const what = `${f.blank === 'drawn' ? 'drawn comb' : 'foundation'}, ${sizeName(operation, f.sizeId)}`;
-    combs.set(what, (combs.get(what) ?? 0) + 1);
-  }
+  const year = Number(useToday().slice(0, 4));
+  const combs = combLines(apiary, year);
   return (
     <Box as="section" mt={6}>
       <Heading as="h2" fontSize="1.15rem" mb={1}>
         Combs
       </Heading>
-      {combs.size === 0 && <Text color="inkSoft">No comb lies in the store.</Text>}
+      {combs.length === 0 && <Text color="inkSoft">No comb lies in the store.</Text>}
+      <Box as="ul" aria-label="Combs" listStyleType="none">
+        {combs.map((c) => (
+          <li key={`${c.sizeId} ${c.kind}`} className="store-line">
+            <span>
+              <b>
+                {count(c.count, 'frame')} {COMB_WORDS[c.kind]}
+              </b>
+              , {sizeName(operation, c.sizeId)}
+            </span>
+            <span>
+              {[
+                ...(c.promised > 0 ? [`plans take ${c.promised}`] : []),
+                ...(c.oldest === null ? [] : [`oldest of ${c.oldest}`]),
+                ...(c.old > 0 ? [`${c.old} to melt down by your rule`] : []),
+              ].join(' · ')}
+            </span>
+          </li>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+const COMB_WORDS = { 'with stores': 'with stores', drawn: 'drawn', foundation: 'of foundation' } as const;
+
+/** What is to be bought or made before the work that is planned. */
+function Shopping() {
+  const lines = shoppingList(useApiary());
+  if (lines.length === 0) return null;
+  return (
+    <Box as="section" mt={6} aria-label="Shopping list">
+      <Heading as="h2" fontSize="1.15rem" mb={1}>
+        To buy or make
+      </Heading>
       <Box as="ul" listStyleType="none">
-        {[...combs]
-          .toSorted(([a], [b]) => a.localeCompare(b))
-          .map(([what, n]) => (
-            <li key={what}>
-              {count(n, 'frame')} of {what}
-            </li>
-          ))}
+        {lines.map((l) => (
+          <li key={l.what}>
+            {l.count} × {l.what}
+          </li>
+        ))}
       </Box>
     </Box>
   );
