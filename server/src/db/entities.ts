@@ -365,7 +365,13 @@ export const MeasurementEntity = defineEntity({
   name: 'Measurement',
   tableName: 'measurement',
   properties: {
-    operationId: p.uuid().primary(),
+    operationId: p
+      .manyToOne(OperationEntity)
+      .mapToPk()
+      .primary()
+      .fieldName('operation_id')
+      .deleteRule('cascade')
+      .deferMode(deferred),
     kind: p.text().primary(),
     source: p.text().primary(),
     hive: p.text().primary(),

@@ -1,0 +1,213 @@
+import { addDays, daysBetween, type Day } from '../calendar/day.ts';
+import { emergencyEmergence, type Window } from '../followup/windows.ts';
+import type { QueenStateName } from './queenStates.ts';
+
+/** Whose eggs are laid: of a mated queen, of an unmated one, or of workers. */
+export type Layer = 'queen' | 'drone-queen' | 'workers';
+
+/** A stretch of days in which somebody lays, both ends included; null ends are open. */
+export interface LayingSpan {
+  readonly from: Day | null;
+  readonly to: Day | null;
+  readonly by: Layer;
+}
+
+/** One way in which it may have come, from the loss of the queen to now and beyond. */
+export interface Course {
+  readonly id: string;
+  /** How likely it is before anything was seen. */
+  readonly prior: number;
+  readonly laying: readonly LayingSpan[];
+  /** Live queen cells are in it, from one day to another. */
+  readonly cells: { readonly from: Day; readonly to: Day } | null;
+  /** When a queen came out of a cell; null where none did. */
+  readonly emerged: Day | null;
+  /** A queen, of whatever kind, is in it from one day to another. */
+  readonly queen: { readonly from: Day | null; readonly to: Day | null } | null;
+  readonly stateOn: (day: Day) => QueenStateName;
+}
+
+/** What is known of a part before it is looked at. */
+export interface PartBefore {
+  /** The day on which it was parted; null for a colony that was never split. */
+  readonly separatedOn: Day | null;
+  /** When a new queen is expected, where that is known better than from emergency cells. */
+  readonly emergence: Window | null;
+  /** The chance that the old queen is in it. */
+  readonly queenHere: number;
+}
+
+/**
+ * How often each thing happens. Shares of a part that raises its queen are those of practice: seven to nine in ten
+ * succeed (common practice, no source); the rest is judgement.
+ */
+export const COURSE_SHARES = {
+  raisesCells: 0.93,
+  matesOfVirgins: 0.86,
+  dronesOfUnlucky: 0.3,
+  notLaying: 0.05,
+  droneLayer: 0.02,
+  lost: 0.03,
+  layingWorkers: 0.015,
+  superseding: 0.02,
+} as const;
+
+/** Days from emergence to the first egg: mostly 8 to 14, to 21 in poor weather (Winston 1987). */
+const FIRST_EGGS = [
+  { after: 9, share: 0.25 },
+  { after: 12, share: 0.4 },
+  { after: 15, share: 0.23 },
+  { after: 20, share: 0.12 },
+] as const;
+
+/** Workers lay from three to four weeks after the last queen, once open brood is long gone (common practice, no source). */
+const WORKERS_LAY_AFTER = 26;
+/** A young queen is a laying queen like others from so many days after her first egg: her brood is capped then. */
+const PROVED_AFTER = 10;
+
+/** Every course that a part can have taken, with its chance beforehand. */
+export function coursesOf(before: PartBefore, today: Day): Course[] {
+  const { separatedOn } = before;
+  const courses = separatedOn === null ? unsplit(today) : parted(before, separatedOn);
+  const sum = courses.reduce((s, c) => s + c.prior, 0);
+  return courses.map((c) => ({ ...c, prior: c.prior / sum }));
+}
+
+const always = (by: Layer): LayingSpan => ({ from: null, to: null, by });
+
+function unsplit(today: Day): Course[] {
+  const s = COURSE_SHARES;
+  const since = addDays(today, -30);
+  return [
+    stable(
+      'laying',
+      1 - s.notLaying - s.droneLayer - s.lost - s.layingWorkers - s.superseding,
+      'laying',
+      'queen',
+    ),
+    stable('not-laying', s.notLaying, 'not-laying', null),
+    stable('drone-layer', s.droneLayer, 'drone-layer', 'drone-queen'),
+    stable('laying-workers', s.layingWorkers, 'laying-workers', 'workers', false),
+    // Lost some while ago, nobody knows when: taken for two weeks, with cells or without.
+    {
+      ...stable('lost', s.lost, 'hopeless', null, false),
+      laying: [{ from: null, to: addDays(today, -14), by: 'queen' }],
+    },
+    {
+      id: 'superseding',
+      prior: s.superseding,
+      laying: [{ from: null, to: addDays(since, 16), by: 'queen' }],
+      cells: { from: addDays(since, 17), to: addDays(today, 4) },
+      emerged: null,
+      queen: null,
+      stateOn: () => 'cells',
+    },
+  ];
+}
+
+function stable(id: string, prior: number, state: QueenStateName, by: Layer | null, queen = true): Course {
+  return {
+    id,
+    prior,
+    laying: by ? [always(by)] : [],
+    cells: null,
+    emerged: null,
+    queen: queen ? { from: null, to: null } : null,
+    stateOn: () => state,
+  };
+}
+
+function parted({ queenHere, emergence }: PartBefore, lostOn: Day): Course[] {
+  const s = COURSE_SHARES;
+  const here = [
+    stable('old-queen', queenHere * (1 - s.notLaying - s.droneLayer), 'laying', 'queen'),
+    stable('old-queen-idle', queenHere * s.notLaying, 'not-laying', null),
+    stable('old-drone-layer', queenHere * s.droneLayer, 'drone-layer', 'drone-queen'),
+  ].map((c) =>
+    c.id === 'old-queen-idle' ? { ...c, laying: [{ from: null, to: lostOn, by: 'queen' as const }] } : c,
+  );
+  const raises = (1 - queenHere) * s.raisesCells;
+  const window = emergence ?? emergencyEmergence(lostOn);
+  const emergences = [
+    { on: window.earliest, share: 0.25 },
+    { on: window.likely, share: 0.5 },
+    { on: window.latest, share: 0.25 },
+  ];
+  const old: LayingSpan = { from: null, to: lostOn, by: 'queen' };
+  const cellsFrom = emergence === null ? addDays(lostOn, 2) : addDays(emergence.earliest, -9);
+  const raised = emergences.flatMap((e) => {
+    const base = { cells: { from: cellsFrom, to: e.on }, emerged: e.on };
+    const share = raises * e.share;
+    const mated = FIRST_EGGS.map((f): Course => {
+      const eggs = addDays(e.on, f.after);
+      return {
+        ...base,
+        id: `raised ${e.on} eggs ${f.after}`,
+        prior: share * s.matesOfVirgins * f.share,
+        laying: [old, { from: eggs, to: null, by: 'queen' }],
+        queen: { from: e.on, to: null },
+        stateOn: (day) =>
+          day < e.on
+            ? 'cells'
+            : day < eggs
+              ? 'virgin'
+              : daysBetween(eggs, day) < PROVED_AFTER
+                ? 'newly-laying'
+                : 'laying',
+      };
+    });
+    const unlucky = share * (1 - s.matesOfVirgins);
+    const droneEggs = addDays(e.on, 24);
+    const droneLayer: Course = {
+      ...base,
+      id: `unmated ${e.on}`,
+      prior: unlucky * s.dronesOfUnlucky,
+      laying: [old, { from: droneEggs, to: null, by: 'drone-queen' }],
+      queen: { from: e.on, to: null },
+      stateOn: (day) => (day < e.on ? 'cells' : day < droneEggs ? 'virgin' : 'drone-layer'),
+    };
+    const lost = addDays(e.on, 9);
+    const gone: Course = {
+      ...base,
+      ...withoutQueen(old, addDays(lostOn, WORKERS_LAY_AFTER + 5)),
+      id: `lost on flight ${e.on}`,
+      prior: unlucky * (1 - s.dronesOfUnlucky),
+      queen: { from: e.on, to: lost },
+      stateOn: (day) =>
+        day < e.on
+          ? 'cells'
+          : day < lost
+            ? 'virgin'
+            : day < addDays(lostOn, WORKERS_LAY_AFTER + 5)
+              ? 'hopeless'
+              : 'laying-workers',
+    };
+    return [...mated, droneLayer, gone];
+  });
+  const workers = addDays(lostOn, WORKERS_LAY_AFTER);
+  const failed: Course = {
+    ...withoutQueen(old, workers),
+    id: 'raised none',
+    prior: (1 - queenHere) * (1 - s.raisesCells),
+    cells: null,
+    emerged: null,
+    queen: null,
+    // Until day 6 a larva may still become one.
+    stateOn: (day) => (day < addDays(lostOn, 7) ? 'cells' : day < workers ? 'hopeless' : 'laying-workers'),
+  };
+  return [...here, ...raised, failed].filter((c) => c.prior > 0);
+}
+
+const withoutQueen = (old: LayingSpan, workersFrom: Day) => ({
+  laying: [old, { from: workersFrom, to: null, by: 'workers' as const }],
+});
+
+/** Whether somebody laid on any day of a span. */
+export function laidBetween(course: Course, from: Day, to: Day, by?: Layer): boolean {
+  return course.laying.some(
+    (l) =>
+      (by === undefined || l.by === by) &&
+      (l.from === null || l.from <= to) &&
+      (l.to === null || l.to >= from),
+  );
+}

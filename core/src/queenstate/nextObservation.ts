@@ -1,0 +1,92 @@
+import { addDays, type Day } from '../calendar/day.ts';
+import { noEvidence, type Evidence } from '../queen/evidence.ts';
+import { sayingsOf } from './likelihoods.ts';
+import { oddsOn, type WeighedCourse } from './queenOdds.ts';
+import { QUEEN_STATES } from './queenStates.ts';
+
+/** A single thing to look for, and the ways in which the answer may come out. */
+interface Question {
+  readonly what: string;
+  readonly answers: readonly Partial<Evidence>[];
+}
+
+const notFound = { look: 'notFound' } as const;
+const found = { look: 'found' } as const;
+
+/** Questions that one look at all frames can answer. */
+const QUESTIONS: readonly Question[] = [
+  {
+    what: 'Look for eggs',
+    answers: [
+      { eggs: { look: 'found', perCell: 'one', place: 'bottom' } },
+      { eggs: { look: 'found', perCell: 'several', place: 'walls' } },
+      { eggs: notFound },
+    ],
+  },
+  {
+    what: 'Look for queen cells',
+    answers: [{ cells: { look: 'found', cells: [{ kind: 'capped', count: 2 }] } }, { cells: notFound }],
+  },
+  {
+    what: 'Look at the caps of the brood',
+    answers: [
+      { cappedBrood: { look: 'found', cappings: 'flat', patch: 'compact' } },
+      { cappedBrood: { look: 'found', cappings: 'domed', patch: 'compact' } },
+      { cappedBrood: { look: 'found', cappings: 'domed', patch: 'scattered' } },
+      { cappedBrood: notFound },
+    ],
+  },
+  { what: 'Look for larvae', answers: [{ olderLarvae: found }, { olderLarvae: notFound }] },
+];
+
+/** The one observation that would tell most, and the first day on which it could. */
+export interface NextObservation {
+  readonly what: string;
+  readonly day: Day;
+  /** The chance, on average, that one will then give to what is so. */
+  readonly sure: number;
+}
+
+/** A look is not put off for less than this. */
+const SURE_ENOUGH = 0.9;
+const DAYS_AHEAD = 30;
+
+/**
+ * Which single observation would settle it, and from which day on. Looking too early decides nothing: days are tried one
+ * after the other until an answer can be expected to leave little doubt.
+ */
+export function nextObservation(courses: readonly WeighedCourse[], from: Day): NextObservation {
+  let best: NextObservation = { what: QUESTIONS[0]?.what ?? '', day: from, sure: 0 };
+  const alive = courses.filter((c) => c.chance > 1e-4);
+  for (let k = 0; k <= DAYS_AHEAD; k++) {
+    const day = addDays(from, k);
+    for (const { what, answers } of QUESTIONS) {
+      const sure = expectedSureness(alive, answers, day);
+      if (sure > best.sure + 0.02) best = { what, day, sure };
+    }
+    if (best.sure >= SURE_ENOUGH) break;
+  }
+  return best;
+}
+
+function expectedSureness(
+  courses: readonly WeighedCourse[],
+  answers: readonly Partial<Evidence>[],
+  day: Day,
+): number {
+  const base = { ...noEvidence(1), framesRead: 1 };
+  const told = answers.map((a) => {
+    const sayings = sayingsOf({ ...base, ...a } as Evidence, day);
+    return courses.map((c) => c.chance * sayings.reduce((p, s) => p * s.chance(c.course), 1));
+  });
+  // Answers are the ways in which it may come out: their chances are made to come to one for each course.
+  const totals = courses.map((_, i) => told.reduce((s, t) => s + (t[i] ?? 0), 0));
+  return told.reduce((sum, weights) => {
+    const shared = courses.map((c, i) => ({
+      course: c.course,
+      chance: (totals[i] ?? 0) > 0 ? (c.chance * (weights[i] ?? 0)) / (totals[i] ?? 1) : 0,
+    }));
+    const odds = oddsOn(shared, day);
+    return sum + Math.max(...QUEEN_STATES.map((s) => odds[s]));
+  }, 0);
+}
