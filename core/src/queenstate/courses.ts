@@ -1,14 +1,20 @@
-import { addDays, daysBetween, type Day } from '../calendar/day.ts';
+import { daysBetween, type Day } from '../calendar/day.ts';
 import { emergencyEmergence, type Window } from '../followup/windows.ts';
 import type { QueenStateName } from './queenStates.ts';
+
+/** Days since the beginning of 2000: thousands of comparisons are made of them. */
+export type DayNumber = number;
+
+/** The number of a day. */
+export const dayNumber = (day: Day): DayNumber => daysBetween('2000-01-01', day);
 
 /** Whose eggs are laid: of a mated queen, of an unmated one, or of workers. */
 export type Layer = 'queen' | 'drone-queen' | 'workers';
 
 /** A stretch of days in which somebody lays, both ends included; null ends are open. */
 export interface LayingSpan {
-  readonly from: Day | null;
-  readonly to: Day | null;
+  readonly from: DayNumber | null;
+  readonly to: DayNumber | null;
   readonly by: Layer;
 }
 
@@ -19,12 +25,12 @@ export interface Course {
   readonly prior: number;
   readonly laying: readonly LayingSpan[];
   /** Live queen cells are in it, from one day to another. */
-  readonly cells: { readonly from: Day; readonly to: Day } | null;
+  readonly cells: { readonly from: DayNumber; readonly to: DayNumber } | null;
   /** When a queen came out of a cell; null where none did. */
-  readonly emerged: Day | null;
+  readonly emerged: DayNumber | null;
   /** A queen, of whatever kind, is in it from one day to another. */
-  readonly queen: { readonly from: Day | null; readonly to: Day | null } | null;
-  readonly stateOn: (day: Day) => QueenStateName;
+  readonly queen: { readonly from: DayNumber | null; readonly to: DayNumber | null } | null;
+  readonly stateOn: (day: DayNumber) => QueenStateName;
 }
 
 /** What is known of a part before it is looked at. */
@@ -44,7 +50,9 @@ export interface PartBefore {
 export const COURSE_SHARES = {
   raisesCells: 0.93,
   matesOfVirgins: 0.86,
+  /** Of those that do not mate: lays drones in the end, stays a virgin, is lost on a flight. */
   dronesOfUnlucky: 0.3,
+  staysVirgin: 0.25,
   notLaying: 0.05,
   droneLayer: 0.02,
   lost: 0.03,
@@ -68,16 +76,17 @@ const PROVED_AFTER = 10;
 /** Every course that a part can have taken, with its chance beforehand. */
 export function coursesOf(before: PartBefore, today: Day): Course[] {
   const { separatedOn } = before;
-  const courses = separatedOn === null ? unsplit(today) : parted(before, separatedOn);
+  const courses =
+    separatedOn === null ? unsplit(dayNumber(today)) : parted(before, dayNumber(separatedOn), separatedOn);
   const sum = courses.reduce((s, c) => s + c.prior, 0);
   return courses.map((c) => ({ ...c, prior: c.prior / sum }));
 }
 
 const always = (by: Layer): LayingSpan => ({ from: null, to: null, by });
 
-function unsplit(today: Day): Course[] {
+function unsplit(today: DayNumber): Course[] {
   const s = COURSE_SHARES;
-  const since = addDays(today, -30);
+  const since = today - 30;
   return [
     stable(
       'laying',
@@ -91,13 +100,13 @@ function unsplit(today: Day): Course[] {
     // Lost some while ago, nobody knows when: taken for two weeks, with cells or without.
     {
       ...stable('lost', s.lost, 'hopeless', null, false),
-      laying: [{ from: null, to: addDays(today, -14), by: 'queen' }],
+      laying: [{ from: null, to: today - 14, by: 'queen' }],
     },
     {
       id: 'superseding',
       prior: s.superseding,
-      laying: [{ from: null, to: addDays(since, 16), by: 'queen' }],
-      cells: { from: addDays(since, 17), to: addDays(today, 4) },
+      laying: [{ from: null, to: since + 16, by: 'queen' }],
+      cells: { from: since + 17, to: today + 4 },
       emerged: null,
       queen: null,
       stateOn: () => 'cells',
@@ -117,7 +126,7 @@ function stable(id: string, prior: number, state: QueenStateName, by: Layer | nu
   };
 }
 
-function parted({ queenHere, emergence }: PartBefore, lostOn: Day): Course[] {
+function parted({ queenHere, emergence }: PartBefore, lostOn: DayNumber, lostDay: Day): Course[] {
   const s = COURSE_SHARES;
   const here = [
     stable('old-queen', queenHere * (1 - s.notLaying - s.droneLayer), 'laying', 'queen'),
@@ -127,19 +136,19 @@ function parted({ queenHere, emergence }: PartBefore, lostOn: Day): Course[] {
     c.id === 'old-queen-idle' ? { ...c, laying: [{ from: null, to: lostOn, by: 'queen' as const }] } : c,
   );
   const raises = (1 - queenHere) * s.raisesCells;
-  const window = emergence ?? emergencyEmergence(lostOn);
+  const window = emergence ?? emergencyEmergence(lostDay);
   const emergences = [
-    { on: window.earliest, share: 0.25 },
-    { on: window.likely, share: 0.5 },
-    { on: window.latest, share: 0.25 },
+    { on: dayNumber(window.earliest), share: 0.25 },
+    { on: dayNumber(window.likely), share: 0.5 },
+    { on: dayNumber(window.latest), share: 0.25 },
   ];
   const old: LayingSpan = { from: null, to: lostOn, by: 'queen' };
-  const cellsFrom = emergence === null ? addDays(lostOn, 2) : addDays(emergence.earliest, -9);
+  const cellsFrom = emergence === null ? lostOn + 2 : dayNumber(emergence.earliest) - 9;
   const raised = emergences.flatMap((e) => {
     const base = { cells: { from: cellsFrom, to: e.on }, emerged: e.on };
     const share = raises * e.share;
     const mated = FIRST_EGGS.map((f): Course => {
-      const eggs = addDays(e.on, f.after);
+      const eggs = e.on + f.after;
       return {
         ...base,
         id: `raised ${e.on} eggs ${f.after}`,
@@ -151,13 +160,13 @@ function parted({ queenHere, emergence }: PartBefore, lostOn: Day): Course[] {
             ? 'cells'
             : day < eggs
               ? 'virgin'
-              : daysBetween(eggs, day) < PROVED_AFTER
+              : day - eggs < PROVED_AFTER
                 ? 'newly-laying'
                 : 'laying',
       };
     });
     const unlucky = share * (1 - s.matesOfVirgins);
-    const droneEggs = addDays(e.on, 24);
+    const droneEggs = e.on + 24;
     const droneLayer: Course = {
       ...base,
       id: `unmated ${e.on}`,
@@ -166,25 +175,33 @@ function parted({ queenHere, emergence }: PartBefore, lostOn: Day): Course[] {
       queen: { from: e.on, to: null },
       stateOn: (day) => (day < e.on ? 'cells' : day < droneEggs ? 'virgin' : 'drone-layer'),
     };
-    const lost = addDays(e.on, 9);
+    const lost = e.on + 9;
     const gone: Course = {
       ...base,
-      ...withoutQueen(old, addDays(lostOn, WORKERS_LAY_AFTER + 5)),
+      ...withoutQueen(old, lostOn + WORKERS_LAY_AFTER + 5),
       id: `lost on flight ${e.on}`,
-      prior: unlucky * (1 - s.dronesOfUnlucky),
+      prior: unlucky * (1 - s.dronesOfUnlucky - s.staysVirgin),
       queen: { from: e.on, to: lost },
       stateOn: (day) =>
         day < e.on
           ? 'cells'
           : day < lost
             ? 'virgin'
-            : day < addDays(lostOn, WORKERS_LAY_AFTER + 5)
+            : day < lostOn + WORKERS_LAY_AFTER + 5
               ? 'hopeless'
               : 'laying-workers',
     };
-    return [...mated, droneLayer, gone];
+    const never: Course = {
+      ...base,
+      id: `stays a virgin ${e.on}`,
+      prior: unlucky * s.staysVirgin,
+      laying: [old],
+      queen: { from: e.on, to: null },
+      stateOn: (day) => (day < e.on ? 'cells' : 'virgin'),
+    };
+    return [...mated, droneLayer, never, gone];
   });
-  const workers = addDays(lostOn, WORKERS_LAY_AFTER);
+  const workers = lostOn + WORKERS_LAY_AFTER;
   const failed: Course = {
     ...withoutQueen(old, workers),
     id: 'raised none',
@@ -193,17 +210,17 @@ function parted({ queenHere, emergence }: PartBefore, lostOn: Day): Course[] {
     emerged: null,
     queen: null,
     // Until day 6 a larva may still become one.
-    stateOn: (day) => (day < addDays(lostOn, 7) ? 'cells' : day < workers ? 'hopeless' : 'laying-workers'),
+    stateOn: (day) => (day < lostOn + 7 ? 'cells' : day < workers ? 'hopeless' : 'laying-workers'),
   };
   return [...here, ...raised, failed].filter((c) => c.prior > 0);
 }
 
-const withoutQueen = (old: LayingSpan, workersFrom: Day) => ({
+const withoutQueen = (old: LayingSpan, workersFrom: DayNumber) => ({
   laying: [old, { from: workersFrom, to: null, by: 'workers' as const }],
 });
 
 /** Whether somebody laid on any day of a span. */
-export function laidBetween(course: Course, from: Day, to: Day, by?: Layer): boolean {
+export function laidBetween(course: Course, from: DayNumber, to: DayNumber, by?: Layer): boolean {
   return course.laying.some(
     (l) =>
       (by === undefined || l.by === by) &&

@@ -1,6 +1,5 @@
-import { addDays, type Day } from '../calendar/day.ts';
 import { countCells, type Evidence } from '../queen/evidence.ts';
-import { laidBetween, type Course } from './courses.ts';
+import { laidBetween, type Course, type DayNumber } from './courses.ts';
 import type { QueenStateName } from './queenStates.ts';
 
 /** One thing that a look can say, with the chance that it says so in a course. */
@@ -129,11 +128,11 @@ export const SIGHT: Readonly<Record<string, Readonly<Record<QueenStateName, numb
 };
 
 /** How often what is there is found by one who reads every frame, and how often something is taken for it that is not. */
-const FOUND = { eggs: 0.93, young: 0.85, larvae: 0.97, capped: 0.99, cells: 0.93 } as const;
+const FOUND = { eggs: 0.93, young: 0.85, larvae: 0.97, capped: 0.99, cells: 0.98 } as const;
 const MISTAKEN = { eggs: 0.015, young: 0.03, larvae: 0.01, capped: 0.02, cells: 0.02 } as const;
 
 /** Everything that a look says, each with its chance in a course. What was not looked for says nothing. */
-export function sayingsOf(seen: Evidence, day: Day): Saying[] {
+export function sayingsOf(seen: Evidence, day: DayNumber): Saying[] {
   const share = seen.framesTotal > 0 ? Math.min(1, seen.framesRead / seen.framesTotal) : 1;
   const say: Saying[] = [];
   const state = (of: string, words: string, was: boolean) => {
@@ -153,7 +152,7 @@ export function sayingsOf(seen: Evidence, day: Day): Saying[] {
     say.push({
       words: found ? `${name} seen` : share < 1 ? `no ${name} on the frames that were read` : `no ${name}`,
       chance: (c) => {
-        const there = laidBetween(c, addDays(day, -to), addDays(day, -from));
+        const there = laidBetween(c, day - to, day - from);
         const p = there ? FOUND[kind] * (found ? 1 : share) : MISTAKEN[kind];
         return yes(p, found);
       },
@@ -226,7 +225,7 @@ const yes = (p: number, was: boolean) => Math.min(0.995, Math.max(0.005, was ? p
 
 function cappings(
   capped: Extract<Evidence['cappedBrood'], { look: 'found' }>,
-  day: Day,
+  day: DayNumber,
   say: Saying[],
   state: (of: string, words: string, was: boolean) => void,
 ): void {
@@ -238,7 +237,7 @@ function cappings(
   say.push({
     words: words[capped.cappings],
     chance: (c) => {
-      const span = [addDays(day, -24), addDays(day, -9)] as const;
+      const span = [day - 24, day - 9] as const;
       const flat = laidBetween(c, ...span, 'queen');
       const domed = laidBetween(c, ...span, 'drone-queen') || laidBetween(c, ...span, 'workers');
       const p = flat && domed ? MIXED : flat ? FLAT : domed ? DOMED : EVEN;
@@ -262,7 +261,7 @@ const EVEN = { flat: 0.34, domed: 0.33, both: 0.33 } as const;
 
 function cellsSeen(
   seen: Evidence,
-  day: Day,
+  day: DayNumber,
   share: number,
   say: Saying[],
   state: (of: string, words: string, was: boolean) => void,
@@ -273,7 +272,7 @@ function cellsSeen(
   say.push({
     words: live > 0 ? `${live} live queen ${live === 1 ? 'cell' : 'cells'}` : 'no live queen cell',
     chance: (c) => {
-      const due = c.cells !== null && day >= addDays(c.cells.from, 1) && day <= c.cells.to;
+      const due = c.cells !== null && day >= c.cells.from + 1 && day <= c.cells.to;
       const p = due
         ? FOUND.cells * (live > 0 ? 1 : share)
         : (SIGHT['cellsBeside']?.[c.stateOn(day)] ?? MISTAKEN.cells);

@@ -1,5 +1,6 @@
 import { addDays, type Day } from '../calendar/day.ts';
 import { noEvidence, type Evidence } from '../queen/evidence.ts';
+import { dayNumber, type DayNumber } from './courses.ts';
 import { sayingsOf } from './likelihoods.ts';
 import { oddsOn, type WeighedCourse } from './queenOdds.ts';
 import { QUEEN_STATES } from './queenStates.ts';
@@ -57,12 +58,12 @@ const DAYS_AHEAD = 30;
  */
 export function nextObservation(courses: readonly WeighedCourse[], from: Day): NextObservation {
   let best: NextObservation = { what: QUESTIONS[0]?.what ?? '', day: from, sure: 0 };
+  const start = dayNumber(from);
   const alive = courses.filter((c) => c.chance > 1e-4);
   for (let k = 0; k <= DAYS_AHEAD; k++) {
-    const day = addDays(from, k);
     for (const { what, answers } of QUESTIONS) {
-      const sure = expectedSureness(alive, answers, day);
-      if (sure > best.sure + 0.02) best = { what, day, sure };
+      const sure = expectedSureness(alive, answers, start + k);
+      if (sure > best.sure + 0.02) best = { what, day: addDays(from, k), sure };
     }
     if (best.sure >= SURE_ENOUGH) break;
   }
@@ -72,7 +73,7 @@ export function nextObservation(courses: readonly WeighedCourse[], from: Day): N
 function expectedSureness(
   courses: readonly WeighedCourse[],
   answers: readonly Partial<Evidence>[],
-  day: Day,
+  day: DayNumber,
 ): number {
   const base = { ...noEvidence(1), framesRead: 1 };
   const told = answers.map((a) => {

@@ -1,6 +1,6 @@
 import type { Day } from '../calendar/day.ts';
 import type { Evidence } from '../queen/evidence.ts';
-import { coursesOf, type Course, type PartBefore } from './courses.ts';
+import { coursesOf, dayNumber, type Course, type DayNumber, type PartBefore } from './courses.ts';
 import { sayingsOf } from './likelihoods.ts';
 import { QUEEN_STATES, type QueenOdds, type QueenStateName } from './queenStates.ts';
 
@@ -42,7 +42,7 @@ export interface QueenBelief {
 /** Weighs every course by every look. What was not looked for weighs nothing. */
 export function weighCourses(before: PartBefore, looks: readonly DatedLook[], day: Day): WeighedCourse[] {
   const courses = coursesOf(before, day);
-  const sayings = looks.flatMap((l) => sayingsOf(l.seen, l.day));
+  const sayings = looks.flatMap((l) => sayingsOf(l.seen, dayNumber(l.day)));
   const logs = courses.map(
     (c) => Math.log(c.prior) + sayings.reduce((s, say) => s + Math.log(say.chance(c)), 0),
   );
@@ -53,7 +53,7 @@ export function weighCourses(before: PartBefore, looks: readonly DatedLook[], da
 }
 
 /** The chances of the states on a day, from weighed courses. */
-export function oddsOn(courses: readonly WeighedCourse[], day: Day): QueenOdds {
+export function oddsOn(courses: readonly WeighedCourse[], day: DayNumber): QueenOdds {
   const odds = Object.fromEntries(QUEEN_STATES.map((s) => [s, 0])) as Record<QueenStateName, number>;
   for (const { course, chance } of courses) odds[course.stateOn(day)] += chance;
   return odds;
@@ -67,13 +67,16 @@ const MOST_REASONS = 5;
 /** What is to be believed of a queen on a day, and why. */
 export function queenBelief(before: PartBefore, looks: readonly DatedLook[], day: Day): QueenBelief {
   const courses = weighCourses(before, looks, day);
-  const odds = oddsOn(courses, day);
+  const today = dayNumber(day);
+  const odds = oddsOn(courses, today);
   const ranked = QUEEN_STATES.toSorted((a, b) => odds[b] - odds[a]);
   const leading = ranked[0] ?? 'laying';
   const rival = ranked[1] ?? 'laying';
   const reasons = looks
-    .flatMap((l) => sayingsOf(l.seen, l.day).map((s) => ({ day: l.day, words: s.words, chance: s.chance })))
-    .map(({ chance, ...r }): Reason => ({ ...r, times: timesOf(courses, leading, day, chance) }));
+    .flatMap((l) =>
+      sayingsOf(l.seen, dayNumber(l.day)).map((s) => ({ day: l.day, words: s.words, chance: s.chance })),
+    )
+    .map(({ chance, ...r }): Reason => ({ ...r, times: timesOf(courses, leading, today, chance) }));
   return {
     odds,
     leading,
@@ -96,7 +99,7 @@ export function queenBelief(before: PartBefore, looks: readonly DatedLook[], day
 function timesOf(
   courses: readonly WeighedCourse[],
   state: QueenStateName,
-  day: Day,
+  day: DayNumber,
   chance: (c: Course) => number,
 ): number {
   let so = 0;

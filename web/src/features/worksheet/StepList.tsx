@@ -1,7 +1,6 @@
 import { mayTakeNext, type AnyStep } from '@incremen/core';
 import { Check, Undo2 } from 'lucide-react';
-import { memo, useDeferredValue, useMemo, useRef, useState } from 'react';
-import { afterPaint } from '../../ui/afterPaint.ts';
+import { memo, startTransition, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { onTap } from '../../ui/onTap.ts';
 import { useLatest } from '../../ui/useLatest.ts';
 import './work.css';
@@ -30,8 +29,14 @@ export function StepList({
   /** Another hive is to be taken before the others; left out where there is only one. */
   readonly onNext?: ((step: Ticked) => void) | undefined;
 }) {
-  // Ticks that the records have not taken in yet.
+  // Ticks that the records have not taken in yet: as they are drawn, and as they are.
   const [early, setEarly] = useState<Readonly<Record<string, boolean>>>({});
+  const ticked = useRef(early);
+  const note = (next: Readonly<Record<string, boolean>>) => {
+    ticked.current = next;
+    // The row answers the glove by itself; the bar and the next step follow with the next picture.
+    startTransition(() => setEarly(next));
+  };
   const isDone = (s: Ticked) => early[s.id] ?? s.doneOn !== null;
   const current = steps.find((s) => !isDone(s));
   const doneCount = steps.filter(isDone).length;
@@ -49,15 +54,15 @@ export function StepList({
     // The button that takes a tick back appears where the tick was: a gloved double tap must not hit it.
     if (!to && performance.now() - lastTick.current < DOUBLE_TAP_MS) return null;
     if (to) lastTick.current = performance.now();
-    if (to && isLast) {
+    const open = steps.filter((s) => !(ticked.current[s.id] ?? s.doneOn !== null));
+    if (to && open.length === 1) {
       onLast(step);
       return null;
     }
-    // The row answers the glove by itself; the bar and the next step follow with the next picture.
-    afterPaint(() => setEarly((e) => ({ ...e, [step.id]: to })));
+    note({ ...ticked.current, [step.id]: to });
     // Taken in or refused: then the records say how it stands.
     const settled = () =>
-      setEarly((e) => Object.fromEntries(Object.entries(e).filter(([id]) => id !== step.id)));
+      note(Object.fromEntries(Object.entries(ticked.current).filter(([id]) => id !== step.id)));
     return tick(step, to).finally(settled);
   });
   return (
