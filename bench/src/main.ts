@@ -2,12 +2,14 @@ import { apiBench } from './apiBench.ts';
 import { browserBench } from './browserBench.ts';
 import { callOutBench } from './callOutBench.ts';
 import { planBench } from './planBench.ts';
+import { queenBench } from './queenBench.ts';
 import { benchYardPlans } from './yardPlanBench.ts';
 
 // npm run bench: what is claimed of speed, measured on this machine. Numbers of one run only compare with
 // numbers of the same run.
 planBench();
 callOutBench();
+queenBench();
 await benchYardPlans();
 await apiBench();
 await browserBench();

@@ -1,6 +1,7 @@
+import { seededRandom } from '../random/seededRandom.ts';
 import type { BreakUp } from './breakUpWorth.ts';
 import type { CalledFrame } from './calledFrame.ts';
-import { sampleFrame, seededRandom, type CountError } from './expectation.ts';
+import { sampleFrame, type CountError } from './expectation.ts';
 import { improve, placeAll, type Settled } from './settleFrames.ts';
 
 /** So many ways in which the rest may turn out are tried for each frame. */

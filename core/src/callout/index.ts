@@ -13,7 +13,6 @@ export {
 export {
   countError,
   sampleFrame,
-  seededRandom,
   UNCOUNTED,
   UNCOUNTED_SPREAD,
   type CountError,

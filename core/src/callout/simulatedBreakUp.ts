@@ -1,14 +1,8 @@
+import { seededRandom } from '../random/seededRandom.ts';
 import { adviseCall, bestCorrection } from './adviseCall.ts';
 import { BreakUp, type Place } from './breakUpWorth.ts';
 import type { CalledFrame } from './calledFrame.ts';
-import {
-  countError,
-  sampleFrame,
-  seededRandom,
-  UNCOUNTED,
-  UNCOUNTED_SPREAD,
-  type CountError,
-} from './expectation.ts';
+import { countError, sampleFrame, UNCOUNTED, UNCOUNTED_SPREAD, type CountError } from './expectation.ts';
 import { improve, placeAll } from './settleFrames.ts';
 
 /**

@@ -15,7 +15,7 @@ import {
   type ColonyState,
 } from '@incremen/core';
 import { ClipboardList, Layers } from 'lucide-react';
-import { useMemo } from 'react';
+import { lazy, Suspense, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
@@ -36,6 +36,8 @@ import { QueenPanel } from './QueenPanel.tsx';
 import { Rename } from './Rename.tsx';
 import { StrengthTable } from './StrengthTable.tsx';
 import { Whence } from './Whence.tsx';
+
+const QueenBeliefPanel = lazy(() => import('./QueenBeliefPanel.tsx'));
 
 /** One colony: its boxes as they stand, what it amounts to and becomes, its queen, what is due, its diary. */
 export function ColonyPage() {
@@ -111,6 +113,11 @@ function ColonyView({ colony }: { readonly colony: Colony }) {
           )}
           {known && <Forecast today={state} />}
           <QueenPanel colony={colony} state={state} />
+          {colony.endedOn === null && (
+            <Suspense fallback={null}>
+              <QueenBeliefPanel colony={colony} />
+            </Suspense>
+          )}
           <Due apiary={apiary} colony={colony} today={today} />
           <History colony={colony} readings={readings} whole={whole} />
           <DescentTree colony={colony} />

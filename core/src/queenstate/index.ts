@@ -1,0 +1,8 @@
+/** Chances of queen states: loaded with the views that show them, and the bench. */
+export { nextObservation, type NextObservation } from './nextObservation.ts';
+export { queenBelief, type DatedLook, type QueenBelief, type Reason } from './queenOdds.ts';
+export { queenBeliefOf } from './beliefOf.ts';
+export { COURSE_SHARES, type PartBefore } from './courses.ts';
+export { SIGHT } from './likelihoods.ts';
+export { QUEEN_STATE_WORDS, QUEEN_STATES, type QueenStateName } from './queenStates.ts';
+export { calibration, type Calibration } from './simulatedQueens.ts';

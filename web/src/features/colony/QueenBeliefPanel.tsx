@@ -1,0 +1,131 @@
+import { Box, Heading, Text } from '@chakra-ui/react';
+import { dayInWords, type Colony } from '@incremen/core';
+import {
+  nextObservation,
+  QUEEN_STATE_WORDS,
+  QUEEN_STATES,
+  queenBeliefOf,
+  SIGHT,
+  type Reason,
+} from '@incremen/core/queenstate';
+import { useMemo } from 'react';
+import { useApiary, useToday } from '../../mirror/hooks.ts';
+import './belief.css';
+
+const percent = (p: number) => (p > 0 && p < 0.01 ? 'under 1 %' : `${Math.round(100 * p)} %`);
+
+/** Chances below this are not told one by one. */
+const TOLD = 0.03;
+
+/** What is to be believed of the queen, why, what speaks against it, and which look would settle it. */
+export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }) {
+  const apiary = useApiary();
+  const today = useToday();
+  const { belief, looks, next } = useMemo(() => {
+    const known = queenBeliefOf(apiary, colony, today);
+    return { ...known, next: nextObservation(known.belief.courses, today) };
+  }, [apiary, colony, today]);
+  const told = QUEEN_STATES.filter((s) => belief.odds[s] >= TOLD).toSorted(
+    (a, b) => belief.odds[b] - belief.odds[a],
+  );
+  const settled = belief.chance >= SETTLED;
+  return (
+    <Box as="section" aria-label="What may be believed of the queen">
+      <Heading as="h2" fontSize="1.15rem" mb={1}>
+        What may be believed of her
+      </Heading>
+      <Text mb={2}>
+        {belief.open
+          ? `Open: most likely ${QUEEN_STATE_WORDS[belief.leading]}, or ${QUEEN_STATE_WORDS[belief.rival.state]}.`
+          : `Most likely ${QUEEN_STATE_WORDS[belief.leading]}.`}{' '}
+        {looks.length === 0 && 'Nobody has looked since; this is what usually happens.'}
+      </Text>
+      <Box as="ul" aria-label="Chances" listStyleType="none" display="grid" gap={1}>
+        {told.map((s) => (
+          <li key={s} className="belief-row">
+            <span>{QUEEN_STATE_WORDS[s]}</span>
+            <svg viewBox="0 0 100 12" preserveAspectRatio="none" width="100%" height="12" aria-hidden>
+              <rect width="100" height="12" rx="2" fill="var(--chakra-colors-sunk)" />
+              <rect
+                width={100 * belief.odds[s]}
+                height="12"
+                rx="2"
+                fill={s === belief.leading ? 'var(--chakra-colors-accent)' : 'var(--chakra-colors-halo)'}
+              />
+            </svg>
+            <b>{percent(belief.odds[s])}</b>
+          </li>
+        ))}
+      </Box>
+      <Reasons title="For it" reasons={belief.reasonsFor} />
+      <Reasons title="Against it" reasons={belief.reasonsAgainst} />
+      {!settled && (
+        <Text mt={2}>
+          <b>
+            {next.what}
+            {next.day > today ? ` from ${dayInWords(next.day)} on` : ' now'}
+          </b>
+          : on average one is then {percent(next.sure)} sure.
+          {next.day > today && ' Before that day it would tell less.'}
+        </Text>
+      )}
+      <Box as="details" mt={2} fontSize="sm">
+        <summary className="belief-more">How this is reckoned</summary>
+        <Text my={1}>
+          Eggs are up to 3 days old, larvae to 9, capped brood to 21, a queen emerges 16 days after her egg
+          (Winston 1987). How often the rest is seen in each state is judgement:
+        </Text>
+        <Box overflowX="auto" tabIndex={0} role="region" aria-label="How often it is seen">
+          <table className="belief-table">
+            <thead>
+              <tr>
+                <th scope="col">seen</th>
+                {QUEEN_STATES.map((s) => (
+                  <th key={s} scope="col">
+                    {QUEEN_STATE_WORDS[s]}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {Object.entries(SIGHT).map(([what, row]) => (
+                <tr key={what}>
+                  <th scope="row">{SIGHT_WORDS[what] ?? what}</th>
+                  {QUEEN_STATES.map((s) => (
+                    <td key={s}>{percent(row[s])}</td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+/** So sure that no further look is asked for. */
+const SETTLED = 0.95;
+
+const SIGHT_WORDS: Readonly<Record<string, string>> = {
+  queenSeen: 'the queen herself',
+  queenSlim: 'slim, if she is seen',
+  severalEggs: 'several eggs in a cell, if eggs are seen',
+  eggsOnWalls: 'eggs on cell walls, if eggs are seen',
+  scattered: 'caps in a scattered patch',
+  pollen: 'pollen coming in',
+  reversing: 'bees backing into cells',
+  roaring: 'roaring',
+  restless: 'restless bees',
+  cellsBeside: 'live cells out of their time',
+  openedCell: 'an opened or torn cell',
+};
+
+function Reasons({ title, reasons }: { readonly title: string; readonly reasons: readonly Reason[] }) {
+  if (reasons.length === 0) return null;
+  return (
+    <Text mt={2}>
+      <b>{title}:</b> {reasons.map((r) => `${r.words} (${dayInWords(r.day)})`).join(', ')}.
+    </Text>
+  );
+}
