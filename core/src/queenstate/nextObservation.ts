@@ -17,6 +17,15 @@ const found = { look: 'found' } as const;
 /** Questions that one look at all frames can answer. */
 const QUESTIONS: readonly Question[] = [
   {
+    what: 'Read every frame for eggs and queen cells',
+    answers: [
+      { eggs: { look: 'found', perCell: 'one', place: 'bottom' }, cells: notFound },
+      { eggs: notFound, cells: { look: 'found', cells: [{ kind: 'capped', count: 2 }] } },
+      { eggs: { look: 'found', perCell: 'several', place: 'walls' }, cells: notFound },
+      { eggs: notFound, cells: notFound },
+    ],
+  },
+  {
     what: 'Look for eggs',
     answers: [
       { eggs: { look: 'found', perCell: 'one', place: 'bottom' } },
@@ -48,8 +57,10 @@ export interface NextObservation {
   readonly sure: number;
 }
 
-/** A look is not put off for less than this. */
-const SURE_ENOUGH = 0.9;
+/** When an answer can be expected to leave no more doubt than this, a look is not put off. */
+const SURE_ENOUGH = 0.85;
+/** A day of waiting is to be worth so much, or one looks sooner. */
+const WORTH_A_DAY = 0.006;
 const DAYS_AHEAD = 30;
 
 /**
@@ -58,12 +69,18 @@ const DAYS_AHEAD = 30;
  */
 export function nextObservation(courses: readonly WeighedCourse[], from: Day): NextObservation {
   let best: NextObservation = { what: QUESTIONS[0]?.what ?? '', day: from, sure: 0 };
+  let bestScore = 0;
   const start = dayNumber(from);
   const alive = courses.filter((c) => c.chance > 1e-4);
   for (let k = 0; k <= DAYS_AHEAD; k++) {
     for (const { what, answers } of QUESTIONS) {
       const sure = expectedSureness(alive, answers, start + k);
-      if (sure > best.sure + 0.02) best = { what, day: addDays(from, k), sure };
+      const score = sure - WORTH_A_DAY * k;
+      // Of two looks that tell the same the earlier and simpler one is asked for.
+      if (score > bestScore + 0.01) {
+        best = { what, day: addDays(from, k), sure };
+        bestScore = score;
+      }
     }
     if (best.sure >= SURE_ENOUGH) break;
   }

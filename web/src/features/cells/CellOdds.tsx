@@ -30,7 +30,7 @@ export function CellOdds() {
         {[1, 2, 3].map((n) => (
           <li key={n} className="cell-odds">
             <span>{n === 1 ? 'one part' : `at least one of ${n} parts`}</span>
-            <svg viewBox="0 0 100 12" width="140" height="14" aria-hidden>
+            <svg viewBox="0 0 100 12" width="100%" height="14" preserveAspectRatio="none" aria-hidden>
               <rect width="100" height="12" rx="3" fill="var(--chakra-colors-sunk)" />
               <rect width={100 * oddsOfAny(n, part)} height="12" rx="3" fill="var(--chakra-colors-accent)" />
             </svg>
