@@ -85,12 +85,6 @@ try {
   await page.goto('/');
   await page.getByRole('heading', { level: 1 }).waitFor();
   await shoot(page, 'board');
-  await page.getByRole('button', { name: 'Compare' }).click();
-  for (const name of ['Tansy', 'Mallow', 'Burnet'])
-    await page.getByRole('button', { name: `Compare ${name}` }).click();
-  await page.getByRole('link', { name: /^Compare these/ }).click();
-  await page.getByRole('region', { name: 'Comparison' }).waitFor();
-  await shoot(page, 'compare');
   await colony(page, 'Tansy');
   await shoot(page, 'colony');
   await colony(page, 'Tansy');
@@ -133,6 +127,11 @@ try {
   await page.getByRole('button', { name: /^Mixed brood/ }).click();
   await answer.waitFor();
   await shoot(page, 'pad');
+  await page.goto('/store');
+  for (const kind of ['floor', 'roof', 'feeder']) {
+    await page.getByRole('button', { name: `More: ${kind}`, exact: true }).click();
+  }
+  await shoot(page, 'store');
   await page.goto('/cells');
   await page.getByRole('list', { name: 'Cells' }).waitFor();
   await shoot(page, 'cells');

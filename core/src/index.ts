@@ -230,7 +230,14 @@ export {
 } from './weather/beeWeather.ts';
 export { cellLedger, type CellStage, type LedgerLine } from './cells/cellLedger.ts';
 export { deliveryForDay, deliveryFromGraft, type CellDelivery } from './cells/cellDelivery.ts';
-export { oddsOfAny, oddsOfPart, partsFor, raisingOdds, raisingResults } from './cells/cellOdds.ts';
+export {
+  LOST_BY_CUTTING,
+  oddsOfAny,
+  oddsOfPart,
+  partsFor,
+  raisingOdds,
+  raisingResults,
+} from './cells/cellOdds.ts';
 export {
   CELL_SCHOOLS,
   shareCells,

@@ -27,6 +27,9 @@ const PRIOR = { raised: 4, failed: 1 } as const;
 /** A single cell gives a queen so often; the rest is mating (judgement, no source). */
 const CELL_SHARE = 0.92;
 
+/** Share of ripe cells that die when they are cut out and pressed into another comb (judgement, no source). */
+export const LOST_BY_CUTTING = 0.15;
+
 /** How one's own parts fared: those whose first eggs were due, and which were looked at since or have ended. */
 export function raisingResults(apiary: Apiary, day: Day): RaisingResults {
   let raised = 0;

@@ -1,7 +1,15 @@
 import { Box, Text } from '@chakra-ui/react';
-import { oddsOfAny, oddsOfPart, partsFor, raisingOdds, raisingResults } from '@incremen/core';
+import {
+  LOST_BY_CUTTING,
+  oddsOfAny,
+  oddsOfPart,
+  partsFor,
+  raisingOdds,
+  raisingResults,
+} from '@incremen/core';
 import { useState } from 'react';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { Choice } from '../../ui/Choice.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';
 import { count } from '../../ui/format.ts';
 
@@ -15,7 +23,8 @@ export function CellOdds() {
   const [wanted, setWanted] = useState(4);
   const [cells, setCells] = useState(1);
   const known = odds.raised + odds.failed;
-  const part = oddsOfPart(cells, odds.likely);
+  const [how, setHow] = useState<'frame' | 'cut'>('frame');
+  const part = oddsOfPart(cells, odds.likely, how === 'cut' ? LOST_BY_CUTTING : 0);
   return (
     <>
       <Text>
@@ -26,6 +35,15 @@ export function CellOdds() {
           : `learned from ${count(odds.raised, 'part')} that did and ${count(odds.failed, 'part')} that did not.`}
       </Text>
       <Stepper label="cells in a part" value={cells} min={1} max={6} onChange={setCells} />
+      <Choice
+        label="How cells come to it"
+        value={how}
+        options={[
+          { id: 'frame', label: 'with their frame' },
+          { id: 'cut', label: `cut out: ${percent(LOST_BY_CUTTING)} are lost` },
+        ]}
+        onChange={setHow}
+      />
       <Box as="ul" listStyleType="none" display="grid" gap={1} aria-label="Odds">
         {[1, 2, 3].map((n) => (
           <li key={n} className="cell-odds">

@@ -11,6 +11,7 @@ import {
 import { useId, useState } from 'react';
 import { useOperation } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
+import { Stepper } from '../../ui/Stepper.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 
 const SYSTEMS: readonly { readonly id: MeasureSystem; readonly label: string }[] = [
@@ -18,6 +19,9 @@ const SYSTEMS: readonly { readonly id: MeasureSystem; readonly label: string }[]
   { id: 'us', label: 'lb, US qt' },
   { id: 'imperial', label: 'lb, pt' },
 ];
+
+/** A ratio of one's own. */
+const OWN = 'own';
 
 /** Syrup of any ratio, from the sugar that there is or to the volume that is wanted. */
 export function SyrupCalculator({
@@ -31,20 +35,21 @@ export function SyrupCalculator({
   const { units } = useOperation();
   const [system, setSystem] = useState<MeasureSystem>(units === 'imperial' ? 'us' : 'metric');
   const measure = MEASURES[system];
-  const [ratio, setRatio] = useState(
-    SYRUP_RATIOS.find((r) => r.sugarPerWater === sugarPerWater)?.id ?? SYRUP_RATIOS[0].id,
+  const [ratio, setRatio] = useState<string>(
+    SYRUP_RATIOS.find((r) => r.sugarPerWater === sugarPerWater)?.id ?? OWN,
   );
+  const [ownRatio, setOwnRatio] = useState(sugarPerWater);
   const [by, setBy] = useState<'volume' | 'sugar'>('volume');
   const [typed, setTyped] = useState<string | null>(null);
   const amount = typed ?? (litres === null ? '4' : (litres / measure.litresPerVolume).toFixed(1));
   const amountId = useId();
-  const parts = SYRUP_RATIOS.find((r) => r.id === ratio);
+  const known = SYRUP_RATIOS.find((r) => r.id === ratio);
+  const parts = known ?? { id: `${ownRatio}:1`, sugarPerWater: ownRatio, use: 'your own' };
   const n = Number(amount.replace(',', '.'));
-  const made = parts
-    ? by === 'volume'
+  const made =
+    by === 'volume'
       ? syrupOfLitres(n * measure.litresPerVolume, parts.sugarPerWater)
-      : syrupOfSugar(n * measure.kgPerMass, parts.sugarPerWater)
-    : null;
+      : syrupOfSugar(n * measure.kgPerMass, parts.sugarPerWater);
   return (
     <Box
       as="section"
@@ -62,9 +67,22 @@ export function SyrupCalculator({
       <Choice
         label="Sugar to water, by weight"
         value={ratio}
-        options={SYRUP_RATIOS.map((r) => ({ id: r.id, label: r.id, hint: r.use }))}
+        options={[
+          ...SYRUP_RATIOS.map((r) => ({ id: r.id as string, label: r.id, hint: r.use })),
+          { id: OWN, label: 'other' },
+        ]}
         onChange={setRatio}
       />
+      {ratio === OWN && (
+        <Stepper
+          label="parts of sugar to one of water"
+          value={ownRatio}
+          min={0.1}
+          max={5}
+          step={0.1}
+          onChange={setOwnRatio}
+        />
+      )}
       <Choice label="Measures" value={system} options={SYSTEMS} onChange={setSystem} />
       <Choice
         label="I know"
@@ -91,13 +109,11 @@ export function SyrupCalculator({
           onChange={(e) => setTyped(e.target.value)}
         />
       </Box>
-      {made && !made.ok && <ProblemList problems={made.problems} />}
-      {made?.ok && <Made syrup={made.value} system={system} />}
-      {parts && (
-        <Text color="inkSoft" fontSize="sm">
-          {parts.id}: {parts.use}. Volumes by the density of sucrose at 20 °C.
-        </Text>
-      )}
+      {!made.ok && <ProblemList problems={made.problems} />}
+      {made.ok && <Made syrup={made.value} system={system} />}
+      <Text color="inkSoft" fontSize="sm">
+        {parts.id}: {parts.use}. Volumes by the density of sucrose at 20 °C.
+      </Text>
     </Box>
   );
 }
