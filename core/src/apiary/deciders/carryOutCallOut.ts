@@ -1,4 +1,4 @@
-import { emergenceOf } from '../../callout/callOutLooks.ts';
+import { ripeCellEmergence } from '../../followup/newUnitLooks.ts';
 import type { CallUnit, FrameCall } from '../../callout/callOut.ts';
 import type { KitLine } from '../../plan/planBody.ts';
 import type { CommandOf } from '../commands.ts';
@@ -119,7 +119,7 @@ function setUpColony(draft: Draft, callOut: CallOut, unit: CallUnit, command: Fi
         planId: callOut.id,
         queen: hasQueen ? 'here' : 'elsewhere',
         partIds: [fromColonyId, unit.colonyId],
-        emergence: hasQueen ? null : emergenceOf(unit.recipe.queen, command.day),
+        emergence: !hasQueen && unit.recipe.queen === 'cell' ? ripeCellEmergence(command.day) : null,
       },
     },
     path,

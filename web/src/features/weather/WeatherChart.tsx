@@ -2,9 +2,10 @@ import { Box } from '@chakra-ui/react';
 import { dayInWords, type WeatherHour, type WorkingWindow } from '@incremen/core';
 import { BarChart, LineChart } from 'echarts/charts';
 import { GridComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
-import { init, use as register, type EChartsType } from 'echarts/core';
+import { use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
-import { useEffect, useRef } from 'react';
+import { useEffect } from 'react';
+import { useChart } from '../../ui/useChart.ts';
 
 register([
   BarChart,
@@ -31,18 +32,7 @@ export default function WeatherChart({
   /** Degrees of the operation's units from °C. */
   readonly degrees: (celsius: number) => number;
 }) {
-  const place = useRef<HTMLDivElement>(null);
-  const chart = useRef<EChartsType | null>(null);
-  useEffect(() => {
-    if (!place.current) return undefined;
-    chart.current = init(place.current, null, { renderer: 'svg' });
-    const watch = new ResizeObserver(() => chart.current?.resize());
-    watch.observe(place.current);
-    return () => {
-      watch.disconnect();
-      chart.current?.dispose();
-    };
-  }, []);
+  const { place, chart } = useChart();
   useEffect(() => {
     if (!chart.current || !place.current) return;
     const ink = getComputedStyle(place.current).color;
@@ -112,6 +102,6 @@ export default function WeatherChart({
         },
       ],
     });
-  }, [hours, now, windows, degrees]);
+  }, [place, chart, hours, now, windows, degrees]);
   return <Box ref={place} h="260px" w="100%" aria-hidden color="inkSoft" />;
 }

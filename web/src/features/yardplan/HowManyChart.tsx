@@ -3,9 +3,10 @@ import { dayInWords, type Day } from '@incremen/core';
 import type { NucsOnDay } from '@incremen/core/yardplan';
 import { BarChart, LineChart } from 'echarts/charts';
 import { GridComponent, LegendComponent, TooltipComponent } from 'echarts/components';
-import { init, use as register, type EChartsType } from 'echarts/core';
+import { use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
-import { useEffect, useRef } from 'react';
+import { useEffect } from 'react';
+import { useChart } from '../../ui/useChart.ts';
 
 register([BarChart, LineChart, GridComponent, LegendComponent, TooltipComponent, SVGRenderer]);
 
@@ -20,18 +21,7 @@ export default function HowManyChart({
   readonly all: readonly Day[];
   readonly onDay: (day: NucsOnDay) => void;
 }) {
-  const place = useRef<HTMLDivElement>(null);
-  const chart = useRef<EChartsType | null>(null);
-  useEffect(() => {
-    if (!place.current) return undefined;
-    chart.current = init(place.current, null, { renderer: 'svg' });
-    const watch = new ResizeObserver(() => chart.current?.resize());
-    watch.observe(place.current);
-    return () => {
-      watch.disconnect();
-      chart.current?.dispose();
-    };
-  }, []);
+  const { place, chart } = useChart();
   useEffect(() => {
     const shown = chart.current;
     if (!shown || !place.current) return undefined;
@@ -66,6 +56,6 @@ export default function HowManyChart({
     return () => {
       shown.off('click', click as never);
     };
-  }, [days, all, onDay]);
+  }, [place, chart, days, all, onDay]);
   return <Box ref={place} h="210px" w="100%" aria-hidden color="inkSoft" />;
 }

@@ -1,0 +1,60 @@
+import type { Day } from '../calendar/day.ts';
+import type { NucQueen } from '../yardplan/request.ts';
+import { queenCalendar, windowAfter, type FollowUpTopic, type Window } from './windows.ts';
+
+/** A look or days of rest, before it is filed for a colony. */
+export interface LookText {
+  readonly topic: FollowUpTopic;
+  readonly kind: 'look' | 'hands-off';
+  readonly window: Window;
+  readonly expect: string;
+}
+
+/** A ripe cell is given within one to three days and opens within one to two more. */
+export const ripeCellEmergence = (day: Day): Window => windowAfter(day, 2, 3, 5);
+
+/** When to come back to a unit made on a day, by how it gets its queen, and what to expect then. */
+export function newUnitLooks(queen: NucQueen, day: Day): LookText[] {
+  const look = (topic: FollowUpTopic, window: Window, expect: string): LookText => ({
+    topic,
+    kind: 'look',
+    window,
+    expect,
+  });
+  const rest = (from: Day, to: Day, expect: string): LookText => ({
+    topic: 'rest',
+    kind: 'hands-off',
+    window: { earliest: from, likely: from, latest: to },
+    expect,
+  });
+  switch (queen) {
+    case 'raises': {
+      const dates = queenCalendar(day);
+      return [
+        look(
+          'surplus-cells',
+          dates.surplusCells,
+          'Cells are capped, and none can be made any more: leave one or two, or all in a small nuc.',
+        ),
+        rest(dates.handsOff.from, dates.handsOff.to, 'A virgin emerges, flies and mates. Leave it shut.'),
+        look('eggs-due', dates.eggsLook, 'Eggs of the new queen. Feed and room.'),
+      ];
+    }
+    case 'cell': {
+      const emergence = ripeCellEmergence(day);
+      const dates = queenCalendar(day, emergence);
+      return [
+        rest(
+          emergence.earliest,
+          dates.handsOff.to,
+          'The cell opens, the virgin flies and mates. Leave it shut.',
+        ),
+        look('eggs-due', dates.eggsLook, 'Eggs of the new queen.'),
+      ];
+    }
+    case 'mated':
+      return [look('rhythm', windowAfter(day, 4, 5, 7), 'She is out of her cage and lays.')];
+    case 'old-queen':
+      return [look('rhythm', windowAfter(day, 5, 7, 10), 'Eggs and food; no new cells.')];
+  }
+}
