@@ -70,6 +70,10 @@ test('two givers are called into partitioned boxes, cells are coming: sides, tag
     if ((await aside.count()) === 0) break;
     await aside.getByRole('combobox').selectOption({ index: 1 });
   }
+  // Both old queens were seen on frames that stayed.
+  for (const name of ['Tansy', 'Burnet']) {
+    await page.getByRole('combobox', { name: `Queen of ${name}` }).selectOption({ label: `in ${name}` });
+  }
   await page.getByRole('button', { name: 'Finish' }).click();
   await closeVisit(page);
   await expect(page.getByText(/^Done on .*: in the records/)).toBeVisible();

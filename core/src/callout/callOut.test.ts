@@ -170,6 +170,21 @@ describe('a break-up that is called', () => {
     expect(kept.filter((r) => shareOf(r, 'honey', 'nectar') >= 0.5).length).toBeGreaterThanOrEqual(1);
   });
 
+  it('says that a queen nobody found is in one of several, and asks for the look that tells', () => {
+    const t = new BreakUpTest({ names: ['A', 'B', 'C', 'D', 'E'] });
+    t.callAll();
+    t.change({ what: 'queen-not-found', giverId: t.colony.id });
+    t.yard.run(t.finish());
+    const ids = ['A', 'B', 'C', 'D', 'E'].map((n) => t.yard.colony(n).id);
+    const [regan] = Object.values(t.yard.apiary.queen);
+    expect(regan?.whereabouts).toEqual({ known: 'oneOf', colonyIds: ids });
+    expect(t.yard.colony('A').separation).toMatchObject({ queen: 'unknown', partIds: ids });
+    const topics = openFollowUps(t.yard.apiary)
+      .filter((f) => f.colonyIds.includes(ids[0] ?? ''))
+      .map((f) => f.topic);
+    expect(topics).toEqual(['which-part', 'rest', 'eggs-due']);
+  });
+
   it('gives two units a side each of one box, with the brood at the partition', () => {
     const t = new BreakUpTest({ names: ['Left', 'Right'], shared: true, whole: false });
     t.callAll();

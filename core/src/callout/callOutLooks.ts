@@ -1,8 +1,8 @@
 import type { FollowUp } from '../apiary/records.ts';
 import { addDays, type Day } from '../calendar/day.ts';
 import { newUnitLooks, type LookText } from '../followup/newUnitLooks.ts';
-import { windowAfter } from '../followup/windows.ts';
-import type { CallOutBody } from './callOut.ts';
+import { queenCalendar, windowAfter } from '../followup/windows.ts';
+import type { CallOutBody, CallUnit } from './callOut.ts';
 
 /** Cells are given one to three days after the break-up, once the bees know that they have no queen. */
 const giveCells = (day: Day): LookText => ({
@@ -19,16 +19,39 @@ export function callOutLooks(body: CallOutBody, day: Day, newId: () => string): 
     const hasOwn = body.queens.some((q) => q.now === u.key);
     const queen = hasOwn ? 'old-queen' : u.recipe.queen;
     const looks = newUnitLooks(queen, day);
-    const texts = queen === 'cell' ? [giveCells(day), ...afterGiving(looks, day)] : looks;
-    return texts.map((look) => ({
-      id: newId(),
-      planId: null,
-      colonyIds: [u.colonyId],
-      status: 'open',
-      ...look,
-    }));
+    const usual = queen === 'cell' ? [giveCells(day), ...afterGiving(looks, day)] : looks;
+    // Who may have the old queen is looked at for eggs; what to do with its cells follows from that.
+    const texts =
+      !hasOwn && perhapsHere(body, u)
+        ? [whichPart(day), ...usual.filter((l) => l.topic !== 'surplus-cells')]
+        : usual;
+    return texts.map(filed(u.colonyId, newId));
   });
 }
+
+const filed =
+  (colonyId: string, newId: () => string) =>
+  (look: LookText): FollowUp => ({
+    id: newId(),
+    planId: null,
+    colonyIds: [colonyId],
+    status: 'open',
+    ...look,
+  });
+
+/** A queen that was never found may have gone along on a frame. */
+function perhapsHere(body: CallOutBody, unit: CallUnit): boolean {
+  return body.calls.some(
+    (c) => c.to.at === 'unit' && c.to.key === unit.key && !body.queens.some((q) => q.giverId === c.giverId),
+  );
+}
+
+const whichPart = (day: Day): LookText => ({
+  topic: 'which-part',
+  kind: 'look',
+  window: { ...queenCalendar(day).eggsProveQueen, latest: queenCalendar(day).surplusCells.latest },
+  expect: 'The old queen was not found. Eggs: she is here. Cells and no eggs: it raises one.',
+});
 
 /** Hands are kept off only once the cell is in. */
 function afterGiving(looks: readonly LookText[], day: Day): LookText[] {

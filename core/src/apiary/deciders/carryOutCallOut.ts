@@ -103,7 +103,12 @@ function setUpColony(draft: Draft, callOut: CallOut, unit: CallUnit, command: Fi
     (a, b) => givers.filter((g) => g === b).length - givers.filter((g) => g === a).length,
   )[0];
   if (!fromColonyId) return;
-  const hasQueen = callOut.body.queens.some((q) => q.now === unit.key) || unit.recipe.queen === 'mated';
+  const notFound = givers.some((g) => !callOut.body.queens.some((q) => q.giverId === g));
+  const perhaps = notFound ? partsOf(callOut, fromColonyId) : [];
+  // In the only unit there is she must be.
+  const hasHer = perhaps.length === 1;
+  const hasQueen =
+    hasHer || callOut.body.queens.some((q) => q.now === unit.key) || unit.recipe.queen === 'mated';
   draft.add(
     'colony',
     {
@@ -117,8 +122,8 @@ function setUpColony(draft: Draft, callOut: CallOut, unit: CallUnit, command: Fi
         v: 1,
         day: command.day,
         planId: callOut.id,
-        queen: hasQueen ? 'here' : 'elsewhere',
-        partIds: [fromColonyId, unit.colonyId],
+        queen: hasQueen ? 'here' : notFound ? 'unknown' : 'elsewhere',
+        partIds: perhaps.length > 1 ? perhaps : [fromColonyId, unit.colonyId],
         emergence: !hasQueen && unit.recipe.queen === 'cell' ? ripeCellEmergence(command.day) : null,
       },
     },
@@ -126,8 +131,32 @@ function setUpColony(draft: Draft, callOut: CallOut, unit: CallUnit, command: Fi
   );
 }
 
-/** A queen is in the unit that has her, still at home, or was taken away. */
-function moveQueens(draft: Draft, { body }: CallOut): void {
+/** Where a queen that was never found can be: in the units that got frames of her colony, and in what stays of it. */
+function partsOf({ body }: Pick<CallOut, 'body'>, giverId: string): string[] {
+  const stays = body.givers.some((g) => g.colonyId === giverId && !g.whole);
+  const units = body.units.filter((u) =>
+    body.calls.some((c) => c.giverId === giverId && c.to.at === 'unit' && c.to.key === u.key),
+  );
+  return [...(stays ? [giverId] : []), ...units.map((u) => u.colonyId)].slice(0, MOST_PARTS);
+}
+
+/** More than these are not kept apart. */
+const MOST_PARTS = 12;
+
+/** A queen is in the unit that has her, still at home, was taken away, or in one of several when nobody found her. */
+function moveQueens(draft: Draft, callOut: CallOut): void {
+  const { body } = callOut;
+  for (const { colonyId } of body.givers.filter((g) => !body.queens.some((q) => q.giverId === g.colonyId))) {
+    const queen = queenOf(draft.apiary, colonyId);
+    const parts = partsOf(callOut, colonyId);
+    const [only] = parts;
+    if (!queen || !only) continue;
+    draft.put('queen', {
+      ...queen,
+      whereabouts:
+        parts.length > 1 ? { known: 'oneOf', colonyIds: parts } : { known: 'colony', colonyId: only },
+    });
+  }
   for (const { giverId, now } of body.queens) {
     const queen = queenOf(draft.apiary, giverId);
     const unit = body.units.find((u) => u.key === now);
@@ -159,18 +188,16 @@ function leaveGivers(draft: Draft, { id, body }: CallOut, command: Finish): void
       continue;
     }
     const queen = body.queens.find((q) => q.giverId === colony.id);
-    const parts = body.units.filter((u) =>
-      body.calls.some((c) => c.giverId === colony.id && c.to.at === 'unit' && c.to.key === u.key),
-    );
-    if (!queen || queen.now === 'home' || parts.length === 0) continue;
+    const parts = partsOf({ body }, colony.id).filter((p) => p !== colony.id);
+    if (queen?.now === 'home' || parts.length === 0) continue;
     draft.put('colony', {
       ...colony,
       separation: {
         v: 1,
         day: command.day,
         planId: id,
-        queen: 'elsewhere',
-        partIds: [colony.id, ...parts.map((u) => u.colonyId)].slice(0, 12),
+        queen: queen ? 'elsewhere' : 'unknown',
+        partIds: [colony.id, ...parts].slice(0, MOST_PARTS),
         emergence: null,
       },
     });
