@@ -11,6 +11,7 @@ export const API_PATHS = {
   photo: (op: string, photoId: string) => `/api/operations/${op}/photos/${photoId}`,
   readings: (op: string) => `/api/operations/${op}/readings`,
   weather: (op: string) => `/api/operations/${op}/weather`,
+  calendar: (op: string) => `/api/operations/${op}/calendar.ics`,
   yardPlan: (op: string) => `/api/operations/${op}/yard-plan`,
   bundleSchema: () => '/api/schema/apiary-v1.json',
 } as const;

@@ -6,6 +6,7 @@ import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { z } from 'zod';
+import { calendarRouter } from './calendar/router.ts';
 import { OperationStore } from './operations/OperationStore.ts';
 import { operationsRouter } from './operations/router.ts';
 import { photosRouter } from './photos/router.ts';
@@ -62,6 +63,10 @@ export function createApp(orm: MikroORM, webDir?: string, stationUrl: string | n
   api.use('/operations/:op/photos', photosRouter(orm));
   api.use('/operations/:op/readings', readingsRouter(orm));
   api.use('/operations/:op/weather', weatherRouter(store, new WeatherDesk(orm, stationUrl)));
+  api.use(
+    '/operations/:op/calendar.ics',
+    calendarRouter(store, () => new Date().toISOString().slice(0, 10)),
+  );
   api.use('/operations/:op/yard-plan', yardPlanRouter(store));
   api.use((req, res) => {
     sendProblem(

@@ -1,5 +1,4 @@
-import { addDays, dayInWords, daysBetween, type Day, type FollowUp } from '@incremen/core';
-import { topicInWords } from '../features/followups/topics.ts';
+import { addDays, dayInWords, daysBetween, type Day, type FollowUp, topicInWords } from '@incremen/core';
 
 /** The days that a lane shows, and how wide a day is. */
 export interface LaneScale {

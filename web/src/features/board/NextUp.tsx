@@ -1,9 +1,15 @@
 import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
-import { openFollowUps, type Apiary, type ColonyState, type Day, type FollowUp } from '@incremen/core';
+import {
+  openFollowUps,
+  type Apiary,
+  type ColonyState,
+  type Day,
+  type FollowUp,
+  topicInWords,
+} from '@incremen/core';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
-import { topicInWords } from '../followups/topics.ts';
 import { wayOut } from './wayOut.ts';
 
 interface Item {

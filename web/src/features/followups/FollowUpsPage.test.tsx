@@ -1,11 +1,10 @@
 import 'fake-indexeddb/auto';
-import { demoScenario, openFollowUps, type Apiary, type FollowUp } from '@incremen/core';
+import { demoScenario, openFollowUps, type Apiary, type FollowUp, topicInWords } from '@incremen/core';
 import { cleanup, screen, within } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { FollowUpsPage } from './FollowUpsPage.tsx';
-import { topicInWords } from './topics.ts';
 
 withoutNetwork();
 afterEach(cleanup);

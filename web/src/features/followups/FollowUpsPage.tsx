@@ -1,22 +1,41 @@
 import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
-import { addDays, dayInWords, openFollowUps, type Apiary, type Day, type FollowUp } from '@incremen/core';
+import {
+  addDays,
+  dayInWords,
+  openFollowUps,
+  topicInWords,
+  type Apiary,
+  type Day,
+  type FollowUp,
+} from '@incremen/core';
+import { API_PATHS } from '@incremen/contract';
+import { CalendarPlus } from 'lucide-react';
 import { Fragment } from 'react';
+import { useAppSelector } from '../../app/store.ts';
 import { Link } from 'react-router';
 import { LaneAxis, TimeLane, type LaneScale } from '../../drawing/TimeLane.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
-import { topicInWords } from './topics.ts';
 
 /** What is due: a list in the order of days, and every colony's lane beside it. */
 export function FollowUpsPage() {
   const apiary = useApiary();
   const today = useToday();
+  const operationId = useAppSelector((s) => s.mirror.operationId);
   const open = openFollowUps(apiary);
   const scale: LaneScale = { from: addDays(today, -7), days: 49, dayWidth: 17 };
   const colonies = [...new Set(open.flatMap((f) => f.colonyIds))].flatMap((id) => apiary.colony[id] ?? []);
   return (
     <Box>
-      <PageHeader title="Follow-ups" aside={`Today is ${dayInWords(today)}`} />
+      <PageHeader title="Follow-ups" aside={`Today is ${dayInWords(today)}`}>
+        {operationId !== null && (
+          <Button asChild variant="outline" bg="sheet" minH="44px">
+            <a href={API_PATHS.calendar(operationId)} download>
+              <CalendarPlus size={18} aria-hidden /> Calendar
+            </a>
+          </Button>
+        )}
+      </PageHeader>
       {open.length === 0 ? (
         <Text maxW="34rem">
           Nothing waits. Work off a split, or record a look, and its look days and hands-off days appear here

@@ -7,6 +7,7 @@ import {
   saysAnything,
   type Evidence,
   type FollowUp,
+  topicInWords,
 } from '@incremen/core';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -18,7 +19,6 @@ import { dayToCome } from '../../ui/dayToCome.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList, problemsAt } from '../../ui/ProblemList.tsx';
 import { toaster } from '../../ui/toaster.tsx';
-import { topicInWords } from '../followups/topics.ts';
 import { PartEvidence } from './PartEvidence.tsx';
 import { VerdictCard } from './VerdictCard.tsx';
 

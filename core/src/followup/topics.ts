@@ -1,4 +1,4 @@
-import type { FollowUpTopic } from '@incremen/core';
+import type { FollowUpTopic } from './windows.ts';
 
 const WORDS: Readonly<Record<FollowUpTopic, string>> = {
   'early-capped': 'Cells capped too early?',
