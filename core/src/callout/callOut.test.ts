@@ -10,7 +10,8 @@ import { NUC_RECIPES, type NucRecipe } from '../yardplan/request.ts';
 import type { CallOutChange, CallPlace } from './callOut.ts';
 import { callOutLooks } from './callOutLooks.ts';
 import { newCallOut } from './newCallOut.ts';
-import { advise, padCorrection, padState } from './padState.ts';
+import { advise, padCorrection } from './padAdvice.ts';
+import { padState } from './padState.ts';
 
 const DAY = '2026-05-16';
 const FOUR = NUC_RECIPES[1]?.recipe as NucRecipe;
@@ -238,6 +239,28 @@ describe('a break-up that is called', () => {
     expect(now()).toBe('caged');
     t.change({ what: 'take-back', callId: call.call.id });
     expect(now()).toBeUndefined();
+  });
+
+  it('keeps a queen who is to stay with her giver, unless she is caged, and warns of cells', () => {
+    const t = new BreakUpTest({ whole: false, names: ['A', 'B'] });
+    const state = padState(t.yard.apiary, t.callOut);
+    const frame = {
+      ...(state.left[4] as NonNullable<(typeof state.left)[number]>),
+      reading: withQueen(NEST.open()),
+    };
+    expect(advise(state, frame)[0]).toMatchObject({ to: { at: 'home' }, behind: 0 });
+    expect(advise(state, frame)[0]?.why).toContain('The queen is on it');
+    t.change({ what: 'queen', queen: { giverId: t.colony.id, callId: null, now: 'caged' } });
+    expect(advise(padState(t.yard.apiary, t.callOut), frame)[0]?.why).not.toContain('The queen is on it');
+
+    const cells = new BreakUpTest({ whole: false, names: ['A'], recipe: { ...FOUR, queen: 'cell' } });
+    const swarming = { ...NEST.open(), cells: [{ kind: 'capped' as const, count: 1 }] };
+    const [left] = padState(cells.yard.apiary, cells.callOut).left;
+    if (!left) throw new Error('frames are left');
+    const intoUnit = advise(padState(cells.yard.apiary, cells.callOut), { ...left, reading: swarming }).find(
+      (a) => a.to.at === 'unit',
+    );
+    expect(intoUnit?.why).toContain('Take its queen cells off first');
   });
 
   it('offers an exchange at the end when the places could be better', () => {

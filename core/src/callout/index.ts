@@ -19,18 +19,8 @@ export {
   type Outcome,
 } from './expectation.ts';
 export * from './simulatedBreakUp.ts';
-export {
-  advise,
-  otherPlaces,
-  padCorrection,
-  padState,
-  shakesFor,
-  type FrameLeft,
-  type PadAdvice,
-  type PadCorrection,
-  type PadState,
-  type PlaceTotals,
-} from './padState.ts';
+export { padState, shakesFor, type FrameLeft, type PadState, type PlaceTotals } from './padState.ts';
+export { advise, otherPlaces, padCorrection, type PadAdvice, type PadCorrection } from './padAdvice.ts';
 export { newCallOut, type CallOutWish } from './newCallOut.ts';
 export { callOutLooks } from './callOutLooks.ts';
 export type {
