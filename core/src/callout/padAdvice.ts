@@ -56,6 +56,8 @@ export function advise(
   const places = rated.flatMap((r): PadAdvice[] => {
     const behind = r.short - best;
     if (r.choice === 'aside') {
+      // A queen is not left on a comb in the grass.
+      if (frame.reading.queenSeen) return [];
       return [{ to: { at: 'aside' }, behind, why: 'Too early to say who will be short of it.' }];
     }
     const to = placeOf(state, r.choice, numbers, callId);

@@ -1,7 +1,9 @@
 import { Button } from '@chakra-ui/react';
-import type { CallOut } from '@incremen/core';
-import { padCorrection, type CallOutChange, type PadState } from '@incremen/core/callout';
+import { frameInWords, type CallOut } from '@incremen/core';
+import { advise, padCorrection, type CallOutChange, type PadState } from '@incremen/core/callout';
+import { useApiary } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';
+import { PadAnswer } from './PadAnswer.tsx';
 
 /** Nothing is left in the boxes: what lies aside, and the exchange that would help most. */
 export function AllCalled({
@@ -13,7 +15,24 @@ export function AllCalled({
   readonly state: PadState;
   readonly onChange: (change: CallOutChange) => void;
 }) {
+  const apiary = useApiary();
   const better = padCorrection(state);
+  const [aside] = state.aside;
+  if (aside) {
+    const places = advise(state, aside, aside.id).filter((a) => a.to.at !== 'aside');
+    return (
+      <>
+        <h2 className="pad-frame">{frameInWords(apiary, aside.frameId)}</h2>
+        <p>{count(state.aside.length, 'frame')} aside. Now it is known who is short: this one goes to</p>
+        <PadAnswer
+          callOut={callOut}
+          advice={places}
+          waiting="There is room nowhere: take a call back."
+          onPlace={(to) => onChange({ what: 'place', callId: aside.id, to })}
+        />
+      </>
+    );
+  }
   const nameOf = (callId: string) => {
     const to = callOut.body.calls.find((c) => c.id === callId)?.to;
     return to?.at === 'unit'
@@ -22,11 +41,7 @@ export function AllCalled({
   };
   return (
     <div className="pad-answer pad-waiting">
-      <p>
-        {state.aside.length > 0
-          ? `${count(state.aside.length, 'frame')} aside: give each a place in the list of what was called.`
-          : 'Every frame is called.'}
-      </p>
+      <p>Every frame is called.</p>
       {better && (
         <>
           <p>

@@ -111,7 +111,6 @@ export function FeedPage() {
           )}
         </Box>
         <SyrupCalculator
-          key={`${aim} ${round.syrupLitres.toFixed(1)}`}
           litres={round.syrupLitres > 0 ? round.syrupLitres : null}
           sugarPerWater={round.sugarPerWater}
         />

@@ -35,9 +35,9 @@ export function SyrupCalculator({
   const { units } = useOperation();
   const [system, setSystem] = useState<MeasureSystem>(units === 'imperial' ? 'us' : 'metric');
   const measure = MEASURES[system];
-  const [ratio, setRatio] = useState<string>(
-    SYRUP_RATIOS.find((r) => r.sugarPerWater === sugarPerWater)?.id ?? OWN,
-  );
+  // What a round needs is taken over until something else is chosen: the round may be reckoned anew at any time.
+  const [chosen, setRatio] = useState<string | null>(null);
+  const ratio = chosen ?? SYRUP_RATIOS.find((r) => r.sugarPerWater === sugarPerWater)?.id ?? OWN;
   const [ownRatio, setOwnRatio] = useState(sugarPerWater);
   const [by, setBy] = useState<'volume' | 'sugar'>('volume');
   const [typed, setTyped] = useState<string | null>(null);
