@@ -2,7 +2,7 @@ import { Box, Button, Text } from '@chakra-ui/react';
 import type { CallOut } from '@incremen/core';
 import { callOutLooks, type CallOutChange, type CallPlace } from '@incremen/core/callout';
 import { Crown, Undo2 } from 'lucide-react';
-import { useDeferredValue, useState } from 'react';
+import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
@@ -45,8 +45,6 @@ function Pad({ callOut }: { readonly callOut: CallOut }) {
   const navigate = useNavigate();
   const { send, problems } = useSend();
   const { state, hand, advice, act, take } = usePad(callOut);
-  // The key that was tapped answers first; where the frame goes follows with the next picture.
-  const shown = useDeferredValue(advice);
   const [cellsOpen, setCellsOpen] = useState(false);
   const [finishing, setFinishing] = useState(false);
   const { calls } = callOut.body;
@@ -95,7 +93,7 @@ function Pad({ callOut }: { readonly callOut: CallOut }) {
               <h2 className="pad-frame">{hand.label}</h2>
               <PadAnswer
                 callOut={callOut}
-                advice={shown}
+                advice={reading ? advice : []}
                 waiting="Say what is on it: the answer comes at once."
                 onPlace={place}
               />

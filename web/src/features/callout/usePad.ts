@@ -1,6 +1,6 @@
 import type { CallOut } from '@incremen/core';
 import { advise, padState, type PadAdvice, type PadState } from '@incremen/core/callout';
-import { useMemo, useReducer } from 'react';
+import { useDeferredValue, useMemo, useReducer } from 'react';
 import { useApiary } from '../../mirror/hooks.ts';
 import { countStep, startCount, type CountAction, type CountDraft } from '../count/countDraft.ts';
 
@@ -40,10 +40,15 @@ export function usePad(callOut: CallOut): {
   const [next] = state.left;
   const fresh = useMemo(() => (next ? begin(next) : null), [next]);
   const hand = stillLeft ? held : fresh;
-  const reading = hand?.draft.frames[0]?.reading ?? null;
+  // The key that was tapped is painted first; the answer is worked out for the picture after it.
+  const asked = useDeferredValue(hand);
+  const askedReading = asked?.draft.frames[0]?.reading ?? null;
   const advice = useMemo(
-    () => (hand && reading ? advise(state, { frameId: hand.frameId, giverId: hand.giverId, reading }) : []),
-    [state, hand, reading],
+    () =>
+      asked && askedReading && state.left.some((l) => l.frameId === asked.frameId)
+        ? advise(state, { frameId: asked.frameId, giverId: asked.giverId, reading: askedReading })
+        : [],
+    [state, asked, askedReading],
   );
   return {
     state,
