@@ -1,5 +1,5 @@
 import { operationOf, type Apiary, type Colony } from '../apiary/records.ts';
-import { boxesOfColony, framesOfColony, placeInWords } from '../apiary/views.ts';
+import { boxesOfColony, framesOfColony, placeInWords, visitsOf } from '../apiary/views.ts';
 import { DEVELOPMENT } from '../brood/developmentClock.ts';
 import { addDays, daysBetween, type Day } from '../calendar/day.ts';
 import { isLiveCell, type CellFinding, type CellKind, type CellPlace } from '../comb/contents.ts';
@@ -74,9 +74,8 @@ function cellsOnFrames(apiary: Apiary, colony: Colony): SeenCells[] {
 }
 
 function cellsOfLook(apiary: Apiary, colony: Colony): SeenCells[] {
-  const [last] = Object.values(apiary.visit)
-    .filter((v) => v.colonyId === colony.id && v.evidence?.cells.look !== undefined)
-    .filter((v) => v.evidence?.cells.look !== 'notLooked')
+  const [last] = visitsOf(apiary, colony.id)
+    .filter((v) => v.evidence && v.evidence.cells.look !== 'notLooked')
     .toSorted((a, b) => b.day.localeCompare(a.day));
   const cells = last?.evidence?.cells;
   if (!last || cells?.look !== 'found') return [];

@@ -1,5 +1,5 @@
 import type { Apiary } from '../apiary/records.ts';
-import { queenOf } from '../apiary/views.ts';
+import { queenOf, visitsOf } from '../apiary/views.ts';
 import type { Day } from '../calendar/day.ts';
 import { shareOf } from '../comb/contents.ts';
 import { queenCalendar } from '../followup/windows.ts';
@@ -40,9 +40,8 @@ export function raisingResults(apiary: Apiary, day: Day): RaisingResults {
     const dates = queenCalendar(separation.day, separation.emergence ?? undefined);
     if (day < dates.firstEggs.earliest) continue;
     const queen = queenOf(apiary, colony.id);
-    const eggsSince = Object.values(apiary.visit).some(
+    const eggsSince = visitsOf(apiary, colony.id).some(
       (v) =>
-        v.colonyId === colony.id &&
         v.day >= dates.firstEggs.earliest &&
         (v.evidence?.eggs.look === 'found' ||
           Object.values(apiary.reading).some((r) => r.visitId === v.id && shareOf(r.body, 'eggs') > 0)),
