@@ -1,44 +1,20 @@
 import { describe, expect, it } from 'vitest';
-import { addDays, type Day } from '../calendar/day.ts';
-import type { CellKind } from '../comb/contents.ts';
-import { noEvidence, type Evidence } from '../queen/evidence.ts';
-import { nextObservation } from './nextObservation.ts';
-import { queenBelief } from './queenOdds.ts';
+import {
+  BLIND,
+  caps,
+  cells,
+  eggs,
+  NEVER_SPLIT,
+  NO,
+  queen,
+  WITHOUT,
+  YES,
+  believe,
+  type Looks,
+} from '../testing/queenLooks.ts';
 import { QUEEN_STATES, type QueenStateName } from './queenStates.ts';
 
 // States follow from the development clock of Winston 1987; what is judged beyond that is common practice, no source.
-
-const NO = { look: 'notFound' } as const;
-const YES = { look: 'found' } as const;
-const eggs = (perCell: 'one' | 'several' = 'one', place: 'bottom' | 'walls' | 'unsure' = 'unsure') =>
-  ({ look: 'found', perCell, place }) as const;
-const caps = (cappings: 'flat' | 'domed' | 'both', patch: 'compact' | 'scattered' | 'unsure' = 'unsure') =>
-  ({ look: 'found', cappings, patch }) as const;
-const cells = (kind: CellKind, count = 3): Evidence['cells'] => ({ look: 'found', cells: [{ kind, count }] });
-const queen = (build: 'long' | 'slim' | 'unsure' = 'unsure') => ({ look: 'found', build }) as const;
-
-const read = (said: Partial<Evidence>, part: readonly [number, number] = [10, 10]): Evidence => ({
-  ...noEvidence(part[1]),
-  framesRead: part[0],
-  ...said,
-});
-
-/** The day on which a part lost its queen, or may have. */
-const LOST = '2026-05-04';
-const on = (d: number): Day => addDays(LOST, d);
-
-type Looks = readonly (readonly [day: number, said: Partial<Evidence>, part?: readonly [number, number]])[];
-
-const believe = (queenHere: number | null, looks: Looks, day = looks.at(-1)?.[0] ?? 0) =>
-  queenBelief(
-    { separatedOn: queenHere === null ? null : LOST, emergence: null, queenHere: queenHere ?? 1 },
-    looks.map(([d, said, part]) => ({ day: on(d), seen: read(said, part) })),
-    on(day),
-  );
-
-const BLIND = 0.5;
-const WITHOUT = 0;
-const NEVER_SPLIT = null;
 
 const CASES: readonly (readonly [
   name: string,
@@ -410,49 +386,5 @@ describe('the leading state', () => {
       expect(QUEEN_STATES.reduce((s, k) => s + odds[k], 0)).toBeCloseTo(1, 9);
       expect(rival.chance).toBeLessThanOrEqual(chance);
     }
-  });
-});
-
-describe('what it rests on', () => {
-  it('is told for and against', () => {
-    const belief = believe(BLIND, [[7, { eggs: eggs(), cells: NO, mood: 'roaring' }]]);
-    expect(belief.reasonsFor.map((r) => r.words)).toContain('eggs seen');
-    expect(belief.reasonsAgainst.map((r) => r.words)).toContain('the hive roars');
-  });
-
-  it('does not count what was not looked for', () => {
-    const bare = believe(BLIND, []);
-    expect(believe(BLIND, [[7, {}]], 7).odds).toEqual(believe(BLIND, [], 7).odds);
-    expect(bare.reasonsFor).toEqual([]);
-  });
-
-  it('is little after a look that came too early: eggs on day 2 prove nothing', () => {
-    const early = believe(BLIND, [[2, { eggs: eggs() }]]);
-    expect(early.chance).toBeLessThan(0.6);
-    expect(early.reasonsFor).toEqual([]);
-  });
-
-  it('grows when a look of one box becomes a look of all', () => {
-    const some = believe(WITHOUT, [[8, { eggs: NO, cells: NO }, [5, 20]]]);
-    const all = believe(WITHOUT, [[8, { eggs: NO, cells: NO }, [20, 20]]]);
-    expect(all.odds.hopeless).toBeGreaterThan(some.odds.hopeless * 1.5);
-  });
-});
-
-describe('the observation that would settle it', () => {
-  it('is not before it could: after two days one waits until eggs prove a queen', () => {
-    const { courses } = believe(BLIND, [[2, { eggs: eggs() }]]);
-    const next = nextObservation(courses, on(2));
-    expect(next.day > on(2)).toBe(true);
-    expect(next.sure).toBeGreaterThan(0.9);
-  });
-
-  it('for neat eggs of a new queen is the caps of their brood, nine days on', () => {
-    const { courses } = believe(WITHOUT, [
-      [7, { cells: cells('capped') }],
-      [24, { eggs: eggs(), cappedBrood: NO }],
-    ]);
-    const next = nextObservation(courses, on(25));
-    expect(next.sure).toBeGreaterThan(0.85);
   });
 });
