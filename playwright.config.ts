@@ -20,6 +20,8 @@ export default defineConfig({
   fullyParallel: false,
   workers: WORKERS,
   forbidOnly: !!process.env['CI'],
+  // A shared machine may stall for seconds: such a test is run again, and reported as flaky.
+  retries: 1,
   reporter: [['list'], ['json']],
   // Generous: a machine that is shared may be several times slower.
   timeout: 180_000,

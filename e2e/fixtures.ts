@@ -10,6 +10,26 @@ const demo = (() => {
 /** A connection kept open may be closed by the server just as it is used again. */
 const PATIENT = { maxRetries: 2 } as const;
 
+/** Entries that this page has made and the server has not confirmed, from what the browser keeps. */
+async function waiting(): Promise<number> {
+  const kept = await indexedDB.databases();
+  // Opening a database that is not there would make it.
+  if (!kept.some((d) => d.name === 'incremen')) return 0;
+  return new Promise((resolve, reject) => {
+    const open = indexedDB.open('incremen');
+    open.onerror = () => reject(open.error!);
+    open.onsuccess = () => {
+      const database = open.result;
+      const count = database.transaction('outbox').objectStore('outbox').index('state').count('waiting');
+      count.onsuccess = () => {
+        database.close();
+        resolve(count.result);
+      };
+      count.onerror = () => reject(count.error!);
+    };
+  });
+}
+
 /** The records on the server, for setting up and looking behind the interface. */
 export class Records {
   private readonly page: Page;
@@ -22,7 +42,21 @@ export class Records {
     return list[0]?.id ?? '';
   }
 
+  /** What the server holds once the open page has sent all that it has made. */
   async get(): Promise<Bundle> {
+    await this.sent();
+    return this.held();
+  }
+
+  private async sent(): Promise<void> {
+    if (this.page.url().startsWith('http')) {
+      // A page that is just being left for another cannot be asked: it is asked again.
+      await expect.poll(() => this.page.evaluate(waiting).catch(() => null)).toBe(0);
+    }
+  }
+
+  /** What the server holds at this moment, whatever waits on the page. */
+  async held(): Promise<Bundle> {
     return (await (
       await this.page.request.get(`/api/operations/${await this.operationId()}/bundle`, PATIENT)
     ).json()) as Bundle;

@@ -213,8 +213,8 @@ test('the server is stopped and started again: what was entered meanwhile arrive
   }
 });
 
-async function onServer(records: { get: () => Promise<{ records: { visit: unknown[] } }> }) {
-  return { visits: (await records.get()).records.visit.length };
+async function onServer(records: { held: () => Promise<{ records: { visit: unknown[] } }> }) {
+  return { visits: (await records.held()).records.visit.length };
 }
 
 /** A server of its own with data that outlives it. */

@@ -64,7 +64,7 @@ test('side by side: each side has its own contents and the queen’s frame is ke
   await page.getByRole('button', { name: 'Read the first side alone' }).click();
   await page.keyboard.type('h44c43q');
   await page.getByRole('button', { name: 'Save 2 of 10' }).click();
-  await expect(page.getByText('Counted today.')).toBeHidden();
+  await expect(page).toHaveURL(/\/colonies\/[^/]+$/);
   const { records: r } = await records.get();
   const [first] = r.reading.filter((x) => x.day === '2026-05-15' && x.slot === 1);
   expect(first!.body.sides[0].contents.honey).toBe(10);

@@ -1,6 +1,7 @@
 import type { Day, ScaleHour, WeatherHour } from '@incremen/core';
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { MeasurementEntity } from '../db/entities.ts';
+import { LockMode } from '@mikro-orm/postgresql';
+import { MeasurementEntity, OperationEntity } from '../db/entities.ts';
 
 /** Kinds of measurements, as they are also named in addresses. */
 export const MEASUREMENT_KINDS = ['observed', 'forecast', 'scale'] as const;
@@ -9,7 +10,10 @@ export type MeasurementKind = (typeof MEASUREMENT_KINDS)[number];
 /** Rows that are written at a time. */
 const CHUNK = 500;
 
-/** Keeps hours; an hour that is sent again takes the place of what was there. */
+/**
+ * Keeps hours; an hour that is sent again takes the place of what was there.
+ * An operation that was removed or replaced while its station was asked keeps nothing.
+ */
 export async function keepHours(
   em: EntityManager,
   operationId: string,
@@ -28,6 +32,13 @@ export async function keepHours(
     body: h as never,
   }));
   await em.transactional(async (inner) => {
+    // Held until the end, so that its removal waits.
+    const there = await inner.findOne(
+      OperationEntity,
+      { id: operationId },
+      { lockMode: LockMode.PESSIMISTIC_READ, fields: ['id'] },
+    );
+    if (!there) return;
     // A forecast as a whole takes the place of the one before.
     if (kind === 'forecast') await inner.nativeDelete(MeasurementEntity, { operationId, kind, source });
     for (let i = 0; i < rows.length; i += CHUNK) {

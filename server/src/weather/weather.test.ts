@@ -3,6 +3,7 @@ import type { AddressInfo } from 'node:net';
 import type { WeatherReport, ProblemDocument } from '@incremen/contract';
 import { createStation } from '@incremen/station';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { hoursFrom, keepHours } from './measurements.ts';
 import { TestServer } from '../testing/testServer.ts';
 
 const DAY = '2026-05-15';
@@ -84,5 +85,12 @@ describe('weather of an operation', () => {
       (await server.ask('GET', `/api/operations/00000000-0000-4000-8000-000000000000/weather?day=${DAY}`))
         .status,
     ).toBe(404);
+  });
+
+  it('that arrives after its operation was removed is let go', async () => {
+    const gone = '00000000-0000-4000-8000-000000000000';
+    const hour = { time: `${DAY}T10:00`, hive: 'Tansy', weightKg: 30 };
+    await keepHours(server.orm.em.fork(), gone, 'scale', 'station', [hour]);
+    expect(await hoursFrom(server.orm.em.fork(), gone, 'scale', DAY, DAY)).toEqual([]);
   });
 });
