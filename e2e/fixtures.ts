@@ -49,7 +49,7 @@ export class Records {
   }
 
   private async sent(): Promise<void> {
-    if (this.page.url().startsWith('http')) {
+    if (!this.page.isClosed() && this.page.url().startsWith('http')) {
       // A page that is just being left for another cannot be asked: it is asked again.
       await expect.poll(() => this.page.evaluate(waiting).catch(() => null)).toBe(0);
     }
