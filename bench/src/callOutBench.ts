@@ -11,8 +11,8 @@ const POLICIES: readonly { readonly policy: Policy; readonly name: string }[] = 
   { policy: 'fillInOrder', name: 'fill one unit after the other' },
   { policy: 'bestNow', name: 'best place now' },
   { policy: 'expectedContents', name: 'expected contents of the rest' },
-  { policy: 'futuresUncounted', name: '16 futures, no last count' },
-  { policy: 'futuresCounted', name: '16 futures, last count as prior (the pad)' },
+  { policy: 'futuresUncounted', name: 'futures, no last count' },
+  { policy: 'futuresCounted', name: 'futures, last count as prior (the pad)' },
 ];
 const KINDS = [
   { kind: 'honest', name: 'honest last count' },

@@ -56,11 +56,17 @@ export class BreakUp {
   /** What falls short at each place; kept until something in it changes. */
   private readonly shorts: Float64Array;
   private readonly coverPerBee: number;
+  /** Givers come first. */
+  private readonly firstUnit: number;
 
-  /** @param coverPerBee - frames of brood that a frame of bees covers (house rule) */
+  /**
+   * @param places - givers first, then units
+   * @param coverPerBee - frames of brood that a frame of bees covers (house rule)
+   */
   constructor(places: readonly Place[], coverPerBee: number) {
     this.places = places;
     this.coverPerBee = coverPerBee;
+    this.firstUnit = places.filter((p) => p.giver).length;
     this.sums = new Float64Array(places.length * SUMS);
     this.shorts = new Float64Array(places.length);
     places.forEach((_, i) => this.value(i));
@@ -130,24 +136,94 @@ export class BreakUp {
   }
 
   private value(place: number): void {
-    const p = this.places[place] as Place;
     const s = this.sums;
     const at = place * SUMS;
-    const brood = s[at + BROOD] as number;
-    const combs = s[at + BROOD_COMBS] as number;
+    this.shorts[place] = this.points(
+      place,
+      s[at + BROOD] as number,
+      s[at + BROOD_COMBS] as number,
+      s[at + STORES] as number,
+      s[at + EMPTY] as number,
+      s[at + COVER] as number,
+      s[at + YOUNG] as number,
+      s[at + FRAMES] as number,
+    );
+  }
+
+  /** What would fall short at a place that held so much. Plain numbers: this is the innermost of all loops. */
+  private points(
+    place: number,
+    brood: number,
+    combs: number,
+    stores: number,
+    empty: number,
+    cover: number,
+    young: number,
+    frames: number,
+  ): number {
+    const p = this.places[place] as Place;
     let points =
       POINTS.broodFrame * above(p.broodFrames - brood) +
       POINTS.broodCombShort * above(p.broodCombs.min - combs) +
-      POINTS.storesComb * above(p.storesCombs - (s[at + STORES] as number)) +
-      POINTS.emptyComb * above(p.emptyCombs - (s[at + EMPTY] as number));
-    if (p.dissolved) points += POINTS.leftBehind * (s[at + FRAMES] as number);
+      POINTS.storesComb * above(p.storesCombs - stores) +
+      POINTS.emptyComb * above(p.emptyCombs - empty);
+    if (p.dissolved) points += POINTS.leftBehind * frames;
     if (!p.giver) {
       points +=
         POINTS.broodCombOver * above(combs - p.broodCombs.max) +
-        POINTS.uncovered * above(brood - this.coverPerBee * (s[at + COVER] as number));
-      if (p.raises && (s[at + YOUNG] as number) < ENOUGH_YOUNG) points += POINTS.noYoung;
+        POINTS.uncovered * above(brood - this.coverPerBee * cover);
+      if (p.raises && young < ENOUGH_YOUNG) points += POINTS.noYoung;
     }
-    this.shorts[place] = points;
+    return points;
+  }
+
+  /** What would fall short at a place that lost `out` and got `into`. */
+  private pointsWith(place: number, out: CalledFrame | null, into: CalledFrame | null): number {
+    const s = this.sums;
+    const at = place * SUMS;
+    const giver = (this.places[place] as Place).giver;
+    let brood = s[at + BROOD] as number;
+    let combs = s[at + BROOD_COMBS] as number;
+    let stores = s[at + STORES] as number;
+    let empty = s[at + EMPTY] as number;
+    let cover = s[at + COVER] as number;
+    let young = s[at + YOUNG] as number;
+    let frames = s[at + FRAMES] as number;
+    if (out !== null) {
+      brood -= out.brood;
+      cover -= giver ? out.bees : out.bees * out.stays;
+      young -= out.young;
+      frames--;
+      if (out.brood >= BROOD_COMB) combs--;
+      if (out.stores >= STORES_COMB) stores--;
+      if (out.empty >= STORES_COMB) empty--;
+    }
+    if (into !== null) {
+      brood += into.brood;
+      cover += giver ? into.bees : into.bees * into.stays;
+      young += into.young;
+      frames++;
+      if (into.brood >= BROOD_COMB) combs++;
+      if (into.stores >= STORES_COMB) stores++;
+      if (into.empty >= STORES_COMB) empty++;
+    }
+    return this.points(place, brood, combs, stores, empty, cover, young, frames);
+  }
+
+  /**
+   * How much more would fall short if frame `f` of place `a` went to place `b` and frame `g`, if any, came back: below
+   * zero is better. Nothing is changed.
+   */
+  changeBy(a: number, f: CalledFrame, b: number, g: CalledFrame | null): number {
+    const back = g === null ? 0 : g.brood;
+    return (
+      this.pointsWith(a, f, g) +
+      this.pointsWith(b, g, f) -
+      (this.shorts[a] as number) -
+      (this.shorts[b] as number) +
+      this.unevenWith(a, back - f.brood, b, f.brood - back) -
+      this.uneven()
+    );
   }
 
   /** What falls short at one place, in points. */
@@ -157,21 +233,22 @@ export class BreakUp {
 
   /** How uneven the units are in brood, in points. */
   private uneven(): number {
+    return this.unevenWith(-1, 0, -1, 0);
+  }
+
+  /** The same if two places had so much more brood. */
+  private unevenWith(a: number, moreA: number, b: number, moreB: number): number {
     let low = Infinity;
     let high = -Infinity;
     const n = this.places.length;
-    for (let i = 0; i < n; i++) {
-      if ((this.places[i] as Place).giver) continue;
-      const brood = this.sums[i * SUMS + BROOD] as number;
+    for (let i = this.firstUnit; i < n; i++) {
+      let brood = this.sums[i * SUMS + BROOD] as number;
+      if (i === a) brood += moreA;
+      else if (i === b) brood += moreB;
       if (brood < low) low = brood;
       if (brood > high) high = brood;
     }
     return high > low ? POINTS.uneven * (high - low) : 0;
-  }
-
-  /** What falls short at two places and for all together: what an exchange between them can change. */
-  shortOfTwo(a: number, b: number): number {
-    return (this.shorts[a] as number) + (this.shorts[b] as number) + this.uneven();
   }
 
   /** All that falls short, in points: lower is better. */
@@ -188,10 +265,11 @@ export class BreakUp {
     const uneven = this.uneven();
     for (let i = 0; i < this.places.length; i++) {
       if (this.free(i) < 1 || !this.suits(i, f)) continue;
-      const before = this.shorts[i] as number;
-      this.put(i, f);
-      const change = (this.shorts[i] as number) - before + this.uneven() - uneven;
-      this.take(i, f);
+      const change =
+        this.pointsWith(i, null, f) -
+        (this.shorts[i] as number) +
+        this.unevenWith(i, f.brood, -1, 0) -
+        uneven;
       if (change < least - 1e-9) {
         least = change;
         best = i;

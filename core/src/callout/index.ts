@@ -4,7 +4,6 @@ export { BROOD_COMB, calledFrame, STORES_COMB, type CalledFrame } from './called
 export {
   adviseCall,
   bestCorrection,
-  FUTURES,
   MOST_ASIDE,
   type Choice,
   type Correction,

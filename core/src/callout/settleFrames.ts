@@ -35,15 +35,11 @@ export function improve(state: BreakUp, { frames, at }: Settled, fixed = 0, roun
       for (let to = 0; to < state.places.length; to++) {
         const from = at[i] as number;
         if (to === from || state.free(to) < 1 || !state.suits(to, a)) continue;
-        const before = state.shortOfTwo(from, to);
-        state.take(from, a);
-        state.put(to, a);
-        if (state.shortOfTwo(from, to) < before - 1e-9) {
+        if (state.changeBy(from, a, to, null) < -1e-9) {
+          state.take(from, a);
+          state.put(to, a);
           at[i] = to;
           better = true;
-        } else {
-          state.take(to, a);
-          state.put(from, a);
         }
       }
       for (let j = i + 1; j < n; j++) {
@@ -52,14 +48,11 @@ export function improve(state: BreakUp, { frames, at }: Settled, fixed = 0, roun
         if (there === from || there < 0) continue;
         const b = frames[j] as CalledFrame;
         if (!state.suits(there, a) || !state.suits(from, b)) continue;
-        const before = state.shortOfTwo(from, there);
-        state.exchange(from, a, there, b);
-        if (state.shortOfTwo(from, there) < before - 1e-9) {
+        if (state.changeBy(from, a, there, b) < -1e-9) {
+          state.exchange(from, a, there, b);
           at[i] = there;
           at[j] = from;
           better = true;
-        } else {
-          state.exchange(from, b, there, a);
         }
       }
     }

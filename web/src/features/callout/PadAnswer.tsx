@@ -1,10 +1,11 @@
 import type { CallOut } from '@incremen/core';
 import type { CallPlace, PadAdvice } from '@incremen/core/callout';
+import { memo } from 'react';
 import { onTap } from '../../ui/onTap.ts';
 import { UnitMark } from './UnitMark.tsx';
 
 /** Where the frame in hand goes: large, in the mark of the unit, with the other places beside it. */
-export function PadAnswer({
+export const PadAnswer = memo(function PadAnswer({
   callOut,
   advice,
   waiting,
@@ -42,7 +43,7 @@ export function PadAnswer({
       )}
     </div>
   );
-}
+});
 
 function wordsOf(callOut: CallOut, to: CallPlace): string {
   if (to.at === 'home') return 'It stays';

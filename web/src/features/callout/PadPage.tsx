@@ -2,7 +2,7 @@ import { Box, Button, Text } from '@chakra-ui/react';
 import type { CallOut } from '@incremen/core';
 import { callOutLooks, type CallOutChange, type CallPlace } from '@incremen/core/callout';
 import { Crown, Undo2 } from 'lucide-react';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
@@ -19,7 +19,7 @@ import { AllCalled } from './AllCalled.tsx';
 import { PadAnswer } from './PadAnswer.tsx';
 import { PadDone } from './PadDone.tsx';
 import { PadSide } from './PadSide.tsx';
-import { usePad } from './usePad.ts';
+import { NONE, usePad } from './usePad.ts';
 
 /** The call-out pad: what is on the frame in hand, and at once where it goes. */
 export function PadPage() {
@@ -48,17 +48,30 @@ function Pad({ callOut }: { readonly callOut: CallOut }) {
   const [cellsOpen, setCellsOpen] = useState(false);
   const [finishing, setFinishing] = useState(false);
   const { calls } = callOut.body;
-  const change = (c: CallOutChange) => void send({ type: 'changeCallOut', callOutId: callOut.id, change: c });
+  const change = useCallback(
+    (c: CallOutChange) => void send({ type: 'changeCallOut', callOutId: callOut.id, change: c }),
+    [send, callOut.id],
+  );
+  const giveUp = useCallback(
+    () =>
+      void send({ type: 'dropCallOut', callOutId: callOut.id }).then(
+        (sent) => sent.ok && navigate('/callout'),
+      ),
+    [send, callOut.id, navigate],
+  );
   const reading = hand?.draft.frames[0]?.reading ?? null;
-  const place = (to: CallPlace) => {
-    if (!hand || !reading) return;
-    setCellsOpen(false);
-    const { frameId, giverId } = hand;
-    change({
-      what: 'call',
-      call: { id: crypto.randomUUID(), frameId, giverId, reading: reading as never, to },
-    });
-  };
+  const place = useCallback(
+    (to: CallPlace) => {
+      if (!hand || !reading) return;
+      setCellsOpen(false);
+      const { frameId, giverId } = hand;
+      change({
+        what: 'call',
+        call: { id: crypto.randomUUID(), frameId, giverId, reading: reading as never, to },
+      });
+    },
+    [hand, reading, change],
+  );
   const last = calls.at(-1);
 
   if (finishing) return <Finishing callOut={callOut} onBack={() => setFinishing(false)} />;
@@ -93,7 +106,7 @@ function Pad({ callOut }: { readonly callOut: CallOut }) {
               <h2 className="pad-frame">{hand.label}</h2>
               <PadAnswer
                 callOut={callOut}
-                advice={reading ? advice : []}
+                advice={reading ? advice : NONE}
                 waiting="Say what is on it: the answer comes at once."
                 onPlace={place}
               />
@@ -124,11 +137,7 @@ function Pad({ callOut }: { readonly callOut: CallOut }) {
           inHand={hand?.frameId ?? null}
           onTake={take}
           onChange={change}
-          onDrop={() =>
-            void send({ type: 'dropCallOut', callOutId: callOut.id }).then(
-              (sent) => sent.ok && navigate('/callout'),
-            )
-          }
+          onDrop={giveUp}
         />
       </div>
     </Box>

@@ -1,12 +1,13 @@
 import type { CallOut } from '@incremen/core';
 import type { CallOutChange, PadState } from '@incremen/core/callout';
+import { memo } from 'react';
 import { CalledList } from './CalledList.tsx';
 import { FramesLeft } from './FramesLeft.tsx';
 import { QueenLine } from './QueenLine.tsx';
 import { UnitTile } from './UnitTile.tsx';
 
-/** Beside the frame in hand: units as they fill, queens, what is left and what was called. */
-export function PadSide({
+/** Beside the frame in hand: units as they fill, queens, what is left and what was called. Taps on the frame leave it alone. */
+export const PadSide = memo(function PadSide({
   callOut,
   state,
   inHand,
@@ -55,4 +56,4 @@ export function PadSide({
       </button>
     </section>
   );
-}
+});

@@ -1,6 +1,6 @@
 import type { CallOut } from '@incremen/core';
 import { advise, padState, type PadAdvice, type PadState } from '@incremen/core/callout';
-import { useDeferredValue, useMemo, useReducer } from 'react';
+import { useCallback, useDeferredValue, useMemo, useReducer } from 'react';
 import { useApiary } from '../../mirror/hooks.ts';
 import { countStep, startCount, type CountAction, type CountDraft } from '../count/countDraft.ts';
 
@@ -19,6 +19,9 @@ function begin(frame: PadState['left'][number]): InHand {
   const draft = startCount([{ frameId, boxId: '', slot: 1, last: counted, lastId: null }], []);
   return { frameId, giverId, label, draft };
 }
+
+/** No advice, always the same, so that what shows it is not drawn again. */
+export const NONE: readonly PadAdvice[] = [];
 
 /** A break-up as the records have it, the frame in hand, and what the pad says to it. */
 export function usePad(callOut: CallOut): {
@@ -47,21 +50,23 @@ export function usePad(callOut: CallOut): {
     () =>
       asked && askedReading && state.left.some((l) => l.frameId === asked.frameId)
         ? advise(state, { frameId: asked.frameId, giverId: asked.giverId, reading: askedReading })
-        : [],
+        : NONE,
     [state, asked, askedReading],
   );
-  return {
-    state,
-    hand,
-    advice,
-    act: (action) => {
+  const act = useCallback(
+    (action: CountAction) => {
       // The first tap on a frame that came up by itself takes it in hand.
       if (!stillLeft && next) dispatch({ do: 'take', frame: next });
       dispatch(action);
     },
-    take: (frameId) => {
+    [stillLeft, next],
+  );
+  const take = useCallback(
+    (frameId: string) => {
       const frame = state.left.find((l) => l.frameId === frameId);
       if (frame) dispatch({ do: 'take', frame });
     },
-  };
+    [state],
+  );
+  return { state, hand, advice, act, take };
 }
