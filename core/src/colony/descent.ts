@@ -9,8 +9,8 @@ export interface Kin {
 /** A line of descent: who came from whom. */
 export interface Descent {
   readonly kin: readonly Kin[];
-  /** From the older to the younger, by colony id. */
-  readonly lines: readonly { readonly from: string; readonly to: string }[];
+  /** From the older to the younger, or from what was united into what it joined, by colony id. */
+  readonly lines: readonly { readonly from: string; readonly to: string; readonly how: 'split' | 'union' }[];
 }
 
 /** The colony that a colony was split from. */
@@ -18,10 +18,15 @@ function parentOf(apiary: Apiary, colony: Colony): Colony | undefined {
   return colony.origin.how === 'split' ? apiary.colony[colony.origin.fromColonyId] : undefined;
 }
 
+/** Unions that were carried out: which colony went into which. */
+function unionsOf(apiary: Apiary): { readonly fromId: string; readonly intoId: string }[] {
+  return Object.values(apiary.yardPlan).flatMap((p) => (p.status === 'done' ? p.body.unions : []));
+}
+
 /** Where a colony comes from, back to the first that was entered, and all that came from it. */
 export function descentOf(apiary: Apiary, colony: Colony): Descent {
   const kin: Kin[] = [{ colony, generation: 0 }];
-  const lines: { from: string; to: string }[] = [];
+  const lines: Descent['lines'][number][] = [];
   const seen = new Set([colony.id]);
   let younger = colony;
   for (let g = -1; ; g--) {
@@ -29,7 +34,7 @@ export function descentOf(apiary: Apiary, colony: Colony): Descent {
     if (!parent || seen.has(parent.id)) break;
     seen.add(parent.id);
     kin.unshift({ colony: parent, generation: g });
-    lines.push({ from: parent.id, to: younger.id });
+    lines.push({ from: parent.id, to: younger.id, how: 'split' });
     younger = parent;
   }
   const queue: Kin[] = [{ colony, generation: 0 }];
@@ -41,8 +46,24 @@ export function descentOf(apiary: Apiary, colony: Colony): Descent {
       const one = { colony: child, generation: parent.generation + 1 };
       kin.push(one);
       queue.push(one);
-      lines.push({ from: parent.colony.id, to: child.id });
+      lines.push({ from: parent.colony.id, to: child.id, how: 'split' });
     }
+  }
+  // What was united into one of them, and what one of them joined, stands beside it.
+  for (const { fromId, intoId } of unionsOf(apiary)) {
+    const from = apiary.colony[fromId];
+    const into = apiary.colony[intoId];
+    if (!from || !into || (!seen.has(fromId) && !seen.has(intoId))) continue;
+    const known = kin.find((k) => k.colony.id === (seen.has(intoId) ? intoId : fromId));
+    for (const [one, away] of [
+      [from, -1],
+      [into, 1],
+    ] as const) {
+      if (seen.has(one.id)) continue;
+      seen.add(one.id);
+      kin.push({ colony: one, generation: (known?.generation ?? 0) + away });
+    }
+    lines.push({ from: fromId, to: intoId, how: 'union' });
   }
   return { kin, lines };
 }

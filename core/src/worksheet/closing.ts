@@ -94,14 +94,29 @@ export function unitsOfPlan(
 /** The units that a plan for yards makes or changes, with those made beside it. */
 export function unitsOfYardPlan(
   apiary: Pick<Apiary, 'colony'>,
-  plan: { readonly id: string; readonly body: Pick<YardPlanBody, 'units' | 'moves' | 'shakes'> },
+  plan: {
+    readonly id: string;
+    readonly body: Pick<YardPlanBody, 'units' | 'moves' | 'shakes' | 'unions' | 'effects'>;
+  },
 ): ClosingUnit[] {
   const { body } = plan;
+  const effects = body.effects ?? [];
   const changed = new Set([
     ...body.moves.flatMap((m) => [m.fromKey, m.toKey]),
     ...body.shakes.flatMap((s) => [s.fromKey, s.toKey]),
+    ...body.unions.map((u) => u.intoId),
+    ...effects.flatMap((e) => ('colonyIds' in e ? e.colonyIds : [e.colonyId])),
   ]);
-  const planned = body.units.filter((u) => u.kind === 'nuc' || changed.has(u.key));
+  // Nobody closes a hive that is no more.
+  const gone = new Set([
+    ...body.unions.map((u) => u.fromId),
+    ...effects.flatMap((e) => (e.kind === 'unit-ends' ? [e.colonyId] : [])),
+  ]);
+  // Of work that changes nothing in the records every unit was opened all the same.
+  const untouched = changed.size === 0;
+  const planned = body.units.filter(
+    (u) => u.kind === 'nuc' || ((changed.has(u.key) || untouched) && !gone.has(u.key)),
+  );
   return [...planned, ...unitsBeside(apiary, plan).map((c) => ({ colonyId: c.id, name: c.name }))];
 }
 

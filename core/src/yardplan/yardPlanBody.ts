@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { workEffect } from '../actions/workEffect.ts';
 import { daySchema } from '../calendar/day.ts';
 import { frameSizeId } from '../comb/frameSizes.ts';
 import { followUpTopic, windowSchema } from '../followup/windows.ts';
@@ -100,6 +101,8 @@ export const yardPlanBody = z.strictObject({
   /** What the plan costs in points, and what any plan would cost at least; null when that was not proven. */
   cost: finite,
   bound: finite.nullable(),
+  /** What else the work changes: queens, cells, stands, and units that end. */
+  effects: z.array(workEffect).max(200).optional(),
   /** How each unit was left; since the work was done. */
   closing: closingAnswers.optional(),
   /** What was done, or turned out, other than planned. */

@@ -3,6 +3,7 @@ import { windowAfter } from '../../followup/windows.ts';
 import type { Draft } from '../draft.ts';
 import type { Box, YardPlan } from '../records.ts';
 import { boxesOfHive, openFollowUps, queenOf } from '../views.ts';
+import { carryOutQueens, carryOutStandsAndEnds } from './carryOutEffects.ts';
 import { takeKit } from './keepingKit.ts';
 import { setUpUnit } from './settingUpUnit.ts';
 
@@ -10,12 +11,14 @@ type Path = readonly (string | number)[];
 
 /** Makes the apiary what a yard plan says, provided that nothing it rests on has changed meanwhile. */
 export function carryOutYardPlan(draft: Draft, plan: YardPlan, day: Day, path: Path): void {
+  carryOutQueens(draft, plan, path);
   unite(draft, plan, day, path);
   setUpNucs(draft, plan, day, path);
   bringBoxes(draft, plan, path);
   moveFrames(draft, plan, path);
   takeBoxesAway(draft, plan);
   moveQueens(draft, plan, day);
+  carryOutStandsAndEnds(draft, plan, day, path);
   const late = daysBetween(plan.day, day);
   for (const { id, colonyIds, kind, topic, window, expect } of plan.body.looks) {
     draft.add(

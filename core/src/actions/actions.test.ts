@@ -1,0 +1,161 @@
+import { describe, expect, it } from 'vitest';
+import { framesOfColony, openFollowUps, placeOf, queenOf } from '../apiary/views.ts';
+import { descentOf } from '../colony/descent.ts';
+import { allFacts } from '../remedies/remedies.ts';
+import { caps, eggs, NO, queen } from '../testing/queenLooks.ts';
+import { FULL_OF_BROOD, NO_BROOD, NO_NURSES, WEAK_DAY, WeakYard } from '../testing/weakYard.ts';
+import { workOfAction, type ActionChoice } from './actionPlan.ts';
+import { ACTION_IDS, planAction, type ActionId } from './actions.ts';
+import { waysToUnite } from './combine.ts';
+
+const MILD = { coldNights: false, flow: false };
+
+function planned(yard: WeakYard, id: ActionId, choice: ActionChoice = {}, outside = MILD) {
+  const all = allFacts(yard.apiary, WEAK_DAY, outside);
+  const facts = all.find((f) => f.colony.id === yard.weak.id);
+  if (!facts) throw new Error('no facts');
+  return planAction(id, facts, all, choice, yard.newId);
+}
+
+/** Works an action off to its last step. */
+function work(yard: WeakYard, id: ActionId, choice: ActionChoice = {}, outside = MILD) {
+  const plan = planned(yard, id, choice, outside);
+  if (!plan) throw new Error(`${id} cannot be done`);
+  const command = workOfAction(yard.apiary, plan, WEAK_DAY, yard.newId);
+  yard.run(command);
+  for (const step of command.steps) yard.tick(step.id, WEAK_DAY);
+  return { plan, command };
+}
+
+const allFrames = (yard: WeakYard) => Object.values(yard.apiary.frame).length;
+const dueFor = (yard: WeakYard, name: string) =>
+  openFollowUps(yard.apiary).filter((f) => f.colonyIds.includes(yard.colony(name).id));
+
+describe('actions about one unit', () => {
+  it.each(ACTION_IDS)(
+    '%s is worked like any other work: steps, what to come back for, nothing lost',
+    (id) => {
+      const yard = new WeakYard(id === 'shrink' ? NO_BROOD : NO_NURSES);
+      const before = allFrames(yard);
+      const { command } = work(yard, id, {}, { coldNights: false, flow: true });
+      expect(allFrames(yard)).toBe(before);
+      expect(yard.apiary.yardPlan[command.yardPlan.id]?.status).toBe('done');
+      expect(command.steps.length).toBeGreaterThan(1);
+      const ends = id === 'shake-out' || id === 'let-go';
+      expect(command.yardPlan.body.looks.length > 0).toBe(!ends);
+    },
+  );
+
+  it('a comb of capped brood changes places with an empty one, its bees shaken off', () => {
+    const yard = new WeakYard(NO_BROOD);
+    const { plan } = work(yard, 'boost-brood');
+    expect(plan.moves).toHaveLength(2);
+    expect(plan.steps.map((s) => s.detail).join(' ')).toContain('no queen travels');
+    expect(framesOfColony(yard.apiary, yard.colony('Nettle'))).toHaveLength(5);
+    expect(framesOfColony(yard.apiary, yard.colony('Rowan'))).toHaveLength(10);
+  });
+
+  it('nurses: the queen is found before anything is shaken, and they rest in the shade', () => {
+    const yard = new WeakYard(FULL_OF_BROOD);
+    const kinds = planned(yard, 'boost-nurses')?.steps.map((s) => s.kind) ?? [];
+    expect(kinds.indexOf('find')).toBeLessThan(kinds.indexOf('shake'));
+    expect(planned(yard, 'boost-nurses')?.steps.some((s) => s.text.includes('5 to 10 minutes'))).toBe(true);
+  });
+
+  it('a drone layer is taken out and a mated queen comes in, with her year', () => {
+    const yard = new WeakYard(FULL_OF_BROOD);
+    yard.queenIn(yard.weak, 2024);
+    yard.look(yard.weak, { cappedBrood: caps('domed', 'compact'), queen: queen('slim'), eggs: eggs() });
+    const old = queenOf(yard.apiary, yard.weak.id)?.id;
+    const { plan } = work(yard, 'give-queen', { queen: { name: 'Iris', birthYear: 2026, dot: null } });
+    expect(plan.name).toContain('replace the drone layer');
+    expect(plan.steps.map((s) => s.text).join(' ')).toContain('take her out');
+    expect(yard.apiary.queen[old ?? '']?.whereabouts).toEqual({ known: 'gone' });
+    expect(queenOf(yard.apiary, yard.weak.id)).toMatchObject({
+      name: 'Iris',
+      birthYear: 2026,
+      mating: 'mated',
+    });
+    expect(dueFor(yard, 'Nettle').map((f) => f.topic)).toContain('rhythm');
+  });
+
+  it('a test comb is looked at after three to five days', () => {
+    const yard = new WeakYard(NO_BROOD);
+    work(yard, 'test-frame');
+    expect(dueFor(yard, 'Nettle')[0]?.window).toEqual({
+      earliest: '2026-05-19',
+      likely: '2026-05-20',
+      latest: '2026-05-21',
+    });
+  });
+
+  it('a given cell re-dates everything: what was due for the old hope is dropped', () => {
+    const yard = new WeakYard(NO_BROOD);
+    yard.look(yard.weak, { eggs: NO });
+    expect(dueFor(yard, 'Nettle')).not.toHaveLength(0);
+    work(yard, 'give-cell');
+    const due = dueFor(yard, 'Nettle');
+    expect(due.map((f) => f.kind).toSorted()).toEqual(['hands-off', 'look']);
+  });
+
+  it('hives change stands', () => {
+    const yard = new WeakYard(NO_NURSES);
+    const standOf = (name: string) => placeOf(yard.apiary, yard.colony(name)).stand?.id;
+    const [weak, strong] = [standOf('Nettle'), standOf('Rowan')];
+    work(yard, 'swap-stands', {}, { coldNights: false, flow: true });
+    expect(standOf('Nettle')).toBe(strong);
+    expect(standOf('Rowan')).toBe(weak);
+  });
+
+  it('a unit that is shaken out ends; its combs and box are in the store', () => {
+    const yard = new WeakYard(NO_BROOD);
+    const frames = framesOfColony(yard.apiary, yard.weak).map((f) => f.frame.id);
+    work(yard, 'shake-out');
+    const ended = yard.apiary.colony[yard.weak.id];
+    expect(ended).toMatchObject({ endedOn: WEAK_DAY, hiveId: null });
+    expect(frames.every((id) => yard.apiary.frame[id]?.place === 'store')).toBe(true);
+    expect(dueFor(yard, 'Nettle')).toHaveLength(0);
+  });
+});
+
+describe('a union', () => {
+  it('goes comb to comb where one side is queenless, it flows, and brood fits one box', () => {
+    const yard = new WeakYard(NO_BROOD);
+    yard.look(yard.weak, { eggs: NO, cells: NO, olderLarvae: NO, cappedBrood: NO, mood: 'roaring' });
+    const all = allFacts(yard.apiary, WEAK_DAY, { coldNights: false, flow: true });
+    const [a, b] = ['Nettle', 'Rowan'].map((n) => all.find((f) => f.colony.name === n));
+    if (!a || !b) throw new Error('no facts');
+    expect(waysToUnite(a, b).usual).toBe('direct');
+    expect(waysToUnite({ ...a, outside: MILD }, b).usual).toBe('paper');
+  });
+
+  it('keeps the younger queen, the line of descent, and one hive', () => {
+    const yard = new WeakYard(FULL_OF_BROOD);
+    yard.queenIn(yard.weak, 2026);
+    yard.queenIn(yard.colony('Rowan'), 2023);
+    yard.look(yard.weak, { eggs: eggs(), cappedBrood: caps('flat', 'compact') });
+    const young = queenOf(yard.apiary, yard.weak.id)?.id;
+    const { plan } = work(yard, 'combine', { partnerId: yard.colony('Rowan').id });
+    expect(plan.steps[0]?.text).toBe('Find the queen of Rowan and take her out');
+    expect(queenOf(yard.apiary, yard.colony('Rowan').id)?.id).toBe(young);
+    expect(yard.apiary.colony[yard.weak.id]?.endedOn).toBe(WEAK_DAY);
+    expect(descentOf(yard.apiary, yard.colony('Rowan')).lines).toContainEqual({
+      from: yard.weak.id,
+      to: yard.colony('Rowan').id,
+      how: 'union',
+    });
+    expect(framesOfColony(yard.apiary, yard.colony('Rowan'))).toHaveLength(15);
+    expect(dueFor(yard, 'Rowan').map((f) => f.topic)).toContain('rhythm');
+  });
+
+  it('comb to comb leaves the best combs in one box, brood together, and the rest in the store', () => {
+    const yard = new WeakYard(NO_BROOD);
+    yard.look(yard.weak, { eggs: NO, cells: NO });
+    const { plan } = work(yard, 'combine', { how: 'direct', partnerId: yard.colony('Rowan').id });
+    const rowan = framesOfColony(yard.apiary, yard.colony('Rowan'));
+    expect(rowan).toHaveLength(10);
+    expect(plan.moves.filter((m) => m.to === null)).toHaveLength(5);
+    const brood = rowan.filter((f) => f.reading?.body.sides[0].contents.capped).map((f) => f.slot);
+    expect(Math.max(...brood) - Math.min(...brood)).toBeLessThan(8);
+  });
+});

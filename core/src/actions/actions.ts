@@ -1,0 +1,69 @@
+import type { UnitFacts } from '../remedies/unitFacts.ts';
+import { boostNurses } from './boostNurses.ts';
+import { combine } from './combine.ts';
+import { letGo, shakeOut } from './endUnit.ts';
+import { boostBrood, testFrame } from './giveComb.ts';
+import { cutCells, freeQueen, giveCell, giveQueen } from './settleQueen.ts';
+import { shrink, swapStands } from './settleRoom.ts';
+import type { ActionChoice, ActionPlan } from './actionPlan.ts';
+
+/** Everything that can be done about one unit and has a plan of its own. */
+export const ACTION_IDS = [
+  'boost-brood',
+  'boost-nurses',
+  'swap-stands',
+  'shrink',
+  'free-queen',
+  'test-frame',
+  'give-cell',
+  'give-queen',
+  'cut-early-cells',
+  'cut-cells',
+  'shake-out',
+  'combine',
+  'let-go',
+] as const;
+export type ActionId = (typeof ACTION_IDS)[number];
+
+/**
+ * Works an action out for a unit.
+ *
+ * @param all - every unit of the operation, for givers and partners
+ * @returns null where it cannot be done: nobody can give, or nothing fits
+ */
+export function planAction(
+  id: ActionId,
+  facts: UnitFacts,
+  all: readonly UnitFacts[],
+  choice: ActionChoice,
+  newId: () => string,
+): ActionPlan | null {
+  switch (id) {
+    case 'boost-brood':
+      return boostBrood(facts, all);
+    case 'boost-nurses':
+      return boostNurses(facts, all);
+    case 'swap-stands':
+      return swapStands(facts, all, choice.partnerId);
+    case 'shrink':
+      return shrink(facts);
+    case 'free-queen':
+      return freeQueen(facts);
+    case 'test-frame':
+      return testFrame(facts, all);
+    case 'give-cell':
+      return giveCell(facts);
+    case 'give-queen':
+      return giveQueen(facts, choice, newId);
+    case 'cut-early-cells':
+      return cutCells(facts, true);
+    case 'cut-cells':
+      return cutCells(facts, false);
+    case 'shake-out':
+      return shakeOut(facts, all);
+    case 'combine':
+      return combine(facts, all, choice);
+    case 'let-go':
+      return letGo(facts);
+  }
+}

@@ -1,0 +1,111 @@
+import { boxesOfColony, framesOfColony, readingOf } from '../apiary/views.ts';
+import { shareOf } from '../comb/contents.ts';
+import { giversFor } from '../remedies/partners.ts';
+import type { UnitFacts } from '../remedies/unitFacts.ts';
+import { EMPTY_PLAN, type ActionPlan } from './actionPlan.ts';
+
+/** Combs and boxes of a unit that ends go to the store. */
+function toStore({ apiary, colony }: UnitFacts) {
+  const frames = framesOfColony(apiary, colony);
+  return {
+    moves: frames.map((f) => ({
+      frameId: f.frame.id,
+      from: { boxId: f.box.id, slot: f.slot },
+      to: null,
+      fromKey: colony.id,
+      toKey: 'store',
+      reason: 'Its unit ends; the comb is kept.',
+    })),
+    emptiedBoxIds: boxesOfColony(apiary, colony)
+      .filter((b) => b.chambers.every((c) => c.colonyId === colony.id || c.colonyId === null))
+      .map((b) => b.id),
+    brood: frames.filter((f) => shareOf(readingOf(f), 'open', 'capped', 'emerging', 'drone') > 0.05).length,
+  };
+}
+
+const NOTHING = { bees: 0, eggs: 0, open: 0, capped: 0 };
+
+/** A unit past help is shaken out away from its stand, in front of strong hives. */
+export function shakeOut(facts: UnitFacts, all: readonly UnitFacts[]): ActionPlan {
+  const { colony } = facts;
+  const { brood, ...rest } = toStore(facts);
+  const near = giversFor(facts, all)
+    .filter((g) => g.yardId === facts.yardId)
+    .slice(0, 2)
+    .map((g) => g.colony.name);
+  return {
+    ...EMPTY_PLAN,
+    ...rest,
+    name: `shake out ${colony.name}`,
+    units: [{ facts, after: NOTHING }],
+    effects: [
+      { kind: 'queen-out', colonyId: colony.id },
+      { kind: 'unit-ends', colonyId: colony.id },
+    ],
+    steps: [
+      {
+        kind: 'prepare',
+        text: 'A warm, still midday with flying weather',
+        detail: 'On a cool day shaken bees do not find a home.',
+      },
+      {
+        kind: 'lift',
+        text: `Carry ${colony.name} twenty paces from its stand`,
+        detail:
+          near.length > 0
+            ? `In front of ${near.join(' and ')}: strong hives take its bees in.`
+            : 'In front of strong hives.',
+      },
+      {
+        kind: 'shake',
+        text: 'Shake and brush every comb clean onto a sheet',
+        detail: 'Workers that lay are heavy and slow, or are stopped at the entrances.',
+      },
+      {
+        kind: 'check',
+        text: 'Take the hive off its old stand',
+        detail: 'With nothing to come back to, they beg their way in next door.',
+      },
+      {
+        kind: 'close',
+        text: 'Combs home and sorted',
+        detail:
+          brood > 0
+            ? `${brood} with brood: cut drone brood out or freeze it, never leave it to robbers.`
+            : 'Store them safe from moths.',
+      },
+    ],
+    cautions: ['Nothing of a unit with signs of disease is shaken out or reused: have it examined first.'],
+  };
+}
+
+/** A unit is closed and its combs are kept. */
+export function letGo(facts: UnitFacts): ActionPlan {
+  const { colony } = facts;
+  const { moves, emptiedBoxIds } = toStore(facts);
+  return {
+    ...EMPTY_PLAN,
+    moves,
+    emptiedBoxIds,
+    name: `end ${colony.name}`,
+    units: [{ facts, after: NOTHING }],
+    effects: [
+      { kind: 'queen-out', colonyId: colony.id },
+      { kind: 'unit-ends', colonyId: colony.id },
+    ],
+    steps: [
+      {
+        kind: 'open',
+        text: `Open ${colony.name} and read it once more`,
+        detail:
+          'Find out why it failed. Suspected disease: close it, keep everything there, ask your bee inspector.',
+      },
+      {
+        kind: 'close',
+        text: 'Take hive and combs home before robbers do',
+        detail: 'What is left of its bees joins neighbours. Combs are kept from moths and mice.',
+      },
+    ],
+    cautions: ['Some brood diseases are notifiable; local rules apply.'],
+  };
+}

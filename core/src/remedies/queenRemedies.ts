@@ -1,0 +1,157 @@
+import { addDays, dayInWords } from '../calendar/day.ts';
+import { expectationOf, type Expectation } from './expectation.ts';
+import { bestUnion, eggGift, giversFor } from './partners.ts';
+import type { QueenMeasure } from './queenOutcomes.ts';
+import type { RemedyId } from './remedies.ts';
+import { broodSizeOf, inWords, type RemedyMaker } from './remedyDraft.ts';
+import { layingChance, type UnitFacts } from './unitFacts.ts';
+import { broodOf } from './unitProspect.ts';
+
+/** Nothing is left of it. */
+const NOTHING: Expectation = { colonies: 0, bees: 0, strength: 0 };
+
+/** A measure that is about the queen alone. */
+function aboutQueen(
+  id: RemedyId,
+  measure: QueenMeasure,
+  title: string,
+  tell: (
+    facts: UnitFacts,
+    all: readonly UnitFacts[],
+  ) => { why: string; blocked: string | null; partner?: UnitFacts | undefined },
+): RemedyMaker {
+  return (facts, all, on) => {
+    const { partner, ...told } = tell(facts, all);
+    return {
+      id,
+      title,
+      ...told,
+      then: expectationOf(facts, measure, on),
+      // A comb with eggs is not missed by whoever gives it.
+      ...(partner && { partner, partnerThen: expectationOf(partner, 'leave', on) }),
+    };
+  };
+}
+
+const LAYS = 'A queen most likely lays: nothing is to be given.';
+const KILLED = 'Laying workers kill a queen that is put straight in, and tear cells.';
+
+export const freeQueen = aboutQueen(
+  'free-queen',
+  'free-queen',
+  'Free the barred queen: empty comb beside the brood, honey out',
+  ({ belief, drawn }) => ({
+    why: 'A queen without an empty cell near her does not lay; give drawn comb beside the brood, move her and the brood down.',
+    blocked:
+      belief.odds['not-laying'] < 0.2 && drawn > 1
+        ? 'She has empty comb, or nothing says that she is barred.'
+        : null,
+  }),
+);
+
+export const testFrame = aboutQueen(
+  'test-frame',
+  'test-frame',
+  'Give it a test comb with eggs',
+  (facts, all) => {
+    const gift = eggGift(facts, all, broodSizeOf(facts));
+    return {
+      why: gift
+        ? `From ${gift.giver.colony.name}: cells on it within three to five days mean no queen; none mean that one is there. It buys time meanwhile.`
+        : 'No healthy colony has a comb of eggs to spare.',
+      blocked:
+        layingChance(facts) > 0.6
+          ? LAYS
+          : facts.belief.odds['laying-workers'] > 0.5
+            ? 'One comb does not turn laying workers: that takes a comb of open brood weekly, about three, and then a queen.'
+            : gift
+              ? null
+              : 'No comb with eggs of the same size can be spared.',
+      partner: gift?.giver,
+    };
+  },
+);
+
+export const giveCell = aboutQueen('give-cell', 'give-cell', 'Give it a ripe cell', (facts) => {
+  const { belief, season, day } = facts;
+  // A cell needs two to four weeks until eggs.
+  const lays = addDays(day, 16);
+  return {
+    why: `A queen from a ripe cell lays from about ${dayInWords(lays)}.`,
+    blocked:
+      layingChance(facts) > 0.5
+        ? LAYS
+        : belief.odds['laying-workers'] > 0.5
+          ? KILLED
+          : lays > season.lastForWinterBees
+            ? `She would lay after ${dayInWords(season.lastForWinterBees)}: too late for winter bees.`
+            : null,
+  };
+});
+
+export const giveQueen = aboutQueen('give-queen', 'give-queen', 'Give it a mated queen', (facts) => {
+  const { belief } = facts;
+  const old = belief.odds['drone-layer'] + belief.odds['not-laying'] + belief.odds.virgin > 0.4;
+  return {
+    why: `She lays within a week${old ? '; the one that is there must be found and taken out first' : ''}.`,
+    blocked: layingChance(facts) > 0.5 ? LAYS : belief.odds['laying-workers'] > 0.5 ? KILLED : null,
+  };
+});
+
+export const shakeOut: RemedyMaker = (facts, all, on) => {
+  const [strong] = giversFor(facts, all).filter((g) => g.yardId === facts.yardId);
+  const more = facts.unit.bees * BEGGED_IN;
+  const hopeless = facts.belief.odds['laying-workers'] + facts.belief.odds.hopeless;
+  return {
+    id: 'shake-out',
+    title: 'Shake it out in front of strong hives',
+    why: 'Away from its stand, on a warm day: bees beg their way in, workers that lay stay behind or are stopped at the entrances.',
+    blocked:
+      hopeless < 0.5
+        ? 'Only a unit without a queen, past help, is shaken out.'
+        : strong
+          ? null
+          : 'No strong queenright hive is near.',
+    partner: strong,
+    then: NOTHING,
+    ...(strong && {
+      partnerThen: expectationOf(strong, 'leave', on, { ...strong.unit, bees: strong.unit.bees + more }),
+    }),
+  };
+};
+
+/** Of bees that are shaken out so many find another hive. Judgement, no source. */
+const BEGGED_IN = 0.6;
+
+export const combine: RemedyMaker = (facts, all, on) => {
+  const union = bestUnion(facts, all, on);
+  const workers = facts.belief.odds['laying-workers'] > 0.5;
+  const weak = union !== null && workers && union.partner.unit.bees < 8;
+  return {
+    id: 'combine',
+    title: union ? `Combine it with ${union.partner.colony.name}` : 'Combine it',
+    why: union
+      ? `${inWords(union.unit.bees)} frames of bees on ${inWords(broodOf(union.unit))} of brood under ${union.queenOf ? `the queen of ${union.queenOf.colony.name}` : 'no queen yet'}.`
+      : 'There is no healthy queenright unit to combine it with.',
+    blocked: !union
+      ? 'No healthy unit with a laying queen is there.'
+      : weak
+        ? 'Laying workers are united to a very strong queenright colony only.'
+        : null,
+    partner: union?.partner,
+    then: union?.then ?? expectationOf(facts, 'leave', on),
+  };
+};
+
+export const letGo: RemedyMaker = (facts) => ({
+  id: 'let-go',
+  title: 'Let it go: end it and keep its combs',
+  why: facts.sick
+    ? 'Have it examined first; combs of a sick unit are not reused.'
+    : 'Its bees die out or drift off; close it before it is robbed.',
+  blocked:
+    layingChance(facts) > 0.7 && facts.unit.bees > 1.5
+      ? 'It has a laying queen and bees: combine rather.'
+      : null,
+  then: NOTHING,
+});

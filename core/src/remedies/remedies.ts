@@ -1,0 +1,144 @@
+import type { Apiary, Colony } from '../apiary/records.ts';
+import { addDays, type Day } from '../calendar/day.ts';
+import { expectationOf, type Expectation } from './expectation.ts';
+import { combine, freeQueen, giveCell, giveQueen, letGo, shakeOut, testFrame } from './queenRemedies.ts';
+import type { RemedyMaker } from './remedyDraft.ts';
+import { boostBrood, boostNurses, shrink, swapStands, watch } from './strengthRemedies.ts';
+import { unitFacts, type Outside, type UnitFacts } from './unitFacts.ts';
+import { whyWeak, type WeakCause } from './whyWeak.ts';
+
+/** What can be done about a weak or doubtful unit. */
+export const REMEDY_IDS = [
+  'watch',
+  'boost-brood',
+  'boost-nurses',
+  'swap-stands',
+  'shrink',
+  'free-queen',
+  'test-frame',
+  'give-cell',
+  'give-queen',
+  'shake-out',
+  'combine',
+  'let-go',
+] as const;
+export type RemedyId = (typeof REMEDY_IDS)[number];
+
+/** One thing that can be done, with what it is expected to come to. */
+export interface Remedy {
+  readonly id: RemedyId;
+  readonly title: string;
+  readonly why: string;
+  /** Why it must not be done; null when it may. */
+  readonly blocked: string | null;
+  /** The unit that gives, or with which it is united. */
+  readonly partner: { readonly colonyId: string; readonly name: string } | null;
+  /** Colonies with a laying queen and bees enough on the day, of all units that it touches. */
+  readonly colonies: number;
+  /** The same less what they are expected to be when left alone. */
+  readonly gain: number;
+  /** Frames of bees in living colonies more than when left alone, of all units that it touches. */
+  readonly moreBees: number;
+  /** Frames of bees of this unit, or of the united one, on the day. */
+  readonly bees: number;
+}
+
+/** A unit judged: why it is weak, and what can be done, the best first. */
+export interface Remedies {
+  readonly facts: UnitFacts;
+  readonly causes: readonly WeakCause[];
+  readonly on: Day;
+  /** What is expected when it is left alone. */
+  readonly left: Expectation;
+  readonly remedies: readonly Remedy[];
+}
+
+/** Days from now on which what is done is judged, unless frosts come sooner. */
+const LOOK_AHEAD = 42;
+
+/** The day on which remedies are compared when none is chosen. */
+export function usualHorizon({ day, season }: Pick<UnitFacts, 'day' | 'season'>): Day {
+  const ahead = addDays(day, LOOK_AHEAD);
+  return ahead < season.frost ? ahead : season.frost;
+}
+
+/** Facts of every unit that is alive. */
+export function allFacts(apiary: Apiary, day: Day, outside: Outside): UnitFacts[] {
+  return Object.values(apiary.colony)
+    .filter((c) => c.endedOn === null && c.hiveId !== null)
+    .map((c) => unitFacts(apiary, c, day, outside));
+}
+
+/** What can be done about a unit, ranked by what it does to the number of colonies on a day, then to their bees. */
+export function remediesFor(
+  apiary: Apiary,
+  colony: Colony,
+  day: Day,
+  outside: Outside,
+  on?: Day,
+  all: readonly UnitFacts[] = allFacts(apiary, day, outside),
+): Remedies {
+  const facts = all.find((f) => f.colony.id === colony.id) ?? unitFacts(apiary, colony, day, outside);
+  const horizon = on ?? usualHorizon(facts);
+  const left = expectationOf(facts, 'leave', horizon);
+  const drafts = MAKERS.map((make) => make(facts, all, horizon));
+  const remedies = drafts
+    .map(({ then, partner, partnerThen, ...d }): Remedy => {
+      const sick = facts.sick && d.id !== 'let-go' && d.id !== 'watch';
+      const before = partner && expectationOf(partner, 'leave', horizon);
+      const colonies = then.colonies + (partnerThen?.colonies ?? 0);
+      return {
+        ...d,
+        colonies,
+        bees: then.bees,
+        moreBees: then.strength + (partnerThen?.strength ?? 0) - left.strength - (before?.strength ?? 0),
+        blocked: sick
+          ? 'Nothing goes in or out of a unit that may be sick, and it is not combined.'
+          : d.blocked,
+        partner: partner ? { colonyId: partner.colony.id, name: partner.colony.name } : null,
+        gain: colonies - left.colonies - (before?.colonies ?? 0),
+      };
+    })
+    .toSorted(
+      (a, b) =>
+        Number(a.blocked !== null) - Number(b.blocked !== null) || worthOf(b) - worthOf(a) || b.bees - a.bees,
+    );
+  return { facts, causes: whyWeak(facts), on: horizon, left, remedies };
+}
+
+/** A frame of bees more in living colonies, in colonies. Judgement, no source. */
+const FRAME_WORTH = 0.03;
+
+/** What a remedy is worth, in colonies. */
+const worthOf = (r: Remedy) => r.gain + FRAME_WORTH * r.moreBees - TROUBLE[r.id];
+
+/** What a remedy must gain to be worth its trouble, in colonies; letting go comes last of what is as good. */
+const TROUBLE: Readonly<Record<RemedyId, number>> = {
+  watch: 0,
+  'boost-brood': 0.02,
+  'boost-nurses': 0.02,
+  'swap-stands': 0.02,
+  shrink: 0.005,
+  'free-queen': 0.01,
+  'test-frame': 0.01,
+  'give-cell': 0.03,
+  'give-queen': 0.04,
+  'shake-out': 0.03,
+  combine: 0.03,
+  'let-go': 0.1,
+};
+
+const MAKERS: readonly RemedyMaker[] = [
+  watch,
+  boostBrood,
+  boostNurses,
+  swapStands,
+  shrink,
+  freeQueen,
+  testFrame,
+  giveCell,
+  giveQueen,
+  shakeOut,
+  combine,
+  letGo,
+];

@@ -1,0 +1,86 @@
+import { operationOf, type Apiary, type Colony } from '../apiary/records.ts';
+import { boxesOfColony, nestOf, placeOf, type PlacedFrame } from '../apiary/views.ts';
+import type { Day } from '../calendar/day.ts';
+import { framesOfBeesFromCapped, workerCellsPerFrame } from '../comb/densities.ts';
+import { framesOn } from '../colony/colonyOn.ts';
+import { colonyState, type ColonyState } from '../colony/colonyState.ts';
+import { queenBeliefOf } from '../queenstate/beliefOf.ts';
+import type { DatedLook, QueenBelief } from '../queenstate/queenOdds.ts';
+import { houseRules, type HouseRules } from '../rules/houseRules.ts';
+import { yardSeason, type YardSeason } from '../season/yardSeason.ts';
+import type { GrowthBounds, UnitBees } from './unitProspect.ts';
+
+/** What it is like outside, as far as remedies depend on it. */
+export interface Outside {
+  /** Nights below about 10 °C are to come: less brood is covered. */
+  readonly coldNights: boolean;
+  /** Nectar comes in. */
+  readonly flow: boolean;
+}
+
+/** A unit as it stands on a day, with all that a judgement on it rests on. */
+export interface UnitFacts {
+  readonly apiary: Apiary;
+  readonly colony: Colony;
+  readonly day: Day;
+  readonly rules: HouseRules;
+  readonly outside: Outside;
+  readonly season: YardSeason;
+  readonly yardId: string | null;
+  readonly frames: readonly PlacedFrame[];
+  readonly state: ColonyState;
+  readonly unit: UnitBees;
+  readonly storesKg: number;
+  /** Empty drawn comb, in frames. */
+  readonly drawn: number;
+  /** Slots of its brood boxes. */
+  readonly slots: number;
+  readonly belief: QueenBelief;
+  readonly looks: readonly DatedLook[];
+  readonly sick: boolean;
+  readonly counted: boolean;
+}
+
+/** Reads off the records what a unit is on a day. */
+export function unitFacts(apiary: Apiary, colony: Colony, day: Day, outside: Outside): UnitFacts {
+  const frames = framesOn(apiary, colony, day);
+  const state = colonyState(apiary, colony, day, frames);
+  const { belief, looks } = queenBeliefOf(apiary, colony, day);
+  const { strength } = state;
+  const { eggs, open, capped, emerging, drawn } = strength.frames;
+  const latestSigns = looks.findLast((l) => l.seen.diseaseSigns.look !== 'notLooked');
+  return {
+    apiary,
+    colony,
+    day,
+    rules: houseRules(operationOf(apiary).houseRules.changes),
+    outside,
+    season: yardSeason(apiary, day),
+    yardId: placeOf(apiary, colony).yard?.id ?? null,
+    frames,
+    state,
+    unit: { bees: strength.framesOfBees.likely, eggs, open, capped: capped + emerging },
+    storesKg: strength.storesKg.likely,
+    drawn,
+    slots: boxesOfColony(apiary, colony).reduce((n, b) => n + (b.role === 'brood' ? b.slots : 0), 0),
+    belief,
+    looks,
+    sick: latestSigns?.seen.diseaseSigns.look === 'found',
+    counted: nestOf(frames).length > 0 && state.countAgeDays !== null,
+  };
+}
+
+/** Chance that a queen lays worker brood in it now. */
+export const layingChance = ({ belief }: Pick<UnitFacts, 'belief'>): number =>
+  belief.odds.laying + belief.odds['newly-laying'];
+
+/** What bounds the growth of a unit, by the house rules. */
+export function boundsOf({ apiary, rules, outside, slots }: UnitFacts): GrowthBounds {
+  const { referenceSize } = operationOf(apiary);
+  return {
+    cover: outside.coldNights ? rules.coverCold : rules.coverWarm,
+    beesPerBrood: framesOfBeesFromCapped(referenceSize).likely,
+    layingMost: rules.layingMost / workerCellsPerFrame(referenceSize),
+    slots,
+  };
+}
