@@ -106,8 +106,8 @@ export interface Union {
   readonly gain: number;
 }
 
-/** Bees that are lost in fights and on the way of a union. Judgement, no source. */
-const LOST_IN_UNION = 0.05;
+/** Bees of the smaller side that are lost in fights and on the way of a union. Judgement, no source. */
+const LOST_IN_UNION = 0.1;
 
 /** The unit whose queen stays: the one that lays more surely; of two that lay, the younger. */
 export function betterQueen(a: UnitFacts, b: UnitFacts): UnitFacts | null {
@@ -129,7 +129,7 @@ export function unionOf(facts: UnitFacts, partner: UnitFacts, on: Day): Union {
   const queenOf = betterQueen(facts, partner);
   const add = (k: keyof UnitBees) => facts.unit[k] + partner.unit[k];
   const unit = {
-    bees: add('bees') * (1 - LOST_IN_UNION),
+    bees: add('bees') - LOST_IN_UNION * Math.min(facts.unit.bees, partner.unit.bees),
     eggs: add('eggs'),
     open: add('open'),
     capped: add('capped'),
