@@ -97,7 +97,11 @@ describe('remedies for a weak unit', () => {
   it('late in the year a cell is too late; a mated queen or a union are not', () => {
     const yard = new WeakYard(NO_BROOD);
     yard.recount('2026-08-19');
-    yard.look(yard.weak, { eggs: NO, cells: NO, olderLarvae: NO, cappedBrood: NO }, '2026-08-20');
+    yard.look(
+      yard.weak,
+      { eggs: NO, cells: NO, queen: NO, cappedBrood: NO, mood: 'roaring', pollen: NO },
+      '2026-08-20',
+    );
     const { of } = judged(yard, MILD, '2026-08-20');
     expect(of('give-cell')?.blocked).toContain('too late for winter bees');
     expect(of('combine')?.blocked).toBeNull();
