@@ -82,6 +82,12 @@ export function coursesOf(before: PartBefore, today: Day): Course[] {
   return courses.map((c) => ({ ...c, prior: c.prior / sum }));
 }
 
+/** How long ago the queen of a colony that was never parted may have been lost. Judgement, no source. */
+const LOST_AGO = [
+  { days: 14, share: 0.6 },
+  { days: 25, share: 0.4 },
+] as const;
+
 const always = (by: Layer): LayingSpan => ({ from: null, to: null, by });
 
 function unsplit(today: DayNumber): Course[] {
@@ -97,11 +103,11 @@ function unsplit(today: DayNumber): Course[] {
     stable('not-laying', s.notLaying, 'not-laying', null),
     stable('drone-layer', s.droneLayer, 'drone-layer', 'drone-queen'),
     stable('laying-workers', s.layingWorkers, 'laying-workers', 'workers', false),
-    // Lost some while ago, nobody knows when: taken for two weeks, with cells or without.
-    {
-      ...stable('lost', s.lost, 'hopeless', null, false),
-      laying: [{ from: null, to: today - 14, by: 'queen' }],
-    },
+    // Lost some while ago, nobody knows when: while brood of hers is still capped, or so long that it has hatched.
+    ...LOST_AGO.map(({ days, share }) => ({
+      ...stable(`lost ${days} days ago`, s.lost * share, 'hopeless', null, false),
+      laying: [{ from: null, to: today - days, by: 'queen' as const }],
+    })),
     {
       id: 'superseding',
       prior: s.superseding,

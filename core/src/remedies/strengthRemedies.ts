@@ -4,7 +4,7 @@ import { expectationOf } from './expectation.ts';
 import { cappedGift, giversFor, nurseGift } from './partners.ts';
 import { outcomesOf } from './queenOutcomes.ts';
 import { broodSizeOf, inWords, type RemedyMaker } from './remedyDraft.ts';
-import { boundsOf, layingChance } from './unitFacts.ts';
+import { boundsOf, layingChance, type UnitFacts } from './unitFacts.ts';
 import { broodOf, type UnitBees } from './unitProspect.ts';
 
 export const watch: RemedyMaker = (facts, _, on) => {
@@ -25,8 +25,12 @@ export const watch: RemedyMaker = (facts, _, on) => {
 /** Below this chance that a queen lays in the end, waiting is no plan. */
 const LEAST_HOPE = 0.25;
 
+/** Chance that no worker brood of its own will come as it stands. */
+const doomed = ({ belief: { odds } }: UnitFacts) =>
+  odds.hopeless + odds['laying-workers'] + odds['drone-layer'];
+
 export const boostBrood: RemedyMaker = (facts, all, on) => {
-  const { unit, colony } = facts;
+  const { unit } = facts;
   const gift = cappedGift(facts, all, broodSizeOf(facts));
   const { cover } = boundsOf(facts);
   const after: UnitBees = { ...unit, capped: unit.capped + (gift?.amount ?? 0) };
@@ -41,8 +45,8 @@ export const boostBrood: RemedyMaker = (facts, all, on) => {
       ? 'No healthy colony can spare a comb of the same size.'
       : broodOf(after) > covered + 0.25
         ? `Bees ${inWords(unit.bees)}, brood ${inWords(broodOf(unit))}: one more comb makes ${inWords(broodOf(after))} on ${inWords(unit.bees)}, and ${facts.outside.coldNights ? 'cold nights are to come' : 'they cover it not'}. Bees first.`
-        : layingChance(facts) < 0.3 && facts.belief.odds['laying-workers'] > 0.5
-          ? `Laying workers: brood given to ${colony.name} buys no queen.`
+        : doomed(facts) > 0.5
+          ? 'Settle its queen first: without one, brood given now only ages with it.'
           : null,
     partner: gift?.giver,
     then: expectationOf(facts, 'leave', on, after),
