@@ -251,6 +251,17 @@ export const recordLook = z.strictObject({
 /** Closes a follow-up without a look. */
 export const closeFollowUp = z.strictObject({ type: z.literal('closeFollowUp'), followUpId: id });
 
+/** Files a look by hand: a colony that is watched with a test and a date. */
+export const fileFollowUp = z.strictObject({ type: z.literal('fileFollowUp'), followUp: followUpRecord });
+
+/** Puts a look on another day. What was expected stays, with the reason. */
+export const moveFollowUp = z.strictObject({
+  type: z.literal('moveFollowUp'),
+  followUpId: id,
+  window: followUpRecord.shape.window,
+  why: z.string().trim().min(1).max(200),
+});
+
 /** Begins a break-up that is called frame by frame. */
 export const startCallOut = z.strictObject({ type: z.literal('startCallOut'), callOut: callOutRecord });
 
@@ -314,6 +325,8 @@ const single = [
   tickStep,
   recordLook,
   closeFollowUp,
+  fileFollowUp,
+  moveFollowUp,
   setKit,
   startCallOut,
   changeCallOut,

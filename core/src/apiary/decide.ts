@@ -14,6 +14,7 @@ import {
 } from './deciders/callingOut.ts';
 import { decideArrangeHive } from './deciders/arranging.ts';
 import { decideCount } from './deciders/counting.ts';
+import { decideFileFollowUp, decideMoveFollowUp } from './deciders/followingUp.ts';
 import { decideSetKit } from './deciders/keepingKit.ts';
 import { decideLook, decideCloseFollowUp } from './deciders/looking.ts';
 import { decideMoveFrames } from './deciders/moving.ts';
@@ -92,6 +93,10 @@ function decideInto(draft: Draft, command: Command, path: Path): void {
       return decideLook(draft, command, path);
     case 'closeFollowUp':
       return decideCloseFollowUp(draft, command, path);
+    case 'fileFollowUp':
+      return decideFileFollowUp(draft, command, path);
+    case 'moveFollowUp':
+      return decideMoveFollowUp(draft, command, path);
     case 'setKit':
       return decideSetKit(draft, command, path);
     case 'startCallOut':

@@ -66,6 +66,10 @@ export function summarise(apiary: Apiary, command: Command): string {
       return `Look on ${dayInWords(command.day)} at ${command.parts.map((p) => colony(p.colonyId)).join(' and ')}`;
     case 'closeFollowUp':
       return `Follow-up for ${(apiary.followUp[command.followUpId]?.colonyIds ?? []).map(colony).join(' and ')} closed`;
+    case 'fileFollowUp':
+      return `${command.followUp.colonyIds.map(colony).join(' and ')}: a look on ${dayInWords(command.followUp.window.likely)} filed`;
+    case 'moveFollowUp':
+      return `${(apiary.followUp[command.followUpId]?.colonyIds ?? []).map(colony).join(' and ')}: look put on ${dayInWords(command.window.likely)}. ${command.why}`;
     case 'setKit':
       return `Store: ${command.items.map((i) => `${i.count} × ${i.what}`).join(', ')}`.slice(0, 200);
     case 'startCallOut':

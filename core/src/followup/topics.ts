@@ -9,6 +9,7 @@ const WORDS: Readonly<Record<FollowUpTopic, string>> = {
   rhythm: 'Weekly look',
   rest: 'Hands off',
   act: 'To be done',
+  watch: 'On watch: is the test met?',
 };
 
 /** What a follow-up is about, in a few words. */

@@ -27,6 +27,7 @@ export const followUpTopic = z.enum([
   'rhythm',
   'rest',
   'act',
+  'watch',
 ]);
 export type FollowUpTopic = z.infer<typeof followUpTopic>;
 

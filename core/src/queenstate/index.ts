@@ -6,3 +6,4 @@ export { COURSE_SHARES, type PartBefore } from './courses.ts';
 export { SIGHT } from './likelihoods.ts';
 export { QUEEN_STATE_WORDS, QUEEN_STATES, type QueenStateName } from './queenStates.ts';
 export { calibration, type Calibration } from './simulatedQueens.ts';
+export { queenAction, type QueenAction } from './queenAction.ts';

@@ -289,6 +289,13 @@ export const HOUSE_RULES = {
     [2, 12, 0.5],
     'A smaller cluster does not keep itself warm; in a nuc box over a strong neighbour three may do.',
   ),
+  nucReserve: rule(
+    'Nucs kept in reserve, for each ten colonies',
+    'nucs',
+    1,
+    [0, 5, 0.5],
+    'A standby nuc replaces a dead-out or a lost queen within the hour.',
+  ),
   layingMost: rule(
     'A good queen lays at most',
     'eggs a day',

@@ -1,0 +1,126 @@
+import type { Apiary, FollowUp } from '../apiary/records.ts';
+import { openFollowUps, placeOf } from '../apiary/views.ts';
+import { addDays, dayInWords, daysBetween, type Day } from '../calendar/day.ts';
+import type { QueenLane } from './queenLane.ts';
+import type { Window } from './windows.ts';
+
+/** What is due on one day in one yard. */
+export interface AgendaDay {
+  readonly day: Day;
+  readonly yardId: string;
+  readonly followUps: readonly FollowUp[];
+}
+
+/** Looks by day and yard: what is overdue stands under today, first; then by the likely day. */
+export function agendaOf(apiary: Apiary, today: Day): AgendaDay[] {
+  const groups = new Map<string, { day: Day; yardId: string; followUps: FollowUp[] }>();
+  for (const f of openFollowUps(apiary).filter((g) => g.kind === 'look')) {
+    const colony = apiary.colony[f.colonyIds[0] ?? ''];
+    const yardId = (colony && placeOf(apiary, colony).yard?.id) ?? '';
+    const day = f.window.likely < today ? today : f.window.likely;
+    const key = `${day} ${yardId}`;
+    const group = groups.get(key) ?? { day, yardId, followUps: [] };
+    group.followUps.push(f);
+    groups.set(key, group);
+  }
+  const overdue = (f: FollowUp) => f.window.latest < today;
+  return [...groups.values()]
+    .map((g) => ({
+      ...g,
+      followUps: g.followUps.toSorted(
+        (a, b) => Number(overdue(b)) - Number(overdue(a)) || a.window.latest.localeCompare(b.window.latest),
+      ),
+    }))
+    .toSorted((a, b) => a.day.localeCompare(b.day) || a.yardId.localeCompare(b.yardId));
+}
+
+/** Two things in one yard that get in each other's way. */
+export interface Clash {
+  readonly colonyIds: readonly string[];
+  readonly words: string;
+}
+
+/** Looks that fall into days of rest of the same colony or of one behind the same partition, and virgins that fly together. */
+export function clashesOf(apiary: Apiary, lanes: readonly QueenLane[], today: Day): Clash[] {
+  const clashes: Clash[] = [];
+  const looks = openFollowUps(apiary).filter((f) => f.kind === 'look' && f.topic !== 'eggs-due');
+  const colony = (id: string) => apiary.colony[id];
+  for (const lane of lanes.filter((l) => !l.laying && l.handsOff.to >= today)) {
+    const own = colony(lane.colonyId);
+    for (const f of looks) {
+      const day = f.window.likely < today ? today : f.window.likely;
+      if (day < lane.handsOff.from || day > lane.handsOff.to) continue;
+      const [lookedAt] = f.colonyIds.flatMap((id) => colony(id) ?? []);
+      if (!lookedAt || !own) continue;
+      const same = lookedAt.id === own.id;
+      if (!same && (lookedAt.hiveId === null || lookedAt.hiveId !== own.hiveId)) continue;
+      clashes.push({
+        colonyIds: same ? [own.id] : [own.id, lookedAt.id],
+        words: same
+          ? `${own.name}: a look on ${dayInWords(day)} falls into its days of rest (${dayInWords(lane.handsOff.from)} to ${dayInWords(lane.handsOff.to)}). Put it off, or only lift the lid.`
+          : `${lookedAt.name} is to be looked at on ${dayInWords(day)}, and ${own.name} in the same hive rests until ${dayInWords(lane.handsOff.to)}: keep its side covered with a cloth.`,
+      });
+    }
+  }
+  const flights = lanes.flatMap((l) => {
+    const flies = l.events.find((e) => e.id === 'flies');
+    const lives = colony(l.colonyId);
+    return flies && lives && !l.laying
+      ? [{ lane: l, flies: flies.window, yardId: placeOf(apiary, lives).yard?.id }]
+      : [];
+  });
+  flights.forEach((a, i) => {
+    for (const b of flights.slice(i + 1)) {
+      const close = Math.abs(daysBetween(a.flies.likely, b.flies.likely)) <= 3;
+      if (!close || a.yardId !== b.yardId) continue;
+      clashes.push({
+        colonyIds: [a.lane.colonyId, b.lane.colonyId],
+        words: `Virgins of ${a.lane.name} and ${b.lane.name} fly in the same days, about ${dayInWords(a.flies.likely)}: move no hive and no landmark of that yard then.`,
+      });
+    }
+  });
+  return clashes;
+}
+
+/** A look that should be on another day, and why. */
+export interface Reschedule {
+  readonly followUp: FollowUp;
+  readonly to: Window;
+  readonly why: string;
+}
+
+/**
+ * Looks whose day has no weather to open hives, with the nearest day inside their window that has.
+ *
+ * @param goodDays - days with hours in which hives can be opened, as far as the forecast reaches
+ * @param until - the last day that the forecast knows
+ */
+export function reschedulesFor(
+  followUps: readonly FollowUp[],
+  goodDays: readonly Day[],
+  today: Day,
+  until: Day,
+): Reschedule[] {
+  return followUps.flatMap((f): Reschedule[] => {
+    const { window: w } = f;
+    const due = w.likely < today ? today : w.likely;
+    if (f.kind !== 'look' || due > until || goodDays.includes(due)) return [];
+    const [best] = goodDays
+      .filter((d) => d >= today && d >= w.earliest && d <= w.latest)
+      .toSorted((a, b) => Math.abs(daysBetween(a, due)) - Math.abs(daysBetween(b, due)));
+    if (best) {
+      return [
+        { followUp: f, to: { ...w, likely: best }, why: `No weather to open hives on ${dayInWords(due)}.` },
+      ];
+    }
+    const [later] = goodDays.filter((d) => d > w.latest);
+    if (!later || w.latest > until) return [];
+    return [
+      {
+        followUp: f,
+        to: { ...w, likely: later, latest: addDays(later, 1) },
+        why: `No weather to open hives before ${dayInWords(later)}; that is after its last day, so read it with care.`,
+      },
+    ];
+  });
+}

@@ -1,0 +1,63 @@
+import type { Apiary, Colony } from '../apiary/records.ts';
+import { queenOf } from '../apiary/views.ts';
+import { addDays, dayInWords, type Day } from '../calendar/day.ts';
+import { yardSeason } from '../season/yardSeason.ts';
+import type { QueenLane } from './queenLane.ts';
+
+/** What is done when a part fails, from the first choice to the last. */
+export type Fallback = 'reunite' | 'test-frame' | 'give-cell' | 'give-queen';
+
+/** The fallback of a part that raises its queen, and until when it is decided. */
+export interface PlanB {
+  readonly decideBy: Day;
+  readonly because: string;
+  readonly choices: readonly { readonly what: Fallback; readonly words: string }[];
+  /** The part with the old queen, to be reunited with. */
+  readonly reuniteWith: Colony | null;
+}
+
+/** From a comb of eggs to eggs of a new queen it takes about so many days, from a ripe cell and a mated queen so many. */
+const DAYS_TO_EGGS = { 'test-frame': 26, 'give-cell': 16, 'give-queen': 7 } as const;
+
+const WORDS = {
+  'test-frame': 'a comb of eggs from a healthy colony',
+  'give-cell': 'a ripe cell',
+  'give-queen': 'a mated queen',
+} as const;
+
+/** The fallback of a part, from the day it is made: what can still be done by then depends on the season. */
+export function planBOf(apiary: Apiary, lane: QueenLane, day: Day): PlanB {
+  const season = yardSeason(apiary, day);
+  const colony = apiary.colony[lane.colonyId];
+  const parts = colony?.separation?.partIds ?? [];
+  const withQueen = parts
+    .flatMap((id) => apiary.colony[id] ?? [])
+    .find((c) => c.id !== lane.colonyId && c.endedOn === null && queenOf(apiary, c.id));
+  // The last day on which a mated queen still raises winter bees.
+  const lastHelp = addDays(season.lastForWinterBees, -DAYS_TO_EGGS['give-queen']);
+  const bySeason = lastHelp < lane.decideBy;
+  const decideBy = bySeason ? (lastHelp > day ? lastHelp : day) : lane.decideBy;
+  const inTime = (['test-frame', 'give-cell', 'give-queen'] as const).filter(
+    (w) => addDays(decideBy, DAYS_TO_EGGS[w]) <= season.lastForWinterBees,
+  );
+  // By the date of decision workers may be about to lay: a mated queen is surest, then a cell, then eggs.
+  const choices: { what: Fallback; words: string }[] = inTime
+    .toReversed()
+    .map((what) => ({ what, words: WORDS[what] }));
+  const reunite = {
+    what: 'reunite' as const,
+    words: withQueen ? `reunite with ${withQueen.name}` : 'unite it with a queenright colony',
+  };
+  return {
+    decideBy,
+    because: bySeason
+      ? `A queen must lay by ${dayInWords(season.lastForWinterBees)} to raise winter bees.`
+      : `Four weeks after she emerges a virgin that does not lay will hardly ever.`,
+    choices: bySeason ? [reunite, ...choices] : [...choices, reunite],
+    reuniteWith: withQueen ?? null,
+  };
+}
+
+/** Whether a part has run past its last date without eggs: then losses are cut. */
+export const isPastLast = (lane: QueenLane, planB: PlanB, day: Day): boolean =>
+  !lane.laying && day > (planB.decideBy < lane.latestEggs ? planB.decideBy : lane.latestEggs);

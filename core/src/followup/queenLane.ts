@@ -1,0 +1,246 @@
+import type { Apiary, Colony } from '../apiary/records.ts';
+import { queenOf, visitsOf } from '../apiary/views.ts';
+import { datesOfChargedCell, DEVELOPMENT } from '../brood/developmentClock.ts';
+import { addDays, dayInWords, daysBetween, type Day } from '../calendar/day.ts';
+import type { CellFinding } from '../comb/contents.ts';
+import { cellsOf, countCells, type Evidence } from '../queen/evidence.ts';
+import { emergenceFromCells, emergencyEmergence, queenCalendar, type Window } from './windows.ts';
+
+/** What happens in a part that raises its queen, in its order. */
+export const LANE_EVENTS = [
+  'capped',
+  'emerges',
+  'mature',
+  'flies',
+  'eggs',
+  'cappings',
+  'broodless',
+  'new-bees',
+] as const;
+export type LaneEventId = (typeof LANE_EVENTS)[number];
+
+const EVENT_WORDS: Readonly<Record<LaneEventId, string>> = {
+  capped: 'Cell capped',
+  emerges: 'She emerges',
+  mature: 'She is mature',
+  flies: 'Mating flights',
+  eggs: 'First eggs',
+  cappings: 'First worker brood capped',
+  broodless: 'No capped brood',
+  'new-bees': 'First new worker',
+};
+
+/** One event with its window. */
+export interface LaneEvent {
+  readonly id: LaneEventId;
+  readonly words: string;
+  readonly window: Window;
+}
+
+/** A date that a look moved, and why. */
+export interface LaneChange {
+  readonly day: Day;
+  readonly was: Day;
+  readonly now: Day;
+  readonly because: string;
+}
+
+/** The biology of one part, from the loss of its queen to new bees of the next one. */
+export interface QueenLane {
+  readonly colonyId: string;
+  readonly name: string;
+  readonly lostOn: Day;
+  readonly events: readonly LaneEvent[];
+  readonly handsOff: { readonly from: Day; readonly to: Day };
+  readonly emergence: Window;
+  /** Eggs by then, or something is decided. */
+  readonly latestEggs: Day;
+  readonly decideBy: Day;
+  /** Eggs of the new queen have been seen. */
+  readonly laying: boolean;
+  readonly changes: readonly LaneChange[];
+  /** Notes that cannot all be true; all are kept. */
+  readonly contradictions: readonly string[];
+}
+
+interface Dated {
+  readonly emergence: Window;
+  readonly eggsSeen: Day | null;
+  readonly changes: readonly LaneChange[];
+  readonly contradictions: readonly string[];
+}
+
+/**
+ * The lane of a part that raises its queen, as its looks have moved it; null for a colony that has a queen or was
+ * never parted.
+ *
+ * @param matingDays - days on which a virgin can fly, as far as weather is known; none for unknown
+ */
+export function queenLane(
+  apiary: Apiary,
+  colony: Colony,
+  day: Day,
+  matingDays: readonly Day[] = [],
+): QueenLane | null {
+  const { separation } = colony;
+  if (!separation || separation.queen === 'here' || colony.endedOn !== null || queenOf(apiary, colony.id)) {
+    return null;
+  }
+  const lostOn = separation.day;
+  const start = separation.emergence ?? emergencyEmergence(lostOn);
+  const looks = visitsOf(apiary, colony.id)
+    .filter((v) => v.evidence !== null && v.day > lostOn && v.day <= day)
+    .toSorted((a, b) => a.day.localeCompare(b.day))
+    .flatMap((v) => (v.evidence ? [{ day: v.day, seen: v.evidence }] : []));
+  const dated = looks.reduce<Dated>(byLook, {
+    emergence: start,
+    eggsSeen: null,
+    changes: [],
+    contradictions: [],
+  });
+  const weathered = byWeather(dated, matingDays, day);
+  const dates = queenCalendar(lostOn, weathered.emergence);
+  const eggs = eggWindow(weathered, dates.firstEggs, matingDays);
+  const shifted = (from: Window, by: number): Window => ({
+    earliest: addDays(from.earliest, by),
+    likely: addDays(from.likely, by),
+    latest: addDays(from.latest, by),
+  });
+  const { emergence } = weathered;
+  const capped = DEVELOPMENT.queen.cellCapped.likely - DEVELOPMENT.queen.emerges.likely;
+  const windows: Record<LaneEventId, Window> = {
+    capped: shifted(emergence, capped),
+    emerges: emergence,
+    mature: shifted(emergence, MATURE_AFTER),
+    flies: {
+      earliest: addDays(emergence.earliest, MATURE_AFTER),
+      likely: addDays(emergence.likely, MATURE_AFTER + 2),
+      latest: addDays(eggs.latest, -2),
+    },
+    eggs,
+    cappings: shifted(eggs, DEVELOPMENT.worker.cellCapped.likely),
+    broodless: {
+      earliest: dates.broodless.from,
+      likely: dates.broodless.from,
+      latest: addDays(eggs.likely, DEVELOPMENT.worker.cellCapped.likely),
+    },
+    'new-bees': shifted(eggs, DEVELOPMENT.worker.emerges.likely),
+  };
+  return {
+    colonyId: colony.id,
+    name: colony.name,
+    lostOn,
+    events: LANE_EVENTS.map((id) => ({ id, words: EVENT_WORDS[id], window: windows[id] })),
+    handsOff: dates.handsOff,
+    emergence,
+    latestEggs: eggs.latest,
+    decideBy: dates.decideBy,
+    laying: weathered.eggsSeen !== null,
+    changes: weathered.changes,
+    contradictions: weathered.contradictions,
+  };
+}
+
+/** A virgin flies from her fifth or sixth day on (Winston 1987). */
+const MATURE_AFTER = 6;
+/** A cell may be a day early or late. */
+const SPREAD = 1;
+
+/** What one look says of the dates. */
+function byLook(before: Dated, { day, seen }: { readonly day: Day; readonly seen: Evidence }): Dated {
+  const notes: string[] = [...before.contradictions];
+  const emergedNow = countCells(seen, 'emerged') > 0;
+  const slim = seen.queen.look === 'found' && seen.queen.build === 'slim';
+  let { emergence, eggsSeen } = before;
+  const changes = [...before.changes];
+  const move = (to: Window, because: string) => {
+    if (to.likely !== emergence.likely || to.latest !== emergence.latest) {
+      changes.push({ day, was: emergence.likely, now: to.likely, because });
+    }
+    emergence = to;
+  };
+  const found = emergedNow || slim ? undefined : emergenceFromCells(cellsOf(seen), day);
+  if (found && eggsSeen === null) {
+    const both = within(emergence, found);
+    if (both) move(both, cellsInWords(cellsOf(seen), day));
+    else {
+      notes.push(
+        `By the day it lost its queen she emerges between ${dayInWords(emergence.earliest)} and ${dayInWords(emergence.latest)}; the cells seen on ${dayInWords(day)} say ${dayInWords(found.earliest)} to ${dayInWords(found.latest)}. Either they are other cells, or a date is wrong. The cells rule now.`,
+      );
+      move(found, cellsInWords(cellsOf(seen), day));
+    }
+  }
+  if (emergedNow || slim) {
+    const what = emergedNow ? 'a cell that has opened' : 'a slim queen';
+    if (day < addDays(emergence.earliest, -SPREAD)) {
+      notes.push(
+        `${dayInWords(day)}: ${what} was seen, but none can be out before ${dayInWords(emergence.earliest)} by what was seen earlier. Either a cell was missed, this one was torn open, or a date is wrong. Both are kept; reckon with a virgin.`,
+      );
+    }
+    if (day < emergence.latest) {
+      const likely = day < emergence.likely ? day : emergence.likely;
+      const earliest = emergence.earliest < likely ? emergence.earliest : likely;
+      move({ earliest, likely, latest: day }, `${capital(what)} was seen on ${dayInWords(day)}: she is out.`);
+    }
+  }
+  const tooEarlyForHers = day < addDays(emergence.earliest, 6);
+  if (seen.eggs.look === 'found' && !tooEarlyForHers && eggsSeen === null) eggsSeen = day;
+  return { emergence, eggsSeen, changes, contradictions: notes };
+}
+
+/** What two windows have in common; null when they exclude each other by more than a day. */
+function within(a: Window, b: Window): Window | null {
+  const earliest = a.earliest > b.earliest ? a.earliest : b.earliest;
+  const latest = a.latest < b.latest ? a.latest : b.latest;
+  if (daysBetween(earliest, latest) < -SPREAD) return null;
+  if (latest < earliest) return { earliest: latest, likely: latest, latest: earliest };
+  const likely = b.likely < earliest ? earliest : b.likely > latest ? latest : b.likely;
+  return { earliest, likely, latest };
+}
+
+function cellsInWords(cells: readonly CellFinding[], day: Day): string {
+  const aged = cells.find((c) => c.larvaAgeDays !== undefined);
+  if (aged?.larvaAgeDays !== undefined) {
+    const { toCapping, toEmergence } = datesOfChargedCell(aged.larvaAgeDays);
+    const days = (n: number) => (n === 1 ? 'a day' : `${Math.round(n)} days`);
+    return `Larva about ${days(aged.larvaAgeDays)} old in the cup on ${dayInWords(day)}: capped in ${days(toCapping)}, out in ${days(toEmergence)}.`;
+  }
+  const kind = cells.some((c) => c.kind === 'capped') ? 'Capped' : 'Open';
+  return `${kind} cells were seen on ${dayInWords(day)}.`;
+}
+
+/** Weather that keeps virgins at home is said; the last date allows for one more week already. */
+function byWeather(dated: Dated, matingDays: readonly Day[], day: Day): Dated {
+  const from = addDays(dated.emergence.likely, MATURE_AFTER);
+  const [first] = matingDays.filter((d) => d >= from);
+  if (dated.eggsSeen !== null || matingDays.length === 0 || !first) return dated;
+  const late = daysBetween(addDays(from, 2), first);
+  if (late <= 1) return dated;
+  return {
+    ...dated,
+    changes: [
+      ...dated.changes,
+      {
+        day,
+        was: addDays(from, 2),
+        now: first,
+        because: `No mating weather before ${dayInWords(first)}: eggs may come ${late} days later.`,
+      },
+    ],
+  };
+}
+
+/** When eggs are to be expected: seen ones rule; else the flights that weather allows. */
+function eggWindow({ eggsSeen, emergence }: Dated, usual: Window, matingDays: readonly Day[]): Window {
+  if (eggsSeen !== null)
+    return { earliest: addDays(eggsSeen, -3), likely: addDays(eggsSeen, -1), latest: eggsSeen };
+  const from = addDays(emergence.likely, MATURE_AFTER);
+  const [first] = matingDays.filter((d) => d >= from);
+  // From the flight to the first egg two to four days.
+  const afterFlight = first ? addDays(first, 3) : usual.likely;
+  const likely =
+    afterFlight > usual.likely ? (afterFlight < usual.latest ? afterFlight : usual.latest) : usual.likely;
+  return { ...usual, likely };
+}
+
+const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);

@@ -1,0 +1,70 @@
+import { addDays, dayInWords, type Day } from '../calendar/day.ts';
+import { boundsOf, layingChance, type UnitFacts } from './unitFacts.ts';
+import { broodOf, unitAfter } from './unitProspect.ts';
+
+/** When a nuc is ready for a full-sized box, and the last day on which that still makes sense. */
+export interface HiveUpWindow {
+  /** The day from which it is ready; null when it is not within sight. */
+  readonly ready: Day | null;
+  readonly last: Day;
+  readonly bees: number;
+  readonly brood: number;
+  readonly words: string;
+}
+
+/** Bees on most combs, and brood on about two thirds of them (common practice, no source); a brood comb is some three quarters brood. */
+const READY = { bees: 0.8, brood: 0.45 } as const;
+/** Boxes up to so many combs are nucs. */
+const NUC_SLOTS = 6;
+const DAYS_AHEAD = 42;
+
+/** The window of a nuc; null for what stands in a full-sized box, was not counted, or has no laying queen. */
+export function hiveUpWindow(facts: UnitFacts): HiveUpWindow | null {
+  const { slots, unit, day, season, counted, sick } = facts;
+  if (slots > NUC_SLOTS || slots === 0 || !counted || sick || layingChance(facts) < 0.5) return null;
+  const bounds = boundsOf(facts);
+  const isReady = (u: typeof unit) => u.bees >= READY.bees * slots && broodOf(u) >= READY.brood * slots;
+  let ready: Day | null = null;
+  for (let d = 0; d <= DAYS_AHEAD && ready === null; d++) {
+    if (isReady(unitAfter(unit, 0, d, bounds))) ready = addDays(day, d);
+  }
+  const last = season.lastForWinterBees;
+  return { ready, last, bees: unit.bees, brood: broodOf(unit), words: inWords(ready, last, day) };
+}
+
+function inWords(ready: Day | null, last: Day, day: Day): string {
+  if (day > last) {
+    return `Too late this year: after ${dayInWords(last)} it does not fill a box before winter. Winter it as a nuc, above a strong neighbour, or unite it.`;
+  }
+  if (ready === null) return `Not within six weeks. It makes sense until ${dayInWords(last)}.`;
+  if (ready > last)
+    return `Ready about ${dayInWords(ready)}, after the last day that makes sense (${dayInWords(last)}): winter it as a nuc.`;
+  return ready === day
+    ? `Ready now: a warm day, the same stand. It makes sense until ${dayInWords(last)}.`
+    : `Ready about ${dayInWords(ready)}. It makes sense until ${dayInWords(last)}.`;
+}
+
+/** Nucs that stand by, and how many should. */
+export interface NucReserve {
+  readonly has: number;
+  readonly wants: number;
+  /** Stands with a hive whose colony is dead or too far gone, for which one could stand in. */
+  readonly words: string;
+}
+
+/** The reserve of an operation: queenright nucs against what the house rule asks for. */
+export function nucReserve(all: readonly UnitFacts[]): NucReserve {
+  const nucs = all.filter((f) => f.slots <= NUC_SLOTS && f.slots > 0 && layingChance(f) >= 0.5 && !f.sick);
+  const colonies = all.length - nucs.length;
+  const rule = all[0]?.rules.nucReserve ?? 0;
+  const wants = Math.round((colonies / 10) * rule);
+  const has = nucs.length;
+  return {
+    has,
+    wants,
+    words:
+      has >= wants
+        ? `${has} standing by for ${colonies} colonies; ${wants} would do.`
+        : `${has} standing by for ${colonies} colonies; ${wants} are wanted: make ${wants - has} more, or hive none up yet.`,
+  };
+}

@@ -1,0 +1,57 @@
+import type { Apiary } from '../apiary/records.ts';
+import type { Day } from '../calendar/day.ts';
+import { isPastLast, planBOf } from '../followup/planB.ts';
+import { queenLane } from '../followup/queenLane.ts';
+import { allFacts, remediesFor, usualHorizon, type Remedies } from './remedies.ts';
+import { layingChance, type Outside, type UnitFacts } from './unitFacts.ts';
+import { hiveUpWindow, nucReserve, type HiveUpWindow, type NucReserve } from './hiveUpWindow.ts';
+
+/** Everything that a desk for weak units shows. */
+export interface WeakDesk {
+  readonly on: Day;
+  /** Units that need something, those that cannot wait first. */
+  readonly units: readonly (Remedies & { readonly pastLast: boolean })[];
+  /** Nucs with when they are ready for a full-sized box. */
+  readonly nucs: readonly { readonly facts: UnitFacts; readonly window: HiveUpWindow }[];
+  readonly reserve: NucReserve;
+}
+
+/** Whether a unit is a case for the desk. A part that raises its queen within its time is none. */
+function isCase(facts: UnitFacts, pastLast: boolean): boolean {
+  const { lane } = facts.state;
+  if (pastLast || facts.sick) return true;
+  const raising = lane === 'raising' || facts.belief.odds.cells + facts.belief.odds.virgin > 0.5;
+  if (raising) return false;
+  return (
+    lane === 'weak' ||
+    lane === 'watch' ||
+    lane === 'unfit' ||
+    (facts.looks.length > 0 && layingChance(facts) < 0.4)
+  );
+}
+
+/** The weak and doubtful units of an operation, why they are weak, and what to do; and the nucs. */
+export function weakDesk(apiary: Apiary, day: Day, outside: Outside, on?: Day): WeakDesk {
+  const all = allFacts(apiary, day, outside);
+  const [first] = all;
+  const horizon = on ?? (first ? usualHorizon(first) : day);
+  const units = all.flatMap((facts) => {
+    const lane = queenLane(apiary, facts.colony, day);
+    const pastLast = lane !== null && isPastLast(lane, planBOf(apiary, lane, day), day);
+    if (!isCase(facts, pastLast)) return [];
+    // Losses are cut by what is left before winter.
+    const judgedOn = pastLast && on === undefined ? facts.season.frost : horizon;
+    return [{ ...remediesFor(apiary, facts.colony, day, outside, judgedOn, all), pastLast }];
+  });
+  const gravity = (u: (typeof units)[number]) =>
+    Number(u.facts.sick) * 4 + Number(u.pastLast) * 2 + Number(u.left.colonies < 0.4);
+  return {
+    on: horizon,
+    units: units.toSorted((a, b) => gravity(b) - gravity(a) || a.left.colonies - b.left.colonies),
+    nucs: all.flatMap((facts) => {
+      const window = hiveUpWindow(facts);
+      return window ? [{ facts, window }] : [];
+    }),
+    reserve: nucReserve(all),
+  };
+}
