@@ -1,11 +1,4 @@
-import {
-  queenOf,
-  boxesOfColony,
-  framesOfColony,
-  isSlotOf,
-  readingOf,
-  type PlacedFrame,
-} from '../apiary/views.ts';
+import { queenOf, boxesOfColony, isSlotOf, readingOf, type PlacedFrame } from '../apiary/views.ts';
 import { operationOf } from '../apiary/records.ts';
 import { addDays } from '../calendar/day.ts';
 import { shareOf } from '../comb/contents.ts';
@@ -80,8 +73,8 @@ function combsForOneBox(facts: UnitFacts, partner: UnitFacts) {
   const slots = Array.from({ length: box.slots }, (_, i) => i + 1).filter((s) =>
     isSlotOf(box, s, host.colony.id),
   );
-  const own = framesOfColony(host.apiary, host.colony).filter((f) => f.box.id === box.id);
-  const coming = framesOfColony(guest.apiary, guest.colony);
+  const own = host.frames.filter((f) => f.box.id === box.id);
+  const coming = guest.frames;
   if (coming.some((f) => hasBrood(f) && f.frame.sizeId !== box.sizeId)) return null;
   const all = [...own, ...coming.filter((f) => f.frame.sizeId === box.sizeId)].toSorted(
     (a, b) => worth(b) - worth(a),

@@ -1,12 +1,11 @@
-import { boxesOfColony, framesOfColony, readingOf } from '../apiary/views.ts';
+import { boxesOfColony, readingOf } from '../apiary/views.ts';
 import { shareOf } from '../comb/contents.ts';
 import { giversFor } from '../remedies/partners.ts';
 import type { UnitFacts } from '../remedies/unitFacts.ts';
 import { EMPTY_PLAN, type ActionPlan } from './actionPlan.ts';
 
 /** Combs and boxes of a unit that ends go to the store. */
-function toStore({ apiary, colony }: UnitFacts) {
-  const frames = framesOfColony(apiary, colony);
+function toStore({ apiary, colony, frames }: UnitFacts) {
   return {
     moves: frames.map((f) => ({
       frameId: f.frame.id,

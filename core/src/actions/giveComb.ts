@@ -20,9 +20,9 @@ function combPlan(
   steps: readonly StepDraft[],
   rest: Pick<ActionPlan, 'looks' | 'cautions'>,
 ): ActionPlan | null {
-  const { apiary, colony, unit } = facts;
+  const { colony, unit } = facts;
   const { giver, frame } = gift;
-  const room = roomFor(apiary, colony, frame.frame.sizeId);
+  const room = roomFor(facts, frame.frame.sizeId);
   if (!room) return null;
   const from = { boxId: frame.box.id, slot: frame.slot };
   const to = { boxId: room.boxId, slot: room.slot };

@@ -1,6 +1,6 @@
-import type { Apiary, Colony } from '../apiary/records.ts';
-import { boxesOfColony, framesOfColony, isSlotOf, readingOf, type PlacedFrame } from '../apiary/views.ts';
+import { boxesOfColony, isSlotOf, readingOf, type PlacedFrame } from '../apiary/views.ts';
 import { shareOf } from '../comb/contents.ts';
+import type { UnitFacts } from '../remedies/unitFacts.ts';
 
 /** A slot for a comb that comes, and the comb that makes room for it. */
 export interface Room {
@@ -9,6 +9,9 @@ export interface Room {
   /** The comb that hangs there and goes; null where the slot is free. */
   readonly out: PlacedFrame | null;
 }
+
+/** A comb worth less than this makes room: an empty one, else one of food. */
+const SPARED = 1.2;
 
 /** What a comb is worth where it hangs: brood above all; an empty one is given up first. */
 const worth = (f: PlacedFrame) => {
@@ -24,8 +27,7 @@ const worth = (f: PlacedFrame) => {
  * Where a comb finds room in the brood boxes of a colony: a free slot next to brood, else in the place of the comb
  * that is missed least. Null where every comb has brood or food, or no box has its size.
  */
-export function roomFor(apiary: Apiary, colony: Colony, size: string): Room | null {
-  const frames = framesOfColony(apiary, colony);
+export function roomFor({ apiary, colony, frames }: UnitFacts, size: string): Room | null {
   const boxes = boxesOfColony(apiary, colony).filter((b) => b.role === 'brood' && b.sizeId === size);
   const broodSlots = (boxId: string) =>
     frames.flatMap((f) =>
@@ -47,5 +49,5 @@ export function roomFor(apiary: Apiary, colony: Colony, size: string): Room | nu
   const [least] = frames
     .filter((f) => boxes.some((b) => b.id === f.box.id))
     .toSorted((a, b) => worth(a) - worth(b) || far(a.box.id, a.slot) - far(b.box.id, b.slot));
-  return least && worth(least) < 0.8 ? { boxId: least.box.id, slot: least.slot, out: least } : null;
+  return least && worth(least) < SPARED ? { boxId: least.box.id, slot: least.slot, out: least } : null;
 }

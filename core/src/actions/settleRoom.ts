@@ -1,4 +1,4 @@
-import { boxesOfColony, boxName, framesOfColony, readingOf } from '../apiary/views.ts';
+import { boxesOfColony, boxName, readingOf } from '../apiary/views.ts';
 import { shareOf } from '../comb/contents.ts';
 import { giversFor } from '../remedies/partners.ts';
 import { layingChance, type UnitFacts } from '../remedies/unitFacts.ts';
@@ -55,8 +55,7 @@ export function swapStands(
 
 /** A unit comes down to the one box that its bees keep warm; combs without brood or food go to the store. */
 export function shrink(facts: UnitFacts): ActionPlan | null {
-  const { apiary, colony, unit } = facts;
-  const frames = framesOfColony(apiary, colony);
+  const { apiary, colony, unit, frames } = facts;
   const keeps = Math.max(3, Math.ceil(unit.bees + 1));
   const worth = (f: (typeof frames)[number]) =>
     3 * shareOf(readingOf(f), 'eggs', 'open', 'capped', 'emerging') +

@@ -65,7 +65,7 @@ export function clashesOf(apiary: Apiary, lanes: readonly QueenLane[], today: Da
   const flights = lanes.flatMap((l) => {
     const flies = l.events.find((e) => e.id === 'flies');
     const lives = colony(l.colonyId);
-    return flies && lives && !l.laying
+    return flies && lives && !l.laying && l.certain
       ? [{ lane: l, flies: flies.window, yardId: placeOf(apiary, lives).yard?.id }]
       : [];
   });

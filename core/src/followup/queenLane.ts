@@ -50,6 +50,8 @@ export interface QueenLane {
   readonly colonyId: string;
   readonly name: string;
   readonly lostOn: Day;
+  /** False while nobody knows which part of a split has the old queen. */
+  readonly certain: boolean;
   readonly events: readonly LaneEvent[];
   readonly handsOff: { readonly from: Day; readonly to: Day };
   readonly emergence: Window;
@@ -130,6 +132,7 @@ export function queenLane(
     colonyId: colony.id,
     name: colony.name,
     lostOn,
+    certain: separation.queen === 'elsewhere',
     events: LANE_EVENTS.map((id) => ({ id, words: EVENT_WORDS[id], window: windows[id] })),
     handsOff: dates.handsOff,
     emergence,

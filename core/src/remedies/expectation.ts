@@ -1,6 +1,6 @@
 import { daysBetween, type Day } from '../calendar/day.ts';
 import { outcomesOf, type QueenMeasure } from './queenOutcomes.ts';
-import { boundsOf, type UnitFacts } from './unitFacts.ts';
+import { boundsOf, boundsOfPresentQueen, type UnitFacts } from './unitFacts.ts';
 import { unitAfter, type UnitBees } from './unitProspect.ts';
 
 /** What is expected of a unit on a later day. */
@@ -43,10 +43,12 @@ export function expectationOf(
 ): Expectation {
   const days = Math.max(0, daysBetween(facts.day, on));
   const bounds = boundsOf(facts);
+  const hers = boundsOfPresentQueen(facts);
   // Many states share a day on which she lays: each is brought forward once.
   const known = new Map<number, number>();
   const beesWhen = (laysFrom: number) => {
-    const bees = known.get(laysFrom) ?? unitAfter(change, laysFrom, days, bounds).bees;
+    const bees =
+      known.get(laysFrom) ?? unitAfter(change, laysFrom, days, laysFrom === 0 ? hers : bounds).bees;
     known.set(laysFrom, bees);
     return bees;
   };

@@ -1,5 +1,5 @@
 import { addDays, dayInWords, type Day } from '../calendar/day.ts';
-import { boundsOf, layingChance, type UnitFacts } from './unitFacts.ts';
+import { boundsOfPresentQueen, layingChance, type UnitFacts } from './unitFacts.ts';
 import { broodOf, unitAfter } from './unitProspect.ts';
 
 /** When a nuc is ready for a full-sized box, and the last day on which that still makes sense. */
@@ -22,7 +22,7 @@ const DAYS_AHEAD = 42;
 export function hiveUpWindow(facts: UnitFacts): HiveUpWindow | null {
   const { slots, unit, day, season, counted, sick } = facts;
   if (slots > NUC_SLOTS || slots === 0 || !counted || sick || layingChance(facts) < 0.5) return null;
-  const bounds = boundsOf(facts);
+  const bounds = boundsOfPresentQueen(facts);
   const isReady = (u: typeof unit) => u.bees >= READY.bees * slots && broodOf(u) >= READY.brood * slots;
   let ready: Day | null = null;
   for (let d = 0; d <= DAYS_AHEAD && ready === null; d++) {

@@ -26,3 +26,4 @@ export {
 export { yardSeason, type YardSeason } from '../season/yardSeason.ts';
 export { hiveUpWindow, nucReserve, type HiveUpWindow, type NucReserve } from './hiveUpWindow.ts';
 export { weakDesk, type WeakDesk } from './weakDesk.ts';
+export { apiaryAfter } from '../actions/apiaryAfter.ts';

@@ -1,5 +1,6 @@
 import { operationOf, type Apiary, type Colony } from '../apiary/records.ts';
 import { boxesOfColony, nestOf, placeOf, type PlacedFrame } from '../apiary/views.ts';
+import { WORKER_STAGE_DAYS } from '../brood/developmentClock.ts';
 import type { Day } from '../calendar/day.ts';
 import { framesOfBeesFromCapped, workerCellsPerFrame } from '../comb/densities.ts';
 import { framesOn } from '../colony/colonyOn.ts';
@@ -73,6 +74,16 @@ export function unitFacts(apiary: Apiary, colony: Colony, day: Day, outside: Out
 /** Chance that a queen lays worker brood in it now. */
 export const layingChance = ({ belief }: Pick<UnitFacts, 'belief'>): number =>
   belief.odds.laying + belief.odds['newly-laying'];
+
+/** However little she shows, she may lay this share of a good queen's rate: a count misses eggs. */
+const LEAST_RATE = 0.3;
+
+/** What bounds the growth of a unit under the queen that lays in it now: her own rate, as the nest shows it. */
+export function boundsOfPresentQueen(facts: UnitFacts): GrowthBounds {
+  const bounds = boundsOf(facts);
+  const shown = (facts.unit.eggs + facts.unit.open) / (WORKER_STAGE_DAYS.eggs + WORKER_STAGE_DAYS.open);
+  return { ...bounds, layingNow: Math.max(LEAST_RATE * bounds.layingMost, shown) };
+}
 
 /** What bounds the growth of a unit, by the house rules. */
 export function boundsOf({ apiary, rules, outside, slots }: UnitFacts): GrowthBounds {

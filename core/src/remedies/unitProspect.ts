@@ -17,6 +17,8 @@ export interface GrowthBounds {
   readonly beesPerBrood: number;
   /** Brood that a good queen lays in a day at most, in frames. */
   readonly layingMost: number;
+  /** The same for the queen that lays in it now, as her nest shows it; she grows into the other. */
+  readonly layingNow?: number;
   /** Combs that its boxes hold. */
   readonly slots: number;
 }
@@ -40,7 +42,7 @@ export function unitAfter(
   unit: UnitBees,
   laysFrom: number | null,
   days: number,
-  { cover, beesPerBrood, layingMost, slots }: GrowthBounds,
+  { cover, beesPerBrood, layingMost, layingNow = layingMost, slots }: GrowthBounds,
 ): UnitBees {
   const ages = new Float64Array(DAYS);
   // Brood that is not covered chills or dries.
@@ -56,7 +58,8 @@ export function unitAfter(
     bees = bees * (1 - ADULT_DAILY_LOSS) + hatching * beesPerBrood;
     brood -= hatching;
     const room = Math.min(bees * cover, slots * NEST_SHARE) - brood;
-    const laid = laysFrom !== null && d >= laysFrom ? Math.max(0, Math.min(layingMost, room)) : 0;
+    const most = Math.min(layingMost, layingNow * (1 + GROWS_BY * d));
+    const laid = laysFrom !== null && d >= laysFrom ? Math.max(0, Math.min(most, room)) : 0;
     ages[0] = laid;
     brood += laid;
   }
@@ -68,6 +71,9 @@ export function unitAfter(
     capped: sum(EGG_DAYS + OPEN_DAYS, DAYS),
   };
 }
+
+/** So much of what she lays now a queen lays more each day, when bees and room allow it. Judgement, no source. */
+const GROWS_BY = 0.05;
 
 /** A little more than the rule of thumb lives through a mild spell. */
 const OVER_COVER = 1.15;

@@ -50,6 +50,18 @@ export function makeRouter() {
           lazy: async () => ({ Component: (await import('../features/plan/PlanPage.tsx')).PlanPage }),
         },
         {
+          path: 'weak',
+          lazy: async () => ({ Component: (await import('../features/weak/WeakPage.tsx')).WeakPage }),
+        },
+        {
+          path: 'colonies/:colonyId/act',
+          lazy: async () => ({ Component: (await import('../features/weak/ActPage.tsx')).ActPage }),
+        },
+        {
+          path: 'colonies/:colonyId/act/:actionId',
+          lazy: async () => ({ Component: (await import('../features/weak/ActionPage.tsx')).ActionPage }),
+        },
+        {
           path: 'worksheet',
           lazy: async () => ({
             Component: (await import('../features/worksheet/WorkListPage.tsx')).WorkListPage,

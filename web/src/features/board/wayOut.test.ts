@@ -6,13 +6,17 @@ const colony = { id: 'c1' } as Colony;
 
 describe('what mends a colony', () => {
   it('is a plan for a full nuc and for a honey-bound nest, and none for the rest', () => {
-    expect(wayOut({ colony, reason: 'Nuc is full: hive it up' })).toEqual({
+    expect(wayOut({ colony, lane: 'even', reason: 'Nuc is full: hive it up' })).toEqual({
       verb: 'Hive it up',
       to: '/plan?goal=hiveUp&colony=c1',
     });
-    expect(wayOut({ colony, reason: 'Honey-bound: give her empty comb' })?.to).toBe(
+    expect(wayOut({ colony, lane: 'even', reason: 'Honey-bound: give her empty comb' })?.to).toBe(
       '/plan?goal=relieve&colony=c1',
     );
-    expect(wayOut({ colony, reason: 'Steady' })).toBeUndefined();
+    expect(wayOut({ colony, lane: 'even', reason: 'Steady' })).toBeUndefined();
+    expect(wayOut({ colony, lane: 'weak', reason: 'Needs bees before brood' })).toEqual({
+      verb: 'What to do',
+      to: '/colonies/c1/act',
+    });
   });
 });

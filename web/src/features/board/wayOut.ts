@@ -4,12 +4,17 @@ import type { ColonyState } from '@incremen/core';
 export function wayOut({
   colony,
   reason,
-}: Pick<ColonyState, 'colony' | 'reason'>): { readonly verb: string; readonly to: string } | undefined {
+  lane,
+}: Pick<ColonyState, 'colony' | 'reason' | 'lane'>):
+  { readonly verb: string; readonly to: string } | undefined {
   if (reason.startsWith('Nuc is full')) {
     return { verb: 'Hive it up', to: `/plan?goal=hiveUp&colony=${colony.id}` };
   }
   if (reason.startsWith('Honey-bound')) {
     return { verb: 'Free it', to: `/plan?goal=relieve&colony=${colony.id}` };
+  }
+  if (lane === 'weak' || lane === 'watch' || lane === 'unfit') {
+    return { verb: 'What to do', to: `/colonies/${colony.id}/act` };
   }
   return undefined;
 }

@@ -28,7 +28,7 @@ export function DescentTree({ colony }: { readonly colony: Colony }) {
       <Box overflowX="auto" role="region" aria-label="Line of descent" tabIndex={0} p={1}>
         <Box position="relative" w={`${width}px`} h={`${height}px`}>
           <svg width={width} height={height} aria-hidden="true" style={{ position: 'absolute' }}>
-            {descent.lines.map(({ from, to }) => {
+            {descent.lines.map(({ from, to, how }) => {
               const a = spots.get(from);
               const b = spots.get(to);
               if (!a || !b) return null;
@@ -43,6 +43,7 @@ export function DescentTree({ colony }: { readonly colony: Colony }) {
                   fill="none"
                   stroke="var(--chakra-colors-ink-soft)"
                   strokeWidth={1.8}
+                  {...(how === 'union' && { strokeDasharray: '5 4' })}
                 />
               );
             })}

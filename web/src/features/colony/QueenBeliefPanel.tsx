@@ -2,13 +2,16 @@ import { Box, Heading, Text } from '@chakra-ui/react';
 import { dayInWords, type Colony } from '@incremen/core';
 import {
   nextObservation,
+  queenAction,
   QUEEN_STATE_WORDS,
   QUEEN_STATES,
   queenBeliefOf,
   SIGHT,
   type Reason,
 } from '@incremen/core/queenstate';
+import { yardSeason } from '@incremen/core/remedies';
 import { useMemo } from 'react';
+import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import './belief.css';
 
@@ -21,9 +24,14 @@ const TOLD = 0.03;
 export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }) {
   const apiary = useApiary();
   const today = useToday();
-  const { belief, looks, next } = useMemo(() => {
+  const { belief, looks, next, action } = useMemo(() => {
     const known = queenBeliefOf(apiary, colony, today);
-    return { ...known, next: nextObservation(known.belief.courses, today) };
+    const { lastForWinterBees } = yardSeason(apiary, today);
+    return {
+      ...known,
+      next: nextObservation(known.belief.courses, today),
+      action: queenAction(known.belief, known.before, known.looks, today, lastForWinterBees),
+    };
   }, [apiary, colony, today]);
   const told = QUEEN_STATES.filter((s) => belief.odds[s] >= TOLD).toSorted(
     (a, b) => belief.odds[b] - belief.odds[a],
@@ -57,6 +65,14 @@ export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }
           </li>
         ))}
       </Box>
+      <Text mt={3}>
+        <b>Next: {action.what}.</b> {action.why}{' '}
+        {action.id !== 'leave' && action.id !== 'look' && (
+          <Link className="inline-link" to={`/colonies/${colony.id}/act`}>
+            What can be done
+          </Link>
+        )}
+      </Text>
       <Reasons title="For it" reasons={belief.reasonsFor} />
       <Reasons title="Against it" reasons={belief.reasonsAgainst} />
       {!settled && (

@@ -10,6 +10,7 @@ withoutNetwork();
 afterEach(cleanup);
 
 const { apiary } = demoScenario();
+const campion = Object.values(apiary.colony).find((c) => c.name === 'Campion')?.id ?? '';
 const TODAY = '2026-05-15';
 const section = (title: string) =>
   screen.queryByRole('heading', { level: 2, name: title })?.closest('section');
@@ -33,10 +34,10 @@ describe('follow-ups', () => {
   });
 
   it.each([
-    ['Overdue', windowed('2026-05-01', '2026-05-03', '2026-05-05')],
-    ['Now', windowed('2026-05-14', '2026-05-15', '2026-05-16')],
-    ['Later', windowed('2026-06-01', '2026-06-02', '2026-06-03')],
-  ])('of a look stand under %s by their window', (title, window) => {
+    ['Today', 'Overdue: best Sun 3 May', windowed('2026-05-01', '2026-05-03', '2026-05-05')],
+    ['Today', 'best Fri 15 May', windowed('2026-05-14', '2026-05-15', '2026-05-16')],
+    ['Tue 2 Jun', 'best Tue 2 Jun', windowed('2026-06-01', '2026-06-02', '2026-06-03')],
+  ])('of a look stand under %s, %s', (day, words, window) => {
     renderView(
       <FollowUpsPage />,
       demoStore(
@@ -44,10 +45,9 @@ describe('follow-ups', () => {
         only(() => ({ kind: 'look', window })),
       ),
     );
-    expect(section(title)).toBeTruthy();
-    for (const other of ['Overdue', 'Now', 'Later', 'Hands off now'].filter((t) => t !== title)) {
-      expect(section(other)).toBeFalsy();
-    }
+    const headings = screen.getAllByRole('heading', { level: 2 }).map((h) => h.textContent ?? '');
+    expect(headings.filter((h) => h.startsWith(day))).toHaveLength(1);
+    expect(screen.getByText(new RegExp(`^${words}`))).toBeTruthy();
   });
 
   it('of hands-off days stand apart, and cannot be recorded', () => {
@@ -62,7 +62,7 @@ describe('follow-ups', () => {
         })),
       ),
     );
-    const rest = section('Hands off now');
+    const rest = section('Hands off');
     expect(rest).toBeTruthy();
     expect(within(rest as HTMLElement).queryByRole('link', { name: /^Record/ })).toBeNull();
   });
@@ -82,6 +82,34 @@ describe('follow-ups', () => {
     const lanes = screen.getByRole('region', { name: 'Lanes by colony' });
     const waiting = new Set(openFollowUps(apiary).flatMap((f) => f.colonyIds));
     expect(within(lanes).getAllByRole('link')).toHaveLength(waiting.size);
+  });
+
+  it('show every queen on its way: her dates, and plan B with its day', () => {
+    renderView(<FollowUpsPage />);
+    const coming = screen.getByRole('region', { name: 'Queens on their way' });
+    const [first] = within(coming).getAllByRole('article');
+    expect(within(first as HTMLElement).getByText(/^Decide by /)).toBeTruthy();
+    expect(
+      within(first as HTMLElement)
+        .getByRole('img')
+        .getAttribute('aria-label'),
+    ).toContain('First eggs');
+  });
+
+  it('point out a look that falls into days of rest', () => {
+    renderView(
+      <FollowUpsPage />,
+      demoStore(
+        [],
+        only(() => ({
+          kind: 'look',
+          topic: 'rhythm',
+          colonyIds: [campion],
+          window: windowed('2026-05-26', '2026-05-27', '2026-05-28'),
+        })),
+      ),
+    );
+    expect(screen.getByText(/falls into its days of rest/)).toBeTruthy();
   });
 
   it('say how they come about when there are none', () => {

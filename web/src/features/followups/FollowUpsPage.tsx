@@ -9,13 +9,17 @@ import {
   type FollowUp,
 } from '@incremen/core';
 import { API_PATHS } from '@incremen/contract';
-import { CalendarPlus } from 'lucide-react';
-import { Fragment } from 'react';
+import { CalendarPlus, HeartPulse } from 'lucide-react';
+import { agendaOf } from '@incremen/core/remedies';
+import { Fragment, useMemo } from 'react';
 import { useAppSelector } from '../../app/store.ts';
 import { Link } from 'react-router';
 import { LaneAxis, TimeLane, type LaneScale } from '../../drawing/TimeLane.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
+import { QueensComing } from './QueensComing.tsx';
+import { useLanes } from './useLanes.ts';
+import { Warnings } from './Warnings.tsx';
 
 /** What is due: a list in the order of days, and every colony's lane beside it. */
 export function FollowUpsPage() {
@@ -23,11 +27,20 @@ export function FollowUpsPage() {
   const today = useToday();
   const operationId = useAppSelector((s) => s.mirror.operationId);
   const open = openFollowUps(apiary);
+  const { lanes, clashes, moves } = useLanes();
+  const agenda = useMemo(() => agendaOf(apiary, today), [apiary, today]);
+  const resting = open.filter((f) => f.kind === 'hands-off' && f.window.latest >= today);
+  const yards = Object.keys(apiary.yard).length;
   const scale: LaneScale = { from: addDays(today, -7), days: 49, dayWidth: 17 };
   const colonies = [...new Set(open.flatMap((f) => f.colonyIds))].flatMap((id) => apiary.colony[id] ?? []);
   return (
     <Box>
       <PageHeader title="Follow-ups" aside={`Today is ${dayInWords(today)}`}>
+        <Button asChild variant="outline" bg="sheet" minH="44px">
+          <Link to="/weak">
+            <HeartPulse size={18} aria-hidden /> Weak units
+          </Link>
+        </Button>
         {operationId !== null && (
           <Button asChild variant="outline" bg="sheet" minH="44px">
             <a href={API_PATHS.calendar(operationId)} download>
@@ -36,6 +49,7 @@ export function FollowUpsPage() {
           </Button>
         )}
       </PageHeader>
+      <Warnings moves={moves} clashes={clashes} />
       {open.length === 0 ? (
         <Text maxW="34rem">
           Nothing waits. Work off a split, or record a look, and its look days and hands-off days appear here
@@ -79,35 +93,37 @@ export function FollowUpsPage() {
             templateColumns={{ base: '1fr', md: 'repeat(auto-fit, minmax(290px, 1fr))' }}
             alignItems="start"
           >
-            {groups(open, today).map(([title, list]) => (
-              <Box as="section" key={title} maxW="420px">
+            {agenda.map((a) => (
+              <Box as="section" key={`${a.day}${a.yardId}`} maxW="420px">
                 <Heading as="h2" fontSize="1.15rem" mb={2}>
-                  {title}
+                  {a.day === today ? 'Today' : dayInWords(a.day)}
+                  {yards > 1 && `, ${apiary.yard[a.yardId]?.name ?? ''}`}
                 </Heading>
                 <Box as="ul" listStyleType="none" display="grid" gap={2}>
-                  {list.map((f) => (
+                  {a.followUps.map((f) => (
                     <FollowUpItem key={f.id} followUp={f} apiary={apiary} today={today} />
                   ))}
                 </Box>
               </Box>
             ))}
+            {resting.length > 0 && (
+              <Box as="section" maxW="420px">
+                <Heading as="h2" fontSize="1.15rem" mb={2}>
+                  Hands off
+                </Heading>
+                <Box as="ul" listStyleType="none" display="grid" gap={2}>
+                  {resting.map((f) => (
+                    <FollowUpItem key={f.id} followUp={f} apiary={apiary} today={today} />
+                  ))}
+                </Box>
+              </Box>
+            )}
           </Grid>
         </>
       )}
+      <QueensComing lanes={lanes} />
     </Box>
   );
-}
-
-function groups(open: readonly FollowUp[], today: Day): [string, FollowUp[]][] {
-  const looks = open.filter((f) => f.kind === 'look');
-  const later = (f: FollowUp) => f.window.earliest > today;
-  const sections: [string, FollowUp[]][] = [
-    ['Overdue', looks.filter((f) => f.window.latest < today)],
-    ['Now', looks.filter((f) => !later(f) && f.window.latest >= today)],
-    ['Hands off now', open.filter((f) => f.kind === 'hands-off' && !later(f) && f.window.latest >= today)],
-    ['Later', open.filter((f) => later(f))],
-  ];
-  return sections.filter(([, list]) => list.length > 0);
 }
 
 function FollowUpItem({
@@ -121,6 +137,7 @@ function FollowUpItem({
 }) {
   const isLook = f.kind === 'look';
   const ready = isLook && f.window.earliest <= today;
+  const late = isLook && f.window.latest < today;
   return (
     <Flex
       as="li"
@@ -137,8 +154,8 @@ function FollowUpItem({
       <Box flex="1">
         <Text fontWeight="700">{f.colonyIds.map((c) => apiary.colony[c]?.name).join(' · ')}</Text>
         <Text>{topicInWords(f.topic)}</Text>
-        <Text fontSize="sm" color="inkSoft">
-          {windowInWords(f)}
+        <Text fontSize="sm" color={late ? 'alarm' : 'inkSoft'}>
+          {late ? `Overdue: ${windowInWords(f)}` : windowInWords(f)}
         </Text>
       </Box>
       {isLook && (

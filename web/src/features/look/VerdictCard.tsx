@@ -1,6 +1,7 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import { dayInWords, type JointVerdict, type NextAction, type Verdict } from '@incremen/core';
 import { Eye, Hand, Hammer, type LucideIcon } from 'lucide-react';
+import { Link } from 'react-router';
 
 const CERTAINTY: Readonly<Record<Verdict['certainty'], string>> = {
   proved: 'Proved',
@@ -52,6 +53,11 @@ export function VerdictCard({
                   <Next key={n.what} action={n} />
                 ))}
               </Box>
+              {verdict.next.some((n) => n.kind === 'act') && (
+                <Link className="inline-link" to={`/colonies/${id}/act`}>
+                  What can be done about {names.get(id)}
+                </Link>
+              )}
             </>
           )}
         </Box>

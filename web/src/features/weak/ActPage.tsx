@@ -1,0 +1,126 @@
+import { Box, Button, Heading, Text } from '@chakra-ui/react';
+import { dayInWords, type Colony } from '@incremen/core';
+import { queenAction, queenBeliefOf } from '@incremen/core/queenstate';
+import {
+  isPastLast,
+  planBOf,
+  queenLane,
+  remediesFor,
+  usualHorizon,
+  yardSeason,
+} from '@incremen/core/remedies';
+import { useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { RouteError } from '../../app/RouteError.tsx';
+import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
+import { PageHeader } from '../../ui/PageHeader.tsx';
+import { ProblemList } from '../../ui/ProblemList.tsx';
+import { Causes } from './Causes.tsx';
+import { OutsideChoices } from './OutsideChoices.tsx';
+import { RemedyList } from './RemedyList.tsx';
+import { useOutside } from './useOutside.ts';
+import { watchFor, watchOf } from './watchOf.ts';
+
+/** What to do about one unit: why it is weak, and every remedy by what it leaves on a day. */
+export function ActPage() {
+  const apiary = useApiary();
+  const { colonyId = '' } = useParams();
+  const colony = apiary.colony[colonyId];
+  if (!colony) return <RouteError missing />;
+  if (colony.endedOn !== null) {
+    return (
+      <Box>
+        <PageHeader title={colony.name} />
+        <Text>It ended on {dayInWords(colony.endedOn)}: nothing is to be done.</Text>
+      </Box>
+    );
+  }
+  return <Act key={colony.id} colony={colony} />;
+}
+
+function Act({ colony }: { readonly colony: Colony }) {
+  const apiary = useApiary();
+  const today = useToday();
+  const outside = useOutside();
+  const { coldNights, flow } = outside;
+  const { send, problems } = useSend();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const season = useMemo(() => yardSeason(apiary, today), [apiary, today]);
+  const { next, pastLast, decideBy } = useMemo(() => {
+    const lane = queenLane(apiary, colony, today);
+    const b = lane && planBOf(apiary, lane, today);
+    const { before, looks, belief } = queenBeliefOf(apiary, colony, today);
+    return {
+      next: queenAction(belief, before, looks, today, season.lastForWinterBees),
+      pastLast: lane !== null && b !== null && isPastLast(lane, b, today),
+      decideBy: b?.decideBy ?? null,
+    };
+  }, [apiary, colony, today, season]);
+  // Losses are cut by what is left before winter.
+  const on = chosen ?? (pastLast ? season.frost : usualHorizon({ day: today, season }));
+  const found = useMemo(
+    () => remediesFor(apiary, colony, today, { coldNights, flow }, on),
+    [apiary, colony, today, coldNights, flow, on],
+  );
+  const watch = found.remedies.find((r) => r.id === 'watch');
+  const watched = watchOf(apiary, colony.id);
+  return (
+    <Box maxW="60rem">
+      <PageHeader title={`What to do about ${colony.name}`} aside={found.facts.state.reason}>
+        <Button asChild variant="outline" bg="sheet" minH="44px">
+          <Link to={`/colonies/${colony.id}`}>{colony.name}</Link>
+        </Button>
+        <Button asChild variant="outline" bg="sheet" minH="44px">
+          <Link to="/weak">All weak units</Link>
+        </Button>
+      </PageHeader>
+      <ProblemList problems={problems} />
+      {pastLast && decideBy !== null && (
+        <Text fontSize="1.25rem" fontWeight="700" color="alarm" mb={3}>
+          Past its last date ({dayInWords(decideBy)}) without eggs: cut the loss now.
+        </Text>
+      )}
+      <Heading as="h2" fontSize="1.15rem" mb={1}>
+        Why
+      </Heading>
+      <Causes causes={found.causes} />
+      <Text mt={3} mb={4}>
+        <b>Her state asks for:</b> {next.what}. <span style={{ color: 'inherit' }}>{next.why}</span>
+      </Text>
+      <OutsideChoices outside={outside} today={today} frost={season.frost} on={on} onDay={setChosen} />
+      <Heading as="h2" fontSize="1.15rem" mb={1}>
+        What can be done
+      </Heading>
+      <Text color="inkSoft" mb={3}>
+        Left alone: {(100 * found.left.colonies).toFixed(0)} % that it is a colony with a laying queen on{' '}
+        {dayInWords(on)}
+        {found.left.colonies > 0.05 && `, with about ${found.left.bees.toFixed(1)} frames of bees`}. The rest
+        is compared with that, its partners included. Shares of success are judgement.
+      </Text>
+      <RemedyList
+        colonyId={colony.id}
+        remedies={found.remedies}
+        on={on}
+        watching={watched !== undefined}
+        onWatch={() =>
+          watch && void send({ type: 'fileFollowUp', followUp: watchFor(colony.id, watch, today) })
+        }
+      />
+      <Box as="details" mt={4}>
+        <summary className="remedy-more">Cells</summary>
+        <Box as="ul" listStyleType="none" display="grid" gap={2}>
+          <li>
+            <Link className="inline-link" to={`/colonies/${colony.id}/act/cut-early-cells`}>
+              Day 3: break cells that were capped too early
+            </Link>
+          </li>
+          <li>
+            <Link className="inline-link" to={`/colonies/${colony.id}/act/cut-cells`}>
+              Days 7 to 9: take the emergency cells out around a chosen one
+            </Link>
+          </li>
+        </Box>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,281 @@
+import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
+import { dayInWords, yearOf, type Apiary, type Colony } from '@incremen/core';
+import {
+  ACTION_IDS,
+  allFacts,
+  apiaryAfter,
+  planAction,
+  waysToUnite,
+  workOfAction,
+  type ActionChoice,
+  type ActionId,
+  type ActionPlan,
+  type UnitFacts,
+} from '@incremen/core/remedies';
+import { ArrowRight } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { RouteError } from '../../app/RouteError.tsx';
+import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
+import { HiveDrawing, hiveInWords } from '../../drawing/HiveDrawing.tsx';
+import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
+import { Choice } from '../../ui/Choice.tsx';
+import { PageHeader } from '../../ui/PageHeader.tsx';
+import { ProblemList } from '../../ui/ProblemList.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { Cautions } from '../worksheet/Cautions.tsx';
+import { useOutside } from './useOutside.ts';
+
+/** One remedy worked out: what is chosen, what is done in which order, and when to come back. */
+export function ActionPage() {
+  const apiary = useApiary();
+  const { colonyId = '', actionId = '' } = useParams();
+  const colony = apiary.colony[colonyId];
+  const id = ACTION_IDS.find((a) => a === actionId);
+  if (!colony || !id || colony.endedOn !== null) return <RouteError missing />;
+  return <Action key={`${colony.id} ${id}`} colony={colony} id={id} />;
+}
+
+function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId }) {
+  const apiary = useApiary();
+  const today = useToday();
+  const navigate = useNavigate();
+  const { coldNights, flow } = useOutside();
+  const { send, problems, busy } = useSend();
+  const [choice, setChoice] = useState<ActionChoice>({});
+  const all = useMemo(() => allFacts(apiary, today, { coldNights, flow }), [apiary, today, coldNights, flow]);
+  const facts = all.find((f) => f.colony.id === colony.id);
+  const plan = useMemo(
+    () => (facts ? planAction(id, facts, all, choice, () => crypto.randomUUID()) : null),
+    [id, facts, all, choice],
+  );
+  if (!facts) return <RouteError missing />;
+  if (!plan) {
+    return (
+      <Box>
+        <PageHeader title={colony.name} />
+        <Text mb={4}>
+          This cannot be worked out from what is on record: no healthy colony can give what it needs, or
+          nothing fits its boxes.
+        </Text>
+        <Button asChild>
+          <Link to={`/colonies/${colony.id}/act`}>Other remedies</Link>
+        </Button>
+      </Box>
+    );
+  }
+  async function start(worked: ActionPlan) {
+    const command = workOfAction(apiary, worked, today, () => crypto.randomUUID());
+    const sent = await send(command);
+    if (sent.ok) await navigate(`/worksheet/yard/${command.yardPlan.id}`);
+  }
+  // Worked off on trial, for the picture.
+  const after = apiaryAfter(apiary, workOfAction(apiary, plan, today, () => crypto.randomUUID()).yardPlan);
+  const partner = plan.units.find((u) => u.facts.colony.id !== colony.id);
+  return (
+    <Box>
+      <PageHeader title={plan.name.charAt(0).toUpperCase() + plan.name.slice(1)} aside={dayInWords(today)}>
+        <Button asChild variant="outline" bg="sheet" minH="44px">
+          <Link to={`/colonies/${colony.id}/act`}>Other remedies</Link>
+        </Button>
+        <Button minH="44px" disabled={busy} onClick={() => void start(plan)}>
+          Start the work
+        </Button>
+      </PageHeader>
+      <ProblemList problems={problems} />
+      {id === 'combine' && partner && (
+        <UnionChoices facts={facts} partner={partner.facts} all={all} choice={choice} onChange={setChoice} />
+      )}
+      {id === 'give-queen' && <QueenChoices today={today} choice={choice} onChange={setChoice} />}
+      <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 340px' }} gap={8} alignItems="start">
+        <Box>
+          <Before plan={plan} after={after} />
+          <Heading as="h2" fontSize="1.15rem" mt={5} mb={2}>
+            Step by step
+          </Heading>
+          <Box as="ol" listStyleType="decimal" pl={6} display="grid" gap={3}>
+            {plan.steps.map((s) => (
+              <li key={s.text}>
+                <Text fontWeight="700">{s.text}</Text>
+                {s.detail && <Text color="inkSoft">{s.detail}</Text>}
+              </li>
+            ))}
+          </Box>
+        </Box>
+        <Box display="grid" gap={6}>
+          {plan.looks.length > 0 && (
+            <Box as="section" aria-label="Come back">
+              <Heading as="h2" fontSize="1.15rem" mb={2}>
+                Come back
+              </Heading>
+              {plan.looks.map((l) => (
+                <Box
+                  key={`${l.topic}${l.window.likely}${l.colonyIds.join()}`}
+                  mb={3}
+                  pl={3}
+                  borderLeftWidth="5px"
+                  borderColor={l.kind === 'hands-off' ? 'rest' : 'accent'}
+                >
+                  <Text fontWeight="700">
+                    {l.kind === 'hands-off'
+                      ? `Hands off until ${dayInWords(l.window.latest)}`
+                      : `${dayInWords(l.window.likely)} (${dayInWords(l.window.earliest)} to ${dayInWords(l.window.latest)})`}
+                  </Text>
+                  <Text>{l.expect}</Text>
+                </Box>
+              ))}
+            </Box>
+          )}
+          {plan.kit.length > 0 && (
+            <Box as="section">
+              <Heading as="h2" fontSize="1.15rem" mb={2}>
+                Bring
+              </Heading>
+              {plan.kit.map((k) => (
+                <Text key={k.what}>
+                  {k.count} {k.what}
+                </Text>
+              ))}
+            </Box>
+          )}
+          {plan.cautions.length > 0 && <Cautions cautions={plan.cautions} />}
+        </Box>
+      </Grid>
+    </Box>
+  );
+}
+
+const one = (x: number) => Math.max(0, x).toFixed(1);
+
+/** Every unit before and after: drawn, with its bees and brood. */
+function Before({ plan, after }: { readonly plan: ActionPlan; readonly after: Apiary }) {
+  const apiary = useApiary();
+  const brood = (u: { eggs: number; open: number; capped: number }) => u.eggs + u.open + u.capped;
+  return (
+    <Box as="ul" aria-label="Before and after" listStyleType="none" display="grid" gap={4}>
+      {plan.units.map(({ facts, after: then }) => {
+        const { colony } = facts;
+        const later = after.colony[colony.id];
+        const lives = later !== undefined && later.endedOn === null;
+        return (
+          <Box as="li" key={colony.id} borderBottomWidth="1px" pb={3}>
+            <Flex gap={4} wrap="wrap" align="baseline" mb={2}>
+              <Text fontWeight="700" minW="7em">
+                {colony.name}
+              </Text>
+              <Text>
+                bees {one(facts.unit.bees)} → <b>{one(then.bees)}</b>
+              </Text>
+              <Text>
+                brood {one(brood(facts.unit))} → <b>{one(brood(then))}</b> frames
+              </Text>
+            </Flex>
+            <Flex gap={4} align="flex-end" wrap="wrap">
+              <Picture apiary={apiary} colony={colony} />
+              <ArrowRight size={22} aria-label="becomes" />
+              {lives ? (
+                <Picture apiary={after} colony={later} />
+              ) : (
+                <Text color="inkSoft">no unit of its own</Text>
+              )}
+            </Flex>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
+
+function Picture({ apiary, colony }: { readonly apiary: Apiary; readonly colony: Colony }) {
+  const boxes = drawnBoxesOf(apiary, colony);
+  return (
+    <Box w="196px">
+      <HiveDrawing boxes={boxes} label={hiveInWords(colony.name, boxes)} scale={1} />
+    </Box>
+  );
+}
+
+function UnionChoices({
+  facts,
+  partner,
+  all,
+  choice,
+  onChange,
+}: {
+  readonly facts: UnitFacts;
+  readonly partner: UnitFacts;
+  readonly all: readonly UnitFacts[];
+  readonly choice: ActionChoice;
+  readonly onChange: (choice: ActionChoice) => void;
+}) {
+  const ways = waysToUnite(facts, partner);
+  const how = choice.how === 'direct' && ways.noDirect !== null ? 'paper' : (choice.how ?? ways.usual);
+  const others = all.filter((o) => o.colony.id !== facts.colony.id && !o.sick);
+  return (
+    <Box mb={5}>
+      <Flex gap={5} wrap="wrap" align="flex-end">
+        <Select
+          label="With"
+          fit
+          value={partner.colony.id}
+          options={others.map((o) => [o.colony.id, `with ${o.colony.name}`] as const)}
+          onChange={(partnerId) => onChange({ ...choice, partnerId })}
+        />
+        <Choice
+          label="How"
+          value={how}
+          options={[
+            { id: 'paper', label: 'Over paper' },
+            { id: 'direct', label: 'Comb to comb' },
+          ]}
+          onChange={(h) => onChange({ ...choice, how: h })}
+        />
+        <Choice
+          label="When"
+          value={choice.when ?? 'dusk'}
+          options={[
+            { id: 'dusk', label: 'At dusk' },
+            { id: 'day', label: 'By day' },
+          ]}
+          onChange={(when) => onChange({ ...choice, when })}
+        />
+      </Flex>
+      <Text color="inkSoft" mt={2}>
+        {ways.why} {ways.noDirect ?? ''} At dusk all field bees come along; by day some return to the old
+        stand.
+      </Text>
+    </Box>
+  );
+}
+
+const DOTS = ['white', 'yellow', 'red', 'green', 'blue'] as const;
+
+function QueenChoices({
+  today,
+  choice,
+  onChange,
+}: {
+  readonly today: string;
+  readonly choice: ActionChoice;
+  readonly onChange: (choice: ActionChoice) => void;
+}) {
+  const queen = choice.queen ?? { name: null, birthYear: yearOf(today), dot: null };
+  const years = [0, 1, 2].map((n) => yearOf(today) - n);
+  return (
+    <Flex gap={5} wrap="wrap" align="flex-end" mb={5}>
+      <Select
+        label="Her year"
+        fit
+        value={String(queen.birthYear ?? '')}
+        options={[...years.map((y) => [String(y), `of ${y}`] as const), ['', 'year unknown'] as const]}
+        onChange={(y) => onChange({ ...choice, queen: { ...queen, birthYear: y === '' ? null : Number(y) } })}
+      />
+      <Choice
+        label="Her dot"
+        value={queen.dot ?? 'none'}
+        options={[{ id: 'none', label: 'none' }, ...DOTS.map((d) => ({ id: d, label: d }))]}
+        onChange={(d) => onChange({ ...choice, queen: { ...queen, dot: DOTS.find((x) => x === d) ?? null } })}
+      />
+    </Flex>
+  );
+}

@@ -1,0 +1,60 @@
+import { Flex } from '@chakra-ui/react';
+import { addDays, dayInWords, type Day } from '@incremen/core';
+import { Choice } from '../../ui/Choice.tsx';
+import { Select } from '../../ui/Select.tsx';
+import type { useOutside } from './useOutside.ts';
+
+/** What remedies depend on: nights, flow, and the day on which they are compared. */
+export function OutsideChoices({
+  outside,
+  today,
+  frost,
+  on,
+  onDay,
+}: {
+  readonly outside: ReturnType<typeof useOutside>;
+  readonly today: Day;
+  readonly frost: Day;
+  readonly on: Day;
+  readonly onDay: (day: Day) => void;
+}) {
+  const days = [
+    [addDays(today, 21), 'judged in three weeks'],
+    [addDays(today, 42), 'judged in six weeks'],
+    [addDays(today, 84), 'judged in twelve weeks'],
+    [frost, 'judged before winter'],
+  ] as const;
+  const options = days
+    .filter(([d]) => d <= frost)
+    .map(([d, words]) => [d, `${words}, ${dayInWords(d)}`] as const);
+  const known = options.some(([d]) => d === on);
+  return (
+    <Flex gap={5} wrap="wrap" align="flex-end" mb={5} className="no-print">
+      <Choice
+        label="Nights to come"
+        value={outside.shownNights}
+        options={[
+          { id: 'mild', label: 'Mild' },
+          { id: 'cold', label: 'Cold' },
+        ]}
+        onChange={outside.setNights}
+      />
+      <Choice
+        label="Does nectar come in?"
+        value={outside.shownFlow}
+        options={[
+          { id: 'yes', label: 'Yes' },
+          { id: 'no', label: 'No' },
+        ]}
+        onChange={outside.setFlow}
+      />
+      <Select
+        label="Compared on"
+        fit
+        value={on}
+        options={known ? options : [[on, dayInWords(on)] as const, ...options]}
+        onChange={onDay}
+      />
+    </Flex>
+  );
+}

@@ -1,0 +1,170 @@
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { dayInWords, openFollowUps, type Day } from '@incremen/core';
+import { weakDesk, yardSeason, type WeakDesk } from '@incremen/core/remedies';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
+import { HiveDrawing, hiveInWords } from '../../drawing/HiveDrawing.tsx';
+import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { PageHeader } from '../../ui/PageHeader.tsx';
+import { Causes } from './Causes.tsx';
+import { OutsideChoices } from './OutsideChoices.tsx';
+import { useOutside } from './useOutside.ts';
+import './weak.css';
+
+/** The desk for weak units: which, why, what to do first; the watch list, and nucs that outgrow their boxes. */
+export function WeakPage() {
+  const apiary = useApiary();
+  const today = useToday();
+  const outside = useOutside();
+  const [chosen, setChosen] = useState<Day | null>(null);
+  const season = useMemo(() => yardSeason(apiary, today), [apiary, today]);
+  const coldNights = useDeferredValue(outside.coldNights);
+  const flow = useDeferredValue(outside.flow);
+  const on = useDeferredValue(chosen);
+  const desk = useMemo(
+    () => weakDesk(apiary, today, { coldNights, flow }, on ?? undefined),
+    [apiary, today, coldNights, flow, on],
+  );
+  return (
+    <Box>
+      <PageHeader title="Weak units" aside={titleOf(desk)} />
+      <OutsideChoices
+        outside={outside}
+        today={today}
+        frost={season.frost}
+        on={chosen ?? desk.on}
+        onDay={setChosen}
+      />
+      {desk.units.length === 0 ? (
+        <Text mb={6}>
+          No unit is weak or in doubt by what was counted and seen. Count, and look when looks are due.
+        </Text>
+      ) : (
+        <Box as="ul" aria-label="Weak units" listStyleType="none" display="grid" gap={4} mb={8}>
+          {desk.units.map((u) => (
+            <WeakUnit key={u.facts.colony.id} unit={u} />
+          ))}
+        </Box>
+      )}
+      <Flex gap={10} wrap="wrap" align="flex-start">
+        <Watched today={today} />
+        <Nucs desk={desk} />
+      </Flex>
+    </Box>
+  );
+}
+
+function titleOf({ units }: WeakDesk): string {
+  const past = units.filter((u) => u.pastLast).length;
+  return past > 0 ? `${units.length}, of which ${past} past the last date` : `${units.length} to see to`;
+}
+
+function WeakUnit({ unit }: { readonly unit: WeakDesk['units'][number] }) {
+  const apiary = useApiary();
+  const { facts, causes, remedies, pastLast } = unit;
+  const { colony } = facts;
+  const [best] = remedies.filter((r) => r.blocked === null);
+  const boxes = drawnBoxesOf(apiary, colony);
+  return (
+    <li className="weak-unit">
+      <Box maxW="200px">
+        <HiveDrawing boxes={boxes} label={hiveInWords(colony.name, boxes)} scale={1} />
+      </Box>
+      <Box minW={0}>
+        <Heading as="h2" fontSize="1.3rem">
+          <Link to={`/colonies/${colony.id}`}>{colony.name}</Link>
+        </Heading>
+        {pastLast && (
+          <Text color="alarm" fontWeight="700">
+            Past its last date: cut the loss.
+          </Text>
+        )}
+        <Causes causes={causes} />
+      </Box>
+      <Box maxW="300px">
+        {best && (
+          <>
+            <Text fontSize="sm" color="inkSoft">
+              First choice
+            </Text>
+            <Text fontWeight="700" mb={2}>
+              {best.title}
+            </Text>
+          </>
+        )}
+        <Button asChild minH="44px">
+          <Link to={`/colonies/${colony.id}/act`} aria-label={`What to do about ${colony.name}`}>
+            What to do
+          </Link>
+        </Button>
+      </Box>
+    </li>
+  );
+}
+
+function Watched({ today }: { readonly today: Day }) {
+  const apiary = useApiary();
+  const watches = openFollowUps(apiary).filter((f) => f.topic === 'watch');
+  return (
+    <Box as="section" aria-label="Watch list" maxW="30rem">
+      <Heading as="h2" fontSize="1.15rem" mb={2}>
+        Watch list
+      </Heading>
+      {watches.length === 0 && (
+        <Text color="inkSoft">Nothing is watched. A watch has a test and a date.</Text>
+      )}
+      <Box as="ul" listStyleType="none" display="grid" gap={3}>
+        {watches.map((f) => {
+          const due = f.window.earliest <= today;
+          return (
+            <Box as="li" key={f.id} borderLeftWidth="5px" borderColor={due ? 'alarm' : 'accent'} pl={3}>
+              <Text fontWeight="700">
+                {f.colonyIds.map((c) => apiary.colony[c]?.name).join(' and ')} · {dayInWords(f.window.likely)}
+              </Text>
+              <Text>{f.expect}</Text>
+              <Button
+                asChild
+                size="sm"
+                minH="44px"
+                mt={1}
+                {...(due ? {} : { variant: 'outline' as const, bg: 'sheet' })}
+              >
+                <Link to={`/look/${f.id}`}>{due ? 'Record the look' : 'Open'}</Link>
+              </Button>
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}
+
+function Nucs({ desk }: { readonly desk: WeakDesk }) {
+  return (
+    <Box as="section" aria-label="Nucs" maxW="34rem">
+      <Heading as="h2" fontSize="1.15rem" mb={2}>
+        Nucs
+      </Heading>
+      <Text mb={2}>Reserve: {desk.reserve.words}</Text>
+      <Box as="ul" listStyleType="none" display="grid" gap={2}>
+        {desk.nucs.map(({ facts, window }) => (
+          <Flex as="li" key={facts.colony.id} gap={3} align="center" wrap="wrap">
+            <Box flex="1" minW="240px">
+              <Text fontWeight="700">
+                <Link to={`/colonies/${facts.colony.id}`}>{facts.colony.name}</Link> ·{' '}
+                {window.bees.toFixed(1)} of {facts.slots} combs covered
+              </Text>
+              <Text>{window.words}</Text>
+            </Box>
+            {window.ready === facts.day && facts.day <= window.last && (
+              <Button asChild minH="44px">
+                <Link to={`/plan?goal=hiveUp&colony=${facts.colony.id}`}>Hive it up</Link>
+              </Button>
+            )}
+          </Flex>
+        ))}
+      </Box>
+    </Box>
+  );
+}
