@@ -1,5 +1,5 @@
 import { test as base, expect, type Page } from '@playwright/test';
-import { demoScenario, emptyApiary, toBundle, type Bundle, type Day } from '@incremen/core';
+import { demoScenario, emptyApiary, toBundle, type Apiary, type Bundle, type Day } from '@incremen/core';
 
 /** The demonstration as a file, built once. */
 const demo = (() => {
@@ -78,6 +78,14 @@ export class Records {
     await this.put(file);
   }
 
+  /** A yard made up for one test, on a day that stands still. */
+  async scene(apiary: Apiary, today: Day): Promise<void> {
+    const file = toBundle(apiary, []);
+    const [operation] = demo.records.operation;
+    if (operation) file.records.operation = [{ ...operation, name: 'A yard', fixedToday: today }];
+    await this.put(file);
+  }
+
   /** An operation with nothing in it, as a new user has it. */
   async empty(): Promise<void> {
     const file = toBundle(emptyApiary(), []);
@@ -127,8 +135,11 @@ export const test = base.extend<{ records: Records; quietConsole: void }>({
 /** Answers for every unit before the visit closes, and finishes the work. */
 export async function closeVisit(page: Page): Promise<void> {
   const panel = page.getByRole('region', { name: 'Close the visit' });
-  await expect(panel.getByRole('button', { name: 'Finish' })).toBeDisabled();
-  for (const must of await panel.getByRole('checkbox').all()) await must.check();
+  await expect(panel.getByRole('button', { name: 'Finish' })).toBeVisible();
+  const musts = await panel.getByRole('checkbox').all();
+  // Work that ends its only unit leaves nothing to be closed.
+  await expect(panel.getByRole('button', { name: 'Finish' })).toBeEnabled({ enabled: musts.length === 0 });
+  for (const must of musts) await must.check();
   for (const [what, answer] of [
     ['queen', 'Not looked for'],
     ['feed', 'No need'],

@@ -70,3 +70,16 @@ export async function workedOut(page: Page): Promise<void> {
   await stop.click({ timeout: 5_000 }).catch(() => undefined);
   await expect(stop).toBeHidden({ timeout: 30_000 });
 }
+
+/** What was seen of a colony besides frames, answer by answer, kept. */
+export async function see(
+  page: Page,
+  records: Records,
+  colony: string,
+  answers: readonly (readonly [what: string, answer: string])[],
+): Promise<void> {
+  await page.goto(`/colonies/${await records.colonyId(colony)}/count?by=seen`);
+  for (const [what, answer] of answers) await say(page, colony, what, answer);
+  await page.getByRole('button', { name: 'Save what was seen' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: colony })).toBeVisible();
+}

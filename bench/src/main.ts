@@ -2,7 +2,7 @@ import { apiBench } from './apiBench.ts';
 import { browserBench } from './browserBench.ts';
 import { callOutBench } from './callOutBench.ts';
 import { planBench } from './planBench.ts';
-import { queenBench } from './queenBench.ts';
+import { datingBench, queenBench } from './queenBench.ts';
 import { benchYardPlans } from './yardPlanBench.ts';
 
 // npm run bench: what is claimed of speed, measured on this machine. Numbers of one run only compare with
@@ -10,6 +10,7 @@ import { benchYardPlans } from './yardPlanBench.ts';
 planBench();
 callOutBench();
 queenBench();
+datingBench();
 await benchYardPlans();
 await apiBench();
 await browserBench();

@@ -1,9 +1,63 @@
-import { noEvidence } from '@incremen/core';
+import { demoScenario, noEvidence } from '@incremen/core';
+import { planBOf, queenLane, weakDesk } from '@incremen/core/remedies';
+import { PartYard } from '@incremen/core/testing';
 import { calibration, nextObservation, queenBelief } from '@incremen/core/queenstate';
 import { median, ms, quantile } from './statistics.ts';
 
 const PARTS = 5000;
 const VERDICTS = 200;
+
+/** Colonies whose lanes are dated anew at once. */
+const COLONIES = 150;
+const ROUNDS = 15;
+
+/** How long it takes to date every part of a large operation anew, and to judge every unit of it. */
+export function datingBench(): void {
+  const seed = new PartYard('2026-05-09');
+  seed.see('2026-05-15', {
+    cells: { look: 'found', cells: [{ kind: 'charged', count: 1, larvaAgeDays: 4 }] },
+  });
+  const { part } = seed;
+  const visits = Object.values(seed.apiary.visit).filter((v) => v.colonyId === part.id);
+  const copies = Array.from({ length: COLONIES }, (_, i) => ({ ...part, id: `part-${i}` }));
+  const apiary = {
+    ...seed.apiary,
+    colony: { ...seed.apiary.colony, ...Object.fromEntries(copies.map((c) => [c.id, c])) },
+    visit: {
+      ...seed.apiary.visit,
+      ...Object.fromEntries(
+        copies.flatMap((c) =>
+          visits.map((v, k) => [`${c.id}-${k}`, { ...v, id: `${c.id}-${k}`, colonyId: c.id }]),
+        ),
+      ),
+    },
+  };
+  const lanes: number[] = [];
+  for (let n = 0; n < ROUNDS; n++) {
+    // Another object each time: nothing kept from the round before helps.
+    const fresh = { ...apiary, colony: { ...apiary.colony }, visit: { ...apiary.visit } };
+    const started = performance.now();
+    for (const c of copies) {
+      const lane = queenLane(fresh, c, '2026-05-20', ['2026-05-30', '2026-06-02']);
+      if (lane) planBOf(fresh, lane, '2026-05-20');
+    }
+    lanes.push(performance.now() - started);
+  }
+  console.log(
+    `dating ${COLONIES} parts anew, with plan B: median ${ms(median(lanes))}, p95 ${ms(quantile(lanes, 0.95))} (target 200 ms)`,
+  );
+  const { apiary: yards } = demoScenario();
+  const desks: number[] = [];
+  for (let n = 0; n < ROUNDS; n++) {
+    const fresh = { ...yards, colony: { ...yards.colony } };
+    const started = performance.now();
+    weakDesk(fresh, '2026-05-15', { coldNights: false, flow: false });
+    desks.push(performance.now() - started);
+  }
+  console.log(
+    `desk for weak units of the demonstration (${Object.keys(yards.colony).length} colonies): median ${ms(median(desks))}`,
+  );
+}
 
 /** Whether the chances of queen states come true as often as they say, and how long a verdict takes. */
 export function queenBench(): void {

@@ -77,7 +77,7 @@ function combsForOneBox(facts: UnitFacts, partner: UnitFacts) {
   const coming = guest.frames;
   if (coming.some((f) => hasBrood(f) && f.frame.sizeId !== box.sizeId)) return null;
   const all = [...own, ...coming.filter((f) => f.frame.sizeId === box.sizeId)].toSorted(
-    (a, b) => worth(b) - worth(a),
+    (a, b) => Number(hasBrood(b)) - Number(hasBrood(a)) || worth(b) - worth(a),
   );
   const kept = all.slice(0, slots.length);
   if (all.slice(slots.length).some(hasBrood)) return null;
@@ -182,7 +182,7 @@ function queensOf(
     steps: [
       {
         kind: 'find',
-        text: `Find the queen of ${other.colony.name} and take her out`,
+        text: `Find the queen${other.belief.odds.virgin + other.belief.odds.cells > 0.5 ? ', virgin or cells' : ''} of ${other.colony.name} and take ${other.belief.odds.virgin + other.belief.odds.cells > 0.5 ? 'them' : 'her'} out`,
         detail: `The queen of ${stays.colony.name} stays: she ${layingChance(stays) > layingChance(other) + 0.2 ? 'lays more surely' : 'is younger or lays better'}. Both left together, the better one may be lost. The spare queen can stand by in a nuc.`,
       },
     ],

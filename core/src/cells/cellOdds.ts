@@ -3,6 +3,7 @@ import { queenOf, visitsOf } from '../apiary/views.ts';
 import type { Day } from '../calendar/day.ts';
 import { shareOf } from '../comb/contents.ts';
 import { queenCalendar } from '../followup/windows.ts';
+import type { Evidence } from '../queen/evidence.ts';
 
 /** Parts that raised a queen and parts that failed, as far as the records tell. */
 export interface RaisingResults {
@@ -43,13 +44,21 @@ export function raisingResults(apiary: Apiary, day: Day): RaisingResults {
     const eggsSince = visitsOf(apiary, colony.id).some(
       (v) =>
         v.day >= dates.firstEggs.earliest &&
-        (v.evidence?.eggs.look === 'found' ||
+        (eggsOfQueen(v.evidence) ||
           Object.values(apiary.reading).some((r) => r.visitId === v.id && shareOf(r.body, 'eggs') > 0)),
     );
     if (eggsSince || (queen && queen.mating === 'mated')) raised++;
     else if (colony.endedOn !== null || day > dates.decideBy) failed++;
   }
   return { raised, failed };
+}
+
+/** Eggs that speak for a mated queen: not several on the walls of a cell, and not under domed caps. */
+function eggsOfQueen(seen: Evidence | null): boolean {
+  if (seen?.eggs.look !== 'found') return false;
+  const workers = seen.eggs.perCell === 'several' && seen.eggs.place === 'walls';
+  const drones = seen.cappedBrood.look === 'found' && seen.cappedBrood.cappings === 'domed';
+  return !workers && !drones;
 }
 
 /** Learned from one's own results: the mean of a beta distribution, and its middle eight tenths. */

@@ -6,7 +6,7 @@ import { countCells } from '../queen/evidence.ts';
 import type { PartBefore } from './courses.ts';
 import { nextObservation } from './nextObservation.ts';
 import type { DatedLook, QueenBelief } from './queenOdds.ts';
-import { QUEEN_STATE_WORDS } from './queenStates.ts';
+import { QUEEN_STATE_WORDS, type QueenStateName } from './queenStates.ts';
 
 /** What is to be done next about a queen: an action with a plan of its own, a look, or nothing. */
 export interface QueenAction {
@@ -52,8 +52,8 @@ export function queenAction(
   const n = lostOn === null ? null : daysBetween(lostOn, day);
   const cells = last && last.day === day ? cellsAct(last, n, say) : null;
   if (cells && belief.odds.laying < 0.5) return cells;
-  if (belief.chance < ACT_FROM || unread(last, day)) {
-    if (unread(last, day)) {
+  if (belief.chance < ACT_FROM || unread(last, day, belief)) {
+    if (unread(last, day, belief)) {
       return say('look', 'Read the rest now', 'One box or comb unread can change the answer.');
     }
     const next = nextObservation(belief.courses, day);
@@ -127,8 +127,22 @@ type Say = (id: QueenAction['id'], what: string, why: string, on?: Day) => Queen
 /** Days from a mated queen given to her eggs. */
 const DAYS_TO_EGGS = 7;
 
-const unread = (last: DatedLook | undefined, day: Day): boolean =>
-  last !== undefined && last.day === day && last.seen.framesRead < last.seen.framesTotal;
+/** Combs were left unread today, and what was seen does not settle it. A look that names no combs is taken as whole. */
+const unread = (last: DatedLook | undefined, day: Day, { leading, chance }: QueenBelief): boolean =>
+  last !== undefined &&
+  last.day === day &&
+  last.seen.framesRead > 0 &&
+  last.seen.framesRead < last.seen.framesTotal &&
+  !(SEEN_STATES.has(leading) && chance >= SETTLED);
+
+/** States that are seen by what is there: a comb unread does not undo them. The others rest on what is missing. */
+const SEEN_STATES: ReadonlySet<QueenStateName> = new Set([
+  'laying',
+  'newly-laying',
+  'laying-workers',
+  'drone-layer',
+]);
+const SETTLED = 0.9;
 
 /** Cells that ask for a hand: those capped too early, and those that nobody may touch any more. */
 function cellsAct({ seen }: DatedLook, n: number | null, say: Say): QueenAction | null {

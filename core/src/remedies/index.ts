@@ -27,3 +27,4 @@ export { yardSeason, type YardSeason } from '../season/yardSeason.ts';
 export { hiveUpWindow, nucReserve, type HiveUpWindow, type NucReserve } from './hiveUpWindow.ts';
 export { weakDesk, type WeakDesk } from './weakDesk.ts';
 export { apiaryAfter } from '../actions/apiaryAfter.ts';
+export { comeDownTo, expectedColonies, type StepDown } from './comeDown.ts';

@@ -9,6 +9,8 @@ import { hiveUpWindow, nucReserve, type HiveUpWindow, type NucReserve } from './
 /** Everything that a desk for weak units shows. */
 export interface WeakDesk {
   readonly on: Day;
+  /** Every unit that is alive. */
+  readonly all: readonly UnitFacts[];
   /** Units that need something, those that cannot wait first. */
   readonly units: readonly (Remedies & { readonly pastLast: boolean })[];
   /** Nucs with when they are ready for a full-sized box. */
@@ -47,6 +49,7 @@ export function weakDesk(apiary: Apiary, day: Day, outside: Outside, on?: Day): 
     Number(u.facts.sick) * 4 + Number(u.pastLast) * 2 + Number(u.left.colonies < 0.4);
   return {
     on: horizon,
+    all,
     units: units.toSorted((a, b) => gravity(b) - gravity(a) || a.left.colonies - b.left.colonies),
     nucs: all.flatMap((facts) => {
       const window = hiveUpWindow(facts);

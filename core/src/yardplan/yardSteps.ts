@@ -82,7 +82,8 @@ function stepsInYard(
     steps.push({
       kind: 'prepare',
       text: `Set the box of ${u.slots} on the stand of ${nameOf(u.index)}`,
-      detail: 'The nuc box stands beside it. A warm hour of the day; small entrance.',
+      detail:
+        'The nuc box stands beside it; one that was bought rests there for some hours first. A warm hour of the day; small entrance.',
     });
   }
   const givers = units.filter((u) => u.kind === 'colony' && (seen.after[u.index]?.[AT.touched] ?? 0) > 0);

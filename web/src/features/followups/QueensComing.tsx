@@ -13,7 +13,7 @@ export function QueensComing({ lanes }: { readonly lanes: readonly LaneWithFallb
       <Heading as="h2" fontSize="1.3rem" mb={3}>
         Queens on their way
       </Heading>
-      <Box display="grid" gap={4}>
+      <Box display="grid" gridTemplateColumns="minmax(0, 1fr)" gap={4}>
         {lanes.map((l) => (
           <QueenComing key={l.lane.colonyId} {...l} />
         ))}

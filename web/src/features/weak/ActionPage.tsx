@@ -14,7 +14,7 @@ import {
 } from '@incremen/core/remedies';
 import { ArrowRight } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
 import { HiveDrawing, hiveInWords } from '../../drawing/HiveDrawing.tsx';
@@ -42,7 +42,9 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
   const navigate = useNavigate();
   const { coldNights, flow } = useOutside();
   const { send, problems, busy } = useSend();
-  const [choice, setChoice] = useState<ActionChoice>({});
+  const [params] = useSearchParams();
+  const partnerId = params.get('with');
+  const [choice, setChoice] = useState<ActionChoice>(partnerId ? { partnerId } : {});
   const all = useMemo(() => allFacts(apiary, today, { coldNights, flow }), [apiary, today, coldNights, flow]);
   const facts = all.find((f) => f.colony.id === colony.id);
   const plan = useMemo(

@@ -60,7 +60,12 @@ export function RemedyList({
               </div>
             </Box>
             {r.id === 'watch' ? (
-              <Button minH="44px" variant="outline" bg="sheet" disabled={watching} onClick={onWatch}>
+              <Button
+                minH="44px"
+                {...(i === 0 ? {} : { variant: 'outline' as const, bg: 'sheet' })}
+                disabled={watching}
+                onClick={onWatch}
+              >
                 {watching ? 'On watch' : 'Put on watch'}
               </Button>
             ) : (

@@ -1,12 +1,13 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { dayInWords, openFollowUps, type Day } from '@incremen/core';
-import { weakDesk, yardSeason, type WeakDesk } from '@incremen/core/remedies';
+import { comeDownTo, expectedColonies, weakDesk, yardSeason, type WeakDesk } from '@incremen/core/remedies';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
 import { HiveDrawing, hiveInWords } from '../../drawing/HiveDrawing.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
+import { Stepper } from '../../ui/Stepper.tsx';
 import { Causes } from './Causes.tsx';
 import { OutsideChoices } from './OutsideChoices.tsx';
 import { useOutside } from './useOutside.ts';
@@ -50,6 +51,7 @@ export function WeakPage() {
       <Flex gap={10} wrap="wrap" align="flex-start">
         <Watched today={today} />
         <Nucs desk={desk} />
+        <ComeDown desk={desk} />
       </Flex>
     </Box>
   );
@@ -163,6 +165,40 @@ function Nucs({ desk }: { readonly desk: WeakDesk }) {
               </Button>
             )}
           </Flex>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+/** How many colonies are to be expected, and which to unite when there are too many. */
+function ComeDown({ desk }: { readonly desk: WeakDesk }) {
+  const { all, on } = desk;
+  const [wanted, setWanted] = useState(all.length);
+  const steps = useMemo(() => comeDownTo(all, wanted, on), [all, wanted, on]);
+  return (
+    <Box as="section" aria-label="How many colonies" maxW="34rem">
+      <Heading as="h2" fontSize="1.15rem" mb={2}>
+        How many colonies
+      </Heading>
+      <Text mb={2}>
+        {all.length} units now; about {expectedColonies(all, on).toFixed(0)} colonies with a laying queen and
+        bees enough on {dayInWords(on)} if all are left alone.
+      </Text>
+      <Flex gap={3} align="center" mb={2} className="no-print">
+        <Stepper label="colonies wanted" value={wanted} min={1} max={all.length} onChange={setWanted} />
+        <Text>wanted</Text>
+      </Flex>
+      <Box as="ul" listStyleType="none" display="grid" gap={2}>
+        {steps.map(({ from, union }) => (
+          <li key={from.colony.id}>
+            <Link
+              className="inline-link"
+              to={`/colonies/${from.colony.id}/act/combine?with=${union.partner.colony.id}`}
+            >
+              Unite {from.colony.name} with {union.partner.colony.name}
+            </Link>
+          </li>
         ))}
       </Box>
     </Box>
