@@ -1,9 +1,11 @@
-import type { Apiary, Colony, Visit } from '../apiary/records.ts';
+import { operationOf, type Apiary, type Colony, type Visit } from '../apiary/records.ts';
 import { queenOf, visitsOf } from '../apiary/views.ts';
 import { addDays, type Day } from '../calendar/day.ts';
 import { shareOf } from '../comb/contents.ts';
 import { noEvidence, saysAnything, type Evidence } from '../queen/evidence.ts';
 import type { PartBefore } from './courses.ts';
+import { houseRules } from '../rules/houseRules.ts';
+import type { KeeperLikelihoods } from './keeperLikelihoods.ts';
 import { queenBelief, type DatedLook, type QueenBelief } from './queenOdds.ts';
 
 /** Looks at a colony that was never parted count for so many days; before, it may have been another queen. */
@@ -14,7 +16,14 @@ export function queenBeliefOf(
   apiary: Apiary,
   colony: Colony,
   day: Day,
-): { readonly before: PartBefore; readonly looks: readonly DatedLook[]; readonly belief: QueenBelief } {
+): {
+  readonly before: PartBefore;
+  readonly looks: readonly DatedLook[];
+  readonly belief: QueenBelief;
+  /** The house rules that it rests on. */
+  readonly keeper: KeeperLikelihoods;
+} {
+  const keeper = houseRules(operationOf(apiary).houseRules.changes);
   const { separation } = colony;
   const since = separation?.day ?? addDays(day, -DAYS_BACK);
   const looks = visitsOf(apiary, colony.id)
@@ -31,7 +40,7 @@ export function queenBeliefOf(
     emergence: separation?.emergence ?? null,
     queenHere: chanceOfOldQueen(apiary, colony),
   };
-  return { before, looks, belief: queenBelief(before, looks, day) };
+  return { before, looks, belief: queenBelief(before, looks, day, keeper), keeper };
 }
 
 function chanceOfOldQueen(apiary: Apiary, colony: Colony): number {

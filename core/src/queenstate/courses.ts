@@ -1,5 +1,6 @@
 import { daysBetween, type Day } from '../calendar/day.ts';
 import { emergencyEmergence, type Window } from '../followup/windows.ts';
+import { USUAL_LIKELIHOODS, type KeeperLikelihoods } from './keeperLikelihoods.ts';
 import type { QueenStateName } from './queenStates.ts';
 
 /** Days since the beginning of 2000: thousands of comparisons are made of them. */
@@ -44,12 +45,9 @@ export interface PartBefore {
 }
 
 /**
- * How often each thing happens. Shares of a part that raises its queen are those of practice: seven to nine in ten
- * succeed (common practice, no source); the rest is judgement.
+ * How often each thing happens, besides what the house rules say of raising and mating. Judgement, no source.
  */
 export const COURSE_SHARES = {
-  raisesCells: 0.93,
-  matesOfVirgins: 0.86,
   /** Of those that do not mate: lays drones in the end, stays a virgin, is lost on a flight. */
   dronesOfUnlucky: 0.3,
   staysVirgin: 0.25,
@@ -74,10 +72,16 @@ const WORKERS_LAY_AFTER = 26;
 const PROVED_AFTER = 10;
 
 /** Every course that a part can have taken, with its chance beforehand. */
-export function coursesOf(before: PartBefore, today: Day): Course[] {
+export function coursesOf(
+  before: PartBefore,
+  today: Day,
+  keeper: KeeperLikelihoods = USUAL_LIKELIHOODS,
+): Course[] {
   const { separatedOn } = before;
   const courses =
-    separatedOn === null ? unsplit(dayNumber(today)) : parted(before, dayNumber(separatedOn), separatedOn);
+    separatedOn === null
+      ? unsplit(dayNumber(today))
+      : parted(before, dayNumber(separatedOn), separatedOn, keeper);
   const sum = courses.reduce((s, c) => s + c.prior, 0);
   return courses.map((c) => ({ ...c, prior: c.prior / sum }));
 }
@@ -132,7 +136,12 @@ function stable(id: string, prior: number, state: QueenStateName, by: Layer | nu
   };
 }
 
-function parted({ queenHere, emergence }: PartBefore, lostOn: DayNumber, lostDay: Day): Course[] {
+function parted(
+  { queenHere, emergence }: PartBefore,
+  lostOn: DayNumber,
+  lostDay: Day,
+  { raisesCells, matesOfVirgins }: KeeperLikelihoods,
+): Course[] {
   const s = COURSE_SHARES;
   const here = [
     stable('old-queen', queenHere * (1 - s.notLaying - s.droneLayer), 'laying', 'queen'),
@@ -141,7 +150,7 @@ function parted({ queenHere, emergence }: PartBefore, lostOn: DayNumber, lostDay
   ].map((c) =>
     c.id === 'old-queen-idle' ? { ...c, laying: [{ from: null, to: lostOn, by: 'queen' as const }] } : c,
   );
-  const raises = (1 - queenHere) * s.raisesCells;
+  const raises = (1 - queenHere) * raisesCells;
   const window = emergence ?? emergencyEmergence(lostDay);
   const emergences = [
     { on: dayNumber(window.earliest), share: 0.25 },
@@ -158,7 +167,7 @@ function parted({ queenHere, emergence }: PartBefore, lostOn: DayNumber, lostDay
       return {
         ...base,
         id: `raised ${e.on} eggs ${f.after}`,
-        prior: share * s.matesOfVirgins * f.share,
+        prior: share * matesOfVirgins * f.share,
         laying: [old, { from: eggs, to: null, by: 'queen' }],
         queen: { from: e.on, to: null },
         stateOn: (day) =>
@@ -171,7 +180,7 @@ function parted({ queenHere, emergence }: PartBefore, lostOn: DayNumber, lostDay
                 : 'laying',
       };
     });
-    const unlucky = share * (1 - s.matesOfVirgins);
+    const unlucky = share * (1 - matesOfVirgins);
     const droneEggs = e.on + 24;
     const droneLayer: Course = {
       ...base,
@@ -211,7 +220,7 @@ function parted({ queenHere, emergence }: PartBefore, lostOn: DayNumber, lostDay
   const failed: Course = {
     ...withoutQueen(old, workers),
     id: 'raised none',
-    prior: (1 - queenHere) * (1 - s.raisesCells),
+    prior: (1 - queenHere) * (1 - raisesCells),
     cells: null,
     emerged: null,
     queen: null,

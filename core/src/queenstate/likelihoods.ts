@@ -1,5 +1,6 @@
 import { countCells, type Evidence } from '../queen/evidence.ts';
 import { laidBetween, type Course, type DayNumber } from './courses.ts';
+import { USUAL_LIKELIHOODS, type KeeperLikelihoods } from './keeperLikelihoods.ts';
 import type { QueenStateName } from './queenStates.ts';
 
 /** One thing that a look can say, with the chance that it says so in a course. */
@@ -127,12 +128,16 @@ export const SIGHT: Readonly<Record<string, Readonly<Record<QueenStateName, numb
   },
 };
 
-/** How often what is there is found by one who reads every frame, and how often something is taken for it that is not. */
-const FOUND = { eggs: 0.93, young: 0.85, larvae: 0.97, capped: 0.99, cells: 0.98 } as const;
+/** How often what is there is found by one who reads every frame (eggs and cells: house rules), and how often something is taken for it that is not. */
+const FOUND = { young: 0.85, larvae: 0.97, capped: 0.99 } as const;
 const MISTAKEN = { eggs: 0.015, young: 0.03, larvae: 0.01, capped: 0.02, cells: 0.02 } as const;
 
 /** Everything that a look says, each with its chance in a course. What was not looked for says nothing. */
-export function sayingsOf(seen: Evidence, day: DayNumber): Saying[] {
+export function sayingsOf(
+  seen: Evidence,
+  day: DayNumber,
+  keeper: KeeperLikelihoods = USUAL_LIKELIHOODS,
+): Saying[] {
   const share = seen.framesTotal > 0 ? Math.min(1, seen.framesRead / seen.framesTotal) : 1;
   const say: Saying[] = [];
   const state = (of: string, words: string, was: boolean) => {
@@ -142,7 +147,7 @@ export function sayingsOf(seen: Evidence, day: DayNumber): Saying[] {
   // Brood by its age: eggs are up to 3 days old, larvae to 9, capped brood to 21 (Winston 1987).
   const brood = (
     look: { readonly look: Evidence['eggs']['look'] },
-    kind: keyof typeof FOUND,
+    kind: 'eggs' | keyof typeof FOUND,
     name: string,
     from: number,
     to: number,
@@ -153,7 +158,8 @@ export function sayingsOf(seen: Evidence, day: DayNumber): Saying[] {
       words: found ? `${name} seen` : share < 1 ? `no ${name} on the frames that were read` : `no ${name}`,
       chance: (c) => {
         const there = laidBetween(c, day - to, day - from);
-        const p = there ? FOUND[kind] * (found ? 1 : share) : MISTAKEN[kind];
+        const sure = kind === 'eggs' ? keeper.findsEggs : FOUND[kind];
+        const p = there ? sure * (found ? 1 : share) : MISTAKEN[kind];
         return yes(p, found);
       },
     });
@@ -177,12 +183,12 @@ export function sayingsOf(seen: Evidence, day: DayNumber): Saying[] {
     }
   }
   if (seen.cappedBrood.look === 'found') cappings(seen.cappedBrood, day, say, state);
-  cellsSeen(seen, day, share, say, state);
+  cellsSeen(seen, day, share, say, state, keeper.findsCells);
   if (seen.queen.look !== 'notLooked') {
     const found = seen.queen.look === 'found';
     say.push({
       words: found ? 'a queen seen' : 'no queen seen',
-      chance: (c) => yes((SIGHT['queenSeen']?.[c.stateOn(day)] ?? 0.1) * (found ? 1 : share), found),
+      chance: (c) => yes(queenFound(c.stateOn(day), keeper) * (found ? 1 : share), found),
     });
     if (seen.queen.look === 'found' && seen.queen.build !== 'unsure') {
       state(
@@ -219,6 +225,12 @@ export function sayingsOf(seen: Evidence, day: DayNumber): Saying[] {
     }
   }
   return say;
+}
+
+/** How often a queen is found in a state: the table, for a keeper who finds laying queens better or worse than most. */
+function queenFound(state: QueenStateName, { findsQueen }: KeeperLikelihoods): number {
+  const usual = SIGHT['queenSeen']?.[state] ?? 0.1;
+  return Math.min(0.98, (usual * findsQueen) / USUAL_LIKELIHOODS.findsQueen);
 }
 
 const yes = (p: number, was: boolean) => Math.min(0.995, Math.max(0.005, was ? p : 1 - p));
@@ -265,6 +277,7 @@ function cellsSeen(
   share: number,
   say: Saying[],
   state: (of: string, words: string, was: boolean) => void,
+  findsCells: number,
 ): void {
   if (seen.cells.look === 'notLooked') return;
   const live = countCells(seen, 'charged', 'open', 'capped');
@@ -274,7 +287,7 @@ function cellsSeen(
     chance: (c) => {
       const due = c.cells !== null && day >= c.cells.from + 1 && day <= c.cells.to;
       const p = due
-        ? FOUND.cells * (live > 0 ? 1 : share)
+        ? findsCells * (live > 0 ? 1 : share)
         : (SIGHT['cellsBeside']?.[c.stateOn(day)] ?? MISTAKEN.cells);
       return yes(p, live > 0);
     },

@@ -1,6 +1,7 @@
 import { addDays, type Day } from '../calendar/day.ts';
 import { noEvidence, type Evidence } from '../queen/evidence.ts';
 import { dayNumber, type DayNumber } from './courses.ts';
+import { USUAL_LIKELIHOODS, type KeeperLikelihoods } from './keeperLikelihoods.ts';
 import { sayingsOf } from './likelihoods.ts';
 import { oddsOn, type WeighedCourse } from './queenOdds.ts';
 import { QUEEN_STATES } from './queenStates.ts';
@@ -67,14 +68,18 @@ const DAYS_AHEAD = 30;
  * Which single observation would settle it, and from which day on. Looking too early decides nothing: days are tried one
  * after the other until an answer can be expected to leave little doubt.
  */
-export function nextObservation(courses: readonly WeighedCourse[], from: Day): NextObservation {
+export function nextObservation(
+  courses: readonly WeighedCourse[],
+  from: Day,
+  keeper: KeeperLikelihoods = USUAL_LIKELIHOODS,
+): NextObservation {
   let best: NextObservation = { what: QUESTIONS[0]?.what ?? '', day: from, sure: 0 };
   let bestScore = 0;
   const start = dayNumber(from);
   const alive = courses.filter((c) => c.chance > 1e-4);
   for (let k = 0; k <= DAYS_AHEAD; k++) {
     for (const { what, answers } of QUESTIONS) {
-      const sure = expectedSureness(alive, answers, start + k);
+      const sure = expectedSureness(alive, answers, start + k, keeper);
       const score = sure - WORTH_A_DAY * k;
       // Of two looks that tell the same the earlier and simpler one is asked for.
       if (score > bestScore + 0.01) {
@@ -91,10 +96,11 @@ function expectedSureness(
   courses: readonly WeighedCourse[],
   answers: readonly Partial<Evidence>[],
   day: DayNumber,
+  keeper: KeeperLikelihoods,
 ): number {
   const base = { ...noEvidence(1), framesRead: 1 };
   const told = answers.map((a) => {
-    const sayings = sayingsOf({ ...base, ...a } as Evidence, day);
+    const sayings = sayingsOf({ ...base, ...a } as Evidence, day, keeper);
     return courses.map((c) => c.chance * sayings.reduce((p, s) => p * s.chance(c.course), 1));
   });
   // Answers are the ways in which it may come out: their chances are made to come to one for each course.

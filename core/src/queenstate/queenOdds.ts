@@ -2,6 +2,7 @@ import type { Day } from '../calendar/day.ts';
 import type { Evidence } from '../queen/evidence.ts';
 import { coursesOf, dayNumber, type Course, type DayNumber, type PartBefore } from './courses.ts';
 import { sayingsOf } from './likelihoods.ts';
+import { USUAL_LIKELIHOODS, type KeeperLikelihoods } from './keeperLikelihoods.ts';
 import { QUEEN_STATES, type QueenOdds, type QueenStateName } from './queenStates.ts';
 
 /** One dated look. */
@@ -40,9 +41,14 @@ export interface QueenBelief {
 }
 
 /** Weighs every course by every look. What was not looked for weighs nothing. */
-export function weighCourses(before: PartBefore, looks: readonly DatedLook[], day: Day): WeighedCourse[] {
-  const courses = coursesOf(before, day);
-  const sayings = looks.flatMap((l) => sayingsOf(l.seen, dayNumber(l.day)));
+export function weighCourses(
+  before: PartBefore,
+  looks: readonly DatedLook[],
+  day: Day,
+  keeper: KeeperLikelihoods = USUAL_LIKELIHOODS,
+): WeighedCourse[] {
+  const courses = coursesOf(before, day, keeper);
+  const sayings = looks.flatMap((l) => sayingsOf(l.seen, dayNumber(l.day), keeper));
   const logs = courses.map(
     (c) => Math.log(c.prior) + sayings.reduce((s, say) => s + Math.log(say.chance(c)), 0),
   );
@@ -65,8 +71,13 @@ const TELLING = 1.5;
 const MOST_REASONS = 5;
 
 /** What is to be believed of a queen on a day, and why. */
-export function queenBelief(before: PartBefore, looks: readonly DatedLook[], day: Day): QueenBelief {
-  const courses = weighCourses(before, looks, day);
+export function queenBelief(
+  before: PartBefore,
+  looks: readonly DatedLook[],
+  day: Day,
+  keeper: KeeperLikelihoods = USUAL_LIKELIHOODS,
+): QueenBelief {
+  const courses = weighCourses(before, looks, day, keeper);
   const today = dayNumber(day);
   const odds = oddsOn(courses, today);
   const ranked = QUEEN_STATES.toSorted((a, b) => odds[b] - odds[a]);
@@ -74,7 +85,11 @@ export function queenBelief(before: PartBefore, looks: readonly DatedLook[], day
   const rival = ranked[1] ?? 'laying';
   const reasons = looks
     .flatMap((l) =>
-      sayingsOf(l.seen, dayNumber(l.day)).map((s) => ({ day: l.day, words: s.words, chance: s.chance })),
+      sayingsOf(l.seen, dayNumber(l.day), keeper).map((s) => ({
+        day: l.day,
+        words: s.words,
+        chance: s.chance,
+      })),
     )
     .map(({ chance, ...r }): Reason => ({ ...r, times: timesOf(courses, leading, today, chance) }));
   return {

@@ -29,7 +29,7 @@ export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }
     const { lastForWinterBees } = yardSeason(apiary, today);
     return {
       ...known,
-      next: nextObservation(known.belief.courses, today),
+      next: nextObservation(known.belief.courses, today, known.keeper),
       action: queenAction(known.belief, known.before, known.looks, today, lastForWinterBees),
     };
   }, [apiary, colony, today]);
@@ -89,7 +89,12 @@ export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }
         <summary className="belief-more">How this is reckoned</summary>
         <Text my={1}>
           Eggs are up to 3 days old, larvae to 9, capped brood to 21, a queen emerges 16 days after her egg
-          (Winston 1987). How often the rest is seen in each state is judgement:
+          (Winston 1987). How well you find eggs, cells and queens, and how often queens are raised and mate,
+          are{' '}
+          <Link className="inline-link" to="/rules">
+            house rules
+          </Link>
+          . How often the rest is seen in each state is judgement:
         </Text>
         <Box overflowX="auto" tabIndex={0} role="region" aria-label="How often it is seen">
           <table className="belief-table">
