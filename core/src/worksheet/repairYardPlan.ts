@@ -9,6 +9,7 @@ import type { FramePin, YardPlanRequest } from '../yardplan/request.ts';
 import { YardSearch } from '../yardplan/searchYard.ts';
 import { asFound } from './asFound.ts';
 import { mergeSteps, withReport } from './mergeSteps.ts';
+import { reportOnAction } from './reportOnAction.ts';
 import { TWO_VIRGINS } from './repairPlan.ts';
 import {
   colonyOfFrame,
@@ -40,6 +41,8 @@ export function repairYardPlan(
   const nameOf = (id: string) =>
     plan.body.units.find((u) => u.colonyId === id)?.name ?? apiary.colony[id]?.name ?? 'a colony';
   const words = reportInWords(apiary, report, nameOf);
+  if (plan.body.effects !== undefined)
+    return reportOnAction(apiary, plan, steps, { day, report, words }, newId);
   const reports: KeptReport[] = [...(plan.body.reports ?? []), { day, report, words }];
   const told = reports.map((r) => r.report);
   const found = plan.body.units.reduce(

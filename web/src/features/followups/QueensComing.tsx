@@ -48,11 +48,20 @@ export function QueenComing({ lane, planB, pastLast }: LaneWithFallback) {
                 : `${lane.certain ? 'Eggs' : 'If the old queen is not in it: eggs'} by ${dayInWords(lane.latestEggs)} at the latest.`}
           </Text>
         </Box>
-        <Button asChild minH="44px" {...(pastLast ? {} : { variant: 'outline' as const, bg: 'sheet' })}>
-          <Link to={`/colonies/${lane.colonyId}/act`} aria-label={`What to do about ${lane.name}`}>
-            What to do
-          </Link>
-        </Button>
+        <Flex gap={2} wrap="wrap">
+          {planB.reuniteWith && (
+            <Button asChild minH="44px" variant="outline" bg="sheet">
+              <Link to={`/colonies/${lane.colonyId}/act/combine?with=${planB.reuniteWith.id}`}>
+                Reunite with {planB.reuniteWith.name}
+              </Link>
+            </Button>
+          )}
+          <Button asChild minH="44px" {...(pastLast ? {} : { variant: 'outline' as const, bg: 'sheet' })}>
+            <Link to={`/colonies/${lane.colonyId}/act`} aria-label={`What to do about ${lane.name}`}>
+              What to do
+            </Link>
+          </Button>
+        </Flex>
       </Flex>
       <Box
         overflowX="auto"

@@ -59,25 +59,26 @@ async function open() {
   return { ...view, planId, records, current };
 }
 
-const click = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
-const choose = (name: string) => fireEvent.click(screen.getByRole('radio', { name }));
+// What a tick has changed is drawn a moment later.
+const click = async (name: string | RegExp) => fireEvent.click(await screen.findByRole('button', { name }));
+const choose = async (name: string) => fireEvent.click(await screen.findByRole('radio', { name }));
 
 describe('what was really done', () => {
   it('a frame that stayed: the plan that follows is shown first, then taken over', async () => {
     const { planId, records, current } = await open();
     const planned = current()?.querySelector('p')?.textContent ?? '';
-    click('It went otherwise');
-    const panel = screen.getByRole('region', { name: 'What was really done' });
+    await click('It went otherwise');
+    const panel = await screen.findByRole('region', { name: 'What was really done' });
     expect(within(panel).getAllByRole('button', { pressed: true })).toHaveLength(1);
     expect(screen.getByRole('button', { name: 'So it is: go on with this' })).toHaveProperty(
       'disabled',
       true,
     );
-    choose('It stayed in Tansy');
+    await choose('It stayed in Tansy');
     expect(await screen.findByText('The plan then')).toBeTruthy();
     expect([...document.querySelectorAll('.repair-goes')].map((e) => e.textContent)).toContain(planned);
     expect(records().plan[planId]?.body.reports).toBeUndefined();
-    click('So it is: go on with this');
+    await click('So it is: go on with this');
     await waitFor(() =>
       expect(records().plan[planId]?.body.reports?.[0]?.words).toMatch(/^Tansy, .* stayed$/),
     );
@@ -87,8 +88,8 @@ describe('what was really done', () => {
   it('what cannot be is said with its remedy, and nothing changes', async () => {
     const { records, planId } = await open();
     const before = records().plan[planId];
-    click('It went otherwise');
-    choose('One more unit was made');
+    await click('It went otherwise');
+    await choose('One more unit was made');
     fireEvent.click(screen.getAllByRole('button', { name: 'Frame 1' })[0]!);
     fireEvent.change(screen.getByLabelText('Name of the new unit'), { target: { value: 'Yarrow' } });
     expect(await screen.findByText('There is a colony named Yarrow already.')).toBeTruthy();
@@ -96,7 +97,7 @@ describe('what was really done', () => {
       'disabled',
       true,
     );
-    click('Back to the steps');
+    await click('Back to the steps');
     expect(records().plan[planId]).toBe(before);
   });
 });
@@ -104,11 +105,11 @@ describe('what was really done', () => {
 describe('the end of the day', () => {
   it('rain in a quarter of an hour: after which step to stop', async () => {
     await open();
-    click('Rain or dark?');
-    click('in 15 min');
+    await click('Rain or dark?');
+    await click('in 15 min');
     expect(screen.getByText(/minutes needed, 1[45] left: /)).toBeTruthy();
-    click(/^By \d\d:\d\d/);
-    click('no end');
+    await click(/^By \d\d:\d\d/);
+    await click('no end');
     expect(screen.queryByText(/minutes needed/)).toBeNull();
   });
 });
