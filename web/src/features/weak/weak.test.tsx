@@ -1,0 +1,108 @@
+import 'fake-indexeddb/auto';
+import { demoScenario } from '@incremen/core';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { Route, Routes } from 'react-router';
+import { afterEach, describe, expect, it } from 'vitest';
+import { withoutNetwork } from '../../testing/noNetwork.ts';
+import { demoStore, renderView } from '../../testing/renderView.tsx';
+import { ActionPage } from './ActionPage.tsx';
+import { ActPage } from './ActPage.tsx';
+import { WeakPage } from './WeakPage.tsx';
+
+withoutNetwork();
+afterEach(cleanup);
+
+const { apiary } = demoScenario();
+const id = (name: string) => Object.values(apiary.colony).find((c) => c.name === name)?.id ?? '';
+
+function open(at: string, records = apiary) {
+  return renderView(
+    <Routes>
+      <Route path="/weak" element={<WeakPage />} />
+      <Route path="/colonies/:colonyId/act" element={<ActPage />} />
+      <Route path="/colonies/:colonyId/act/:actionId" element={<ActionPage />} />
+      <Route path="/worksheet/yard/:yardPlanId" element={<p>the work</p>} />
+    </Routes>,
+    demoStore([], records),
+    at,
+  );
+}
+
+describe('the desk for weak units', () => {
+  it('says which unit is weak, why, and what comes first', async () => {
+    open('/weak');
+    const list = await screen.findByRole('list', { name: 'Weak units' });
+    expect(within(list).getByRole('heading', { name: 'Burnet' })).toBeTruthy();
+    expect(within(list).getByRole('list', { name: 'Why it is weak' }).textContent).toContain(
+      'frames of bees',
+    );
+    expect(within(list).getByText('First choice')).toBeTruthy();
+  });
+
+  it('says that none is weak where nothing is', async () => {
+    open('/weak', { ...apiary, colony: {} });
+    expect(await screen.findByText(/^No unit is weak or in doubt/)).toBeTruthy();
+  });
+
+  it('names pairs to unite when fewer colonies are wanted', async () => {
+    open('/weak');
+    const many = await screen.findByRole('region', { name: 'How many colonies' });
+    expect(within(many).queryAllByRole('link')).toHaveLength(0);
+    fireEvent.click(within(many).getByRole('button', { name: 'Less: colonies wanted' }));
+    expect(await within(many).findAllByRole('link', { name: /^Unite / })).toHaveLength(1);
+  });
+});
+
+describe('what to do about a unit', () => {
+  it('puts it on watch with a test and a date', async () => {
+    const { store } = open(`/colonies/${id('Burnet')}/act`);
+    fireEvent.click(await screen.findByRole('button', { name: 'Put on watch' }));
+    await waitFor(() => {
+      const watches = Object.values(store.getState().mirror.apiary.followUp).filter(
+        (f) => f.topic === 'watch',
+      );
+      expect(watches).toMatchObject([{ status: 'open', window: { likely: '2026-05-22' } }]);
+    });
+    expect(await screen.findByRole('button', { name: 'On watch' })).toHaveProperty('disabled', true);
+  });
+
+  it('is another matter on cold nights', async () => {
+    open(`/colonies/${id('Burnet')}/act`);
+    await screen.findByRole('list', { name: 'What can be done' });
+    fireEvent.click(screen.getByRole('radio', { name: 'Cold' }));
+    expect(screen.getByRole('radio', { name: 'Cold' })).toHaveProperty('checked', true);
+    expect(await screen.findByText(/^Not now, and why/)).toBeTruthy();
+  });
+
+  it('a colony that is no more has nothing to be done about it', () => {
+    const ended = { ...apiary.colony[id('Burnet')]!, endedOn: '2026-05-10', hiveId: null };
+    open(`/colonies/${ended.id}/act`, { ...apiary, colony: { ...apiary.colony, [ended.id]: ended } });
+    expect(screen.getByText(/nothing is to be done/)).toBeTruthy();
+  });
+});
+
+describe('an action worked out', () => {
+  it('is drawn before and after, and begun as work', async () => {
+    const { store } = open(`/colonies/${id('Burnet')}/act/combine`);
+    const units = await screen.findByRole('list', { name: 'Before and after' });
+    expect(within(units).getAllByRole('img').length).toBeGreaterThanOrEqual(3);
+    expect(within(units).getByText('no unit of its own')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Start the work' }));
+    expect(await screen.findByText('the work')).toBeTruthy();
+    const plans = Object.values(store.getState().mirror.apiary.yardPlan);
+    expect(plans.some((p) => p.name.startsWith('unite '))).toBe(true);
+  });
+
+  it('a given queen is asked for her year and dot', async () => {
+    open(`/colonies/${id('Burnet')}/act/give-queen`);
+    expect(await screen.findByLabelText('Her year')).toBeTruthy();
+    fireEvent.click(screen.getByRole('radio', { name: 'blue' }));
+    expect(screen.getByRole('radio', { name: 'blue' })).toHaveProperty('checked', true);
+    expect(screen.getByText(/Hang the cage between two brood combs/)).toBeTruthy();
+  });
+
+  it('an action that is none is not found', () => {
+    open(`/colonies/${id('Burnet')}/act/dance`);
+    expect(screen.queryByRole('button', { name: 'Start the work' })).toBeNull();
+  });
+});
