@@ -145,9 +145,10 @@ try {
   await shoot(page, 'follow-ups');
   await look(page);
   await shoot(page, 'verdict');
-  await page.goto('/records');
-  await page.getByRole('heading', { name: 'Journal' }).last().waitFor();
-  await shoot(page, 'records');
+  await colony(page, 'Burnet');
+  await page.goto(`${page.url()}/act`);
+  await page.getByRole('list', { name: 'What can be done' }).waitFor();
+  await shoot(page, 'what-to-do');
   const phone = await open(true);
   await phone.goto('/');
   await phone.getByRole('heading', { level: 1 }).waitFor();
