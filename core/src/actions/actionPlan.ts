@@ -13,7 +13,7 @@ import type { WorkEffect } from './workEffect.ts';
 
 /** What an action is asked for besides the unit: each uses what it needs. */
 export interface ActionChoice {
-  /** The unit that it is united with, or that gives; the best when left out. */
+  /** The unit that it is united with, that changes stands with it, or that takes its stand; the best, or none, when left out. */
   readonly partnerId?: string;
   /** Of a union: over paper, or comb to comb. */
   readonly how?: 'paper' | 'direct';

@@ -118,6 +118,26 @@ describe('actions about one unit', () => {
   });
 });
 
+describe('a dead-out', () => {
+  it('is replaced by a standby unit on its stand; the old stand is free, and nothing is lost', () => {
+    const yard = new WeakYard(NO_NURSES);
+    const standOf = (name: string) => placeOf(yard.apiary, yard.colony(name)).stand?.id;
+    const stand = standOf('Bryony');
+    const dead = yard.colony('Bryony');
+    const all = allFacts(yard.apiary, WEAK_DAY, MILD);
+    const facts = all.find((f) => f.colony.id === dead.id);
+    const plan = facts && planAction('let-go', facts, all, { partnerId: yard.weak.id }, yard.newId);
+    if (!plan) throw new Error('no plan');
+    const command = workOfAction(yard.apiary, plan, WEAK_DAY, yard.newId);
+    yard.run(command);
+    for (const step of command.steps) yard.tick(step.id, WEAK_DAY);
+    expect(standOf('Nettle')).toBe(stand);
+    expect(yard.apiary.colony[dead.id]).toMatchObject({ endedOn: WEAK_DAY, hiveId: null });
+    expect(Object.values(yard.apiary.hive).filter((h) => h.standId === stand)).toHaveLength(1);
+    expect(dueFor(yard, 'Nettle').map((f) => f.topic)).toContain('rhythm');
+  });
+});
+
 describe('a union', () => {
   it('goes comb to comb where one side is queenless, it flows, and brood fits one box', () => {
     const yard = new WeakYard(NO_BROOD);

@@ -64,6 +64,6 @@ export function planAction(
     case 'combine':
       return combine(facts, all, choice);
     case 'let-go':
-      return letGo(facts);
+      return letGo(facts, all, choice.partnerId);
   }
 }

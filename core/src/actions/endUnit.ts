@@ -2,7 +2,7 @@ import { boxesOfColony, readingOf } from '../apiary/views.ts';
 import { shareOf } from '../comb/contents.ts';
 import { giversFor } from '../remedies/partners.ts';
 import type { UnitFacts } from '../remedies/unitFacts.ts';
-import { EMPTY_PLAN, type ActionPlan } from './actionPlan.ts';
+import { EMPTY_PLAN, inAWeek, type ActionPlan } from './actionPlan.ts';
 
 /** Combs and boxes of a unit that ends go to the store. */
 function toStore({ apiary, colony, frames }: UnitFacts) {
@@ -78,18 +78,26 @@ export function shakeOut(facts: UnitFacts, all: readonly UnitFacts[]): ActionPla
   };
 }
 
-/** A unit is closed and its combs are kept. */
-export function letGo(facts: UnitFacts): ActionPlan {
+/**
+ * A unit is closed and its combs are kept. A nuc may take its stand: the field bees that fly to it are the nuc's then.
+ *
+ * @param heirId - the unit that takes the stand
+ */
+export function letGo(facts: UnitFacts, all: readonly UnitFacts[], heirId?: string): ActionPlan {
   const { colony } = facts;
   const { moves, emptiedBoxIds } = toStore(facts);
+  const heir = all.find(
+    (f) => f.colony.id === heirId && f.colony.id !== colony.id && f.yardId === facts.yardId,
+  );
   return {
     ...EMPTY_PLAN,
     moves,
     emptiedBoxIds,
-    name: `end ${colony.name}`,
-    units: [{ facts, after: NOTHING }],
+    name: heir ? `${heir.colony.name} in the place of ${colony.name}` : `end ${colony.name}`,
+    units: [{ facts, after: NOTHING }, ...(heir ? [{ facts: heir, after: heir.unit }] : [])],
     effects: [
       { kind: 'queen-out', colonyId: colony.id },
+      ...(heir ? [{ kind: 'stands-swapped' as const, colonyIds: [colony.id, heir.colony.id] }] : []),
       { kind: 'unit-ends', colonyId: colony.id },
     ],
     steps: [
@@ -104,7 +112,20 @@ export function letGo(facts: UnitFacts): ActionPlan {
         text: 'Take hive and combs home before robbers do',
         detail: 'What is left of its bees joins neighbours. Combs are kept from moths and mice.',
       },
+      ...(heir
+        ? [
+            {
+              kind: 'lift' as const,
+              text: `Set ${heir.colony.name} on its stand, at dusk or before flight`,
+              detail:
+                'Stragglers and field bees of the stand join it. Its own fly to the old place for a day: leave nothing there. Then hive it up on a warm day.',
+            },
+          ]
+        : []),
     ],
+    looks: heir
+      ? [inAWeek(heir, 'It has settled on the new stand: eggs, food, and bees for more room.')]
+      : [],
     cautions: ['Some brood diseases are notifiable; local rules apply.'],
   };
 }

@@ -34,7 +34,11 @@ export function yardLooks(
     const wished = u.rules.some((r) => !r.hard);
     if (isHivedUp(u)) {
       return [
-        look('rhythm', windowAfter(day, 6, 7, 9), 'Eggs beyond the old frames, comb being drawn, food.'),
+        look(
+          'rhythm',
+          windowAfter(day, 6, 7, 9),
+          'Eggs beyond the old frames, comb being drawn, food. Excluder and a super once bees cover eight combs.',
+        ),
       ];
     }
     return wished && (after?.[AT.touched] ?? 0) > 0

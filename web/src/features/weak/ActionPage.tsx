@@ -88,6 +88,22 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
       {id === 'combine' && partner && (
         <UnionChoices facts={facts} partner={partner.facts} all={all} choice={choice} onChange={setChoice} />
       )}
+      {id === 'let-go' && (
+        <Box mb={5}>
+          <Select
+            label="Its stand"
+            fit
+            value={choice.partnerId ?? ''}
+            options={[
+              ['', 'its stand stays empty'] as const,
+              ...all
+                .filter((o) => o.colony.id !== colony.id && o.yardId === facts.yardId && o.slots <= 6)
+                .map((o) => [o.colony.id, `${o.colony.name} takes its stand`] as const),
+            ]}
+            onChange={(heir) => setChoice(heir === '' ? {} : { partnerId: heir })}
+          />
+        </Box>
+      )}
       {id === 'give-queen' && <QueenChoices today={today} choice={choice} onChange={setChoice} />}
       <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 340px' }} gap={8} alignItems="start">
         <Box>
