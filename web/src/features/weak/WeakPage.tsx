@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { dayInWords, openFollowUps, type Day } from '@incremen/core';
 import { comeDownTo, expectedColonies, weakDesk, yardSeason, type WeakDesk } from '@incremen/core/remedies';
 import { useDeferredValue, useMemo, useState } from 'react';
@@ -48,11 +48,15 @@ export function WeakPage() {
           ))}
         </Box>
       )}
-      <Flex gap={10} wrap="wrap" align="flex-start">
+      <Grid
+        gap={{ base: 8, xl: 10 }}
+        templateColumns={{ base: 'minmax(0, 1fr)', lg: 'repeat(3, minmax(0, 1fr))' }}
+        alignItems="start"
+      >
         <Watched today={today} />
         <Nucs desk={desk} />
         <ComeDown desk={desk} />
-      </Flex>
+      </Grid>
     </Box>
   );
 }
@@ -109,7 +113,7 @@ function Watched({ today }: { readonly today: Day }) {
   const apiary = useApiary();
   const watches = openFollowUps(apiary).filter((f) => f.topic === 'watch');
   return (
-    <Box as="section" aria-label="Watch list" maxW="30rem">
+    <Box as="section" aria-label="Watch list">
       <Heading as="h2" fontSize="1.15rem" mb={2}>
         Watch list
       </Heading>
@@ -125,15 +129,16 @@ function Watched({ today }: { readonly today: Day }) {
                 {f.colonyIds.map((c) => apiary.colony[c]?.name).join(' and ')} · {dayInWords(f.window.likely)}
               </Text>
               <Text>{f.expect}</Text>
-              <Button
-                asChild
-                size="sm"
-                minH="44px"
-                mt={1}
-                {...(due ? {} : { variant: 'outline' as const, bg: 'sheet' })}
-              >
-                <Link to={`/look/${f.id}`}>{due ? 'Record the look' : 'Open'}</Link>
-              </Button>
+              <Flex gap={2} mt={1} wrap="wrap">
+                {due && (
+                  <Button asChild size="sm" minH="44px">
+                    <Link to={`/colonies/${f.colonyIds[0]}/count`}>Count</Link>
+                  </Button>
+                )}
+                <Button asChild size="sm" minH="44px" variant="outline" bg="sheet">
+                  <Link to={`/look/${f.id}`}>{due ? 'Record the look' : 'Open'}</Link>
+                </Button>
+              </Flex>
             </Box>
           );
         })}
@@ -144,7 +149,7 @@ function Watched({ today }: { readonly today: Day }) {
 
 function Nucs({ desk }: { readonly desk: WeakDesk }) {
   return (
-    <Box as="section" aria-label="Nucs" maxW="34rem">
+    <Box as="section" aria-label="Nucs">
       <Heading as="h2" fontSize="1.15rem" mb={2}>
         Nucs
       </Heading>
@@ -177,7 +182,7 @@ function ComeDown({ desk }: { readonly desk: WeakDesk }) {
   const [wanted, setWanted] = useState(all.length);
   const steps = useMemo(() => comeDownTo(all, wanted, on), [all, wanted, on]);
   return (
-    <Box as="section" aria-label="How many colonies" maxW="34rem">
+    <Box as="section" aria-label="How many colonies">
       <Heading as="h2" fontSize="1.15rem" mb={2}>
         How many colonies
       </Heading>
@@ -187,7 +192,6 @@ function ComeDown({ desk }: { readonly desk: WeakDesk }) {
       </Text>
       <Flex gap={3} align="center" mb={2} className="no-print">
         <Stepper label="colonies wanted" value={wanted} min={1} max={all.length} onChange={setWanted} />
-        <Text>wanted</Text>
       </Flex>
       <Box as="ul" listStyleType="none" display="grid" gap={2}>
         {steps.map(({ from, union }) => (
