@@ -1,7 +1,7 @@
 import { queenOf } from '../apiary/views.ts';
 import { addDays, yearOf } from '../calendar/day.ts';
 import { windowAfter } from '../followup/windows.ts';
-import { newUnitLooks } from '../followup/newUnitLooks.ts';
+import { newUnitLooks, ripeCellEmergence } from '../followup/newUnitLooks.ts';
 import type { UnitFacts } from '../remedies/unitFacts.ts';
 import type { StepDraft } from '../yardplan/yardSteps.ts';
 import { EMPTY_PLAN, type ActionChoice, type ActionPlan } from './actionPlan.ts';
@@ -71,8 +71,7 @@ export function giveQueen(facts: UnitFacts, choice: ActionChoice, newId: () => s
 /** A ripe cell is given to a unit without a queen. */
 export function giveCell(facts: UnitFacts): ActionPlan {
   const { colony, day, unit } = facts;
-  // Ripe: it opens within two to five days.
-  const emergence = windowAfter(day, 1, 2, 4);
+  const emergence = ripeCellEmergence(day);
   return {
     ...EMPTY_PLAN,
     name: `give ${colony.name} a ripe cell`,

@@ -263,6 +263,47 @@ const CASES: readonly Case[] = [
   },
 ];
 
+/** A part in which one open cell was chosen on the day it was made. */
+function withChosen(d: number, found: NonNullable<Looks[number]>[1]) {
+  const before = {
+    separatedOn: LOST,
+    emergence: { earliest: on(9), likely: on(11), latest: on(12) },
+    queenHere: 0,
+  };
+  const dated = [{ day: on(d), seen: read(found) }];
+  return queenAction(queenBelief(before, dated, on(d)), before, dated, on(d), LAST);
+}
+
+describe('a part with a chosen cell', () => {
+  const both = (capped: number, open: number) => ({
+    eggs: NO,
+    cells: {
+      look: 'found' as const,
+      cells: [
+        ...(capped > 0 ? [{ kind: 'capped' as const, count: capped }] : []),
+        ...(open > 0 ? [{ kind: 'open' as const, count: open }] : []),
+      ],
+    },
+  });
+
+  it('d7, capped, five emergency cells beside it: all five go, its comb is not shaken', () => {
+    const { id, what, why } = withChosen(7, both(1, 5));
+    expect(id).toBe('cut-cells');
+    expect(what).toContain('cut the other 5');
+    expect(why).toContain('every comb but its own');
+  });
+
+  it('d7, none capped: it failed; the best of the others is kept', () => {
+    const { id, what } = withChosen(7, both(0, 4));
+    expect(id).toBe('leave');
+    expect(what).toContain('keep the best of the others');
+  });
+
+  it('d12: nothing is cut by sight any more', () => {
+    expect(withChosen(12, both(3, 0)).id).not.toBe('cut-cells');
+  });
+});
+
 describe('the next thing to do about a queen', () => {
   it.each(CASES)('$name', ({ queenHere, looks, state, action, says, last }) => {
     const found = next(queenHere, looks, 0, last);

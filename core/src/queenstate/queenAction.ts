@@ -50,7 +50,7 @@ export function queenAction(
   }
   const lostOn = before.separatedOn;
   const n = lostOn === null ? null : daysBetween(lostOn, day);
-  const cells = last && last.day === day ? cellsAct(last, n, say) : null;
+  const cells = last && last.day === day ? cellsAct(last, n, before.emergence !== null, say) : null;
   if (cells && belief.odds.laying < 0.5) return cells;
   if (belief.chance < ACT_FROM || unread(last, day, belief)) {
     if (unread(last, day, belief)) {
@@ -145,7 +145,7 @@ const SEEN_STATES: ReadonlySet<QueenStateName> = new Set([
 const SETTLED = 0.9;
 
 /** Cells that ask for a hand: those capped too early, and those that nobody may touch any more. */
-function cellsAct({ seen }: DatedLook, n: number | null, say: Say): QueenAction | null {
+function cellsAct({ seen }: DatedLook, n: number | null, chosen: boolean, say: Say): QueenAction | null {
   if (n === null) return null;
   const capped = countCells(seen, 'capped');
   const open = countCells(seen, 'open', 'charged');
@@ -162,6 +162,20 @@ function cellsAct({ seen }: DatedLook, n: number | null, say: Say): QueenAction 
       'Cut nothing: a virgin may be loose',
       'One cell is open. Listen, look for casts, leave it shut until eggs are due.',
     );
+  }
+  // One cell was chosen when the part was made: on days 7 to 9 no more can be made, and none is out.
+  if (chosen && n >= 7 && n <= 9 && capped + open > 1) {
+    return capped > 0
+      ? say(
+          'cut-cells',
+          `The chosen cell is capped: cut the other ${capped + open - 1}`,
+          'Shake every comb but its own; no larva is young enough for another.',
+        )
+      : say(
+          'leave',
+          'The chosen cell failed: keep the best of the others, cut none',
+          'Taking the others out presumes that the chosen one lives; eggs of hers are too old now.',
+        );
   }
   return null;
 }

@@ -44,7 +44,7 @@ export const boostBrood: RemedyMaker = (facts, all, on) => {
     blocked: !gift
       ? 'No healthy colony can spare a comb of the same size.'
       : broodOf(after) > covered + 0.25
-        ? `Bees ${inWords(unit.bees)}, brood ${inWords(broodOf(unit))}: one more comb makes ${inWords(broodOf(after))} on ${inWords(unit.bees)}, and ${facts.outside.coldNights ? 'cold nights are to come' : 'they cover it not'}. Bees first.`
+        ? `Bees ${inWords(unit.bees)}, brood ${inWords(broodOf(unit))}: one more comb makes ${inWords(broodOf(after))} on ${inWords(unit.bees)}, and ${facts.outside.coldNights ? 'cold nights are to come' : 'they do not cover it'}. Bees first.`
         : doomed(facts) > 0.5
           ? 'Settle its queen first: without one, brood given now only ages with it.'
           : null,
