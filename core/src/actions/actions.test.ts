@@ -179,3 +179,94 @@ describe('a union', () => {
     expect(Math.max(...brood) - Math.min(...brood)).toBeLessThan(8);
   });
 });
+
+describe('units behind a partition', () => {
+  /** Two units in one box of ten, five combs each. */
+  function partitioned() {
+    const yard = new WeakYard(NO_NURSES);
+    const [a, b, hiveId] = [yard.newId(), yard.newId(), yard.newId()];
+    yard.run({
+      type: 'addHives',
+      yardId: yard.yardId,
+      day: '2026-05-01',
+      hives: [
+        {
+          hiveId,
+          standId: yard.newId(),
+          colonyId: a,
+          name: 'Left',
+          boxes: [
+            {
+              id: yard.newId(),
+              sizeId: 'langstroth-deep',
+              slots: 10,
+              role: 'brood',
+              frames: Array.from({ length: 10 }, (_, i) => ({
+                id: yard.newId(),
+                slot: i + 1,
+                blank: 'drawn' as const,
+                combYear: null,
+              })),
+            },
+          ],
+          besides: [{ colonyId: b, name: 'Right' }],
+        },
+      ],
+    });
+    for (const id of [a, b]) {
+      const colony = yard.apiary.colony[id]!;
+      yard.run({
+        type: 'recordCount',
+        visitId: yard.newId(),
+        colonyId: id,
+        day: '2026-05-15',
+        note: '',
+        readings: framesOfColony(yard.apiary, colony).map((p, i) => ({
+          id: yard.newId(),
+          frameId: p.frame.id,
+          body: FULL_OF_BROOD[i % 5] as never,
+        })),
+      });
+      yard.look(colony, { eggs: eggs() });
+    }
+    return { yard, a, b, hiveId };
+  }
+
+  const act = (yard: WeakYard, colonyId: string, id: ActionId, choice: ActionChoice) => {
+    const all = allFacts(yard.apiary, WEAK_DAY, MILD);
+    const facts = all.find((f) => f.colony.id === colonyId);
+    const plan = facts && planAction(id, facts, all, choice, yard.newId);
+    if (!plan) return null;
+    const command = workOfAction(yard.apiary, plan, WEAK_DAY, yard.newId);
+    yard.run(command);
+    for (const step of command.steps) yard.tick(step.id, WEAK_DAY);
+    return plan;
+  };
+
+  it('unite where they are: the hive keeps its stand and every comb', () => {
+    const { yard, a, b, hiveId } = partitioned();
+    const stand = yard.apiary.hive[hiveId]?.standId;
+    const plan = act(yard, a, 'combine', { partnerId: b });
+    expect(plan?.steps.map((s) => s.text).join(' ')).toContain('Draw the partition');
+    const living = [a, b].filter((id) => yard.apiary.colony[id]?.endedOn === null);
+    expect(living).toHaveLength(1);
+    expect(framesOfColony(yard.apiary, yard.apiary.colony[living[0]!]!)).toHaveLength(10);
+    expect(yard.apiary.hive[hiveId]?.standId).toBe(stand);
+    expect(stand).not.toBeNull();
+  });
+
+  it('one that ends leaves its side free and the other where it is', () => {
+    const { yard, a, b, hiveId } = partitioned();
+    act(yard, a, 'let-go', {});
+    expect(yard.apiary.colony[a]?.endedOn).toBe(WEAK_DAY);
+    expect(framesOfColony(yard.apiary, yard.apiary.colony[b]!)).toHaveLength(5);
+    expect(yard.apiary.hive[hiveId]?.standId).not.toBeNull();
+    const [box] = Object.values(yard.apiary.box).filter((x) => x.hiveId === hiveId);
+    expect(box?.chambers.map((c) => c.colonyId).toSorted()).toEqual([b, null].toSorted());
+  });
+
+  it('goes to another hive comb to comb only: the box that it shares stays', () => {
+    const { yard, a } = partitioned();
+    expect(act(yard, a, 'combine', { partnerId: yard.colony('Rowan').id, how: 'paper' })).toBeNull();
+  });
+});

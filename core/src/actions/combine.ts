@@ -38,7 +38,11 @@ export interface UnionWays {
 export function waysToUnite(facts: UnitFacts, partner: UnitFacts): UnionWays {
   const fits = combsForOneBox(facts, partner);
   const queenless = Math.min(layingChance(facts), layingChance(partner)) < QUEENLESS;
-  const noDirect = fits === null ? 'Combs with brood do not all fit one box, or are of another size.' : null;
+  const noDirect = sameHive(facts, partner)
+    ? 'They live in one hive: the partition gives way to paper, and every comb stays.'
+    : fits === null
+      ? 'Combs with brood do not all fit one box, or are of another size.'
+      : null;
   if (noDirect === null && queenless && facts.outside.flow) {
     return {
       usual: 'direct',
@@ -54,6 +58,15 @@ export function waysToUnite(facts: UnitFacts, partner: UnitFacts): UnionWays {
     noDirect,
   };
 }
+
+/** They are parted by no more than a partition. */
+const sameHive = (a: UnitFacts, b: UnitFacts) => a.colony.hiveId === b.colony.hiveId;
+
+/** Boxes that a unit shares with others stay where they are: only its combs can go. */
+const sharesBoxes = ({ apiary, colony }: UnitFacts) =>
+  boxesOfColony(apiary, colony).some((b) =>
+    b.chambers.some((c) => c.colonyId !== null && c.colonyId !== colony.id),
+  );
 
 /** The hive that stays where it is: the larger one, or that of the better queen when they are alike. */
 function hostOf(facts: UnitFacts, partner: UnitFacts): UnitFacts {
@@ -98,11 +111,14 @@ export function combine(
   const union = chosen ? unionOf(facts, chosen, horizon) : bestUnion(facts, all, horizon);
   if (!union) return null;
   const { partner } = union;
+  const together = sameHive(facts, partner);
   const host = hostOf(facts, partner);
   const guest = host === facts ? partner : facts;
   const ways = waysToUnite(facts, partner);
   const how = choice.how === 'direct' && ways.noDirect !== null ? 'paper' : (choice.how ?? ways.usual);
   const when = choice.when ?? 'dusk';
+  // Behind a partition with a third unit: its box cannot be set on another hive.
+  if (how === 'paper' && !together && sharesBoxes(guest)) return null;
   const queen = queensOf(host, guest, union.queenOf);
   const direct = how === 'direct' ? combsForOneBox(facts, partner) : null;
   const laid = direct ? layDirect(direct) : { moves: [], detail: '' };
@@ -128,12 +144,18 @@ export function combine(
             laid.detail,
             when,
           )
-        : paperSteps(host, guest, when)),
-      {
-        kind: 'check',
-        text: `Nothing is left on the old stand of ${guest.colony.name}`,
-        detail: 'A box there would collect its field bees.',
-      },
+        : together
+          ? partitionSteps(host)
+          : paperSteps(host, guest, when)),
+      ...(together
+        ? []
+        : [
+            {
+              kind: 'check' as const,
+              text: `Nothing is left on the old stand of ${guest.colony.name}`,
+              detail: 'A box there would collect its field bees.',
+            },
+          ]),
       {
         kind: 'close',
         text: `Close ${host.colony.name}; entrance to a finger’s width`,
@@ -187,6 +209,21 @@ function queensOf(
       },
     ],
   };
+}
+
+function partitionSteps(host: UnitFacts): StepDraft[] {
+  return [
+    {
+      kind: 'open',
+      text: `Open the hive of ${host.colony.name}, both sides`,
+      detail: 'At dusk, little smoke.',
+    },
+    {
+      kind: 'move',
+      text: 'Draw the partition; hang a sheet of paper with a few slits in its place',
+      detail: 'They meet through it in two or three days. One entrance is shut then.',
+    },
+  ];
 }
 
 function paperSteps(host: UnitFacts, guest: UnitFacts, when: 'dusk' | 'day'): StepDraft[] {

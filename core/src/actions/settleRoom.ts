@@ -11,7 +11,9 @@ export function swapStands(
   partnerId?: string,
 ): ActionPlan | null {
   const { colony, unit, yardId } = facts;
-  const givers = giversFor(facts, all).filter((g) => g.yardId === yardId && layingChance(g) > 0.75);
+  const givers = giversFor(facts, all).filter(
+    (g) => g.yardId === yardId && g.colony.hiveId !== colony.hiveId && layingChance(g) > 0.75,
+  );
   const strong = givers.find((g) => g.colony.id === partnerId) ?? givers[0];
   if (!strong) return null;
   const shift = Math.max(0, (strong.unit.bees - unit.bees) / 3);

@@ -81,7 +81,11 @@ const FIELD_SHARE = 0.33;
 
 export const swapStands: RemedyMaker = (facts, all, on) => {
   const [strong] = giversFor(facts, all).filter(
-    (g) => g.yardId === facts.yardId && g.unit.bees > facts.unit.bees + 3 && layingChance(g) > 0.75,
+    (g) =>
+      g.yardId === facts.yardId &&
+      g.colony.hiveId !== facts.colony.hiveId &&
+      g.unit.bees > facts.unit.bees + 3 &&
+      layingChance(g) > 0.75,
   );
   const shift = strong ? (strong.unit.bees - facts.unit.bees) * FIELD_SHARE : 0;
   const after: UnitBees = { ...facts.unit, bees: facts.unit.bees + shift };

@@ -51,12 +51,8 @@ function unite(draft: Draft, plan: YardPlan, day: Day, path: Path): void {
     const from = draft.need('colony', fromId, path);
     const into = draft.need('colony', intoId, path);
     if (!from || !into || from.hiveId === null || into.hiveId === null) continue;
-    const top = boxesOfHive(draft.apiary, into.hiveId).length;
-    boxesOfHive(draft.apiary, from.hiveId).forEach((box, i) => {
-      draft.put('box', { ...box, hiveId: into.hiveId, position: top + i, chambers: wholeOf(box, intoId) });
-    });
-    const hive = draft.get('hive', from.hiveId);
-    if (hive) draft.put('hive', { ...hive, standId: null });
+    if (from.hiveId === into.hiveId) takePartitionOut(draft, into.hiveId, fromId, intoId);
+    else setOnTop(draft, from.hiveId, into.hiveId, fromId, intoId);
     draft.put('colony', { ...from, endedOn: day, hiveId: null });
     const queen = queenOf(draft.apiary, fromId);
     if (queen) draft.put('queen', { ...queen, whereabouts: { known: 'gone' } });
@@ -66,6 +62,40 @@ function unite(draft: Draft, plan: YardPlan, day: Day, path: Path): void {
       }
     }
   }
+}
+
+/** Both live in one hive: what was the one's side is the other's now. */
+function takePartitionOut(draft: Draft, hiveId: string, fromId: string, intoId: string): void {
+  for (const box of boxesOfHive(draft.apiary, hiveId)) {
+    draft.put('box', {
+      ...box,
+      chambers: box.chambers.map((c) => (c.colonyId === fromId ? { ...c, colonyId: intoId } : c)),
+    });
+  }
+}
+
+/** The boxes that are the one's alone go on top of the other; its hive leaves the stand unless others live in it. */
+function setOnTop(
+  draft: Draft,
+  fromHiveId: string,
+  intoHiveId: string,
+  fromId: string,
+  intoId: string,
+): void {
+  const top = boxesOfHive(draft.apiary, intoHiveId).length;
+  const own = boxesOfHive(draft.apiary, fromHiveId).filter((b) =>
+    b.chambers.every((c) => c.colonyId === fromId || c.colonyId === null),
+  );
+  own.forEach((box, i) => {
+    draft.put('box', { ...box, hiveId: intoHiveId, position: top + i, chambers: wholeOf(box, intoId) });
+  });
+  const rest = boxesOfHive(draft.apiary, fromHiveId);
+  rest.forEach((box, position) => {
+    const chambers = box.chambers.map((c) => (c.colonyId === fromId ? { ...c, colonyId: null } : c));
+    draft.put('box', { ...box, position, chambers });
+  });
+  const hive = draft.get('hive', fromHiveId);
+  if (hive && rest.length === 0) draft.put('hive', { ...hive, standId: null });
 }
 
 const wholeOf = (box: Pick<Box, 'slots'>, colonyId: string | null) => [
