@@ -262,7 +262,7 @@ describe('units behind a partition', () => {
     expect(framesOfColony(yard.apiary, yard.apiary.colony[b]!)).toHaveLength(5);
     expect(yard.apiary.hive[hiveId]?.standId).not.toBeNull();
     const [box] = Object.values(yard.apiary.box).filter((x) => x.hiveId === hiveId);
-    expect(box?.chambers.map((c) => c.colonyId).toSorted()).toEqual([b, null].toSorted());
+    expect(new Set(box?.chambers.map((c) => c.colonyId))).toEqual(new Set([b, null]));
   });
 
   it('goes to another hive comb to comb only: the box that it shares stays', () => {
