@@ -36,6 +36,7 @@ function aboutQueen(
 const LAYS = 'A queen most likely lays: nothing is to be given.';
 const KILLED = 'Laying workers kill a queen that is put straight in, and tear cells.';
 
+/** A queen who is there and does not lay gets empty comb near her. */
 export const freeQueen = aboutQueen(
   'free-queen',
   'free-queen',
@@ -49,6 +50,7 @@ export const freeQueen = aboutQueen(
   }),
 );
 
+/** A comb with eggs tells whether a queen is there, and buys time. */
 export const testFrame = aboutQueen(
   'test-frame',
   'test-frame',
@@ -72,6 +74,7 @@ export const testFrame = aboutQueen(
   },
 );
 
+/** A ripe cell, while there is season enough for her to lay. */
 export const giveCell = aboutQueen('give-cell', 'give-cell', 'Give it a ripe cell', (facts) => {
   const { belief, season, day } = facts;
   // A cell needs two to four weeks until eggs.
@@ -89,6 +92,7 @@ export const giveCell = aboutQueen('give-cell', 'give-cell', 'Give it a ripe cel
   };
 });
 
+/** A mated queen, where none lays. */
 export const giveQueen = aboutQueen('give-queen', 'give-queen', 'Give it a mated queen', (facts) => {
   const { belief } = facts;
   const old = belief.odds['drone-layer'] + belief.odds['not-laying'] + belief.odds.virgin > 0.4;
@@ -98,6 +102,7 @@ export const giveQueen = aboutQueen('give-queen', 'give-queen', 'Give it a mated
   };
 });
 
+/** A unit past help is given up, its bees to neighbours. */
 export const shakeOut: RemedyMaker = (facts, all, on) => {
   const [strong] = giversFor(facts, all).filter((g) => g.yardId === facts.yardId);
   const more = facts.unit.bees * BEGGED_IN;
@@ -123,6 +128,7 @@ export const shakeOut: RemedyMaker = (facts, all, on) => {
 /** Of bees that are shaken out so many find another hive. Judgement, no source. */
 const BEGGED_IN = 0.6;
 
+/** Two units become one, under the better queen. */
 export const combine: RemedyMaker = (facts, all, on) => {
   const union = bestUnion(facts, all, on);
   const workers = facts.belief.odds['laying-workers'] > 0.5;
@@ -143,6 +149,7 @@ export const combine: RemedyMaker = (facts, all, on) => {
   };
 };
 
+/** A unit is ended and its combs are kept. */
 export const letGo: RemedyMaker = (facts) => ({
   id: 'let-go',
   title: 'Let it go: end it and keep its combs',

@@ -7,6 +7,7 @@ import { broodSizeOf, inWords, type RemedyMaker } from './remedyDraft.ts';
 import { boundsOf, layingChance, type UnitFacts } from './unitFacts.ts';
 import { broodOf, type UnitBees } from './unitProspect.ts';
 
+/** Nothing is done for a week, with a test that decides then. */
 export const watch: RemedyMaker = (facts, _, on) => {
   const { unit, day, belief } = facts;
   const chance = outcomesOf(belief.odds, 'leave').reduce((s, o) => s + o.weight * o.chance, 0);
@@ -29,6 +30,7 @@ const LEAST_HOPE = 0.25;
 const doomed = ({ belief: { odds } }: UnitFacts) =>
   odds.hopeless + odds['laying-workers'] + odds['drone-layer'];
 
+/** A comb of capped brood of a giver, as far as bees cover it. */
 export const boostBrood: RemedyMaker = (facts, all, on) => {
   const { unit } = facts;
   const gift = cappedGift(facts, all, broodSizeOf(facts));
@@ -54,6 +56,7 @@ export const boostBrood: RemedyMaker = (facts, all, on) => {
   };
 };
 
+/** Nurse bees of a giver: no brood to chill. */
 export const boostNurses: RemedyMaker = (facts, all, on) => {
   const { unit } = facts;
   const gift = nurseGift(facts, all);
@@ -79,6 +82,7 @@ export const boostNurses: RemedyMaker = (facts, all, on) => {
 /** Field bees of a colony in a flow, as a share (common practice, no source). */
 const FIELD_SHARE = 0.33;
 
+/** Field bees of a strong hive, by its stand. */
 export const swapStands: RemedyMaker = (facts, all, on) => {
   const [strong] = giversFor(facts, all).filter(
     (g) =>
@@ -113,6 +117,7 @@ export const swapStands: RemedyMaker = (facts, all, on) => {
 /** Warmth that a fitting box saves, as brood covered more by each frame of bees. Judgement, no source. */
 const SAVED_BY_SHRINKING = 0.1;
 
+/** Less room, kept warmer. */
 export const shrink: RemedyMaker = (facts, _, on) => {
   const { unit, slots } = facts;
   const roomy = slots > 5 && unit.bees * 1.6 < slots;
