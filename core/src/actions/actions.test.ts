@@ -118,6 +118,18 @@ describe('actions about one unit', () => {
   });
 });
 
+describe('disease', () => {
+  it('nothing goes into or out of a unit that may be sick, nor to a sick partner; it can only be ended', () => {
+    const yard = new WeakYard(NO_NURSES);
+    yard.look(yard.weak, { diseaseSigns: { look: 'found', signs: ['ropy'] } });
+    for (const id of ACTION_IDS.filter((a) => a !== 'let-go')) expect(planned(yard, id)).toBeNull();
+    expect(planned(yard, 'let-go')).not.toBeNull();
+    const healthy = new WeakYard(NO_NURSES);
+    healthy.look(healthy.colony('Rowan'), { diseaseSigns: { look: 'found', signs: ['smell'] } });
+    expect(planned(healthy, 'combine', { partnerId: healthy.colony('Rowan').id })).toBeNull();
+  });
+});
+
 describe('a dead-out', () => {
   it('is replaced by a standby unit on its stand; the old stand is free, and nothing is lost', () => {
     const yard = new WeakYard(NO_NURSES);

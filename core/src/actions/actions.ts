@@ -29,7 +29,7 @@ export type ActionId = (typeof ACTION_IDS)[number];
  * Works an action out for a unit.
  *
  * @param all - every unit of the operation, for givers and partners
- * @returns null where it cannot be done: nobody can give, or nothing fits
+ * @returns null where it cannot be done: nobody can give, nothing fits, or the unit or its partner may be sick
  */
 export function planAction(
   id: ActionId,
@@ -38,6 +38,8 @@ export function planAction(
   choice: ActionChoice,
   newId: () => string,
 ): ActionPlan | null {
+  const partner = all.find((f) => f.colony.id === choice.partnerId);
+  if ((facts.sick && id !== 'let-go') || partner?.sick) return null;
   switch (id) {
     case 'boost-brood':
       return boostBrood(facts, all);

@@ -57,8 +57,9 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
       <Box>
         <PageHeader title={colony.name} />
         <Text mb={4}>
-          This cannot be worked out from what is on record: no healthy colony can give what it needs, or
-          nothing fits its boxes.
+          {facts.sick
+            ? 'Signs of disease were seen in it: nothing goes in or out, and it is combined with nobody. Have it examined.'
+            : 'This cannot be worked out from what is on record: no healthy colony can give what it needs, nothing fits its boxes, or its partner may be sick.'}
         </Text>
         <Button asChild>
           <Link to={`/colonies/${colony.id}/act`}>Other remedies</Link>
