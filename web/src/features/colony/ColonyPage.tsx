@@ -37,6 +37,7 @@ import { Rename } from './Rename.tsx';
 import { StrengthTable } from './StrengthTable.tsx';
 import { Whence } from './Whence.tsx';
 
+const ColonyLane = lazy(() => import('../followups/ColonyLane.tsx'));
 const QueenBeliefPanel = lazy(() => import('./QueenBeliefPanel.tsx'));
 
 /** One colony: its boxes as they stand, what it amounts to and becomes, its queen, what is due, its diary. */
@@ -116,6 +117,7 @@ function ColonyView({ colony }: { readonly colony: Colony }) {
           {colony.endedOn === null && (
             <Suspense fallback={null}>
               <QueenBeliefPanel colony={colony} />
+              <ColonyLane colonyId={colony.id} />
             </Suspense>
           )}
           <Due apiary={apiary} colony={colony} today={today} />

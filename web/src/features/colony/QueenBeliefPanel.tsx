@@ -27,11 +27,10 @@ export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }
   const { belief, looks, next, action } = useMemo(() => {
     const known = queenBeliefOf(apiary, colony, today);
     const { lastForWinterBees } = yardSeason(apiary, today);
-    return {
-      ...known,
-      next: nextObservation(known.belief.courses, today, known.keeper),
-      action: queenAction(known.belief, known.before, known.looks, today, lastForWinterBees),
-    };
+    const action = queenAction(known.belief, known.before, known.looks, today, lastForWinterBees);
+    // While it is to be left shut no look is asked for.
+    const from = action.id === 'leave' ? action.on : today;
+    return { ...known, action, next: nextObservation(known.belief.courses, from, known.keeper) };
   }, [apiary, colony, today]);
   const told = QUEEN_STATES.filter((s) => belief.odds[s] >= TOLD).toSorted(
     (a, b) => belief.odds[b] - belief.odds[a],

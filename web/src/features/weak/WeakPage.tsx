@@ -180,15 +180,17 @@ function Nucs({ desk }: { readonly desk: WeakDesk }) {
 function ComeDown({ desk }: { readonly desk: WeakDesk }) {
   const { all, on } = desk;
   const [wanted, setWanted] = useState(all.length);
-  const steps = useMemo(() => comeDownTo(all, wanted, on), [all, wanted, on]);
+  const asked = useDeferredValue(wanted);
+  const steps = useMemo(() => comeDownTo(all, asked, on), [all, asked, on]);
+  const expected = useMemo(() => expectedColonies(all, on), [all, on]);
   return (
     <Box as="section" aria-label="How many colonies">
       <Heading as="h2" fontSize="1.15rem" mb={2}>
         How many colonies
       </Heading>
       <Text mb={2}>
-        {all.length} units now; about {expectedColonies(all, on).toFixed(0)} colonies with a laying queen and
-        bees enough on {dayInWords(on)} if all are left alone.
+        {all.length} units now; about {expected.toFixed(0)} colonies with a laying queen and bees enough on{' '}
+        {dayInWords(on)} if all are left alone.
       </Text>
       <Flex gap={3} align="center" mb={2} className="no-print">
         <Stepper label="colonies wanted" value={wanted} min={1} max={all.length} onChange={setWanted} />
