@@ -209,6 +209,7 @@ test('a charged cup on the last frame re-dates a part, with its fallback and the
   await page.getByRole('button', { name: 'One less: drawn, open' }).click();
   await page.getByLabel('Age of the larva').selectOption('larva 3 days old');
   await page.getByRole('button', { name: 'Save what was seen' }).click();
+  await expect(page).toHaveURL(/\/colonies\/[^/]+$/);
   await page.goto('/follow-ups');
   const part = page.getByRole('article', { name: 'Wicket: its queen' });
   await expect(part).toContainText(
@@ -251,6 +252,7 @@ test('too many colonies at the end of the flow: a number, one watched, a queenle
   // The failing but queenright nuc is watched with a test and a date.
   await page.getByRole('link', { name: 'What to do about Nettle' }).click();
   await page.getByRole('button', { name: 'Put on watch' }).click();
+  await expect(page.getByRole('button', { name: 'On watch' })).toBeVisible();
   await page.goto('/weak');
   await expect(page.getByRole('region', { name: 'Watch list' })).toContainText('Mon 27 Jul');
   // Then it gets the queenless unit instead.

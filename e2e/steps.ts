@@ -81,5 +81,6 @@ export async function see(
   await page.goto(`/colonies/${await records.colonyId(colony)}/count?by=seen`);
   for (const [what, answer] of answers) await say(page, colony, what, answer);
   await page.getByRole('button', { name: 'Save what was seen' }).click();
+  await expect(page).toHaveURL(/\/colonies\/[^/]+$/);
   await expect(page.getByRole('heading', { level: 1, name: colony })).toBeVisible();
 }
