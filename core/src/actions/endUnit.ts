@@ -2,19 +2,13 @@ import { boxesOfColony, readingOf } from '../apiary/views.ts';
 import { shareOf } from '../comb/contents.ts';
 import { giversFor } from '../remedies/partners.ts';
 import type { UnitFacts } from '../remedies/unitFacts.ts';
+import { toStore } from './toStore.ts';
 import { EMPTY_PLAN, inAWeek, type ActionPlan } from './actionPlan.ts';
 
 /** Combs and boxes of a unit that ends go to the store. */
-function toStore({ apiary, colony, frames }: UnitFacts) {
+function emptied({ apiary, colony, frames }: UnitFacts) {
   return {
-    moves: frames.map((f) => ({
-      frameId: f.frame.id,
-      from: { boxId: f.box.id, slot: f.slot },
-      to: null,
-      fromKey: colony.id,
-      toKey: 'store',
-      reason: 'Its unit ends; the comb is kept.',
-    })),
+    moves: toStore(frames, colony.id, 'Its unit ends; the comb is kept.'),
     emptiedBoxIds: boxesOfColony(apiary, colony)
       .filter((b) => b.chambers.every((c) => c.colonyId === colony.id || c.colonyId === null))
       .map((b) => b.id),
@@ -27,7 +21,7 @@ const NOTHING = { bees: 0, eggs: 0, open: 0, capped: 0 };
 /** A unit past help is shaken out away from its stand, in front of strong hives. */
 export function shakeOut(facts: UnitFacts, all: readonly UnitFacts[]): ActionPlan {
   const { colony } = facts;
-  const { brood, ...rest } = toStore(facts);
+  const { brood, ...rest } = emptied(facts);
   const near = giversFor(facts, all)
     .filter((g) => g.yardId === facts.yardId)
     .slice(0, 2)
@@ -85,7 +79,7 @@ export function shakeOut(facts: UnitFacts, all: readonly UnitFacts[]): ActionPla
  */
 export function letGo(facts: UnitFacts, all: readonly UnitFacts[], heirId?: string): ActionPlan {
   const { colony } = facts;
-  const { moves, emptiedBoxIds } = toStore(facts);
+  const { moves, emptiedBoxIds } = emptied(facts);
   const heir = all.find(
     (f) => f.colony.id === heirId && f.colony.id !== colony.id && f.yardId === facts.yardId,
   );

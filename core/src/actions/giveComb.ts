@@ -1,3 +1,4 @@
+import { capital } from '../words/capital.ts';
 import { placeInWords, readingOf, type PlacedFrame } from '../apiary/views.ts';
 import { addDays } from '../calendar/day.ts';
 import { shareOf } from '../comb/contents.ts';
@@ -153,5 +154,3 @@ export function testFrame(facts: UnitFacts, all: readonly UnitFacts[]): ActionPl
     },
   );
 }
-
-const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);

@@ -2,6 +2,7 @@ import { boxesOfColony, boxName, readingOf } from '../apiary/views.ts';
 import { shareOf } from '../comb/contents.ts';
 import { giversFor } from '../remedies/partners.ts';
 import { layingChance, type UnitFacts } from '../remedies/unitFacts.ts';
+import { toStore } from './toStore.ts';
 import { EMPTY_PLAN, inAWeek, type ActionPlan } from './actionPlan.ts';
 
 /** A weak and a strong hive change places, so that field bees even out. */
@@ -79,14 +80,7 @@ export function shrink(facts: UnitFacts): ActionPlan | null {
     ...EMPTY_PLAN,
     name: `shrink ${colony.name} to what it covers`,
     units: [{ facts, after: unit }],
-    moves: spare.map((f) => ({
-      frameId: f.frame.id,
-      from: { boxId: f.box.id, slot: f.slot },
-      to: null,
-      fromKey: colony.id,
-      toKey: 'store',
-      reason: 'Neither brood nor food: it only cools the nest.',
-    })),
+    moves: toStore(spare, colony.id, 'Neither brood nor food: it only cools the nest.'),
     emptiedBoxIds: emptied.map((b) => b.id),
     steps: [
       { kind: 'open', text: `Open ${colony.name}`, detail: 'A warm hour, quickly.' },

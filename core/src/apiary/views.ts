@@ -69,6 +69,16 @@ const visitsByColony = groupedBy<Visit>(
   (a, b) => `${b.day} ${b.time ?? ''}`.localeCompare(`${a.day} ${a.time ?? ''}`),
 );
 
+const readingsByVisit = groupedBy<Reading>(
+  (r) => r.visitId,
+  (a, b) => a.slot - b.slot,
+);
+
+/** The frames that were read on a visit. */
+export function readingsOfVisit(apiary: Apiary, visitId: string): readonly Reading[] {
+  return readingsByVisit(apiary.reading, visitId);
+}
+
 /** The boxes of a hive, bottom first. */
 export function boxesOfHive(apiary: Apiary, hiveId: string): readonly Box[] {
   return boxesByHive(apiary.box, hiveId);

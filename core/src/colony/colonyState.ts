@@ -14,6 +14,7 @@ import { DEVELOPMENT } from '../brood/developmentClock.ts';
 import type { CellFinding } from '../comb/contents.ts';
 import { houseRules, type HouseRules } from '../rules/houseRules.ts';
 import { doubtOf } from './doubts.ts';
+import { isOutgrown, NUC_SLOTS } from './nuc.ts';
 import { strengthOf, type Strength } from './strength.ts';
 
 /** Where a colony stands in the yard's order of things. */
@@ -47,9 +48,6 @@ export interface ColonyState {
 
 /** Combs that hold more stores than this share, with hardly an empty cell, bind the nest in honey. */
 const HONEY_BOUND = { storesShare: 0.45, emptyFrames: 0.7 };
-
-/** Boxes up to this many frames are nucs: they are full before they are strong. */
-const NUC_SLOTS = 6;
 
 /**
  * Sums a colony up.
@@ -120,7 +118,7 @@ function reasonOf(
   const brood = strength.broodFrames.likely;
   const calm = (reason: string) => ({ reason, urgent: false });
   if (ageDays > rules.countAgesDays) return calm(`Count is ${ageDays} days old: count again`);
-  if (slots <= NUC_SLOTS && bees >= 0.85 * slots && brood >= 0.5 * slots) {
+  if (isOutgrown(bees, brood, slots)) {
     return { reason: 'Nuc is full: hive it up', urgent: true };
   }
   if (

@@ -2,6 +2,7 @@ import type { Apiary, Colony } from '../apiary/records.ts';
 import { queenOf } from '../apiary/views.ts';
 import { addDays, dayInWords, type Day } from '../calendar/day.ts';
 import { yardSeason } from '../season/yardSeason.ts';
+import { DAYS_TO_EGGS } from './daysToEggs.ts';
 import type { QueenLane } from './queenLane.ts';
 
 /** What is done when a part fails, from the first choice to the last. */
@@ -15,9 +16,6 @@ export interface PlanB {
   /** The part with the old queen, to be reunited with. */
   readonly reuniteWith: Colony | null;
 }
-
-/** From a comb of eggs to eggs of a new queen it takes about so many days, from a ripe cell and a mated queen so many. */
-const DAYS_TO_EGGS = { 'test-frame': 26, 'give-cell': 16, 'give-queen': 7 } as const;
 
 const WORDS = {
   'test-frame': 'a comb of eggs from a healthy colony',
@@ -52,7 +50,7 @@ export function planBOf(apiary: Apiary, lane: QueenLane, day: Day): PlanB {
     decideBy,
     because: bySeason
       ? `A queen must lay by ${dayInWords(season.lastForWinterBees)} to raise winter bees.`
-      : `Four weeks after she emerges a virgin that does not lay will hardly ever.`,
+      : 'A virgin that does not lay four weeks after she emerged hardly ever will.',
     choices: bySeason ? [reunite, ...choices] : [...choices, reunite],
     reuniteWith: withQueen ?? null,
   };

@@ -1,9 +1,12 @@
+import { capital } from '../words/capital.ts';
 import type { Apiary, Colony } from '../apiary/records.ts';
-import { queenOf, visitsOf } from '../apiary/views.ts';
+import { queenOf } from '../apiary/views.ts';
 import { datesOfChargedCell, DEVELOPMENT } from '../brood/developmentClock.ts';
 import { addDays, dayInWords, daysBetween, type Day } from '../calendar/day.ts';
 import type { CellFinding } from '../comb/contents.ts';
-import { cellsOf, countCells, type Evidence } from '../queen/evidence.ts';
+import { cellsOf, countCells } from '../queen/evidence.ts';
+import { looksOf } from '../queenstate/looksOf.ts';
+import type { DatedLook } from '../queenstate/queenOdds.ts';
 import { emergenceFromCells, emergencyEmergence, queenCalendar, type Window } from './windows.ts';
 
 /** What happens in a part that raises its queen, in its order. */
@@ -90,25 +93,23 @@ export function queenLane(
   }
   const lostOn = separation.day;
   const start = separation.emergence ?? emergencyEmergence(lostOn);
-  const looks = visitsOf(apiary, colony.id)
-    .filter((v) => v.evidence !== null && v.day > lostOn && v.day <= day)
-    .toSorted((a, b) => a.day.localeCompare(b.day))
-    .flatMap((v) => (v.evidence ? [{ day: v.day, seen: v.evidence }] : []));
-  const dated = looks.reduce<Dated>(byLook, {
+  const dated = looksOf(apiary, colony, day).reduce<Dated>(byLook, {
     emergence: start,
     eggsSeen: null,
     changes: [],
     contradictions: [],
   });
-  const weathered = byWeather(dated, matingDays, day);
-  const dates = queenCalendar(lostOn, weathered.emergence);
-  const eggs = eggWindow(weathered, dates.firstEggs, matingDays);
+  const firstFlight = addDays(dated.emergence.likely, MATURE_AFTER);
+  const [flightDay] = dated.eggsSeen === null ? matingDays.filter((d) => d >= firstFlight) : [];
+  const changes = [...dated.changes, ...heldBack(firstFlight, flightDay, day)];
+  const dates = queenCalendar(lostOn, dated.emergence);
+  const eggs = eggWindow(dated.eggsSeen, dates.firstEggs, flightDay);
   const shifted = (from: Window, by: number): Window => ({
     earliest: addDays(from.earliest, by),
     likely: addDays(from.likely, by),
     latest: addDays(from.latest, by),
   });
-  const { emergence } = weathered;
+  const { emergence } = dated;
   const capped = DEVELOPMENT.queen.cellCapped.likely - DEVELOPMENT.queen.emerges.likely;
   const windows: Record<LaneEventId, Window> = {
     capped: shifted(emergence, capped),
@@ -138,9 +139,9 @@ export function queenLane(
     emergence,
     latestEggs: eggs.latest,
     decideBy: dates.decideBy,
-    laying: weathered.eggsSeen !== null,
-    changes: weathered.changes,
-    contradictions: weathered.contradictions,
+    laying: dated.eggsSeen !== null,
+    changes,
+    contradictions: dated.contradictions,
   };
 }
 
@@ -150,7 +151,7 @@ const MATURE_AFTER = 6;
 const SPREAD = 1;
 
 /** What one look says of the dates. */
-function byLook(before: Dated, { day, seen }: { readonly day: Day; readonly seen: Evidence }): Dated {
+function byLook(before: Dated, { day, seen }: DatedLook): Dated {
   const notes: string[] = [...before.contradictions];
   const emergedNow = countCells(seen, 'emerged') > 0;
   const slim = seen.queen.look === 'found' && seen.queen.build === 'slim';
@@ -186,7 +187,7 @@ function byLook(before: Dated, { day, seen }: { readonly day: Day; readonly seen
       move({ earliest, likely, latest: day }, `${capital(what)} was seen on ${dayInWords(day)}: she is out.`);
     }
   }
-  const tooEarlyForHers = day < addDays(emergence.earliest, 6);
+  const tooEarlyForHers = day < addDays(emergence.earliest, MATURE_AFTER);
   if (seen.eggs.look === 'found' && !tooEarlyForHers && eggsSeen === null) eggsSeen = day;
   return { emergence, eggsSeen, changes, contradictions: notes };
 }
@@ -212,38 +213,27 @@ function cellsInWords(cells: readonly CellFinding[], day: Day): string {
   return `${kind} cells were seen on ${dayInWords(day)}.`;
 }
 
-/** Weather that keeps virgins at home is said; the last date allows for one more week already. */
-function byWeather(dated: Dated, matingDays: readonly Day[], day: Day): Dated {
-  const from = addDays(dated.emergence.likely, MATURE_AFTER);
-  const [first] = matingDays.filter((d) => d >= from);
-  if (dated.eggsSeen !== null || matingDays.length === 0 || !first) return dated;
-  const late = daysBetween(addDays(from, 2), first);
-  if (late <= 1) return dated;
-  return {
-    ...dated,
-    changes: [
-      ...dated.changes,
-      {
-        day,
-        was: addDays(from, 2),
-        now: first,
-        because: `No mating weather before ${dayInWords(first)}: eggs may come ${late} days later.`,
-      },
-    ],
-  };
+/** Weather that keeps a virgin at home: told when it costs more than a day beyond the usual two. */
+function heldBack(firstFlight: Day, flightDay: Day | undefined, day: Day): LaneChange[] {
+  if (flightDay === undefined) return [];
+  const was = addDays(firstFlight, 2);
+  const late = daysBetween(was, flightDay);
+  if (late <= 1) return [];
+  const because = `No mating weather before ${dayInWords(flightDay)}: eggs may come ${late} days later.`;
+  return [{ day, was, now: flightDay, because }];
 }
 
-/** When eggs are to be expected: seen ones rule; else the flights that weather allows. */
-function eggWindow({ eggsSeen, emergence }: Dated, usual: Window, matingDays: readonly Day[]): Window {
-  if (eggsSeen !== null)
+/** From the flight to the first egg: two to four days (common practice, no source). */
+const EGGS_AFTER_FLIGHT = 3;
+
+/** When eggs are to be expected: seen ones rule; else the flights that weather allows, within the usual window. */
+function eggWindow(eggsSeen: Day | null, usual: Window, flightDay: Day | undefined): Window {
+  if (eggsSeen !== null) {
     return { earliest: addDays(eggsSeen, -3), likely: addDays(eggsSeen, -1), latest: eggsSeen };
-  const from = addDays(emergence.likely, MATURE_AFTER);
-  const [first] = matingDays.filter((d) => d >= from);
-  // From the flight to the first egg two to four days.
-  const afterFlight = first ? addDays(first, 3) : usual.likely;
-  const likely =
-    afterFlight > usual.likely ? (afterFlight < usual.latest ? afterFlight : usual.latest) : usual.likely;
+  }
+  const byFlight = flightDay === undefined ? usual.likely : addDays(flightDay, EGGS_AFTER_FLIGHT);
+  const [, likely = usual.likely] = [usual.likely, byFlight, usual.latest].toSorted((a, b) =>
+    a.localeCompare(b),
+  );
   return { ...usual, likely };
 }
-
-const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);

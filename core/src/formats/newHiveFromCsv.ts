@@ -1,3 +1,4 @@
+import { NUC_SLOTS } from '../colony/nuc.ts';
 import type { Command } from '../apiary/commands.ts';
 import type { FrameSizeId } from '../comb/frameSizes.ts';
 import type { RowProblem } from './countCsv.ts';
@@ -13,9 +14,6 @@ interface Row {
 
 /** Frames in an ordinary box, for a hive of which only some frames were counted. */
 const USUAL_SLOTS = 10;
-
-/** Boxes counted with this many frames or fewer are taken for nuc boxes. */
-const NUC_SLOTS = 6;
 
 /**
  * Sets up a hive that a file of counts names for the first time, and its yard if that is new as well.

@@ -1,3 +1,4 @@
+import { capital } from '../words/capital.ts';
 import { CONTENT_CLASSES, CONTENT_NAMES, shareOf } from '../comb/contents.ts';
 import type { PlanFrame } from '../plan/measure.ts';
 import type { PlannedMove, StepText } from './method.ts';
@@ -68,8 +69,4 @@ export function fillSteps(moves: readonly PlannedMove[]): StepText[] {
       frameIds: filled.map((m) => m.frameId),
     },
   ];
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

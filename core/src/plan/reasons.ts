@@ -1,3 +1,4 @@
+import { capital } from '../words/capital.ts';
 import type { Setup } from '../methods/method.ts';
 import { inWords } from '../methods/stepTexts.ts';
 import { measureParts, type Choice, type PlanFrame } from './measure.ts';
@@ -77,5 +78,4 @@ function worstHit(
 }
 
 const show = (n: number) => String(Math.round(n * 10) / 10);
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);

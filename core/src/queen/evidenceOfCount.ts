@@ -11,7 +11,14 @@ export function evidenceOfCount(
   said: Evidence | null,
   readings: readonly { readonly frameId: string; readonly body: FrameReading }[],
 ): Evidence | null {
-  if (!said || !saysAnything(said)) return null;
+  return said && saysAnything(said) ? filledByFrames(said, readings) : null;
+}
+
+/** Evidence filled up with what frames that were read show. */
+export function filledByFrames(
+  said: Evidence,
+  readings: readonly { readonly frameId: string; readonly body: FrameReading }[],
+): Evidence {
   const read = readings.filter((r) => !r.body.estimated);
   const on = (...classes: Parameters<typeof shareOf>[1][]) =>
     read.some((r) => shareOf(r.body, ...classes) > 0);

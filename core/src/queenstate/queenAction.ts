@@ -1,6 +1,8 @@
+import { capital } from '../words/capital.ts';
 import type { ActionId } from '../actions/actions.ts';
 import { addDays, dayInWords, daysBetween, type Day } from '../calendar/day.ts';
 import { GIVE_UP_AFTER_EMERGENCE, DEVELOPMENT } from '../brood/developmentClock.ts';
+import { DAYS_TO_EGGS } from '../followup/daysToEggs.ts';
 import { emergencyEmergence } from '../followup/windows.ts';
 import { countCells } from '../queen/evidence.ts';
 import type { PartBefore } from './courses.ts';
@@ -65,7 +67,7 @@ export function queenAction(
       on,
     );
   }
-  const late = day > addDays(lastForWinterBees, -DAYS_TO_EGGS);
+  const late = day > addDays(lastForWinterBees, -DAYS_TO_EGGS['give-queen']);
   switch (belief.leading) {
     case 'laying':
       return say(
@@ -123,9 +125,6 @@ export function queenAction(
 }
 
 type Say = (id: QueenAction['id'], what: string, why: string, on?: Day) => QueenAction;
-
-/** Days from a mated queen given to her eggs. */
-const DAYS_TO_EGGS = 7;
 
 /** Combs were left unread today, and what was seen does not settle it. A look that names no combs is taken as whole. */
 const unread = (last: DatedLook | undefined, day: Day, { leading, chance }: QueenBelief): boolean =>
@@ -213,5 +212,3 @@ function waiting(belief: QueenBelief, before: PartBefore, day: Day, late: boolea
     due > day ? due : addDays(day, 3),
   );
 }
-
-const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);

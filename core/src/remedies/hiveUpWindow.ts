@@ -1,4 +1,5 @@
 import { addDays, dayInWords, type Day } from '../calendar/day.ts';
+import { isOutgrown, NUC_SLOTS } from '../colony/nuc.ts';
 import { boundsOfPresentQueen, layingChance, type UnitFacts } from './unitFacts.ts';
 import { broodOf, unitAfter } from './unitProspect.ts';
 
@@ -12,10 +13,6 @@ export interface HiveUpWindow {
   readonly words: string;
 }
 
-/** Bees on most combs, and brood on about two thirds of them (common practice, no source); a brood comb is some three quarters brood. */
-const READY = { bees: 0.8, brood: 0.45 } as const;
-/** Boxes up to so many combs are nucs. */
-const NUC_SLOTS = 6;
 const DAYS_AHEAD = 42;
 
 /** The window of a nuc; null for what stands in a full-sized box, was not counted, or has no laying queen. */
@@ -23,10 +20,10 @@ export function hiveUpWindow(facts: UnitFacts): HiveUpWindow | null {
   const { slots, unit, day, season, counted, sick } = facts;
   if (slots > NUC_SLOTS || slots === 0 || !counted || sick || layingChance(facts) < 0.5) return null;
   const bounds = boundsOfPresentQueen(facts);
-  const isReady = (u: typeof unit) => u.bees >= READY.bees * slots && broodOf(u) >= READY.brood * slots;
   let ready: Day | null = null;
   for (let d = 0; d <= DAYS_AHEAD && ready === null; d++) {
-    if (isReady(unitAfter(unit, 0, d, bounds))) ready = addDays(day, d);
+    const then = unitAfter(unit, 0, d, bounds);
+    if (isOutgrown(then.bees, broodOf(then), slots)) ready = addDays(day, d);
   }
   const last = season.lastForWinterBees;
   return { ready, last, bees: unit.bees, brood: broodOf(unit), words: inWords(ready, last, day) };
@@ -48,7 +45,6 @@ function inWords(ready: Day | null, last: Day, day: Day): string {
 export interface NucReserve {
   readonly has: number;
   readonly wants: number;
-  /** Stands with a hive whose colony is dead or too far gone, for which one could stand in. */
   readonly words: string;
 }
 

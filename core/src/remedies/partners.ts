@@ -1,6 +1,7 @@
 import type { PlacedFrame } from '../apiary/views.ts';
 import { readingOf } from '../apiary/views.ts';
-import { hasLiveCell, shareOf, shareOfBees } from '../comb/contents.ts';
+import { BROOD_COMB } from '../callout/calledFrame.ts';
+import { hasLiveCell, shareOf, shareOfBees, WORKER_BROOD } from '../comb/contents.ts';
 import { expectationOf, type Expectation } from './expectation.ts';
 import { layingChance, type UnitFacts } from './unitFacts.ts';
 import { broodOf, type UnitBees } from './unitProspect.ts';
@@ -50,7 +51,6 @@ function bestGift(
 ): Gift | null {
   for (const giver of giversFor(facts, others)) {
     const { rules, unit } = giver;
-    const brood = broodOf(unit);
     const [frame] = giver.frames
       .filter((f) => mayGo(f) && f.frame.sizeId === size && amountOf(f) >= least)
       .toSorted((a, b) => amountOf(b) - amountOf(a));
@@ -62,8 +62,9 @@ function bestGift(
       open: Math.max(0, unit.open - of('open')),
       capped: Math.max(0, unit.capped - of('capped', 'emerging')),
     };
-    const gone = brood - broodOf(left);
-    if (brood - gone < Math.max(rules.donorFloorBrood, rules.giverBrood * 0.6)) continue;
+    const floor = giver.outside.flow ? rules.donorFloorBrood : rules.donorFloorDearth;
+    const combs = giver.frames.filter((f) => shareOf(readingOf(f), ...WORKER_BROOD) >= BROOD_COMB).length;
+    if (broodOf(left) < floor || combs - 1 < rules.giftKeepShare * combs) continue;
     return { giver, frame, amount: amountOf(frame), left };
   }
   return null;

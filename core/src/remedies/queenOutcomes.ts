@@ -1,3 +1,4 @@
+import { DAYS_TO_EGGS } from '../followup/daysToEggs.ts';
 import type { QueenOdds, QueenStateName } from '../queenstate/queenStates.ts';
 
 /** What is done about the queen of a unit. */
@@ -34,7 +35,7 @@ export const QUEEN_OUTCOMES: Readonly<Record<QueenMeasure, Readonly<Record<Queen
       'newly-laying': out(0.95, 0),
       virgin: out(0.72, 10),
       cells: out(0.78, 20),
-      hopeless: out(0.72, 26),
+      hopeless: out(0.72, DAYS_TO_EGGS['test-frame']),
       'laying-workers': out(0.05, 40),
       'drone-layer': none,
       'not-laying': out(0.75, 7),
@@ -44,7 +45,7 @@ export const QUEEN_OUTCOMES: Readonly<Record<QueenMeasure, Readonly<Record<Queen
       'newly-laying': out(0.92, 0),
       virgin: out(0.7, 10),
       cells: out(0.78, 14),
-      hopeless: out(0.72, 14),
+      hopeless: out(0.72, DAYS_TO_EGGS['give-cell']),
       'laying-workers': out(0.1, 20),
       'drone-layer': out(0.1, 20),
       'not-laying': out(0.6, 10),
@@ -55,7 +56,7 @@ export const QUEEN_OUTCOMES: Readonly<Record<QueenMeasure, Readonly<Record<Queen
       'newly-laying': out(0.85, 0),
       virgin: out(0.45, 7),
       cells: out(0.75, 7),
-      hopeless: out(0.86, 6),
+      hopeless: out(0.86, DAYS_TO_EGGS['give-queen']),
       'laying-workers': out(0.12, 14),
       'drone-layer': out(0.8, 7),
       'not-laying': out(0.7, 7),

@@ -1,4 +1,5 @@
 import { addDays, dayInWords } from '../calendar/day.ts';
+import { DAYS_TO_EGGS } from '../followup/daysToEggs.ts';
 import { expectationOf, type Expectation } from './expectation.ts';
 import { bestUnion, eggGift, giversFor } from './partners.ts';
 import type { QueenMeasure } from './queenOutcomes.ts';
@@ -77,8 +78,7 @@ export const testFrame = aboutQueen(
 /** A ripe cell, while there is season enough for her to lay. */
 export const giveCell = aboutQueen('give-cell', 'give-cell', 'Give it a ripe cell', (facts) => {
   const { belief, season, day } = facts;
-  // A cell needs two to four weeks until eggs.
-  const lays = addDays(day, 16);
+  const lays = addDays(day, DAYS_TO_EGGS['give-cell']);
   return {
     why: `A queen from a ripe cell lays from about ${dayInWords(lays)}.`,
     blocked:

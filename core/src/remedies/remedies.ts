@@ -1,3 +1,4 @@
+import type { ActionId } from '../actions/actions.ts';
 import type { Apiary, Colony } from '../apiary/records.ts';
 import { addDays, type Day } from '../calendar/day.ts';
 import { expectationOf, type Expectation } from './expectation.ts';
@@ -7,22 +8,8 @@ import { boostBrood, boostNurses, shrink, swapStands, watch } from './strengthRe
 import { unitFacts, type Outside, type UnitFacts } from './unitFacts.ts';
 import { whyWeak, type WeakCause } from './whyWeak.ts';
 
-/** What can be done about a weak or doubtful unit. */
-export const REMEDY_IDS = [
-  'watch',
-  'boost-brood',
-  'boost-nurses',
-  'swap-stands',
-  'shrink',
-  'free-queen',
-  'test-frame',
-  'give-cell',
-  'give-queen',
-  'shake-out',
-  'combine',
-  'let-go',
-] as const;
-export type RemedyId = (typeof REMEDY_IDS)[number];
+/** What can be done about a weak or doubtful unit: any action but those about single cells, or to watch it. */
+export type RemedyId = Exclude<ActionId, 'cut-early-cells' | 'cut-cells'> | 'watch';
 
 /** One thing that can be done, with what it is expected to come to. */
 export interface Remedy {

@@ -1,3 +1,4 @@
+import { capital } from '../words/capital.ts';
 import { dayInWords } from '../calendar/day.ts';
 import { QUEEN_STATE_WORDS } from '../queenstate/queenStates.ts';
 import { broodOf } from './unitProspect.ts';
@@ -76,5 +77,3 @@ export function whyWeak(facts: UnitFacts): WeakCause[] {
   }
   return causes;
 }
-
-const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);

@@ -1,3 +1,4 @@
+import { capital } from '../words/capital.ts';
 import type { LaidMove, Slot } from './layOutYard.ts';
 import type { YardUnit } from './problem.ts';
 
@@ -34,6 +35,3 @@ export function slotsInWords(moves: readonly Pick<LaidMove, 'from' | 'to'>[], un
     })
     .join(' ');
 }
-
-/** The same words with a capital letter. */
-export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

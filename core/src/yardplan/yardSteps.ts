@@ -4,7 +4,8 @@ import type { Evaluation } from './evaluate.ts';
 import { isHivedUp, type LaidMove, type LaidOut } from './layOutYard.ts';
 import { AT } from './measures.ts';
 import { STORE, type Assignment, type YardProblem, type YardUnit } from './problem.ts';
-import { boxOf, capital, slidesInWords, slotsInWords } from './stepPlaces.ts';
+import { capital } from '../words/capital.ts';
+import { boxOf, slidesInWords, slotsInWords } from './stepPlaces.ts';
 
 /** A step before it gets an identifier. */
 export type StepDraft = Pick<YardStep, 'kind' | 'text' | 'detail'> & Partial<Pick<YardStep, 'frameIds'>>;

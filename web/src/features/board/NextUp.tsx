@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
 import {
+  capital,
   openFollowUps,
   type Apiary,
   type ColonyState,
@@ -75,7 +76,7 @@ function nextItems(apiary: Apiary, states: readonly ColonyState[], today: Day): 
   return [
     ...yards.map((p): Item => ({
       key: p.id,
-      who: p.name.charAt(0).toUpperCase() + p.name.slice(1),
+      who: capital(p.name),
       what: 'Work begun and not finished',
       verb: 'Go on',
       to: `/worksheet/yard/${p.id}`,

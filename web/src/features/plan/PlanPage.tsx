@@ -1,5 +1,6 @@
 import { Box, Button, Field, Flex, Heading, Input, Spinner, Text } from '@chakra-ui/react';
 import {
+  capital,
   boxName,
   colonyState,
   dayInWords,
@@ -271,7 +272,7 @@ function MoveLine({
       pt={2}
     >
       <Text fontWeight="700" w={{ md: '44%' }} flex="none">
-        {what.charAt(0).toUpperCase() + what.slice(1)} → {to}
+        {capital(what)} → {to}
       </Text>
       <Text color="inkSoft">{children}</Text>
     </Flex>

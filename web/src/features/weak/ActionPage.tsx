@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
-import { dayInWords, yearOf, type Apiary, type Colony } from '@incremen/core';
+import { capital, NUC_SLOTS, dayInWords, yearOf, type Apiary, type Colony } from '@incremen/core';
 import {
   ACTION_IDS,
   allFacts,
@@ -77,7 +77,7 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
   const partner = plan.units.find((u) => u.facts.colony.id !== colony.id);
   return (
     <Box>
-      <PageHeader title={plan.name.charAt(0).toUpperCase() + plan.name.slice(1)} aside={dayInWords(today)}>
+      <PageHeader title={capital(plan.name)} aside={dayInWords(today)}>
         <Button asChild variant="outline" bg="sheet" minH="44px">
           <Link to={`/colonies/${colony.id}/act`}>Other remedies</Link>
         </Button>
@@ -98,7 +98,7 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
             options={[
               ['', 'its stand stays empty'] as const,
               ...all
-                .filter((o) => o.colony.id !== colony.id && o.yardId === facts.yardId && o.slots <= 6)
+                .filter((o) => o.colony.id !== colony.id && o.yardId === facts.yardId && o.slots <= NUC_SLOTS)
                 .map((o) => [o.colony.id, `${o.colony.name} takes its stand`] as const),
             ]}
             onChange={(heir) => setChoice(heir === '' ? {} : { partnerId: heir })}

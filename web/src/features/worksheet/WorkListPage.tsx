@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { dayInWords, methodById, type Apiary, type Plan } from '@incremen/core';
+import { capital, dayInWords, methodById, type Apiary, type Plan } from '@incremen/core';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';
@@ -132,7 +132,7 @@ function yardPlans(apiary: Apiary): WorkLine[] {
     .map((p) => ({
       to: `/worksheet/yard/${p.id}`,
       title: p.body.request.yardIds.map((id) => apiary.yard[id]?.name ?? '').join(' and '),
-      what: p.name.charAt(0).toUpperCase() + p.name.slice(1),
+      what: capital(p.name),
       at: p.name,
       day: p.day,
       status: p.status,

@@ -1,5 +1,5 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { dayInWords, openFollowUps, takeNext, unitsOfYardPlan, type YardPlan } from '@incremen/core';
+import { capital, dayInWords, openFollowUps, takeNext, unitsOfYardPlan, type YardPlan } from '@incremen/core';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
@@ -63,7 +63,7 @@ function Steps({ plan }: { readonly plan: YardPlan }) {
 }
 
 /** What was asked begins with a small letter where it stands in a list; as a title it does not. */
-const titleOf = (plan: YardPlan) => plan.name.charAt(0).toUpperCase() + plan.name.slice(1);
+const titleOf = (plan: YardPlan) => capital(plan.name);
 
 function Done({ plan }: { readonly plan: YardPlan }) {
   const apiary = useApiary();
