@@ -11,10 +11,17 @@ export function afterPaint(work: () => void): () => void {
     stop();
     work();
   };
-  const timer = setTimeout(once, WAIT_MS);
+  // What a frame calls runs before that frame is painted, and a timer set in it after.
+  const frame = requestAnimationFrame(() => {
+    painted = setTimeout(once);
+  });
+  let painted: ReturnType<typeof setTimeout> | undefined;
+  const late = setTimeout(once, LATE_MS);
   const stop = () => {
     done = true;
-    clearTimeout(timer);
+    cancelAnimationFrame(frame);
+    clearTimeout(painted);
+    clearTimeout(late);
     document.removeEventListener('visibilitychange', once);
     window.removeEventListener('pagehide', once);
   };
@@ -23,5 +30,5 @@ export function afterPaint(work: () => void): () => void {
   return stop;
 }
 
-/** About two frames: long enough to be painted, short enough to lose nothing to an empty battery. */
-const WAIT_MS = 40;
+/** A page that is not drawn has no frames: long enough for a slow phone, short enough to lose nothing. */
+const LATE_MS = 300;

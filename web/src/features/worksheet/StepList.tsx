@@ -1,6 +1,7 @@
 import { mayTakeNext, type AnyStep } from '@incremen/core';
 import { Check, Undo2 } from 'lucide-react';
 import { memo, startTransition, useDeferredValue, useMemo, useRef, useState } from 'react';
+import { afterPaint } from '../../ui/afterPaint.ts';
 import { onTap } from '../../ui/onTap.ts';
 import { useLatest } from '../../ui/useLatest.ts';
 import './work.css';
@@ -34,8 +35,8 @@ export function StepList({
   const ticked = useRef(early);
   const note = (next: Readonly<Record<string, boolean>>) => {
     ticked.current = next;
-    // The row answers the glove by itself; the bar and the next step follow with the next picture.
-    startTransition(() => setEarly(next));
+    // The row answers the glove by itself; the bar and the next step follow once it is painted.
+    afterPaint(() => startTransition(() => setEarly(ticked.current)));
   };
   const isDone = (s: Ticked) => early[s.id] ?? s.doneOn !== null;
   const current = steps.find((s) => !isDone(s));
