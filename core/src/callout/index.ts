@@ -18,8 +18,22 @@ export {
   type Outcome,
 } from './expectation.ts';
 export * from './simulatedBreakUp.ts';
-export { padState, shakesFor, type FrameLeft, type PadState, type PlaceTotals } from './padState.ts';
-export { advise, otherPlaces, padCorrection, type PadAdvice, type PadCorrection } from './padAdvice.ts';
+export {
+  padState,
+  shakesFor,
+  type FrameLeft,
+  type PadState,
+  type PlaceTotals,
+  type ShakeRules,
+} from './padState.ts';
+export {
+  advise,
+  otherPlaces,
+  padCorrection,
+  rehearse,
+  type PadAdvice,
+  type PadCorrection,
+} from './padAdvice.ts';
 export { newCallOut, type CallOutWish } from './newCallOut.ts';
 export { callOutLooks } from './callOutLooks.ts';
 export type {

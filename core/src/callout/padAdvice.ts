@@ -16,7 +16,7 @@ export interface PadAdvice {
 }
 
 function breakUpOf(state: PadState, except: string | null = null): BreakUp {
-  const breakUp = new BreakUp(state.places, state.coverPerBee);
+  const breakUp = new BreakUp(state.places, state.rules.coverWarm);
   for (const c of state.callOut.body.calls) {
     const at = indexOf(state.callOut, c);
     const numbers = state.called.get(c.id);
@@ -66,6 +66,15 @@ export function advise(
       : [];
   });
   return queenStays(state, frame) ? homeFirst(places) : places;
+}
+
+/**
+ * Thinks the next frame through as it is expected, and forgets it: the first frame that is called is then answered
+ * as soon as all others, since the machine has compiled the work by then.
+ */
+export function rehearse(state: PadState): void {
+  const [frame, ...rest] = state.left.map((l) => l.expected);
+  if (frame) adviseCall(breakUpOf(state), frame, rest, countError([]), [], 1);
 }
 
 /** The frame has the queen of a giver that is to keep her. */

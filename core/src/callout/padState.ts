@@ -2,7 +2,7 @@ import { operationOf, type Apiary, type CallOut } from '../apiary/records.ts';
 import { framesOfColony, placeInWords, readingOf } from '../apiary/views.ts';
 import { framesOn } from '../colony/colonyOn.ts';
 import type { FrameReading } from '../comb/contents.ts';
-import { houseRules, stayShares } from '../rules/houseRules.ts';
+import { houseRules, type HouseRules, stayShares } from '../rules/houseRules.ts';
 import type { Place } from './breakUpWorth.ts';
 import { BROOD_COMB, calledFrame, STORES_COMB, type CalledFrame } from './calledFrame.ts';
 import type { CallUnit, FrameCall } from './callOut.ts';
@@ -42,19 +42,22 @@ export interface PadState {
   readonly called: ReadonlyMap<string, CalledFrame>;
   /** What the count said of called frames, by the identifier of the call. */
   readonly expectedOf: ReadonlyMap<string, CalledFrame>;
-  readonly coverPerBee: number;
+  readonly rules: ShakeRules;
   /** What a reading comes to for a frame of this giver. */
   readonly numbersOf: (reading: FrameReading, giverId: string) => CalledFrame;
 }
 
-/** Frames of nurse bees to shake into a unit, so that its brood is covered once the field bees have flown home. */
-export function shakesFor({ brood, bees }: PlaceTotals, coverPerBee: number): number {
-  const short = brood / coverPerBee - bees;
-  return short > 0.2 ? Math.ceil(short / NURSES_PER_SHAKE - 0.25) : 0;
-}
+/** House rules by which shakes of nurse bees are reckoned. */
+export type ShakeRules = Pick<HouseRules, 'coverWarm' | 'stayOpenBrood'>;
 
-/** A shaken frame of open brood leaves so much of a frame of bees, when its field bees have gone (common practice, no source). */
-const NURSES_PER_SHAKE = 0.6;
+/**
+ * Combs of nurse bees to shake into a unit, so that its brood is covered once the field bees have flown home: of a
+ * shaken comb of open brood stays what stays of one that is moved.
+ */
+export function shakesFor({ brood, bees }: PlaceTotals, { coverWarm, stayOpenBrood }: ShakeRules): number {
+  const short = brood / coverWarm - bees;
+  return short > 0.2 ? Math.ceil(short / stayOpenBrood - 0.25) : 0;
+}
 
 /** Reads the state of a break-up off the records. */
 export function padState(apiary: Apiary, callOut: CallOut): PadState {
@@ -107,7 +110,7 @@ export function padState(apiary: Apiary, callOut: CallOut): PadState {
     ),
     called,
     expectedOf,
-    coverPerBee: rules.coverWarm,
+    rules,
     numbersOf: (reading, giverId) => asNumbers(reading, homeOf(giverId)),
   };
 }

@@ -78,9 +78,6 @@ export interface NurseGift {
   readonly bees: number;
 }
 
-/** Of what is shaken off a comb of open brood so much stays as nurses once field bees have flown home (common practice, no source). */
-const NURSES = 0.65;
-
 /** Three or four combs of open brood whose bees can be spared; null where nobody has them. */
 export function nurseGift(facts: UnitFacts, others: readonly UnitFacts[]): NurseGift | null {
   for (const giver of giversFor(facts, others)) {
@@ -90,7 +87,7 @@ export function nurseGift(facts: UnitFacts, others: readonly UnitFacts[]): Nurse
       .toSorted((a, b) => shareOf(readingOf(b), 'open') - shareOf(readingOf(a), 'open'))
       .slice(0, giver.rules.shakesPerGiver);
     if (frames.length < 2) continue;
-    const bees = frames.reduce((n, f) => n + shareOfBees(readingOf(f)) * NURSES, 0);
+    const bees = frames.reduce((n, f) => n + shareOfBees(readingOf(f)) * giver.rules.stayOpenBrood, 0);
     return { giver, frames, bees };
   }
   return null;

@@ -32,7 +32,7 @@ export const PadSide = memo(function PadSide({
             callOut={callOut}
             unit={u}
             at={i}
-            coverPerBee={state.coverPerBee}
+            rules={state.rules}
             totals={state.totals[givers.length + i]}
             onClose={(closed) => onChange({ what: 'close-unit', key: u.key, closed })}
           />

@@ -1,5 +1,5 @@
 import type { CallOut } from '@incremen/core';
-import { shakesFor, type CallUnit, type PlaceTotals } from '@incremen/core/callout';
+import { shakesFor, type CallUnit, type PlaceTotals, type ShakeRules } from '@incremen/core/callout';
 import { HiveDrawing } from '../../drawing/HiveDrawing.tsx';
 import { count } from '../../ui/format.ts';
 import { UnitMark } from './UnitMark.tsx';
@@ -10,14 +10,14 @@ export function UnitTile({
   unit,
   at,
   totals,
-  coverPerBee,
+  rules,
   onClose,
 }: {
   readonly callOut: CallOut;
   readonly unit: CallUnit;
   readonly at: number;
   readonly totals: PlaceTotals | undefined;
-  readonly coverPerBee: number;
+  readonly rules: ShakeRules;
   readonly onClose: (closed: boolean) => void;
 }) {
   const frames = callOut.body.calls.flatMap((c) =>
@@ -27,7 +27,7 @@ export function UnitTile({
   );
   if (!totals) return null;
   const { recipe } = unit;
-  const shakes = shakesFor(totals, coverPerBee);
+  const shakes = shakesFor(totals, rules);
   const hasQueen = callOut.body.queens.some((q) => q.now === unit.key);
   const lacks = [
     ...(totals.broodCombs < recipe.broodCombs.min

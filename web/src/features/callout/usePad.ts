@@ -1,7 +1,8 @@
 import type { CallOut } from '@incremen/core';
-import { advise, padState, type PadAdvice, type PadState } from '@incremen/core/callout';
-import { useCallback, useDeferredValue, useMemo, useReducer } from 'react';
+import { advise, padState, rehearse, type PadAdvice, type PadState } from '@incremen/core/callout';
+import { useCallback, useDeferredValue, useEffect, useMemo, useReducer, useRef } from 'react';
 import { useApiary } from '../../mirror/hooks.ts';
+import { afterPaint } from '../../ui/afterPaint.ts';
 import { countStep, startCount, type CountAction, type CountDraft } from '../count/countDraft.ts';
 
 /** The frame in hand. */
@@ -38,6 +39,9 @@ export function usePad(callOut: CallOut): {
       action.do === 'take' ? begin(action.frame) : hand && { ...hand, draft: countStep(hand.draft, action) },
     null,
   );
+  // While the first frame is still in the box.
+  const opened = useRef(state);
+  useEffect(() => afterPaint(() => rehearse(opened.current)), []);
   // What was called here or elsewhere is in hand no more: the next frame is.
   const stillLeft = held && state.left.some((l) => l.frameId === held.frameId);
   const [next] = state.left;

@@ -65,7 +65,9 @@ function open(goal = oneNuc) {
 }
 
 const current = () => within(document.querySelector<HTMLElement>('[aria-current=step]')!);
-const tick = () => fireEvent.click(current().getByRole('button', { name: /^Done:/ }));
+/** The next step is marked once the tick before it is painted. */
+const tick = async () =>
+  fireEvent.click(await waitFor(() => current().getByRole('button', { name: /^Done:/ })));
 const progress = () => screen.getByRole('progressbar', { name: 'Steps done' });
 
 describe('the work of a yard plan', () => {
@@ -81,9 +83,9 @@ describe('the work of a yard plan', () => {
 
   it('begins with the first tick, and is where it was when the tick is taken back', async () => {
     const { status } = open();
-    tick();
+    await tick();
     await waitFor(() => expect(status()).toBe('working'));
-    expect(progress().getAttribute('aria-valuenow')).toBe('1');
+    await waitFor(() => expect(progress().getAttribute('aria-valuenow')).toBe('1'));
     // Soon after a tick a second tap is not taken for taking it back.
     fireEvent.click(screen.getByRole('button', { name: /^Not done after all/ }));
     expect(progress().getAttribute('aria-valuenow')).toBe('1');
@@ -98,7 +100,7 @@ describe('the work of a yard plan', () => {
     const steps = Number(progress().getAttribute('aria-valuemax'));
     for (let i = 0; i < steps; i++) {
       expect(coloniesOfYard(records(), yardId)).toHaveLength(before);
-      tick();
+      await tick();
     }
     closeVisit();
     expect(await screen.findByRole('heading', { level: 1, name: 'The work is done' })).toBeTruthy();
@@ -144,7 +146,7 @@ describe('the work of a yard plan', () => {
 describe('the list of work', () => {
   it('names yard, plan, day and how far it is', async () => {
     const { router, planId } = open();
-    tick();
+    await tick();
     await router.navigate('/worksheet');
     const line = (await screen.findByText('Sallow Bank')).closest('li')!;
     expect(line.textContent).toMatch(/1 nuc, own queens, Fri 15 May · begun, 1 of \d+ steps/);
