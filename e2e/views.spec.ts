@@ -33,6 +33,7 @@ const VIEWS = [
   'records',
   'counts file',
   'house rules',
+  'chances',
   'set up',
 ] as const;
 
@@ -95,6 +96,7 @@ test.describe('every view', () => {
         records: '/records',
         'counts file': '/records/counts',
         'house rules': '/rules',
+        chances: '/rules/chances',
         'set up': '/setup',
       };
       const views =

@@ -5,6 +5,7 @@ import { frameReading } from '../comb/contents.ts';
 import { frameSizeId } from '../comb/frameSizes.ts';
 import { evidence } from '../queen/evidence.ts';
 import { houseRuleChanges } from '../rules/houseRules.ts';
+import { likelihoodChanges } from '../rules/likelihoodIds.ts';
 import {
   boxRecord,
   colonyRecord,
@@ -301,6 +302,7 @@ export const changeSettings = z.strictObject({
   referenceSize: frameSizeId.optional(),
   ownSizes: operationRecord.shape.ownSizes.unwrap().optional(),
   houseRules: houseRuleChanges.optional(),
+  likelihoods: likelihoodChanges.optional(),
 });
 
 const single = [

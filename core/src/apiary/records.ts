@@ -9,6 +9,8 @@ import { planBody } from '../plan/planBody.ts';
 import { evidence } from '../queen/evidence.ts';
 import { markingColourSchema } from '../queen/markingColour.ts';
 import { houseRuleChanges } from '../rules/houseRules.ts';
+import { watchTest } from '../followup/watchTest.ts';
+import { likelihoodChanges } from '../rules/likelihoodIds.ts';
 import { yardPlanBody } from '../yardplan/yardPlanBody.ts';
 
 /**
@@ -32,7 +34,12 @@ export const operationRecord = z.strictObject({
   /** A day that stands still, for demonstrations and tests; null when the calendar rules. */
   fixedToday: daySchema.nullable(),
   /** Changes of house rules from their defaults; the body carries its version. */
-  houseRules: z.strictObject({ v: z.literal(1), changes: houseRuleChanges }),
+  houseRules: z.strictObject({
+    v: z.literal(1),
+    changes: houseRuleChanges,
+    /** Changes of the chances by which queen states are judged. */
+    likelihoods: likelihoodChanges.optional(),
+  }),
   /** Frame sizes of the user's own, by the names that they are known by here. */
   ownSizes: z
     .array(z.strictObject({ id: frameSizeId, name }))
@@ -256,6 +263,8 @@ export const followUpRecord = z.strictObject({
   window: windowSchema,
   expect: z.string().max(800),
   status: z.enum(['open', 'done', 'dropped']),
+  /** Of a colony on watch: what decides. */
+  test: watchTest.nullish(),
 });
 
 /** So many pieces of one kind of equipment in the store. */

@@ -83,7 +83,7 @@ export function summarise(apiary: Apiary, command: Command): string {
     case 'dropCallOut':
       return `${apiary.callOut[command.callOutId]?.name ?? 'A break-up'} given up`;
     case 'changeSettings':
-      return command.houseRules ? 'House rules changed' : 'Settings changed';
+      return command.houseRules || command.likelihoods ? 'House rules changed' : 'Settings changed';
     case 'batch':
       return command.commands.length === 1 && command.commands[0]
         ? summarise(apiary, command.commands[0])

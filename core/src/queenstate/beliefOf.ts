@@ -2,8 +2,7 @@ import { operationOf, type Apiary, type Colony } from '../apiary/records.ts';
 import { queenOf } from '../apiary/views.ts';
 import type { Day } from '../calendar/day.ts';
 import type { PartBefore } from './courses.ts';
-import { houseRules } from '../rules/houseRules.ts';
-import type { KeeperLikelihoods } from './keeperLikelihoods.ts';
+import { keeperLikelihoods, type KeeperLikelihoods } from './keeperLikelihoods.ts';
 import { looksOf } from './looksOf.ts';
 import { queenBelief, type DatedLook, type QueenBelief } from './queenOdds.ts';
 
@@ -19,7 +18,7 @@ export function queenBeliefOf(
   /** The house rules that it rests on. */
   readonly keeper: KeeperLikelihoods;
 } {
-  const keeper = houseRules(operationOf(apiary).houseRules.changes);
+  const keeper = keeperLikelihoods(operationOf(apiary));
   const { separation } = colony;
   const looks = looksOf(apiary, colony, day);
   const before: PartBefore = {

@@ -1,5 +1,7 @@
 import { daysBetween, type Day } from '../calendar/day.ts';
 import { emergencyEmergence, type Window } from '../followup/windows.ts';
+import { LEAST_LIKELIHOOD } from '../rules/likelihoodIds.ts';
+import type { LikelihoodTable } from './likelihoodTable.ts';
 import { USUAL_LIKELIHOODS, type KeeperLikelihoods } from './keeperLikelihoods.ts';
 import type { QueenStateName } from './queenStates.ts';
 
@@ -44,20 +46,6 @@ export interface PartBefore {
   readonly queenHere: number;
 }
 
-/**
- * How often each thing happens, besides what the house rules say of raising and mating. Judgement, no source.
- */
-export const COURSE_SHARES = {
-  /** Of those that do not mate: lays drones in the end, stays a virgin, is lost on a flight. */
-  dronesOfUnlucky: 0.3,
-  staysVirgin: 0.25,
-  notLaying: 0.05,
-  droneLayer: 0.02,
-  lost: 0.03,
-  layingWorkers: 0.015,
-  superseding: 0.02,
-} as const;
-
 /** Days from emergence to the first egg: mostly 8 to 14, to 21 in poor weather (Winston 1987). */
 const FIRST_EGGS = [
   { after: 9, share: 0.25 },
@@ -80,7 +68,7 @@ export function coursesOf(
   const { separatedOn } = before;
   const courses =
     separatedOn === null
-      ? unsplit(dayNumber(today))
+      ? unsplit(dayNumber(today), keeper.table.fates)
       : parted(before, dayNumber(separatedOn), separatedOn, keeper);
   const sum = courses.reduce((s, c) => s + c.prior, 0);
   return courses.map((c) => ({ ...c, prior: c.prior / sum }));
@@ -94,13 +82,12 @@ const LOST_AGO = [
 
 const always = (by: Layer): LayingSpan => ({ from: null, to: null, by });
 
-function unsplit(today: DayNumber): Course[] {
-  const s = COURSE_SHARES;
+function unsplit(today: DayNumber, s: LikelihoodTable['fates']): Course[] {
   const since = today - 30;
   return [
     stable(
       'laying',
-      1 - s.notLaying - s.droneLayer - s.lost - s.layingWorkers - s.superseding,
+      Math.max(LEAST_LIKELIHOOD, 1 - s.notLaying - s.droneLayer - s.lost - s.layingWorkers - s.superseding),
       'laying',
       'queen',
     ),
@@ -140,11 +127,16 @@ function parted(
   { queenHere, emergence }: PartBefore,
   lostOn: DayNumber,
   lostDay: Day,
-  { raisesCells, matesOfVirgins }: KeeperLikelihoods,
+  { raisesCells, matesOfVirgins, table }: KeeperLikelihoods,
 ): Course[] {
-  const s = COURSE_SHARES;
+  const s = table.fates;
   const here = [
-    stable('old-queen', queenHere * (1 - s.notLaying - s.droneLayer), 'laying', 'queen'),
+    stable(
+      'old-queen',
+      queenHere * Math.max(LEAST_LIKELIHOOD, 1 - s.notLaying - s.droneLayer),
+      'laying',
+      'queen',
+    ),
     stable('old-queen-idle', queenHere * s.notLaying, 'not-laying', null),
     stable('old-drone-layer', queenHere * s.droneLayer, 'drone-layer', 'drone-queen'),
   ].map((c) =>
@@ -195,7 +187,7 @@ function parted(
       ...base,
       ...withoutQueen(old, lostOn + WORKERS_LAY_AFTER + 5),
       id: `lost on flight ${e.on}`,
-      prior: unlucky * (1 - s.dronesOfUnlucky - s.staysVirgin),
+      prior: unlucky * Math.max(0, 1 - s.dronesOfUnlucky - s.staysVirgin),
       queen: { from: e.on, to: lost },
       stateOn: (day) =>
         day < e.on

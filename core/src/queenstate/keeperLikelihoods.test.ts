@@ -1,6 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { BLIND, eggs, LOST, NO, on, queen, read } from '../testing/queenLooks.ts';
-import { USUAL_LIKELIHOODS, type KeeperLikelihoods } from './keeperLikelihoods.ts';
+import { operationOf } from '../apiary/records.ts';
+import {
+  CAPPED_BROOD,
+  LEAST_LIKELIHOOD,
+  LIKELIHOOD_IDS,
+  likelihoodChanges,
+  MOST_LIKELIHOOD,
+  type LikelihoodChanges,
+} from '../rules/likelihoodIds.ts';
+import { TestYard } from '../testing/builders.ts';
+import { keeperLikelihoods, USUAL_LIKELIHOODS, type KeeperLikelihoods } from './keeperLikelihoods.ts';
+import { USUAL_TABLE } from './likelihoodTable.ts';
 import { queenBelief } from './queenOdds.ts';
 
 const chances = (keeper: Partial<KeeperLikelihoods>, said: Parameters<typeof read>[0], d = 7) =>
@@ -39,3 +50,71 @@ describe('likelihoods as house rules', () => {
     }
   });
 });
+
+describe('the table of chances', () => {
+  it('is the usual one until something is changed, and then in that place alone', () => {
+    expect(keeperLikelihoods(operation()).table).toBe(USUAL_TABLE);
+    const changed = withTable({ 'pollen.hopeless': 0.1, 'found.larvae': 0.6, 'fate.lost': 0.2 }).table;
+    expect(changed.signs.pollen).toEqual({ ...USUAL_TABLE.signs.pollen, hopeless: 0.1 });
+    expect(changed.found).toEqual({ ...USUAL_TABLE.found, larvae: 0.6 });
+    expect(changed.fates.lost).toBe(0.2);
+    expect(changed.caps).toEqual(USUAL_TABLE.caps);
+  });
+
+  it('names every place of it, and nothing else', () => {
+    const { signs, found, mistaken, caps, fates } = USUAL_TABLE;
+    const places = [
+      ...Object.entries({ ...signs, ...caps, found, mistaken, fate: fates }).flatMap(([row, values]) =>
+        Object.keys(values).map((column) => `${row}.${column}`),
+      ),
+    ];
+    expect([...LIKELIHOOD_IDS].toSorted((a, b) => a.localeCompare(b))).toEqual(
+      places.toSorted((a, b) => a.localeCompare(b)),
+    );
+  });
+
+  it('holds chances alone, caps of one kind of brood coming to one', () => {
+    const { signs, caps } = USUAL_TABLE;
+    for (const row of Object.values(signs)) {
+      for (const p of Object.values(row)) expect(p).toBeGreaterThanOrEqual(LEAST_LIKELIHOOD);
+    }
+    for (const brood of CAPPED_BROOD) {
+      expect(caps.flat[brood] + caps.domed[brood] + caps.both[brood]).toBeCloseTo(1, 9);
+    }
+  });
+
+  it('changes what is believed', () => {
+    const noPollen = (keeper: KeeperLikelihoods) => chances(keeper, { pollen: NO }, 30).hopeless;
+    // Where all bees carry pollen, none coming in tells more.
+    expect(noPollen(withTable({ 'pollen.laying': 0.99 }))).toBeGreaterThan(
+      noPollen(withTable({ 'pollen.laying': 0.5 })),
+    );
+    // A column of caps that does not come to one is made to.
+    const sums = Object.values(
+      chances(withTable({ 'flat.workers': 0.999, 'both.workers': 0.999 }), {
+        cappedBrood: { look: 'found', cappings: 'both', patch: 'unsure' },
+      }),
+    );
+    expect(sums.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
+  });
+
+  it('never makes a chance below nothing, however often things are said to happen', () => {
+    const all = withTable(Object.fromEntries(LIKELIHOOD_IDS.map((id) => [id, MOST_LIKELIHOOD])));
+    for (const p of Object.values(chances(all, { eggs: NO }, 20))) expect(p).toBeGreaterThanOrEqual(0);
+  });
+
+  it('refuses what rules out or makes certain', () => {
+    expect(likelihoodChanges.safeParse({ 'pollen.laying': 0 }).error?.issues[0]?.message).toBe(
+      'A chance is at least 0.1 %: nothing is ruled out by one look.',
+    );
+    expect(likelihoodChanges.safeParse({ 'pollen.laying': 1 }).success).toBe(false);
+    expect(likelihoodChanges.safeParse({ 'pollen.nobody': 0.5 }).success).toBe(false);
+  });
+});
+
+const operation = () => operationOf(new TestYard().apiary);
+const withTable = (likelihoods: LikelihoodChanges) => {
+  const yard = new TestYard();
+  yard.run({ type: 'changeSettings', likelihoods });
+  return keeperLikelihoods(operationOf(yard.apiary));
+};

@@ -1,5 +1,6 @@
 import { countCells, type Evidence } from '../queen/evidence.ts';
 import { laidBetween, type Course, type DayNumber } from './courses.ts';
+import type { Sign } from '../rules/likelihoodIds.ts';
 import { USUAL_LIKELIHOODS, type KeeperLikelihoods } from './keeperLikelihoods.ts';
 import type { QueenStateName } from './queenStates.ts';
 
@@ -10,128 +11,6 @@ export interface Saying {
   readonly chance: (course: Course) => number;
 }
 
-/**
- * How often something is seen in each state, where it does not follow from the age of brood. Judgement after what
- * practice tells (no source), but for the queen's slimness before mating (Winston 1987). Every value is for a whole
- * look of one who knows what to look for.
- */
-export const SIGHT: Readonly<Record<string, Readonly<Record<QueenStateName, number>>>> = {
-  queenSeen: {
-    laying: 0.5,
-    'newly-laying': 0.45,
-    virgin: 0.15,
-    cells: 0.01,
-    hopeless: 0.005,
-    'laying-workers': 0.005,
-    'drone-layer': 0.5,
-    'not-laying': 0.5,
-  },
-  queenSlim: {
-    laying: 0.06,
-    'newly-laying': 0.25,
-    virgin: 0.85,
-    cells: 0.5,
-    hopeless: 0.5,
-    'laying-workers': 0.5,
-    'drone-layer': 0.35,
-    'not-laying': 0.25,
-  },
-  severalEggs: {
-    laying: 0.01,
-    'newly-laying': 0.15,
-    virgin: 0.1,
-    cells: 0.1,
-    hopeless: 0.1,
-    'laying-workers': 0.88,
-    'drone-layer': 0.08,
-    'not-laying': 0.1,
-  },
-  eggsOnWalls: {
-    laying: 0.01,
-    'newly-laying': 0.03,
-    virgin: 0.1,
-    cells: 0.1,
-    hopeless: 0.1,
-    'laying-workers': 0.5,
-    'drone-layer': 0.04,
-    'not-laying': 0.1,
-  },
-  scattered: {
-    laying: 0.12,
-    'newly-laying': 0.15,
-    virgin: 0.3,
-    cells: 0.3,
-    hopeless: 0.4,
-    'laying-workers': 0.85,
-    'drone-layer': 0.2,
-    'not-laying': 0.3,
-  },
-  pollen: {
-    laying: 0.9,
-    'newly-laying': 0.85,
-    virgin: 0.6,
-    cells: 0.65,
-    hopeless: 0.35,
-    'laying-workers': 0.3,
-    'drone-layer': 0.7,
-    'not-laying': 0.6,
-  },
-  reversing: {
-    laying: 0.02,
-    'newly-laying': 0.02,
-    virgin: 0.02,
-    cells: 0.02,
-    hopeless: 0.05,
-    'laying-workers': 0.55,
-    'drone-layer': 0.03,
-    'not-laying': 0.03,
-  },
-  roaring: {
-    laying: 0.03,
-    'newly-laying': 0.03,
-    virgin: 0.12,
-    cells: 0.12,
-    hopeless: 0.45,
-    'laying-workers': 0.4,
-    'drone-layer': 0.08,
-    'not-laying': 0.06,
-  },
-  restless: {
-    laying: 0.12,
-    'newly-laying': 0.12,
-    virgin: 0.3,
-    cells: 0.25,
-    hopeless: 0.4,
-    'laying-workers': 0.35,
-    'drone-layer': 0.2,
-    'not-laying': 0.2,
-  },
-  cellsBeside: {
-    laying: 0.07,
-    'newly-laying': 0.04,
-    virgin: 0.2,
-    cells: 0.5,
-    hopeless: 0.01,
-    'laying-workers': 0.03,
-    'drone-layer': 0.15,
-    'not-laying': 0.06,
-  },
-  openedCell: {
-    laying: 0.02,
-    'newly-laying': 0.3,
-    virgin: 0.65,
-    cells: 0.02,
-    hopeless: 0.05,
-    'laying-workers': 0.03,
-    'drone-layer': 0.1,
-    'not-laying': 0.05,
-  },
-};
-
-/** How often what is there is found by one who reads every frame (eggs and cells: house rules), and how often something is taken for it that is not. */
-const FOUND = { young: 0.85, larvae: 0.97, capped: 0.99 } as const;
-const MISTAKEN = { eggs: 0.015, young: 0.03, larvae: 0.01, capped: 0.02, cells: 0.02 } as const;
-
 /** Everything that a look says, each with its chance in a course. What was not looked for says nothing. */
 export function sayingsOf(
   seen: Evidence,
@@ -140,14 +19,15 @@ export function sayingsOf(
 ): Saying[] {
   const share = seen.framesTotal > 0 ? Math.min(1, seen.framesRead / seen.framesTotal) : 1;
   const say: Saying[] = [];
-  const state = (of: string, words: string, was: boolean) => {
-    const table = SIGHT[of];
-    if (table) say.push({ words, chance: (c) => yes(table[c.stateOn(day)], was) });
+  const { signs, found: finds, mistaken } = keeper.table;
+  const state = (of: Sign, words: string, was: boolean) => {
+    const row = signs[of];
+    say.push({ words, chance: (c) => yes(row[c.stateOn(day)], was) });
   };
   // Brood by its age: eggs are up to 3 days old, larvae to 9, capped brood to 21 (Winston 1987).
   const brood = (
     look: { readonly look: Evidence['eggs']['look'] },
-    kind: 'eggs' | keyof typeof FOUND,
+    kind: 'eggs' | keyof typeof finds,
     name: string,
     from: number,
     to: number,
@@ -158,8 +38,8 @@ export function sayingsOf(
       words: found ? `${name} seen` : share < 1 ? `no ${name} on the frames that were read` : `no ${name}`,
       chance: (c) => {
         const there = laidBetween(c, day - to, day - from);
-        const sure = kind === 'eggs' ? keeper.findsEggs : FOUND[kind];
-        const p = there ? sure * (found ? 1 : share) : MISTAKEN[kind];
+        const sure = kind === 'eggs' ? keeper.findsEggs : finds[kind];
+        const p = there ? sure * (found ? 1 : share) : mistaken[kind];
         return yes(p, found);
       },
     });
@@ -182,8 +62,8 @@ export function sayingsOf(
       );
     }
   }
-  if (seen.cappedBrood.look === 'found') cappings(seen.cappedBrood, day, say, state);
-  cellsSeen(seen, day, share, say, state, keeper.findsCells);
+  if (seen.cappedBrood.look === 'found') cappings(seen.cappedBrood, day, say, state, keeper);
+  cellsSeen(seen, day, share, say, state, keeper);
   if (seen.queen.look !== 'notLooked') {
     const found = seen.queen.look === 'found';
     say.push({
@@ -228,8 +108,8 @@ export function sayingsOf(
 }
 
 /** How often a queen is found in a state: the table, for a keeper who finds laying queens better or worse than most. */
-function queenFound(state: QueenStateName, { findsQueen }: KeeperLikelihoods): number {
-  const usual = SIGHT['queenSeen']?.[state] ?? 0.1;
+function queenFound(state: QueenStateName, { findsQueen, table }: KeeperLikelihoods): number {
+  const usual = table.signs.queenSeen[state];
   return Math.min(0.98, (usual * findsQueen) / USUAL_LIKELIHOODS.findsQueen);
 }
 
@@ -239,7 +119,8 @@ function cappings(
   capped: Extract<Evidence['cappedBrood'], { look: 'found' }>,
   day: DayNumber,
   say: Saying[],
-  state: (of: string, words: string, was: boolean) => void,
+  state: (of: Sign, words: string, was: boolean) => void,
+  { table }: KeeperLikelihoods,
 ): void {
   const words = {
     flat: 'flat caps',
@@ -252,8 +133,9 @@ function cappings(
       const span = [day - 24, day - 9] as const;
       const flat = laidBetween(c, ...span, 'queen');
       const domed = laidBetween(c, ...span, 'drone-queen') || laidBetween(c, ...span, 'workers');
-      const p = flat && domed ? MIXED : flat ? FLAT : domed ? DOMED : EVEN;
-      return p[capped.cappings];
+      const brood = flat && domed ? 'mixed' : flat ? 'workers' : domed ? 'drones' : 'none';
+      const { caps } = table;
+      return caps[capped.cappings][brood] / (caps.flat[brood] + caps.domed[brood] + caps.both[brood]);
     },
   });
   if (capped.patch !== 'unsure') {
@@ -265,19 +147,13 @@ function cappings(
   }
 }
 
-/** What caps look like over brood of queens, of drones, and of both; a good colony has drone brood in places too. */
-const FLAT = { flat: 0.9, domed: 0.015, both: 0.085 } as const;
-const DOMED = { flat: 0.04, domed: 0.86, both: 0.1 } as const;
-const MIXED = { flat: 0.3, domed: 0.2, both: 0.5 } as const;
-const EVEN = { flat: 0.34, domed: 0.33, both: 0.33 } as const;
-
 function cellsSeen(
   seen: Evidence,
   day: DayNumber,
   share: number,
   say: Saying[],
-  state: (of: string, words: string, was: boolean) => void,
-  findsCells: number,
+  state: (of: Sign, words: string, was: boolean) => void,
+  { findsCells, table }: KeeperLikelihoods,
 ): void {
   if (seen.cells.look === 'notLooked') return;
   const live = countCells(seen, 'charged', 'open', 'capped');
@@ -286,9 +162,7 @@ function cellsSeen(
     words: live > 0 ? `${live} live queen ${live === 1 ? 'cell' : 'cells'}` : 'no live queen cell',
     chance: (c) => {
       const due = c.cells !== null && day >= c.cells.from + 1 && day <= c.cells.to;
-      const p = due
-        ? findsCells * (live > 0 ? 1 : share)
-        : (SIGHT['cellsBeside']?.[c.stateOn(day)] ?? MISTAKEN.cells);
+      const p = due ? findsCells * (live > 0 ? 1 : share) : table.signs.cellsBeside[c.stateOn(day)];
       return yes(p, live > 0);
     },
   });

@@ -28,3 +28,5 @@ export { hiveUpWindow, nucReserve, type HiveUpWindow, type NucReserve } from './
 export { weakDesk, type WeakDesk } from './weakDesk.ts';
 export { apiaryAfter } from '../actions/apiaryAfter.ts';
 export { comeDownTo, expectedColonies, type StepDown } from './comeDown.ts';
+export { watchOn } from './watchOn.ts';
+export { watchVerdict, type WatchVerdict } from '../followup/watchVerdict.ts';

@@ -1,4 +1,3 @@
-import { addDays, dayInWords } from '../calendar/day.ts';
 import { QUEEN_STATE_WORDS } from '../queenstate/queenStates.ts';
 import { expectationOf } from './expectation.ts';
 import { cappedGift, giversFor, nurseGift } from './partners.ts';
@@ -6,15 +5,16 @@ import { outcomesOf } from './queenOutcomes.ts';
 import { broodSizeOf, inWords, type RemedyMaker } from './remedyDraft.ts';
 import { boundsOf, layingChance, type UnitFacts } from './unitFacts.ts';
 import { broodOf, type UnitBees } from './unitProspect.ts';
+import { watchInWords } from './watchOn.ts';
 
 /** Nothing is done for a week, with a test that decides then. */
 export const watch: RemedyMaker = (facts, _, on) => {
-  const { unit, day, belief } = facts;
+  const { belief } = facts;
   const chance = outcomesOf(belief.odds, 'leave').reduce((s, o) => s + o.weight * o.chance, 0);
   return {
     id: 'watch',
     title: 'Watch it, with a test and a date',
-    why: `By ${dayInWords(addDays(day, 7))} at least ${inWords(broodOf(unit) + 0.3)} frames of brood, or more bees than ${inWords(unit.bees)}; if not, combine or let go.`,
+    why: watchInWords(facts),
     blocked:
       chance < LEAST_HOPE
         ? `Nothing can come of waiting (${QUEEN_STATE_WORDS[belief.leading]}): each week costs a fifth of its bees.`

@@ -333,6 +333,7 @@ export const FollowUpEntity = defineEntity({
     window: json(S.followUp.shape.window),
     expect: p.text(),
     status: p.text(),
+    test: json(S.followUp.shape.test).nullable(),
   },
 });
 

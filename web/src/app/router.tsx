@@ -151,6 +151,10 @@ export function makeRouter() {
             Component: (await import('../features/rules/HouseRulesPage.tsx')).HouseRulesPage,
           }),
         },
+        {
+          path: 'rules/chances',
+          lazy: async () => ({ Component: (await import('../features/rules/ChancesPage.tsx')).ChancesPage }),
+        },
         { path: '*', element: <RouteError missing /> },
       ],
     },

@@ -179,7 +179,7 @@ export function decideRename(draft: Draft, command: CommandOf<'renameColony'>, p
 /** Changes settings and house rules; a threshold outside its sensible range is refused by name. */
 export function decideSettings(draft: Draft, command: CommandOf<'changeSettings'>, path: Path): void {
   const operation = operationOf(draft.apiary);
-  const { type: _type, houseRules, ...rest } = command;
+  const { type: _type, houseRules, likelihoods, ...rest } = command;
   for (const [ruleId, value] of Object.entries(houseRules ?? {}) as [HouseRuleId, number][]) {
     const rule = HOUSE_RULES[ruleId];
     if (value < rule.min || value > rule.max) {
@@ -195,6 +195,10 @@ export function decideSettings(draft: Draft, command: CommandOf<'changeSettings'
   draft.put('operation', {
     ...operation,
     ...given,
-    houseRules: houseRules ? { v: 1, changes: houseRules } : operation.houseRules,
+    houseRules: {
+      ...operation.houseRules,
+      ...(houseRules && { changes: houseRules }),
+      ...(likelihoods && { likelihoods }),
+    },
   });
 }

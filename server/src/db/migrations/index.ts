@@ -4,6 +4,7 @@ import { Migration20261126YardPlans } from './20261126-yard-plans.ts';
 import { Migration20261127Work } from './20261127-work.ts';
 import { Migration20261128CallOuts } from './20261128-call-outs.ts';
 import { Migration20261129Measurements } from './20261129-measurements.ts';
+import { Migration20261130WatchTests } from './20261130-watch-tests.ts';
 
 /** Every migration, oldest first. Landed migrations are never edited; a change is a new one. */
 export const migrations = [
@@ -13,4 +14,5 @@ export const migrations = [
   { name: '20261127-work', class: Migration20261127Work },
   { name: '20261128-call-outs', class: Migration20261128CallOuts },
   { name: '20261129-measurements', class: Migration20261129Measurements },
+  { name: '20261130-watch-tests', class: Migration20261130WatchTests },
 ];

@@ -6,7 +6,6 @@ import {
   QUEEN_STATE_WORDS,
   QUEEN_STATES,
   queenBeliefOf,
-  SIGHT,
   type Reason,
 } from '@incremen/core/queenstate';
 import { yardSeason } from '@incremen/core/remedies';
@@ -93,32 +92,12 @@ export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }
           <Link className="inline-link" to="/rules">
             house rules
           </Link>
-          . How often the rest is seen in each state is judgement:
+          . How often all the rest is seen in each state is judgement: it stands{' '}
+          <Link className="inline-link" to="/rules/chances">
+            in one table, to be changed
+          </Link>
+          .
         </Text>
-        <Box overflowX="auto" tabIndex={0} role="region" aria-label="How often it is seen">
-          <table className="belief-table">
-            <thead>
-              <tr>
-                <th scope="col">seen</th>
-                {QUEEN_STATES.map((s) => (
-                  <th key={s} scope="col">
-                    {QUEEN_STATE_WORDS[s]}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {Object.entries(SIGHT).map(([what, row]) => (
-                <tr key={what}>
-                  <th scope="row">{SIGHT_WORDS[what] ?? what}</th>
-                  {QUEEN_STATES.map((s) => (
-                    <td key={s}>{percent(row[s])}</td>
-                  ))}
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </Box>
       </Box>
     </Box>
   );
@@ -126,20 +105,6 @@ export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }
 
 /** So sure that no further look is asked for. */
 const SETTLED = 0.95;
-
-const SIGHT_WORDS: Readonly<Record<string, string>> = {
-  queenSeen: 'the queen herself',
-  queenSlim: 'slim, if she is seen',
-  severalEggs: 'several eggs in a cell, if eggs are seen',
-  eggsOnWalls: 'eggs on cell walls, if eggs are seen',
-  scattered: 'caps in a scattered patch',
-  pollen: 'pollen coming in',
-  reversing: 'bees backing into cells',
-  roaring: 'roaring',
-  restless: 'restless bees',
-  cellsBeside: 'live cells out of their time',
-  openedCell: 'an opened or torn cell',
-};
 
 function Reasons({ title, reasons }: { readonly title: string; readonly reasons: readonly Reason[] }) {
   if (reasons.length === 0) return null;

@@ -8,6 +8,7 @@ import {
   type Operation,
 } from '@incremen/core';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { useOperation, useSend } from '../../mirror/hooks.ts';
 import { LookSwitch } from '../../app/LookSwitch.tsx';
 import { Choice } from '../../ui/Choice.tsx';
@@ -94,6 +95,13 @@ export function HouseRulesPage() {
         </Box>
       </Flex>
       <ProblemList problems={problems.filter((p) => p.path[0] !== 'houseRules')} />
+      <Text mb={4}>
+        How often a queen, eggs, cells or signs are seen in each state stands in{' '}
+        <Link className="inline-link" to="/rules/chances">
+          the table of chances
+        </Link>
+        .
+      </Text>
       <Box as="ul" listStyleType="none">
         {ids.map((id) => {
           const rule = HOUSE_RULES[id];

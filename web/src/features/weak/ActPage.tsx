@@ -7,6 +7,7 @@ import {
   queenLane,
   remediesFor,
   usualHorizon,
+  watchOn,
   yardSeason,
 } from '@incremen/core/remedies';
 import { useMemo, useState } from 'react';
@@ -19,7 +20,7 @@ import { Causes } from './Causes.tsx';
 import { OutsideChoices } from './OutsideChoices.tsx';
 import { RemedyList } from './RemedyList.tsx';
 import { useOutside } from './useOutside.ts';
-import { watchFor, watchOf } from './watchOf.ts';
+import { watchOf } from './watchOf.ts';
 
 /** What to do about one unit: why it is weak, and every remedy by what it leaves on a day. */
 export function ActPage() {
@@ -62,7 +63,6 @@ function Act({ colony }: { readonly colony: Colony }) {
     () => remediesFor(apiary, colony, today, { coldNights, flow }, on),
     [apiary, colony, today, coldNights, flow, on],
   );
-  const watch = found.remedies.find((r) => r.id === 'watch');
   const watched = watchOf(apiary, colony.id);
   return (
     <Box maxW="60rem">
@@ -103,7 +103,7 @@ function Act({ colony }: { readonly colony: Colony }) {
         on={on}
         watching={watched !== undefined}
         onWatch={() =>
-          watch && void send({ type: 'fileFollowUp', followUp: watchFor(colony.id, watch, today) })
+          void send({ type: 'fileFollowUp', followUp: watchOn(found.facts, crypto.randomUUID()) })
         }
       />
       <Box as="details" mt={4}>

@@ -1,12 +1,22 @@
 import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { dayInWords, openFollowUps, type Day } from '@incremen/core';
-import { comeDownTo, expectedColonies, weakDesk, yardSeason, type WeakDesk } from '@incremen/core/remedies';
+import {
+  comeDownTo,
+  expectedColonies,
+  watchVerdict,
+  weakDesk,
+  yardSeason,
+  type WatchVerdict,
+  type WeakDesk,
+} from '@incremen/core/remedies';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
 import { HiveDrawing, hiveInWords } from '../../drawing/HiveDrawing.tsx';
-import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
+import { one } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
+import { ProblemList } from '../../ui/ProblemList.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';
 import { Causes } from './Causes.tsx';
 import { OutsideChoices } from './OutsideChoices.tsx';
@@ -111,6 +121,7 @@ function WeakUnit({ unit }: { readonly unit: WeakDesk['units'][number] }) {
 
 function Watched({ today }: { readonly today: Day }) {
   const apiary = useApiary();
+  const { send, problems } = useSend();
   const watches = openFollowUps(apiary).filter((f) => f.topic === 'watch');
   return (
     <Box as="section" aria-label="Watch list">
@@ -122,29 +133,61 @@ function Watched({ today }: { readonly today: Day }) {
       )}
       <Box as="ul" listStyleType="none" display="grid" gap={3}>
         {watches.map((f) => {
+          const verdict = watchVerdict(apiary, f);
           const due = f.window.earliest <= today;
+          const settled = verdict?.is === 'stood' || verdict?.is === 'failed';
+          const edge = verdict?.is === 'failed' || (due && !settled) ? 'alarm' : 'accent';
+          const [colonyId] = f.colonyIds;
           return (
-            <Box as="li" key={f.id} borderLeftWidth="5px" borderColor={due ? 'alarm' : 'accent'} pl={3}>
+            <Box as="li" key={f.id} borderLeftWidth="5px" borderColor={edge} pl={3}>
               <Text fontWeight="700">
                 {f.colonyIds.map((c) => apiary.colony[c]?.name).join(' and ')} · {dayInWords(f.window.likely)}
               </Text>
+              {verdict && verdict.is !== 'uncounted' && (
+                <Text fontWeight="600">{verdictInWords(verdict)}</Text>
+              )}
               <Text>{f.expect}</Text>
               <Flex gap={2} mt={1} wrap="wrap">
-                {due && (
+                {verdict?.is === 'failed' && (
                   <Button asChild size="sm" minH="44px">
-                    <Link to={`/colonies/${f.colonyIds[0]}/count`}>Count</Link>
+                    <Link to={`/colonies/${colonyId}/act`}>Decide now</Link>
                   </Button>
                 )}
-                <Button asChild size="sm" minH="44px" variant="outline" bg="sheet">
-                  <Link to={`/look/${f.id}`}>{due ? 'Record the look' : 'Open'}</Link>
-                </Button>
+                {settled && (
+                  <Button
+                    size="sm"
+                    minH="44px"
+                    {...(verdict.is === 'failed' && { variant: 'outline', bg: 'sheet' })}
+                    onClick={() => void send({ type: 'closeFollowUp', followUpId: f.id })}
+                  >
+                    Off the list
+                  </Button>
+                )}
+                {!settled && due && (
+                  <Button asChild size="sm" minH="44px">
+                    <Link to={`/colonies/${colonyId}/count`}>Count</Link>
+                  </Button>
+                )}
+                {!settled && (
+                  <Button asChild size="sm" minH="44px" variant="outline" bg="sheet">
+                    <Link to={`/look/${f.id}`}>{due ? 'Record the look' : 'Open'}</Link>
+                  </Button>
+                )}
               </Flex>
             </Box>
           );
         })}
       </Box>
+      <ProblemList problems={problems} />
     </Box>
   );
+}
+
+/** How a watched unit stands, by its count. */
+function verdictInWords({ is, day, brood, bees }: Exclude<WatchVerdict, { is: 'uncounted' }>): string {
+  const counted = `${one(brood)} frames of brood and ${one(bees)} of bees on ${dayInWords(day)}`;
+  if (is === 'stood') return `Stood its test: ${counted}.`;
+  return is === 'failed' ? `Failed its test: ${counted}.` : `Not yet: ${counted}.`;
 }
 
 function Nucs({ desk }: { readonly desk: WeakDesk }) {

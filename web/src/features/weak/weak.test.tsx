@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { demoScenario } from '@incremen/core';
+import { demoScenario, type FollowUp } from '@incremen/core';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
 import { afterEach, describe, expect, it } from 'vitest';
@@ -50,6 +50,57 @@ describe('the desk for weak units', () => {
     expect(within(many).queryAllByRole('link')).toHaveLength(0);
     fireEvent.click(within(many).getByRole('button', { name: 'Less: colonies wanted' }));
     expect(await within(many).findAllByRole('link', { name: /^Unite / })).toHaveLength(1);
+  });
+});
+
+describe('the watch list', () => {
+  // The demonstration's Burnet was counted on 13 May.
+  const watch = (change: Partial<NonNullable<FollowUp['test']>>, earliest = '2026-05-12') => {
+    const followUp: FollowUp = {
+      id: '0197f000-0000-7000-8000-000000000001',
+      planId: null,
+      colonyIds: [id('Burnet')],
+      kind: 'look',
+      topic: 'watch',
+      window: { earliest, likely: '2026-05-15', latest: '2026-05-22' },
+      expect: 'More brood.',
+      status: 'open',
+      test: { since: '2026-05-01', brood: 0.1, bees: 40, ...change },
+    };
+    const view = open('/weak', { ...apiary, followUp: { ...apiary.followUp, [followUp.id]: followUp } });
+    return { ...view, list: () => screen.findByRole('region', { name: 'Watch list' }) };
+  };
+
+  it('says what stood its test by the last count, and lets it off', async () => {
+    const { list, store } = watch({});
+    expect((await list()).textContent).toContain('Stood its test:');
+    fireEvent.click(within(await list()).getByRole('button', { name: 'Off the list' }));
+    await waitFor(() =>
+      expect(
+        Object.values(store.getState().mirror.apiary.followUp).filter(
+          (f) => f.topic === 'watch' && f.status === 'open',
+        ),
+      ).toHaveLength(0),
+    );
+    expect(await screen.findByText(/^Nothing is watched/)).toBeTruthy();
+  });
+
+  it('says what failed, and where to decide', async () => {
+    const { list } = watch({ brood: 30 });
+    expect((await list()).textContent).toContain('Failed its test:');
+    expect(
+      within(await list())
+        .getByRole('link', { name: 'Decide now' })
+        .getAttribute('href'),
+    ).toBe(`/colonies/${id('Burnet')}/act`);
+  });
+
+  it('waits for its day, and for a count', async () => {
+    const early = watch({ brood: 30 }, '2026-05-15');
+    expect((await early.list()).textContent).toContain('Not yet:');
+    cleanup();
+    const uncounted = watch({ since: '2026-05-15' }, '2026-05-15');
+    expect(within(await uncounted.list()).getByRole('link', { name: 'Count' })).toBeTruthy();
   });
 });
 
