@@ -15,6 +15,8 @@ import type { WorkEffect } from './workEffect.ts';
 export interface ActionChoice {
   /** The unit that it is united with, that changes stands with it, or that takes its stand; the best, or none, when left out. */
   readonly partnerId?: string;
+  /** Further units that are united into the same one. */
+  readonly alsoIds?: readonly string[];
   /** Of a union: over paper, or comb to comb. */
   readonly how?: 'paper' | 'direct';
   /** Of a union: at dusk all field bees come along; by day some fly to the old stand. */

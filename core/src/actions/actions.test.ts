@@ -157,8 +157,8 @@ describe('a union', () => {
     const all = allFacts(yard.apiary, WEAK_DAY, { coldNights: false, flow: true });
     const [a, b] = ['Nettle', 'Rowan'].map((n) => all.find((f) => f.colony.name === n));
     if (!a || !b) throw new Error('no facts');
-    expect(waysToUnite(a, b).usual).toBe('direct');
-    expect(waysToUnite({ ...a, outside: MILD }, b).usual).toBe('paper');
+    expect(waysToUnite([a, b]).usual).toBe('direct');
+    expect(waysToUnite([{ ...a, outside: MILD }, b]).usual).toBe('paper');
   });
 
   it('keeps the younger queen, the line of descent, and one hive', () => {
@@ -178,6 +178,70 @@ describe('a union', () => {
     });
     expect(framesOfColony(yard.apiary, yard.colony('Rowan'))).toHaveLength(15);
     expect(dueFor(yard, 'Rowan').map((f) => f.topic)).toContain('rhythm');
+  });
+
+  it('takes several units into one over paper: one queen, one hive, every comb, every line of descent', () => {
+    const yard = new WeakYard(FULL_OF_BROOD);
+    yard.hive('Teasel', [FULL_OF_BROOD], '2026-05-15', 5);
+    yard.queenIn(yard.weak, 2023);
+    yard.queenIn(yard.colony('Teasel'), 2026);
+    yard.queenIn(yard.colony('Rowan'), 2024);
+    for (const name of ['Nettle', 'Teasel']) {
+      yard.look(yard.colony(name), { eggs: eggs(), cappedBrood: caps('flat', 'compact') });
+    }
+    const young = queenOf(yard.apiary, yard.colony('Teasel').id)?.id;
+    const { plan } = work(yard, 'combine', {
+      partnerId: yard.colony('Rowan').id,
+      alsoIds: [yard.colony('Teasel').id],
+      how: 'paper',
+    });
+    expect(plan.name).toBe('unite Nettle and Teasel with Rowan');
+    expect(plan.kit).toEqual([{ what: 'sheet of newspaper', count: 2 }]);
+    expect(plan.steps.filter((s) => s.kind === 'find').map((s) => s.text)).toEqual([
+      'Find the queen of Rowan and take her out',
+      'Find the queen of Nettle and take her out',
+    ]);
+    expect(plan.steps.filter((s) => s.kind === 'lift').map((s) => s.text)).toEqual([
+      'Set the box of Nettle on the paper',
+      'Set the box of Teasel on the paper',
+    ]);
+    const rowan = yard.colony('Rowan');
+    expect(queenOf(yard.apiary, rowan.id)?.id).toBe(young);
+    expect(framesOfColony(yard.apiary, rowan)).toHaveLength(20);
+    for (const name of ['Nettle', 'Teasel']) expect(yard.colony(name).endedOn).toBe(WEAK_DAY);
+    expect(descentOf(yard.apiary, rowan).lines.filter((l) => l.how === 'union')).toHaveLength(2);
+    // Nearly all bees of the three: the small sides lose a tenth.
+    const bees = plan.units.reduce((s, u) => s + u.facts.unit.bees, 0);
+    expect(plan.units[0]?.after.bees).toBeGreaterThan(0.9 * bees);
+    expect(plan.units[0]?.after.bees).toBeLessThan(bees);
+  });
+
+  it('takes several units comb to comb into one box where their brood fits', () => {
+    const yard = new WeakYard(NO_BROOD);
+    yard.hive('Teasel', [NO_BROOD], '2026-05-15', 5);
+    const frames = [yard.weak, yard.colony('Teasel'), yard.colony('Rowan')].flatMap((c) =>
+      framesOfColony(yard.apiary, c).map((f) => f.frame.id),
+    );
+    const { plan } = work(yard, 'combine', {
+      partnerId: yard.colony('Rowan').id,
+      alsoIds: [yard.colony('Teasel').id],
+      how: 'direct',
+    });
+    expect(plan.steps.filter((s) => s.kind === 'shake')).toHaveLength(2);
+    const there = framesOfColony(yard.apiary, yard.colony('Rowan')).map((f) => f.frame.id);
+    expect(there).toHaveLength(10);
+    // No comb is lost: what does not hang in the box is in the store.
+    const stored = frames.filter((id) => yard.apiary.frame[id]?.place === 'store');
+    expect([...there, ...stored].toSorted((a, b) => a.localeCompare(b))).toEqual(
+      frames.toSorted((a, b) => a.localeCompare(b)),
+    );
+  });
+
+  it('takes in no further unit that may be sick', () => {
+    const yard = new WeakYard(NO_BROOD);
+    const sick = yard.hive('Teasel', [NO_BROOD], '2026-05-15', 5);
+    yard.look(sick, { diseaseSigns: { look: 'found', signs: ['smell'] } });
+    expect(planned(yard, 'combine', { partnerId: yard.colony('Rowan').id, alsoIds: [sick.id] })).toBeNull();
   });
 
   it('comb to comb leaves the best combs in one box, brood together, and the rest in the store', () => {

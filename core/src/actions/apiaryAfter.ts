@@ -1,11 +1,20 @@
 import { carryOutYardPlan } from '../apiary/deciders/carryOutYardPlan.ts';
 import { Draft } from '../apiary/draft.ts';
 import type { Apiary, YardPlan } from '../apiary/records.ts';
+import { framesOfColony } from '../apiary/views.ts';
 
 /** The apiary as it will be when a plan is worked off: for a picture of it beforehand. */
 export function apiaryAfter(apiary: Apiary, plan: YardPlan): Apiary {
   const draft = new Draft(apiary);
   draft.put('yardPlan', plan);
   carryOutYardPlan(draft, plan, plan.day, []);
+  // Where a queen was seen that is taken out, nobody will see her.
+  for (const effect of plan.body.effects ?? []) {
+    const colony = effect.kind === 'queen-out' ? apiary.colony[effect.colonyId] : undefined;
+    for (const { reading } of colony ? framesOfColony(apiary, colony) : []) {
+      if (reading?.body.queenSeen)
+        draft.put('reading', { ...reading, body: { ...reading.body, queenSeen: false } });
+    }
+  }
   return draft.apiary;
 }

@@ -1,3 +1,4 @@
+import { listInWords } from '../words/listInWords.ts';
 import { boxesOfColony, readingOf } from '../apiary/views.ts';
 import { shareOf } from '../comb/contents.ts';
 import { giversFor } from '../remedies/partners.ts';
@@ -46,7 +47,7 @@ export function shakeOut(facts: UnitFacts, all: readonly UnitFacts[]): ActionPla
         text: `Carry ${colony.name} twenty paces from its stand`,
         detail:
           near.length > 0
-            ? `In front of ${near.join(' and ')}: strong hives take its bees in.`
+            ? `In front of ${listInWords(near)}: strong hives take its bees in.`
             : 'In front of strong hives.',
       },
       {

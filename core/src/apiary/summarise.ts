@@ -1,3 +1,4 @@
+import { listInWords } from '../words/listInWords.ts';
 import { dayInWords } from '../calendar/day.ts';
 import type { CallPlace } from '../callout/callOut.ts';
 import { methodById } from '../methods/registry.ts';
@@ -63,13 +64,13 @@ export function summarise(apiary: Apiary, command: Command): string {
       return `${colony(plan?.colonyId ?? '')}: ${command.done ? 'done' : 'not done after all'}: ${step?.text ?? 'a step'}`;
     }
     case 'recordLook':
-      return `Look on ${dayInWords(command.day)} at ${command.parts.map((p) => colony(p.colonyId)).join(' and ')}`;
+      return `Look on ${dayInWords(command.day)} at ${listInWords(command.parts.map((p) => colony(p.colonyId)))}`;
     case 'closeFollowUp':
-      return `Follow-up for ${(apiary.followUp[command.followUpId]?.colonyIds ?? []).map(colony).join(' and ')} closed`;
+      return `Follow-up for ${listInWords((apiary.followUp[command.followUpId]?.colonyIds ?? []).map(colony))} closed`;
     case 'fileFollowUp':
-      return `${command.followUp.colonyIds.map(colony).join(' and ')}: a look on ${dayInWords(command.followUp.window.likely)} filed`;
+      return `${listInWords(command.followUp.colonyIds.map(colony))}: a look on ${dayInWords(command.followUp.window.likely)} filed`;
     case 'moveFollowUp':
-      return `${(apiary.followUp[command.followUpId]?.colonyIds ?? []).map(colony).join(' and ')}: look put on ${dayInWords(command.window.likely)}. ${command.why}`;
+      return `${listInWords((apiary.followUp[command.followUpId]?.colonyIds ?? []).map(colony))}: look put on ${dayInWords(command.window.likely)}. ${command.why}`;
     case 'setKit':
       return `Store: ${command.items.map((i) => `${i.count} × ${i.what}`).join(', ')}`.slice(0, 200);
     case 'startCallOut':

@@ -1,3 +1,4 @@
+import { listInWords } from '../words/listInWords.ts';
 import { queenCalendar } from '../followup/windows.ts';
 import { COMMON_CAUTIONS, droneCautions, heaviestBoxCaution } from './cautions.ts';
 import { endingSteps } from './closing.ts';
@@ -183,7 +184,7 @@ export const sideBySide: SplitMethod = {
         ? [
             {
               kind: 'lift' as const,
-              text: `Carry ${supers.length} of ${count} supers over: ${supers.map((b) => b.name).join(' and ')}`,
+              text: `Carry ${supers.length} of ${count} supers over: ${listInWords(supers.map((b) => b.name))}`,
               detail: 'Name a place for each before it is lifted. Excluder under them if you use one.',
             },
           ]

@@ -1,3 +1,4 @@
+import { listInWords } from '../words/listInWords.ts';
 import { emergencyEmergence, queenCalendar } from '../followup/windows.ts';
 import { DISTANCE_OPTION, FEED_OPTION, NIGHTS_OPTION } from './commonOptions.ts';
 import { beeBreadRule, beesRule, coverRule, eggsRule, storesRule, strengthRule } from './commonRules.ts';
@@ -171,7 +172,7 @@ export const walkAwayHalves: SplitMethod = {
         kind: 'prepare',
         text: `Set floor, stand and roof for ${newName} where it will stand`,
         detail: liftsBoxes
-          ? `A place for ${upper.join(' and ')} must be ready before anything is lifted.`
+          ? `A place for ${listInWords(upper)} must be ready before anything is lifted.`
           : 'Put the empty box on the new floor.',
       },
       {
@@ -184,7 +185,7 @@ export const walkAwayHalves: SplitMethod = {
         ? [
             {
               kind: 'lift' as const,
-              text: `Lift ${upper.join(' and ')} onto the floor of ${newName}`,
+              text: `Lift ${listInWords(upper)} onto the floor of ${newName}`,
               detail: 'Bees stay on their combs. The queen goes with whichever half she is in.',
             },
           ]

@@ -1,3 +1,4 @@
+import { listInWords } from '../words/listInWords.ts';
 import type { Day } from '../calendar/day.ts';
 import type { Evidence } from './evidence.ts';
 import { judgePart } from './judgePart.ts';
@@ -69,7 +70,7 @@ function headline(judged: readonly Judged[], withQueen: readonly Judged[]): stri
     const rest = judged.filter((p) => p !== queen).map(inShort);
     return [`The queen is in ${queen.name}`, ...rest].join('; ') + '.';
   }
-  if (unread.length > 0) return `No verdict before ${unread.map((p) => p.name).join(' and ')} is read.`;
+  if (unread.length > 0) return `No verdict before ${listInWords(unread.map((p) => p.name))} is read.`;
   if (judged.every((p) => p.verdict?.finding === 'too-early')) return judged[0]?.verdict?.headline ?? '';
   return judged.map((p) => `${p.name}: ${lowerFirst(p.verdict?.headline ?? '')}`).join('; ') + '.';
 }

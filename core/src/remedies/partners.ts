@@ -93,24 +93,31 @@ export function nurseGift(facts: UnitFacts, others: readonly UnitFacts[]): Nurse
   return null;
 }
 
-/** A union of two units, and what is expected of it. */
-export interface Union {
-  readonly partner: UnitFacts;
-  /** The unit whose queen stays; null when neither has one. */
+/** A union of units, and what is expected of it. */
+export interface UnionOfAll {
+  /** The unit whose queen stays; null when none has one. */
   readonly queenOf: UnitFacts | null;
   readonly unit: UnitBees;
   readonly then: Expectation;
-  /** Colonies more than the two are expected to be apart. */
+  /** Colonies more than they are expected to be apart. */
   readonly gain: number;
 }
 
-/** Bees of the smaller side that are lost in fights and on the way of a union. Judgement, no source. */
+/** A union of a unit with another. */
+export interface Union extends UnionOfAll {
+  readonly partner: UnitFacts;
+}
+
+/** Bees of the smaller sides that are lost in fights and on the way of a union. Judgement, no source. */
 const LOST_IN_UNION = 0.1;
+
+/** Below this chance that she lays, no queen is kept for her own sake. Judgement, no source. */
+const A_QUEEN = 0.4;
 
 /** The unit whose queen stays: the one that lays more surely; of two that lay, the younger. */
 export function betterQueen(a: UnitFacts, b: UnitFacts): UnitFacts | null {
   const sure = (f: UnitFacts) => layingChance(f);
-  if (Math.max(sure(a), sure(b)) < 0.4) return null;
+  if (Math.max(sure(a), sure(b)) < A_QUEEN) return null;
   if (Math.abs(sure(a) - sure(b)) > 0.2) return sure(a) > sure(b) ? a : b;
   const year = (f: UnitFacts) =>
     f.state.queen.state === 'here'
@@ -122,21 +129,25 @@ export function betterQueen(a: UnitFacts, b: UnitFacts): UnitFacts | null {
   return broodOf(a.unit) >= broodOf(b.unit) ? a : b;
 }
 
-/** What a union of two units comes to on a day. */
-export function unionOf(facts: UnitFacts, partner: UnitFacts, on: Day): Union {
-  const queenOf = betterQueen(facts, partner);
-  const add = (k: keyof UnitBees) => facts.unit[k] + partner.unit[k];
+/** What a union of two units or more comes to on a day. */
+export function unionOfAll(units: readonly [UnitFacts, ...UnitFacts[]], on: Day): UnionOfAll {
+  const queenOf = units.reduce<UnitFacts | null>(
+    (best, u) => (best ? (betterQueen(best, u) ?? best) : layingChance(u) >= A_QUEEN ? u : null),
+    null,
+  );
+  const sum = (k: keyof UnitBees) => units.reduce((s, u) => s + u.unit[k], 0);
+  const most = Math.max(...units.map((u) => u.unit.bees));
   const unit = {
-    bees: add('bees') - LOST_IN_UNION * Math.min(facts.unit.bees, partner.unit.bees),
-    eggs: add('eggs'),
-    open: add('open'),
-    capped: add('capped'),
+    bees: sum('bees') - LOST_IN_UNION * (sum('bees') - most),
+    eggs: sum('eggs'),
+    open: sum('open'),
+    capped: sum('capped'),
   };
-  const host = queenOf ?? partner;
-  const united = { ...host, slots: Math.max(facts.slots, partner.slots) };
-  const then = expectationOf(united, 'leave', on, unit);
-  const apart = expectationOf(facts, 'leave', on).colonies + expectationOf(partner, 'leave', on).colonies;
-  return { partner, queenOf, unit, then, gain: then.colonies - apart };
+  const host = queenOf ?? units.at(-1) ?? units[0];
+  const slots = Math.max(...units.map((u) => u.slots));
+  const then = expectationOf({ ...host, slots }, 'leave', on, unit);
+  const apart = units.reduce((s, u) => s + expectationOf(u, 'leave', on).colonies, 0);
+  return { queenOf, unit, then, gain: then.colonies - apart };
 }
 
 /** The union that leaves most colonies; null when there is nobody healthy to unite with. */
@@ -144,7 +155,7 @@ export function bestUnion(facts: UnitFacts, others: readonly UnitFacts[], on: Da
   const unions = others
     .filter((o) => o.colony.id !== facts.colony.id && !o.sick && o.counted)
     .filter((o) => layingChance(o) > 0.6 || layingChance(facts) > 0.6)
-    .map((o) => unionOf(facts, o, on));
+    .map((o): Union => ({ partner: o, ...unionOfAll([facts, o], on) }));
   const near = (u: Union) => (u.partner.yardId === facts.yardId ? 0.05 : 0);
   // Of unions that leave as many colonies, the one that strengthens the weaker.
   const score = (u: Union) => u.gain + near(u) - 0.004 * u.partner.unit.bees;

@@ -1,3 +1,4 @@
+import { listInWords } from '../../words/listInWords.ts';
 import { ripeCellEmergence } from '../../followup/newUnitLooks.ts';
 import type { CallUnit, FrameCall } from '../../callout/callOut.ts';
 import type { KitLine } from '../../plan/planBody.ts';
@@ -66,7 +67,7 @@ function setUpBoxes(draft: Draft, { body }: CallOut, filled: readonly CallUnit[]
     const [first] = sides;
     const last = sides.at(-1);
     if (!first || !last) continue;
-    const name = sides.map((s) => s.name).join(' and ');
+    const name = listInWords(sides.map((s) => s.name));
     const order = Object.values(draft.apiary.stand).filter((s) => s.yardId === body.yardId).length;
     draft.add('stand', { id: first.standId, yardId: body.yardId, name, order }, path);
     draft.add('hive', { id: first.hiveId, standId: first.standId, name: name.slice(0, 80) }, path);

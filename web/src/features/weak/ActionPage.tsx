@@ -12,7 +12,7 @@ import {
   type ActionPlan,
   type UnitFacts,
 } from '@incremen/core/remedies';
-import { ArrowRight } from 'lucide-react';
+import { ArrowRight, X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
@@ -74,7 +74,8 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
   }
   // Worked off on trial, for the picture.
   const after = apiaryAfter(apiary, workOfAction(apiary, plan, today, () => crypto.randomUUID()).yardPlan);
-  const partner = plan.units.find((u) => u.facts.colony.id !== colony.id);
+  const others = plan.units.filter((u) => u.facts.colony.id !== colony.id);
+  const partner = others.find((u) => u.facts.colony.id === choice.partnerId) ?? others[0];
   return (
     <Box>
       <PageHeader title={capital(plan.name)} aside={dayInWords(today)}>
@@ -152,7 +153,7 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
               </Heading>
               {plan.kit.map((k) => (
                 <Text key={k.what}>
-                  {k.count} {k.what}
+                  {k.count} × {k.what}
                 </Text>
               ))}
             </Box>
@@ -227,9 +228,14 @@ function UnionChoices({
   readonly choice: ActionChoice;
   readonly onChange: (choice: ActionChoice) => void;
 }) {
-  const ways = waysToUnite(facts, partner);
-  const how = choice.how === 'direct' && ways.noDirect !== null ? 'paper' : (choice.how ?? ways.usual);
   const others = all.filter((o) => o.colony.id !== facts.colony.id && !o.sick);
+  const alsoIds = choice.alsoIds ?? [];
+  const also = others.filter((o) => alsoIds.includes(o.colony.id));
+  const ways = waysToUnite([facts, partner, ...also]);
+  const how = choice.how === 'direct' && ways.noDirect !== null ? 'paper' : (choice.how ?? ways.usual);
+  const more = others.filter((o) => o !== partner && !also.includes(o));
+  const unite = (ids: readonly string[]) =>
+    onChange({ ...choice, partnerId: partner.colony.id, alsoIds: ids });
   return (
     <Box mb={5}>
       <Flex gap={5} wrap="wrap" align="flex-end">
@@ -237,9 +243,35 @@ function UnionChoices({
           label="With"
           fit
           value={partner.colony.id}
-          options={others.map((o) => [o.colony.id, `with ${o.colony.name}`] as const)}
+          options={others
+            .filter((o) => !also.includes(o))
+            .map((o) => [o.colony.id, `with ${o.colony.name}`] as const)}
           onChange={(partnerId) => onChange({ ...choice, partnerId })}
         />
+        {also.map(({ colony }) => (
+          <Button
+            key={colony.id}
+            variant="outline"
+            bg="sheet"
+            minH="44px"
+            aria-label={`Without ${colony.name}`}
+            onClick={() => unite(alsoIds.filter((id) => id !== colony.id))}
+          >
+            and {colony.name} <X size={18} aria-hidden />
+          </Button>
+        ))}
+        {more.length > 0 && (
+          <Select
+            label="And with"
+            fit
+            value=""
+            options={[
+              ['', 'and nobody else'] as const,
+              ...more.map((o) => [o.colony.id, `and ${o.colony.name}`] as const),
+            ]}
+            onChange={(id) => id !== '' && unite([...alsoIds, id])}
+          />
+        )}
         <Choice
           label="How"
           value={how}

@@ -133,6 +133,19 @@ describe('what to do about a unit', () => {
 });
 
 describe('an action worked out', () => {
+  it('takes further units into the union, and leaves them out again', async () => {
+    open(`/colonies/${id('Burnet')}/act/combine`);
+    const units = () => screen.getByRole('list', { name: 'Before and after' });
+    await screen.findByRole('list', { name: 'Before and after' });
+    expect(within(units()).getAllByRole('listitem')).toHaveLength(2);
+    const more = screen.getByLabelText<HTMLSelectElement>('And with');
+    const third = [...more.options].find((o) => o.text !== 'and nobody else')!;
+    fireEvent.change(more, { target: { value: third.value } });
+    await waitFor(() => expect(within(units()).getAllByRole('listitem')).toHaveLength(3));
+    fireEvent.click(screen.getByRole('button', { name: /^Without / }));
+    await waitFor(() => expect(within(units()).getAllByRole('listitem')).toHaveLength(2));
+  });
+
   it('is drawn before and after, and begun as work', async () => {
     const { store } = open(`/colonies/${id('Burnet')}/act/combine`);
     const units = await screen.findByRole('list', { name: 'Before and after' });
