@@ -11,9 +11,9 @@ export function apiaryAfter(apiary: Apiary, plan: YardPlan): Apiary {
   // Where a queen was seen that is taken out, nobody will see her.
   for (const effect of plan.body.effects ?? []) {
     const colony = effect.kind === 'queen-out' ? apiary.colony[effect.colonyId] : undefined;
-    for (const { reading } of colony ? framesOfColony(apiary, colony) : []) {
-      if (reading?.body.queenSeen)
-        draft.put('reading', { ...reading, body: { ...reading.body, queenSeen: false } });
+    for (const { frame } of colony ? framesOfColony(apiary, colony) : []) {
+      const seen = draft.apiary.reading[frame.readingId ?? ''];
+      if (seen?.body.queenSeen) draft.put('reading', { ...seen, body: { ...seen.body, queenSeen: false } });
     }
   }
   return draft.apiary;
