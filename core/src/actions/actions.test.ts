@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { framesOfColony, openFollowUps, placeOf, queenOf } from '../apiary/views.ts';
+import { addDays } from '../calendar/day.ts';
 import { descentOf } from '../colony/descent.ts';
+import { queenLane } from '../followup/queenLane.ts';
+import { queenBeliefOf } from '../queenstate/beliefOf.ts';
 import { allFacts } from '../remedies/remedies.ts';
 import { caps, eggs, NO, queen } from '../testing/queenLooks.ts';
 import { FULL_OF_BROOD, NO_BROOD, NO_NURSES, WEAK_DAY, WeakYard } from '../testing/weakYard.ts';
@@ -96,6 +99,25 @@ describe('actions about one unit', () => {
     work(yard, 'give-cell');
     const due = dueFor(yard, 'Nettle');
     expect(due.map((f) => f.kind).toSorted()).toEqual(['hands-off', 'look']);
+  });
+
+  it('a unit that was never split gets a lane with its cell, and is believed to raise a queen', () => {
+    const yard = new WeakYard(NO_BROOD);
+    // Everything says that it is lost: before the cell.
+    yard.look(yard.weak, { eggs: NO, cells: NO, olderLarvae: NO, cappedBrood: NO, mood: 'roaring' });
+    expect(queenLane(yard.apiary, yard.weak, WEAK_DAY)).toBeNull();
+    work(yard, 'give-cell');
+    const nettle = yard.colony('Nettle');
+    expect(nettle.separation).toMatchObject({ day: WEAK_DAY, queen: 'elsewhere', partIds: [nettle.id] });
+    const lane = queenLane(yard.apiary, nettle, WEAK_DAY);
+    expect(lane?.emergence).toEqual(nettle.separation?.emergence);
+    // A ripe cell opens within days: she may lay within two to three weeks (Winston 1987).
+    expect(lane?.events.find((e) => e.id === 'eggs')?.window.likely).toBe('2026-05-31');
+    const { odds } = queenBeliefOf(yard.apiary, nettle, addDays(WEAK_DAY, 1)).belief;
+    expect(odds.cells + odds.virgin).toBeGreaterThan(0.5);
+    // What is seen later is filed without a plan of a split, which it never had.
+    yard.look(nettle, { eggs: NO, cells: NO }, addDays(WEAK_DAY, 8));
+    expect(dueFor(yard, 'Nettle').every((f) => f.planId === null)).toBe(true);
   });
 
   it('hives change stands', () => {

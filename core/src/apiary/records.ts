@@ -105,8 +105,8 @@ export const separation = z.strictObject({
   day: daySchema,
   planId: id,
   queen: z.enum(['here', 'elsewhere', 'unknown']),
-  /** All parts, this colony among them. */
-  partIds: z.array(id).min(2).max(12),
+  /** All parts, this colony among them; itself alone where it was not split but raises a queen from a cell. */
+  partIds: z.array(id).min(1).max(12),
   /** When a new queen is expected from cells that were there already; null for emergency cells. */
   emergence: windowSchema.nullable(),
 });

@@ -6,11 +6,16 @@ import { keeperLikelihoods, type KeeperLikelihoods } from './keeperLikelihoods.t
 import { looksOf } from './looksOf.ts';
 import { queenBelief, type DatedLook, type QueenBelief } from './queenOdds.ts';
 
-/** What is to be believed of a colony's queen on a day, from all looks and counts since it was parted. */
+/**
+ * What is to be believed of a colony's queen on a day, from all looks and counts since it was parted.
+ *
+ * @param now - a look that is not on record yet
+ */
 export function queenBeliefOf(
   apiary: Apiary,
   colony: Colony,
   day: Day,
+  now: DatedLook | null = null,
 ): {
   readonly before: PartBefore;
   readonly looks: readonly DatedLook[];
@@ -20,7 +25,7 @@ export function queenBeliefOf(
 } {
   const keeper = keeperLikelihoods(operationOf(apiary));
   const { separation } = colony;
-  const looks = looksOf(apiary, colony, day);
+  const looks = [...looksOf(apiary, colony, day), ...(now ? [now] : [])];
   const before: PartBefore = {
     separatedOn: separation?.day ?? null,
     emergence: separation?.emergence ?? null,

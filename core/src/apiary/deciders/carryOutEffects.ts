@@ -8,10 +8,10 @@ type Path = readonly (string | number)[];
 
 /** Queens and cells that come, go or move with the work. Before units are united, so that the right one stays. */
 export function carryOutQueens(draft: Draft, plan: YardPlan, path: Path): void {
-  for (const effect of plan.body.effects ?? []) queenEffect(draft, effect, path);
+  for (const effect of plan.body.effects ?? []) queenEffect(draft, plan, effect, path);
 }
 
-function queenEffect(draft: Draft, effect: WorkEffect, path: Path): void {
+function queenEffect(draft: Draft, plan: YardPlan, effect: WorkEffect, path: Path): void {
   if (effect.kind === 'stands-swapped' || effect.kind === 'unit-ends') return;
   const colony = draft.need('colony', effect.colonyId, path);
   if (!colony) return;
@@ -46,12 +46,18 @@ function queenEffect(draft: Draft, effect: WorkEffect, path: Path): void {
       return;
     case 'cell-in':
       dropOldLooks(draft, colony.id);
-      if (colony.separation) {
-        draft.put('colony', {
-          ...colony,
-          separation: { ...colony.separation, queen: 'elsewhere', emergence: effect.emergence },
-        });
-      }
+      // Its history as a part begins anew: what was seen before says nothing of this cell.
+      draft.put('colony', {
+        ...colony,
+        separation: {
+          v: 1,
+          day: plan.day,
+          planId: plan.id,
+          queen: 'elsewhere',
+          partIds: colony.separation?.partIds ?? [colony.id],
+          emergence: effect.emergence,
+        },
+      });
   }
 }
 

@@ -145,9 +145,11 @@ function fileNext(draft: Draft, colonyId: string, verdict: Verdict, ids: string[
     }
     const id = ids.shift();
     if (id === undefined) return;
+    const planId = draft.get('colony', colonyId)?.separation?.planId;
     draft.put('followUp', {
       id,
-      planId: draft.get('colony', colonyId)?.separation?.planId ?? null,
+      // Parts are made by plans for yards and call-outs too: a look belongs to plans of one split alone.
+      planId: planId && draft.get('plan', planId) ? planId : null,
       colonyIds: [colonyId],
       kind,
       topic: action.topic,

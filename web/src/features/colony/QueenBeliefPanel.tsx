@@ -4,7 +4,6 @@ import {
   nextObservation,
   queenAction,
   QUEEN_STATE_WORDS,
-  QUEEN_STATES,
   queenBeliefOf,
   type Reason,
 } from '@incremen/core/queenstate';
@@ -12,12 +11,8 @@ import { yardSeason } from '@incremen/core/remedies';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { ChanceBars, percent } from './ChanceBars.tsx';
 import './belief.css';
-
-const percent = (p: number) => (p > 0 && p < 0.01 ? 'under 1 %' : `${Math.round(100 * p)} %`);
-
-/** Chances below this are not told one by one. */
-const TOLD = 0.03;
 
 /** What is to be believed of the queen, why, what speaks against it, and which look would settle it. */
 export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }) {
@@ -31,9 +26,6 @@ export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }
     const from = action.id === 'leave' ? action.on : today;
     return { ...known, action, next: nextObservation(known.belief.courses, from, known.keeper) };
   }, [apiary, colony, today]);
-  const told = QUEEN_STATES.filter((s) => belief.odds[s] >= TOLD).toSorted(
-    (a, b) => belief.odds[b] - belief.odds[a],
-  );
   const settled = belief.chance >= SETTLED;
   return (
     <Box as="section" aria-label="What may be believed of the queen">
@@ -46,23 +38,7 @@ export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }
           : `Most likely ${QUEEN_STATE_WORDS[belief.leading]}.`}{' '}
         {looks.length === 0 && 'Nobody has looked since; this is what usually happens.'}
       </Text>
-      <Box as="ul" aria-label="Chances" listStyleType="none" display="grid" gap={1}>
-        {told.map((s) => (
-          <li key={s} className="belief-row">
-            <span>{QUEEN_STATE_WORDS[s]}</span>
-            <svg viewBox="0 0 100 12" preserveAspectRatio="none" width="100%" height="12" aria-hidden>
-              <rect width="100" height="12" rx="2" fill="var(--chakra-colors-sunk)" />
-              <rect
-                width={100 * belief.odds[s]}
-                height="12"
-                rx="2"
-                fill={s === belief.leading ? 'var(--chakra-colors-accent)' : 'var(--chakra-colors-halo)'}
-              />
-            </svg>
-            <b>{percent(belief.odds[s])}</b>
-          </li>
-        ))}
-      </Box>
+      <ChanceBars belief={belief} />
       <Text mt={3}>
         <b>Next: {action.what}.</b> {action.why}{' '}
         {action.id !== 'leave' && action.id !== 'look' && (

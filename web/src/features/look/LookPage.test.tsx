@@ -53,6 +53,12 @@ describe('a look at both halves', () => {
     const verdict = within(screen.getByRole('region', { name: 'Verdict' }));
     // Eggs a week after the split can only have been laid since: common practice, no source.
     expect(verdict.getByRole('heading', { level: 2 }).textContent).toMatch(/queen.*Campion\b/i);
+    // The chances beside it weigh this look with what was known before.
+    const chances = within(await screen.findByRole('region', { name: 'Chances for Campion' }));
+    expect(chances.getAllByRole('listitem')[0]?.textContent).toMatch(/^a mated queen lays(9\d|100) %$/);
+    expect(screen.getByRole('region', { name: 'Chances for Campion II' }).textContent).toContain(
+      'would settle it best',
+    );
     await user.click(keep);
     expect(await screen.findByRole('heading', { level: 1, name: 'Follow-ups' })).toBeTruthy();
     expect(router.state.location.pathname).toBe('/follow-ups');

@@ -9,7 +9,7 @@ import {
   type FollowUp,
   topicInWords,
 } from '@incremen/core';
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { useAppDispatch } from '../../app/store.ts';
@@ -21,6 +21,8 @@ import { ProblemList, problemsAt } from '../../ui/ProblemList.tsx';
 import { toaster } from '../../ui/toaster.tsx';
 import { PartEvidence } from './PartEvidence.tsx';
 import { VerdictCard } from './VerdictCard.tsx';
+
+const LookChances = lazy(() => import('./LookChances.tsx'));
 
 /** A look day: what was seen in each part, and the verdict as it forms. */
 export function LookPage() {
@@ -125,7 +127,15 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
           gap={4}
         >
           {joint && said.length > 0 ? (
-            <VerdictCard joint={joint} names={names} />
+            <>
+              <VerdictCard joint={joint} names={names} />
+              <Suspense fallback={null}>
+                {colonies.map((c) => {
+                  const evidence = opened(seen[c.id]);
+                  return evidence && <LookChances key={c.id} colony={c} day={day} seen={evidence} />;
+                })}
+              </Suspense>
+            </>
           ) : (
             <Text color="inkSoft">Say what you saw; the verdict forms here as you do.</Text>
           )}

@@ -1,0 +1,47 @@
+import { Box, Heading, Text } from '@chakra-ui/react';
+import { dayInWords, type Colony, type Day, type Evidence } from '@incremen/core';
+import { nextObservation, queenBeliefOf } from '@incremen/core/queenstate';
+import { useMemo } from 'react';
+import { useApiary } from '../../mirror/hooks.ts';
+import { ChanceBars } from '../colony/ChanceBars.tsx';
+
+/** So sure that no further look is asked for. */
+const SETTLED = 0.95;
+
+/** What this look makes likely together with all that was seen before, and what would settle it. */
+export default function LookChances({
+  colony,
+  day,
+  seen,
+}: {
+  readonly colony: Colony;
+  readonly day: Day;
+  readonly seen: Evidence;
+}) {
+  const apiary = useApiary();
+  const { belief, earlier, next } = useMemo(() => {
+    const known = queenBeliefOf(apiary, colony, day, { day, seen });
+    return {
+      belief: known.belief,
+      earlier: known.looks.length - 1,
+      next: nextObservation(known.belief.courses, day, known.keeper),
+    };
+  }, [apiary, colony, day, seen]);
+  return (
+    <Box as="section" aria-label={`Chances for ${colony.name}`}>
+      <Heading as="h3" fontSize="1rem" mb={1}>
+        {colony.name}, with {earlier === 0 ? 'what usually happens' : 'all that was seen before'}
+      </Heading>
+      <ChanceBars belief={belief} />
+      {belief.chance < SETTLED && (
+        <Text fontSize="sm" mt={1}>
+          <b>
+            {next.what}
+            {next.day > day ? ` from ${dayInWords(next.day)} on` : ' now'}
+          </b>{' '}
+          would settle it best.
+        </Text>
+      )}
+    </Box>
+  );
+}
