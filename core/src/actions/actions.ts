@@ -3,7 +3,8 @@ import { boostNurses } from './boostNurses.ts';
 import { combine } from './combine.ts';
 import { letGo, shakeOut } from './endUnit.ts';
 import { boostBrood, testFrame } from './giveComb.ts';
-import { cutCells, freeQueen, giveCell, giveQueen } from './settleQueen.ts';
+import { freeQueen } from './freeQueen.ts';
+import { cutCells, giveCell, giveQueen } from './settleQueen.ts';
 import { shrink, swapStands } from './settleRoom.ts';
 import type { ActionChoice, ActionPlan } from './actionPlan.ts';
 

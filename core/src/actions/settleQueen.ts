@@ -1,5 +1,5 @@
 import { queenOf } from '../apiary/views.ts';
-import { addDays, yearOf } from '../calendar/day.ts';
+import { yearOf } from '../calendar/day.ts';
 import { windowAfter } from '../followup/windows.ts';
 import { newUnitLooks, ripeCellEmergence } from '../followup/newUnitLooks.ts';
 import type { UnitFacts } from '../remedies/unitFacts.ts';
@@ -98,51 +98,6 @@ export function giveCell(facts: UnitFacts): ActionPlan {
     looks: newUnitLooks('cell', day).map((l) => ({ colonyIds: [colony.id], ...l })),
     cautions: [],
     kit: [{ what: 'ripe queen cell', count: 1 }],
-  };
-}
-
-/** The honey that bars her goes out, empty comb comes beside the brood. */
-export function freeQueen(facts: UnitFacts): ActionPlan {
-  const { colony, day, unit } = facts;
-  return {
-    ...EMPTY_PLAN,
-    name: `free the queen of ${colony.name}`,
-    units: [{ facts, after: unit }],
-    steps: [
-      {
-        kind: 'open',
-        text: `Open ${colony.name}`,
-        detail: 'Find where she is: often shut off below or above a band of honey.',
-      },
-      {
-        kind: 'move',
-        text: 'Move her with her brood down, together',
-        detail: 'Brood to brood in the lowest box; no comb of honey between.',
-      },
-      {
-        kind: 'move',
-        text: 'Hang two empty drawn combs beside the brood',
-        detail:
-          'Honey from there goes up or to a unit that is short. Enter the combs on the hive’s page as they now hang.',
-      },
-      {
-        kind: 'check',
-        text: 'Excluder above her, honey over it; boxes that are not needed off',
-        detail: 'Patches of drone brood above the barrier: look again before you judge her.',
-      },
-      { kind: 'close', text: `Close ${colony.name}`, detail: '' },
-    ],
-    looks: [
-      {
-        colonyIds: [colony.id],
-        topic: 'eggs-due',
-        window: { earliest: addDays(day, 5), likely: addDays(day, 7), latest: addDays(day, 9) },
-        expect:
-          'Eggs and young larvae in the combs given: she was barred. None: she fails; worker brood settles it.',
-      },
-    ],
-    cautions: ['Lifting: a box of honey may exceed 35 kg. Take combs out, or lift in pairs.'],
-    kit: [{ what: 'queen excluder', count: 1 }],
   };
 }
 
