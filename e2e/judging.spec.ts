@@ -258,6 +258,14 @@ test('too many colonies at the end of the flow: a number, one watched, a queenle
   // Then it gets the queenless unit instead.
   await page.goto(`/colonies/${await records.colonyId('Nettle')}/act/combine?with=${orphan.id}`);
   await expect(page.getByText(/brood beside brood|on the paper/).first()).toBeVisible();
+  // A third could come in as well, and is left out again.
+  const units = page.getByRole('list', { name: 'Before and after' }).getByRole('listitem');
+  await expect(units).toHaveCount(2);
+  await page.getByLabel('And with').selectOption({ label: 'and Bryony' });
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('with Bryony');
+  await expect(units).toHaveCount(3);
+  await page.getByRole('button', { name: 'Without Bryony' }).click();
+  await expect(units).toHaveCount(2);
   const [before, other] = [await framesOf(records, 'Nettle'), await framesOf(records, 'Orphan')];
   expect([before, other]).toEqual([5, 5]);
   await page.getByText('Comb to comb', { exact: true }).click();
