@@ -98,7 +98,7 @@ export function combine(
   const queen = queensOf(host, guests, union.queenOf);
   const direct = how === 'direct' ? combsForOneBox(host, guests) : null;
   const laid = direct ? layDirect(direct) : { moves: [], detail: '' };
-  const boxesOfGuests = guests.flatMap((g) => boxesOfColony(g.apiary, g.colony).map((b) => b.id));
+  const boxesOfGuests = new Set(guests.flatMap((g) => boxesOfColony(g.apiary, g.colony).map((b) => b.id)));
   return {
     ...EMPTY_PLAN,
     name: `unite ${listInWords(guests.map((g) => g.colony.name))} with ${host.colony.name}`,
@@ -108,7 +108,7 @@ export function combine(
     ],
     moves: laid.moves,
     unions: guests.map((g) => ({ fromId: g.colony.id, intoId: host.colony.id })),
-    emptiedBoxIds: direct ? boxesOfGuests : [],
+    emptiedBoxIds: direct ? [...boxesOfGuests] : [],
     effects: queen.effects,
     steps: [
       ...queen.steps,

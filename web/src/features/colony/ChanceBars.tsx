@@ -5,6 +5,9 @@ import './belief.css';
 /** A chance in whole per cent. */
 export const percent = (p: number) => (p > 0 && p < 0.01 ? 'under 1 %' : `${Math.round(100 * p)} %`);
 
+/** So sure that no further look is asked for. */
+export const SETTLED = 0.95;
+
 /** Chances below this are not told one by one. */
 const TOLD = 0.03;
 

@@ -11,7 +11,7 @@ import { yardSeason } from '@incremen/core/remedies';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
-import { ChanceBars, percent } from './ChanceBars.tsx';
+import { ChanceBars, percent, SETTLED } from './ChanceBars.tsx';
 import './belief.css';
 
 /** What is to be believed of the queen, why, what speaks against it, and which look would settle it. */
@@ -78,9 +78,6 @@ export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }
     </Box>
   );
 }
-
-/** So sure that no further look is asked for. */
-const SETTLED = 0.95;
 
 function Reasons({ title, reasons }: { readonly title: string; readonly reasons: readonly Reason[] }) {
   if (reasons.length === 0) return null;

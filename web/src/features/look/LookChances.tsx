@@ -3,10 +3,7 @@ import { dayInWords, type Colony, type Day, type Evidence } from '@incremen/core
 import { nextObservation, queenBeliefOf } from '@incremen/core/queenstate';
 import { useMemo } from 'react';
 import { useApiary } from '../../mirror/hooks.ts';
-import { ChanceBars } from '../colony/ChanceBars.tsx';
-
-/** So sure that no further look is asked for. */
-const SETTLED = 0.95;
+import { ChanceBars, SETTLED } from '../colony/ChanceBars.tsx';
 
 /** What this look makes likely together with all that was seen before, and what would settle it. */
 export default function LookChances({
