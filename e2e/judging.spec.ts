@@ -86,7 +86,7 @@ test('an odd nest two weeks after a queen was given: rivals side by side, what p
   await expect(belief).toContainText('Next:');
   await page.goto(`/colonies/${await records.colonyId('Nettle')}/act`);
   await page.getByRole('link', { name: /Work out: Free the barred queen/ }).click();
-  await expect(page.getByText(/Brood to brood in the lowest box/)).toBeVisible();
+  await expect(page.getByText(/Her brood hangs together, in the lowest box/)).toBeVisible();
   await page.getByRole('button', { name: 'Start the work' }).click();
   await workThrough(page);
   await expect(page.getByText('Come back on Sat 23 May')).toBeVisible();
