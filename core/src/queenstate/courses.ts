@@ -80,6 +80,12 @@ const LOST_AGO = [
   { days: 25, share: 0.4 },
 ] as const;
 
+/** How long ago a queen that is there may have stopped laying. Judgement, no source. */
+const STOPPED_AGO = [
+  { days: 10, share: 0.5 },
+  { days: 25, share: 0.5 },
+] as const;
+
 const always = (by: Layer): LayingSpan => ({ from: null, to: null, by });
 
 function unsplit(today: DayNumber, s: LikelihoodTable['fates']): Course[] {
@@ -91,7 +97,11 @@ function unsplit(today: DayNumber, s: LikelihoodTable['fates']): Course[] {
       'laying',
       'queen',
     ),
-    stable('not-laying', s.notLaying, 'not-laying', null),
+    // She has stopped a while ago, barred or starved: while brood of hers is still capped, or so long that it has hatched.
+    ...STOPPED_AGO.map(({ days, share }) => ({
+      ...stable(`stopped ${days} days ago`, s.notLaying * share, 'not-laying', null),
+      laying: [{ from: null, to: today - days, by: 'queen' as const }],
+    })),
     stable('drone-layer', s.droneLayer, 'drone-layer', 'drone-queen'),
     stable('laying-workers', s.layingWorkers, 'laying-workers', 'workers', false),
     // Lost some while ago, nobody knows when: while brood of hers is still capped, or so long that it has hatched.

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { BLIND, cells, eggs, NO, on, WITHOUT, believe } from '../testing/queenLooks.ts';
+import { BLIND, caps, cells, eggs, NO, on, queen, read, WITHOUT, believe } from '../testing/queenLooks.ts';
 import { nextObservation } from './nextObservation.ts';
+import { queenBelief } from './queenOdds.ts';
 
 describe('what it rests on', () => {
   it('is told for and against', () => {
@@ -25,6 +26,29 @@ describe('what it rests on', () => {
     const some = believe(WITHOUT, [[8, { eggs: NO, cells: NO }, [5, 20]]]);
     const all = believe(WITHOUT, [[8, { eggs: NO, cells: NO }, [20, 20]]]);
     expect(all.odds.hopeless).toBeGreaterThan(some.odds.hopeless * 1.5);
+  });
+});
+
+describe('a queen that has stopped to lay', () => {
+  const look = (said: Parameters<typeof read>[0]) =>
+    queenBelief(
+      { separatedOn: null, emergence: null, queenHere: 1 },
+      [{ day: on(0), seen: read({ framesRead: 5, framesTotal: 5, ...said }) }],
+      on(0),
+    );
+
+  it('stands beside one that lays, where she is seen with capped brood and no eggs', () => {
+    const belief = look({ queen: queen('long'), eggs: NO, cappedBrood: caps('both', 'scattered') });
+    expect(belief.odds['not-laying']).toBeGreaterThan(0.3);
+    expect(belief.odds.laying).toBeGreaterThan(0.3);
+    expect(belief.open || belief.rival.chance > 0.3).toBe(true);
+    // Larvae part them: from eggs that were overlooked they come, from none they do not.
+    expect(nextObservation(belief.courses, on(0)).what).toBe('Look for larvae');
+  });
+
+  it('is none that lays neatly', () => {
+    const belief = look({ queen: queen('long'), eggs: eggs(), cappedBrood: caps('flat', 'compact') });
+    expect(belief.odds['not-laying']).toBeLessThan(0.01);
   });
 });
 

@@ -1,9 +1,8 @@
 import { Box, Heading } from '@chakra-ui/react';
 import type { Evidence } from '@incremen/core';
-import { Choice } from '../../ui/Choice.tsx';
 import { CappedQuestion, CellsQuestion, EggsQuestion, LarvaeQuestions } from '../seen/BroodQuestions.tsx';
+import { FramesReadQuestion } from '../seen/FramesReadQuestion.tsx';
 import { DiseaseQuestion } from '../seen/HealthQuestions.tsx';
-import { Question } from '../seen/Question.tsx';
 import { QueenQuestion } from '../seen/QueenQuestion.tsx';
 
 /** What was seen in one part, question by question; "not looked" and "none" are kept apart. */
@@ -33,22 +32,7 @@ export function PartEvidence({
       <Heading as="h2" fontSize="1.3rem">
         {name}
       </Heading>
-      <Question title="Frames read">
-        <Choice
-          hideLabel
-          label={asked.name('frames read')}
-          value={
-            evidence.framesRead >= evidence.framesTotal ? 'all' : evidence.framesRead > 0 ? 'some' : null
-          }
-          onChange={(v) =>
-            set({ framesRead: v === 'all' ? evidence.framesTotal : Math.max(1, evidence.framesTotal - 1) })
-          }
-          options={[
-            { id: 'all', label: `All ${evidence.framesTotal}` },
-            { id: 'some', label: 'Not all' },
-          ]}
-        />
-      </Question>
+      <FramesReadQuestion {...asked} />
       <EggsQuestion {...asked} />
       <CellsQuestion {...asked} />
       <LarvaeQuestions {...asked} />

@@ -32,6 +32,19 @@ beforeEach(() => {
 afterEach(cleanup);
 
 describe('what is seen besides frames', () => {
+  it('asks how much was read, since none counts for that alone', async () => {
+    renderView(<Form />);
+    const hint = /counts for the frames that were read/;
+    expect(screen.queryByText(hint)).toBeNull();
+    await say('eggs', 'None');
+    expect(screen.getByText(hint)).toBeTruthy();
+    await say('frames read', 'All 10');
+    expect(seen.evidence).toMatchObject({ framesRead: 10, eggs: { look: 'notFound' } });
+    expect(screen.queryByText(hint)).toBeNull();
+    await say('frames read', 'Not all');
+    expect(seen.evidence.framesRead).toBeLessThan(10);
+  });
+
   it('begins with nothing looked at, and keeps found, none and not looked apart', async () => {
     renderView(<Form />);
     expect(seen.evidence).toEqual(noEvidence(10));

@@ -5,6 +5,7 @@ import { useLatest } from '../../ui/useLatest.ts';
 import { AddPhotos, type DraftPhoto } from '../photos/AddPhotos.tsx';
 import { CappedQuestion, CellsQuestion, EggsQuestion, LarvaeQuestions } from './BroodQuestions.tsx';
 import { ConditionsFields } from './ConditionsFields.tsx';
+import { FramesReadQuestion } from './FramesReadQuestion.tsx';
 import { DiseaseQuestion, TreatmentQuestion } from './HealthQuestions.tsx';
 import { MoodQuestion } from './MoodQuestion.tsx';
 import { QueenQuestion } from './QueenQuestion.tsx';
@@ -50,6 +51,7 @@ export function SeenForm({
         <MoodQuestion {...asked} />
       </Part>
       <Part title="Brood">
+        <FramesReadQuestion {...asked} />
         <EggsQuestion {...asked} />
         <LarvaeQuestions {...asked} />
         <CappedQuestion {...asked} />
