@@ -45,7 +45,7 @@ export function improve(
         const from = at[i] as number;
         if (to === from || !((stirred | better) & ((1 << from) | (1 << to)))) continue;
         if (state.free(to) < 1 || !state.suits(to, a)) continue;
-        if (state.changeBy(from, a, to, null) < -WORTH_MOVING) {
+        if (state.changeBy(from, a, to, null) < -1e-9) {
           state.take(from, a);
           state.put(to, a);
           at[i] = to;
@@ -59,7 +59,7 @@ export function improve(
         if (!((stirred | better) & ((1 << from) | (1 << there)))) continue;
         const b = frames[j] as CalledFrame;
         if (!state.suits(there, a) || !state.suits(from, b)) continue;
-        if (state.changeBy(from, a, there, b) < -WORTH_MOVING) {
+        if (state.changeBy(from, a, there, b) < -1e-9) {
           state.exchange(from, a, there, b);
           at[i] = there;
           at[j] = from;
@@ -73,6 +73,3 @@ export function improve(
 }
 
 const ALL_PLACES = ~0;
-
-/** Less than this, in points of which 100 are a frame of brood, is not looked for: most of such gains are a little evenness. */
-const WORTH_MOVING = 1.5;
