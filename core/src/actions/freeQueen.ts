@@ -1,9 +1,10 @@
 import { framesInStore, placeInWords, readingOf, type PlacedFrame } from '../apiary/views.ts';
 import { addDays } from '../calendar/day.ts';
-import { shareOf, WORKER_BROOD } from '../comb/contents.ts';
+import { shareOf } from '../comb/contents.ts';
 import type { UnitFacts } from '../remedies/unitFacts.ts';
 import { STORE_KEY } from '../yardplan/request.ts';
 import { capital } from '../words/capital.ts';
+import { farFromBrood, hasBrood } from './broodCombs.ts';
 import { EMPTY_PLAN, type ActionPlan } from './actionPlan.ts';
 
 /** From this share of stores, and without brood, a comb beside the nest bars the queen. Judgement, no source. */
@@ -21,18 +22,13 @@ interface Exchange {
   readonly empty: PlacedFrame | string;
 }
 
-const isBrood = (f: PlacedFrame) => shareOf(readingOf(f), ...WORKER_BROOD) > 0.05;
-const isHoney = (f: PlacedFrame) => shareOf(readingOf(f), 'honey', 'nectar') >= BARS && !isBrood(f);
-const isRoomy = (f: PlacedFrame) => shareOf(readingOf(f), 'drawn') >= ROOMY && !isBrood(f);
+const isHoney = (f: PlacedFrame) => shareOf(readingOf(f), 'honey', 'nectar') >= BARS && !hasBrood(f);
+const isRoomy = (f: PlacedFrame) => shareOf(readingOf(f), 'drawn') >= ROOMY && !hasBrood(f);
 
 /** Which combs change places, those nearest to the brood first. */
 function exchanges({ apiary, frames }: UnitFacts): Exchange[] {
   const nest = frames.filter((f) => f.box.role === 'brood');
-  const far = (f: PlacedFrame) =>
-    Math.min(
-      30,
-      ...nest.filter((b) => b.box.id === f.box.id && isBrood(b)).map((b) => Math.abs(b.slot - f.slot)),
-    );
+  const far = (f: PlacedFrame) => farFromBrood(frames, f.box.id, f.slot);
   const bars = nest.filter(isHoney).toSorted((a, b) => far(a) - far(b));
   const own = frames.filter(isRoomy).toSorted((a, b) => far(b) - far(a));
   const stored = framesInStore(apiary).filter((f) => {

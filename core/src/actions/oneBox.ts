@@ -1,22 +1,19 @@
 import { operationOf } from '../apiary/records.ts';
 import { boxesOfColony, isSlotOf, readingOf, type PlacedFrame } from '../apiary/views.ts';
-import { shareOf } from '../comb/contents.ts';
+import { shareOf, WORKER_BROOD } from '../comb/contents.ts';
 import { planFrame } from '../plan/measure.ts';
 import type { UnitFacts } from '../remedies/unitFacts.ts';
 import { stayShares } from '../rules/houseRules.ts';
 import { arrangeBox } from '../yardplan/arrangeBox.ts';
+import { STORE_KEY } from '../yardplan/request.ts';
 import type { ActionPlan } from './actionPlan.ts';
+import { hasBrood } from './broodCombs.ts';
 
 /** What a comb is worth in the united box: brood first, then bee bread and food. */
 const worth = (f: PlacedFrame) => {
   const r = readingOf(f);
-  return (
-    3 * shareOf(r, 'eggs', 'open', 'capped', 'emerging') +
-    1.3 * shareOf(r, 'beeBread') +
-    shareOf(r, 'honey', 'nectar')
-  );
+  return 3 * shareOf(r, ...WORKER_BROOD) + 1.3 * shareOf(r, 'beeBread') + shareOf(r, 'honey', 'nectar');
 };
-const hasBrood = (f: PlacedFrame) => shareOf(readingOf(f), 'eggs', 'open', 'capped', 'emerging') > 0.03;
 
 /** The combs that hang in the one brood box of the host; null where brood would be left over or does not fit. */
 export function combsForOneBox(host: UnitFacts, guests: readonly UnitFacts[]) {
@@ -67,7 +64,7 @@ export function layDirect(c: NonNullable<ReturnType<typeof combsForOneBox>>): {
     const from = { boxId: f.box.id, slot: f.slot };
     const base = { frameId: f.frame.id, from, fromKey: (guest ?? c.host).colony.id };
     if (slot === undefined) {
-      return [{ ...base, to: null, toKey: 'store', reason: 'Missed least in the united box.' }];
+      return [{ ...base, to: null, toKey: STORE_KEY, reason: 'Missed least in the united box.' }];
     }
     if (guest === null && slot === f.slot) return [];
     return [

@@ -1,6 +1,7 @@
 import { boxesOfColony, isSlotOf, readingOf, type PlacedFrame } from '../apiary/views.ts';
 import { shareOf } from '../comb/contents.ts';
 import type { UnitFacts } from '../remedies/unitFacts.ts';
+import { farFromBrood } from './broodCombs.ts';
 
 /** A slot for a comb that comes, and the comb that makes room for it. */
 export interface Room {
@@ -29,14 +30,7 @@ const worth = (f: PlacedFrame) => {
  */
 export function roomFor({ apiary, colony, frames }: UnitFacts, size: string): Room | null {
   const boxes = boxesOfColony(apiary, colony).filter((b) => b.role === 'brood' && b.sizeId === size);
-  const broodSlots = (boxId: string) =>
-    frames.flatMap((f) =>
-      f.box.id === boxId && shareOf(readingOf(f), 'eggs', 'open', 'capped', 'emerging') > 0.05
-        ? [f.slot]
-        : [],
-    );
-  const far = (boxId: string, slot: number) =>
-    Math.min(30, ...broodSlots(boxId).map((s) => Math.abs(s - slot)));
+  const far = (boxId: string, slot: number) => farFromBrood(frames, boxId, slot);
   const free = boxes.flatMap((b) =>
     Array.from({ length: b.slots }, (_, i) => i + 1)
       .filter(

@@ -3,6 +3,7 @@ import type { WorkEffect } from '../../actions/workEffect.ts';
 import type { Draft } from '../draft.ts';
 import type { YardPlan } from '../records.ts';
 import { boxesOfHive, openFollowUps, queenOf } from '../views.ts';
+import { handChambers } from './handChambers.ts';
 
 type Path = readonly (string | number)[];
 
@@ -101,9 +102,5 @@ function endUnit(draft: Draft, colonyId: string, day: Day, path: Path): void {
   const shared = Object.values(draft.apiary.colony).some((c) => c.hiveId === hiveId && c.id !== colonyId);
   if (hive && !shared) draft.put('hive', { ...hive, standId: null });
   // Its side of a box that others share is free.
-  for (const box of hiveId ? boxesOfHive(draft.apiary, hiveId) : []) {
-    if (!box.chambers.some((c) => c.colonyId === colonyId)) continue;
-    const chambers = box.chambers.map((c) => (c.colonyId === colonyId ? { ...c, colonyId: null } : c));
-    draft.put('box', { ...box, chambers });
-  }
+  for (const box of hiveId ? boxesOfHive(draft.apiary, hiveId) : []) handChambers(draft, box, colonyId, null);
 }

@@ -1,3 +1,4 @@
+import { handChambers } from './handChambers.ts';
 import { addDays, daysBetween, type Day } from '../../calendar/day.ts';
 import { windowAfter } from '../../followup/windows.ts';
 import type { Draft } from '../draft.ts';
@@ -51,8 +52,10 @@ function unite(draft: Draft, plan: YardPlan, day: Day, path: Path): void {
     const from = draft.need('colony', fromId, path);
     const into = draft.need('colony', intoId, path);
     if (!from || !into || from.hiveId === null || into.hiveId === null) continue;
-    if (from.hiveId === into.hiveId) takePartitionOut(draft, into.hiveId, fromId, intoId);
-    else setOnTop(draft, from.hiveId, into.hiveId, fromId, intoId);
+    if (from.hiveId === into.hiveId) {
+      // The partition is drawn: what was the one's side is the other's now.
+      for (const box of boxesOfHive(draft.apiary, into.hiveId)) handChambers(draft, box, fromId, intoId);
+    } else setOnTop(draft, from.hiveId, into.hiveId, fromId, intoId);
     draft.put('colony', { ...from, endedOn: day, hiveId: null });
     const queen = queenOf(draft.apiary, fromId);
     if (queen) draft.put('queen', { ...queen, whereabouts: { known: 'gone' } });
@@ -61,16 +64,6 @@ function unite(draft: Draft, plan: YardPlan, day: Day, path: Path): void {
         draft.put('followUp', { ...f, status: 'dropped' });
       }
     }
-  }
-}
-
-/** Both live in one hive: what was the one's side is the other's now. */
-function takePartitionOut(draft: Draft, hiveId: string, fromId: string, intoId: string): void {
-  for (const box of boxesOfHive(draft.apiary, hiveId)) {
-    draft.put('box', {
-      ...box,
-      chambers: box.chambers.map((c) => (c.colonyId === fromId ? { ...c, colonyId: intoId } : c)),
-    });
   }
 }
 
@@ -91,8 +84,8 @@ function setOnTop(
   });
   const rest = boxesOfHive(draft.apiary, fromHiveId);
   rest.forEach((box, position) => {
-    const chambers = box.chambers.map((c) => (c.colonyId === fromId ? { ...c, colonyId: null } : c));
-    draft.put('box', { ...box, position, chambers });
+    draft.put('box', { ...box, position });
+    handChambers(draft, { ...box, position }, fromId, null);
   });
   const hive = draft.get('hive', fromHiveId);
   if (hive && rest.length === 0) draft.put('hive', { ...hive, standId: null });

@@ -20,6 +20,7 @@ import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
 import { HiveDrawing, hiveInWords } from '../../drawing/HiveDrawing.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
+import { one } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { Select } from '../../ui/Select.tsx';
@@ -164,8 +165,6 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
     </Box>
   );
 }
-
-const one = (x: number) => Math.max(0, x).toFixed(1);
 
 /** Every unit before and after: drawn, with its bees and brood. */
 function Before({ plan, after }: { readonly plan: ActionPlan; readonly after: Apiary }) {
