@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { addDays, dayInWords } from '../calendar/day.ts';
 import { bothSides } from '../comb/contents.ts';
+import { queenLane } from '../followup/queenLane.ts';
 import { NEST, withQueen } from '../testing/nests.ts';
+import { PartYard } from '../testing/partYard.ts';
 import { caps, eggs, NO, queen } from '../testing/queenLooks.ts';
 import { FULL_OF_BROOD, NO_BROOD, NO_NURSES, WEAK_DAY, WeakYard } from '../testing/weakYard.ts';
 import { remediesFor, type RemedyId } from './remedies.ts';
@@ -46,7 +49,7 @@ describe('remedies for a weak unit', () => {
     const { remedies, causes } = judged(yard);
     expect(causes[0]).toBe('disease');
     const free = remedies.filter((r) => r.blocked === null).map((r) => r.id);
-    expect(free.toSorted()).toEqual(['let-go', 'watch']);
+    expect(free.toSorted((a, b) => a.localeCompare(b))).toEqual(['let-go', 'watch']);
   });
 
   it('a sick colony is nobody’s giver or partner', () => {
@@ -129,5 +132,22 @@ describe('remedies for a weak unit', () => {
     expect(left.colonies).toBeLessThan(0.8);
     expect(of('combine')?.colonies).toBeLessThanOrEqual(1);
     expect(of('combine')?.partner?.name).toMatch(/Rowan|Bryony/);
+  });
+
+  it('leaves a unit shut while its virgin matures and flies, and no longer', () => {
+    const lostOn = '2026-05-01';
+    const yard = new PartYard(lostOn);
+    const at = (day: string) => remediesFor(yard.apiary, yard.part, day, MILD).remedies;
+    const open = (day: string) =>
+      at(day)
+        .filter((r) => r.blocked === null)
+        .map((r) => r.id);
+    const lane = queenLane(yard.apiary, yard.part, lostOn)!;
+    expect(open(lane.handsOff.from).toSorted((a, b) => a.localeCompare(b))).toEqual(['let-go', 'watch']);
+    expect(open(lane.handsOff.to).toSorted((a, b) => a.localeCompare(b))).toEqual(['let-go', 'watch']);
+    expect(at(lane.handsOff.to).find((r) => r.id === 'test-frame')?.blocked).toContain(
+      `Hands off until ${dayInWords(lane.handsOff.to)}`,
+    );
+    expect(open(addDays(lane.handsOff.to, 1))).toContain('combine');
   });
 });

@@ -1,6 +1,7 @@
 import type { ActionId } from '../actions/actions.ts';
 import type { Apiary, Colony } from '../apiary/records.ts';
-import { addDays, type Day } from '../calendar/day.ts';
+import { addDays, dayInWords, type Day } from '../calendar/day.ts';
+import { queenLane } from '../followup/queenLane.ts';
 import { expectationOf, type Expectation } from './expectation.ts';
 import { combine, freeQueen, giveCell, giveQueen, letGo, shakeOut, testFrame } from './queenRemedies.ts';
 import type { RemedyMaker } from './remedyDraft.ts';
@@ -69,6 +70,7 @@ export function remediesFor(
   const horizon = on ?? usualHorizon(facts);
   const left = expectationOf(facts, 'leave', horizon);
   const drafts = MAKERS.map((make) => make(facts, all, horizon));
+  const rest = restUntil(facts);
   const remedies = drafts
     .map(({ then, partner, partnerThen, ...d }): Remedy => {
       const sick = facts.sick && d.id !== 'let-go' && d.id !== 'watch';
@@ -81,7 +83,9 @@ export function remediesFor(
         moreBees: then.strength + (partnerThen?.strength ?? 0) - left.strength - (before?.strength ?? 0),
         blocked: sick
           ? 'Nothing goes in or out of a unit that may be sick, and it is not combined.'
-          : d.blocked,
+          : rest !== null && !STAYS_SHUT.has(d.id)
+            ? `Hands off until ${dayInWords(rest)}: a queen on her flights is easily lost when her hive is opened.`
+            : d.blocked,
         partner: partner ? { colonyId: partner.colony.id, name: partner.colony.name } : null,
         gain: colonies - left.colonies - (before?.colonies ?? 0),
       };
@@ -91,6 +95,16 @@ export function remediesFor(
         Number(a.blocked !== null) - Number(b.blocked !== null) || worthOf(b) - worthOf(a) || b.bees - a.bees,
     );
   return { facts, causes: whyWeak(facts), on: horizon, left, remedies };
+}
+
+/** What does not open the hive of the unit, or ends it. */
+const STAYS_SHUT: ReadonlySet<RemedyId> = new Set(['watch', 'let-go']);
+
+/** The last of the days of rest that a unit is in, while its virgin matures and flies; null when it may be opened. */
+function restUntil({ apiary, colony, day }: UnitFacts): Day | null {
+  const lane = queenLane(apiary, colony, day);
+  if (!lane || lane.laying || !lane.certain) return null;
+  return day >= lane.handsOff.from && day <= lane.handsOff.to ? lane.handsOff.to : null;
 }
 
 /** A frame of bees more in living colonies, in colonies. Judgement, no source. */
