@@ -218,6 +218,7 @@ export {
   type WeatherHour,
 } from './weather/weatherHour.ts';
 export {
+  flyingWeather,
   matingDays,
   nextRain,
   nights,

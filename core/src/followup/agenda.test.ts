@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { openFollowUps } from '../apiary/views.ts';
 import { PartYard } from '../testing/partYard.ts';
+import { NO } from '../testing/queenLooks.ts';
 import type { FollowUp } from '../apiary/records.ts';
 import { agendaOf, clashesOf, reschedulesFor } from './agenda.ts';
-import { isPastLast, planBOf } from './planB.ts';
+import { pastLast, planBOf } from './planB.ts';
 import { queenLane, type QueenLane } from './queenLane.ts';
 
 const LOST = '2026-05-09';
@@ -47,14 +48,19 @@ describe('plan B', () => {
     expect(b.because).toContain('winter bees');
   });
 
-  it('past the last date without eggs losses are cut', () => {
+  it('past the last date without eggs losses are cut; a look comes first when nobody looked for them', () => {
     const yard = new PartYard('2026-07-11');
-    const lane = laneOf(yard, '2026-08-20');
-    const b = planBOf(yard.apiary, lane, '2026-08-20');
-    expect(isPastLast(lane, b, '2026-08-20')).toBe(true);
-    expect(
-      isPastLast(laneOf(yard, '2026-08-01'), planBOf(yard.apiary, lane, '2026-08-01'), '2026-08-01'),
-    ).toBe(false);
+    const words = (day: string) => {
+      const lane = laneOf(yard, day);
+      return pastLast(lane, planBOf(yard.apiary, lane, day), day);
+    };
+    expect(words('2026-08-01')).toBeNull();
+    expect(words('2026-08-20')).toContain('Look now');
+    // Before eggs were due, their absence told nothing.
+    yard.see('2026-07-20', { eggs: NO });
+    expect(words('2026-08-20')).toContain('Look now');
+    yard.see('2026-08-18', { eggs: NO });
+    expect(words('2026-08-20')).toBe('Past its last date (Thu 13 Aug) without eggs: cut the loss.');
   });
 });
 

@@ -56,6 +56,15 @@ export function planBOf(apiary: Apiary, lane: QueenLane, day: Day): PlanB {
   };
 }
 
-/** Whether a part has run past its last date without eggs: then losses are cut. */
-export const isPastLast = (lane: QueenLane, planB: PlanB, day: Day): boolean =>
-  !lane.laying && day > (planB.decideBy < lane.latestEggs ? planB.decideBy : lane.latestEggs);
+/**
+ * What is said of a part that has run past its last date, when losses are cut; null before, or when eggs are known.
+ * Eggs that nobody looked for may be there: then a look comes first.
+ */
+export function pastLast(lane: QueenLane, planB: PlanB, day: Day): string | null {
+  const last = planB.decideBy < lane.latestEggs ? planB.decideBy : lane.latestEggs;
+  if (lane.laying || day <= last) return null;
+  const due = lane.events.find((e) => e.id === 'eggs')?.window.earliest ?? last;
+  return lane.lookedForEggsOn !== null && lane.lookedForEggsOn >= due
+    ? `Past its last date (${dayInWords(last)}) without eggs: cut the loss.`
+    : `Eggs were due by ${dayInWords(last)}, and nobody has looked for them. Look now; without eggs, cut the loss.`;
+}

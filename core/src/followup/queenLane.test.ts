@@ -6,8 +6,8 @@ import { queenLane, type LaneEventId } from './queenLane.ts';
 
 const LOST = '2026-05-09';
 
-function laneOf(yard: PartYard, day: string, matingDays: string[] = []) {
-  const lane = queenLane(yard.apiary, yard.part, day, matingDays);
+function laneOf(yard: PartYard, day: string, flying?: ReadonlyMap<string, boolean>) {
+  const lane = queenLane(yard.apiary, yard.part, day, flying);
   if (!lane) throw new Error('no lane');
   const on = (id: LaneEventId) => lane.events.find((e) => e.id === id)?.window;
   return { ...lane, on };
@@ -84,11 +84,38 @@ describe('the lane of a part that raises its queen', () => {
     expect(queenLane(yard.apiary, yard.part, '2026-06-03')?.laying ?? true).toBe(true);
   });
 
+  // She emerges on 21 May and flies from the 27th on.
+  const weather = (from: string, ...flies: boolean[]) =>
+    new Map(flies.map((f, n) => [addDays(from, n), f] as const));
+  const [N, Y] = [false, true];
+
   it('waits for mating weather, and says so', () => {
     const yard = new PartYard(LOST);
-    const { on, changes } = laneOf(yard, '2026-05-27', ['2026-06-02', '2026-06-03']);
+    const { on, changes } = laneOf(yard, '2026-05-27', weather('2026-05-27', N, N, N, N, N, N, Y, Y));
     expect(on('eggs')?.likely).toBe('2026-06-05');
-    expect(changes.at(-1)?.because).toContain('No mating weather before Tue 2 Jun');
+    expect(changes.at(-1)?.because).toContain('No mating weather before Tue 2 Jun: eggs may come 4 days');
+  });
+
+  it('remembers good days that are over', () => {
+    const yard = new PartYard(LOST);
+    const { on, changes } = laneOf(yard, '2026-06-04', weather('2026-05-27', N, Y, N, N, N, N, N, N, N, Y));
+    expect(changes).toEqual([]);
+    expect(on('eggs')?.likely).toBe('2026-06-02');
+  });
+
+  it('says nothing of days whose weather nobody knows', () => {
+    const yard = new PartYard(LOST);
+    // Asked for the first time on 4 June: she may have flown long before.
+    const { on, changes } = laneOf(yard, '2026-06-04', weather('2026-06-04', N, N, Y));
+    expect(changes).toEqual([]);
+    expect(on('eggs')?.likely).toBe('2026-06-02');
+  });
+
+  it('counts on a flight no earlier than the day after all that is foretold', () => {
+    const yard = new PartYard(LOST);
+    const { changes } = laneOf(yard, '2026-05-27', weather('2026-05-27', N, N, N, N, N));
+    expect(changes.at(-1)?.because).toContain('No mating weather up to Sun 31 May');
+    expect(changes.at(-1)?.now).toBe('2026-06-01');
   });
 
   it('is none for a colony with its queen', () => {

@@ -63,6 +63,8 @@ export interface QueenLane {
   readonly decideBy: Day;
   /** Eggs of the new queen have been seen. */
   readonly laying: boolean;
+  /** When eggs were last looked for, in vain or not; null when nobody has. */
+  readonly lookedForEggsOn: Day | null;
   readonly changes: readonly LaneChange[];
   /** Notes that cannot all be true; all are kept. */
   readonly contradictions: readonly string[];
@@ -79,13 +81,13 @@ interface Dated {
  * The lane of a part that raises its queen, as its looks have moved it; null for a colony that has a queen or was
  * never parted.
  *
- * @param matingDays - days on which a virgin can fly, as far as weather is known; none for unknown
+ * @param flying - whether a virgin could or can fly, by day, as far as weather is known; see flyingWeather
  */
 export function queenLane(
   apiary: Apiary,
   colony: Colony,
   day: Day,
-  matingDays: readonly Day[] = [],
+  flying: ReadonlyMap<Day, boolean> = new Map(),
 ): QueenLane | null {
   const { separation } = colony;
   if (!separation || separation.queen === 'here' || colony.endedOn !== null || queenOf(apiary, colony.id)) {
@@ -93,17 +95,18 @@ export function queenLane(
   }
   const lostOn = separation.day;
   const start = separation.emergence ?? emergencyEmergence(lostOn);
-  const dated = looksOf(apiary, colony, day).reduce<Dated>(byLook, {
+  const looks = looksOf(apiary, colony, day);
+  const dated = looks.reduce<Dated>(byLook, {
     emergence: start,
     eggsSeen: null,
     changes: [],
     contradictions: [],
   });
   const firstFlight = addDays(dated.emergence.likely, MATURE_AFTER);
-  const [flightDay] = dated.eggsSeen === null ? matingDays.filter((d) => d >= firstFlight) : [];
-  const changes = [...dated.changes, ...heldBack(firstFlight, flightDay, day)];
+  const flight = dated.eggsSeen === null ? flightByWeather(firstFlight, flying) : null;
+  const changes = [...dated.changes, ...heldBack(firstFlight, flight, day)];
   const dates = queenCalendar(lostOn, dated.emergence);
-  const eggs = eggWindow(dated.eggsSeen, dates.firstEggs, flightDay);
+  const eggs = eggWindow(dated.eggsSeen, dates.firstEggs, flight?.day);
   const shifted = (from: Window, by: number): Window => ({
     earliest: addDays(from.earliest, by),
     likely: addDays(from.likely, by),
@@ -140,6 +143,7 @@ export function queenLane(
     latestEggs: eggs.latest,
     decideBy: dates.decideBy,
     laying: dated.eggsSeen !== null,
+    lookedForEggsOn: looks.findLast((l) => l.seen.eggs.look !== 'notLooked')?.day ?? null,
     changes,
     contradictions: dated.contradictions,
   };
@@ -213,14 +217,34 @@ function cellsInWords(cells: readonly CellFinding[], day: Day): string {
   return `${kind} cells were seen on ${dayInWords(day)}.`;
 }
 
+/** The first day on which she could fly. */
+interface Flight {
+  readonly day: Day;
+  /** Weather for it was seen or is foretold; otherwise it is the first day of which nothing is known. */
+  readonly known: boolean;
+}
+
+/**
+ * Walks from her first possible flight over all days of which it is known that she stayed at home. A day without
+ * weather may have been a good one. Null when nothing is known of the first.
+ */
+function flightByWeather(firstFlight: Day, flying: ReadonlyMap<Day, boolean>): Flight | null {
+  if (!flying.has(firstFlight)) return null;
+  let day = firstFlight;
+  while (flying.get(day) === false) day = addDays(day, 1);
+  return { day, known: flying.has(day) };
+}
+
 /** Weather that keeps a virgin at home: told when it costs more than a day beyond the usual two. */
-function heldBack(firstFlight: Day, flightDay: Day | undefined, day: Day): LaneChange[] {
-  if (flightDay === undefined) return [];
+function heldBack(firstFlight: Day, flight: Flight | null, day: Day): LaneChange[] {
+  if (flight === null) return [];
   const was = addDays(firstFlight, 2);
-  const late = daysBetween(was, flightDay);
+  const late = daysBetween(was, flight.day);
   if (late <= 1) return [];
-  const because = `No mating weather before ${dayInWords(flightDay)}: eggs may come ${late} days later.`;
-  return [{ day, was, now: flightDay, because }];
+  const because = flight.known
+    ? `No mating weather before ${dayInWords(flight.day)}: eggs may come ${late} days later.`
+    : `No mating weather up to ${dayInWords(addDays(flight.day, -1))}, as far as weather is known: eggs may come ${late} days later or more.`;
+  return [{ day, was, now: flight.day, because }];
 }
 
 /** From the flight to the first egg: two to four days (common practice, no source). */

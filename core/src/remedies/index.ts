@@ -14,7 +14,7 @@ export { ACTION_IDS, planAction, type ActionId } from '../actions/actions.ts';
 export { workOfAction, type ActionChoice, type ActionPlan } from '../actions/actionPlan.ts';
 export { waysToUnite } from '../actions/combine.ts';
 export { queenLane, LANE_EVENTS, type LaneEvent, type QueenLane } from '../followup/queenLane.ts';
-export { isPastLast, planBOf, type PlanB } from '../followup/planB.ts';
+export { pastLast, planBOf, type PlanB } from '../followup/planB.ts';
 export {
   agendaOf,
   clashesOf,

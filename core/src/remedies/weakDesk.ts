@@ -1,6 +1,6 @@
 import type { Apiary } from '../apiary/records.ts';
 import type { Day } from '../calendar/day.ts';
-import { isPastLast, planBOf } from '../followup/planB.ts';
+import { pastLast, planBOf } from '../followup/planB.ts';
 import { queenLane } from '../followup/queenLane.ts';
 import { allFacts, remediesFor, usualHorizon, type Remedies } from './remedies.ts';
 import { layingChance, type Outside, type UnitFacts } from './unitFacts.ts';
@@ -11,17 +11,17 @@ export interface WeakDesk {
   readonly on: Day;
   /** Every unit that is alive. */
   readonly all: readonly UnitFacts[];
-  /** Units that need something, those that cannot wait first. */
-  readonly units: readonly (Remedies & { readonly pastLast: boolean })[];
+  /** Units that need something, those that cannot wait first; with words for those past their last date. */
+  readonly units: readonly (Remedies & { readonly pastLast: string | null })[];
   /** Nucs with when they are ready for a full-sized box. */
   readonly nucs: readonly { readonly facts: UnitFacts; readonly window: HiveUpWindow }[];
   readonly reserve: NucReserve;
 }
 
 /** Whether a unit is a case for the desk. A part that raises its queen within its time is none. */
-function isCase(facts: UnitFacts, pastLast: boolean): boolean {
+function isCase(facts: UnitFacts, past: boolean): boolean {
   const { lane } = facts.state;
-  if (pastLast || facts.sick) return true;
+  if (past || facts.sick) return true;
   const raising = lane === 'raising' || facts.belief.odds.cells + facts.belief.odds.virgin > 0.5;
   if (raising) return false;
   return (
@@ -39,14 +39,15 @@ export function weakDesk(apiary: Apiary, day: Day, outside: Outside, on?: Day): 
   const horizon = on ?? (first ? usualHorizon(first) : day);
   const units = all.flatMap((facts) => {
     const lane = queenLane(apiary, facts.colony, day);
-    const pastLast = lane !== null && isPastLast(lane, planBOf(apiary, lane, day), day);
-    if (!isCase(facts, pastLast)) return [];
+    const planB = lane && planBOf(apiary, lane, day);
+    const past = lane && planB && pastLast(lane, planB, day);
+    if (!isCase(facts, past !== null)) return [];
     // Losses are cut by what is left before winter.
-    const judgedOn = pastLast && on === undefined ? facts.season.frost : horizon;
-    return [{ ...remediesFor(apiary, facts.colony, day, outside, judgedOn, all), pastLast }];
+    const judgedOn = past !== null && on === undefined ? facts.season.frost : horizon;
+    return [{ ...remediesFor(apiary, facts.colony, day, outside, judgedOn, all), pastLast: past }];
   });
   const gravity = (u: (typeof units)[number]) =>
-    Number(u.facts.sick) * 4 + Number(u.pastLast) * 2 + Number(u.left.colonies < 0.4);
+    Number(u.facts.sick) * 4 + Number(u.pastLast !== null) * 2 + Number(u.left.colonies < 0.4);
   return {
     on: horizon,
     all,

@@ -72,20 +72,39 @@ export function nights(hours: readonly WeatherHour[], previousDay: (day: Day) =>
 const EVENING = 18;
 const MORNING = 9;
 
+/** So many hours of an afternoon must be known before it can be said that no queen flew in it. */
+const AFTERNOON_KNOWN_H = 4;
+
 /**
- * Days on which a queen can fly to mate: an afternoon hour or two, warm, dry and calm. Warm is 18 to 20 °C and more
+ * Whether a queen can fly to mate, by day: an afternoon hour or two, warm, dry and calm. Warm is 18 to 20 °C and more
  * (Winston 1987, The Biology of the Honey Bee).
+ *
+ * @returns only days whose afternoon is known
  */
-export function matingDays(hours: readonly WeatherHour[], limits = WEATHER_LIMITS): Day[] {
+export function flyingWeather(
+  hours: readonly WeatherHour[],
+  limits = WEATHER_LIMITS,
+): ReadonlyMap<Day, boolean> {
   const good = new Map<Day, number>();
+  const known = new Map<Day, number>();
+  const more = (counts: Map<Day, number>, day: Day) => counts.set(day, (counts.get(day) ?? 0) + 1);
   for (const h of hours) {
     const hour = hourOfDay(h.time);
     if (hour < 12 || hour > 17) continue;
+    more(known, dayOfHour(h.time));
     if (h.temperatureC < limits.matingFromC || h.rainMm >= RAIN_MM || h.windMs >= MATING_WIND_MS) continue;
-    good.set(dayOfHour(h.time), (good.get(dayOfHour(h.time)) ?? 0) + 1);
+    more(good, dayOfHour(h.time));
   }
-  return [...good]
-    .filter(([, n]) => n >= 2)
+  const flies = (day: Day) => (good.get(day) ?? 0) >= 2;
+  return new Map(
+    [...known].filter(([day, n]) => flies(day) || n >= AFTERNOON_KNOWN_H).map(([day]) => [day, flies(day)]),
+  );
+}
+
+/** Days on which a queen can fly to mate, see {@link flyingWeather}. */
+export function matingDays(hours: readonly WeatherHour[], limits = WEATHER_LIMITS): Day[] {
+  return [...flyingWeather(hours, limits)]
+    .filter(([, flies]) => flies)
     .map(([day]) => day)
     .toSorted();
 }

@@ -17,8 +17,10 @@ import { hoursFrom, keepHours, type MeasurementKind } from './measurements.ts';
 const ASK_AGAIN_MS = 10 * 60_000;
 /** A station that takes longer is silent. */
 const PATIENCE_MS = 3000;
+/** So many days of past weather are asked for and told: as long as a virgin may wait for one to fly on. */
+const DAYS_BACK = 24;
 /** So far back and ahead a station is asked, in hours. */
-const HOURS = { observed: 24 * 10, forecast: 24 * 6, scale: 24 * 15 } as const;
+const HOURS = { observed: 24 * DAYS_BACK, forecast: 24 * 6, scale: 24 * 15 } as const;
 
 /** Reads a file of hours of one kind. */
 export function readHours(kind: MeasurementKind, text: string): Result<(WeatherHour | ScaleHour)[]> {
@@ -56,7 +58,7 @@ export class WeatherDesk {
   async report(operationId: string, day: Day, hour: number): Promise<WeatherReport> {
     const em = this.orm.em.fork();
     const read = async () => ({
-      observed: await hoursFrom<WeatherHour>(em, operationId, 'observed', addDays(day, -10), day),
+      observed: await hoursFrom<WeatherHour>(em, operationId, 'observed', addDays(day, -DAYS_BACK), day),
       forecast: await hoursFrom<WeatherHour>(em, operationId, 'forecast', day, addDays(day, 7)),
       scale: await hoursFrom<ScaleHour>(em, operationId, 'scale', addDays(day, -15), day),
     });

@@ -41,11 +41,10 @@ export function QueenComing({ lane, planB, pastLast }: LaneWithFallback) {
             <Link to={`/colonies/${lane.colonyId}`}>{lane.name}</Link>
           </Heading>
           <Text color={pastLast ? 'alarm' : 'inkSoft'} fontWeight={pastLast ? '700' : '400'}>
-            {pastLast
-              ? 'Past its last date without eggs: cut the loss.'
-              : lane.laying
+            {pastLast ??
+              (lane.laying
                 ? 'Eggs are seen: wait for flat-capped worker brood.'
-                : `${lane.certain ? 'Eggs' : 'If the old queen is not in it: eggs'} by ${dayInWords(lane.latestEggs)} at the latest.`}
+                : `${lane.certain ? 'Eggs' : 'If the old queen is not in it: eggs'} by ${dayInWords(lane.latestEggs)} at the latest.`)}
           </Text>
         </Box>
         <Flex gap={2} wrap="wrap">

@@ -1,7 +1,7 @@
 import { addDays, openFollowUps, type Day } from '@incremen/core';
 import {
   clashesOf,
-  isPastLast,
+  pastLast,
   planBOf,
   queenLane,
   reschedulesFor,
@@ -19,7 +19,8 @@ import { senseOf } from '../weather/weatherWords.ts';
 export interface LaneWithFallback {
   readonly lane: QueenLane;
   readonly planB: PlanB;
-  readonly pastLast: boolean;
+  /** What is said of a part past its last date; null before. */
+  readonly pastLast: string | null;
 }
 
 /** Every part that raises a queen as its looks and the weather date it, what clashes, and what rain moves. */
@@ -34,10 +35,10 @@ export function useLanes(): {
   const sense = useMemo(() => (report && now ? senseOf(report, now) : null), [report, now]);
   return useMemo(() => {
     const lanes = Object.values(apiary.colony).flatMap((colony): LaneWithFallback[] => {
-      const lane = queenLane(apiary, colony, today, sense?.mating ?? []);
+      const lane = queenLane(apiary, colony, today, sense?.flying);
       if (!lane) return [];
       const planB = planBOf(apiary, lane, today);
-      return [{ lane, planB, pastLast: isPastLast(lane, planB, today) }];
+      return [{ lane, planB, pastLast: pastLast(lane, planB, today) }];
     });
     const until: Day = report?.forecast.at(-1)?.time.slice(0, 10) ?? addDays(today, -1);
     const goodDays = [...new Set(sense?.windows.map((w) => w.day) ?? [])];

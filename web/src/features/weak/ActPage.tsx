@@ -2,7 +2,7 @@ import { Box, Button, Heading, Text } from '@chakra-ui/react';
 import { dayInWords, type Colony } from '@incremen/core';
 import { queenAction, queenBeliefOf } from '@incremen/core/queenstate';
 import {
-  isPastLast,
+  pastLast,
   planBOf,
   queenLane,
   remediesFor,
@@ -47,18 +47,17 @@ function Act({ colony }: { readonly colony: Colony }) {
   const { send, problems } = useSend();
   const [chosen, setChosen] = useState<string | null>(null);
   const season = useMemo(() => yardSeason(apiary, today), [apiary, today]);
-  const { next, pastLast, decideBy } = useMemo(() => {
+  const { next, past } = useMemo(() => {
     const lane = queenLane(apiary, colony, today);
     const b = lane && planBOf(apiary, lane, today);
     const { before, looks, belief } = queenBeliefOf(apiary, colony, today);
     return {
       next: queenAction(belief, before, looks, today, season.lastForWinterBees),
-      pastLast: lane !== null && b !== null && isPastLast(lane, b, today),
-      decideBy: b?.decideBy ?? null,
+      past: lane && b && pastLast(lane, b, today),
     };
   }, [apiary, colony, today, season]);
   // Losses are cut by what is left before winter.
-  const on = chosen ?? (pastLast ? season.frost : usualHorizon({ day: today, season }));
+  const on = chosen ?? (past !== null ? season.frost : usualHorizon({ day: today, season }));
   const found = useMemo(
     () => remediesFor(apiary, colony, today, { coldNights, flow }, on),
     [apiary, colony, today, coldNights, flow, on],
@@ -75,9 +74,9 @@ function Act({ colony }: { readonly colony: Colony }) {
         </Button>
       </PageHeader>
       <ProblemList problems={problems} />
-      {pastLast && decideBy !== null && (
+      {past !== null && (
         <Text fontSize="1.25rem" fontWeight="700" color="alarm" mb={3}>
-          Past its last date ({dayInWords(decideBy)}) without eggs: cut the loss now.
+          {past}
         </Text>
       )}
       <Heading as="h2" fontSize="1.15rem" mb={1}>

@@ -93,7 +93,7 @@ function WeakUnit({ unit }: { readonly unit: WeakDesk['units'][number] }) {
         </Heading>
         {pastLast && (
           <Text color="alarm" fontWeight="700">
-            Past its last date: cut the loss.
+            {pastLast}
           </Text>
         )}
         <Causes causes={causes} />

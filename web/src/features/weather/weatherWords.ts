@@ -2,6 +2,7 @@ import type { WeatherReport } from '@incremen/contract';
 import {
   addDays,
   dayInWords,
+  flyingWeather,
   matingDays,
   nextRain,
   nights,
@@ -17,6 +18,8 @@ export interface WeatherSense {
   /** The coldest of the next five nights; null when none is known. */
   readonly coldest: Night | null;
   readonly mating: readonly Day[];
+  /** Whether a queen could or can fly, by day, past days among them. */
+  readonly flying: ReadonlyMap<Day, boolean>;
   /** When it next rains, as an hour; null when no rain is foretold. */
   readonly rain: string | null;
 }
@@ -33,6 +36,7 @@ export function senseOf(report: WeatherReport, now: string): WeatherSense {
     windows: workingWindows(ahead),
     coldest: coming.toSorted((a, b) => a.minC - b.minC)[0] ?? null,
     mating: matingDays(ahead),
+    flying: flyingWeather([...report.observed, ...report.forecast.filter((h) => h.time > now)]),
     rain: nextRain(ahead, now),
   };
 }
