@@ -1,13 +1,10 @@
-import { capital } from '../words/capital.ts';
 import type { Apiary, Colony } from '../apiary/records.ts';
 import { queenOf } from '../apiary/views.ts';
-import { datesOfChargedCell, DEVELOPMENT } from '../brood/developmentClock.ts';
+import { DEVELOPMENT } from '../brood/developmentClock.ts';
 import { addDays, dayInWords, daysBetween, type Day } from '../calendar/day.ts';
-import type { CellFinding } from '../comb/contents.ts';
-import { cellsOf, countCells } from '../queen/evidence.ts';
 import { looksOf } from '../queenstate/looksOf.ts';
-import type { DatedLook } from '../queenstate/queenOdds.ts';
-import { emergenceFromCells, emergencyEmergence, queenCalendar, type Window } from './windows.ts';
+import { datedByLooks, MATURE_AFTER, type LaneChange } from './datedByLooks.ts';
+import { queenCalendar, type Window } from './windows.ts';
 
 /** What happens in a part that raises its queen, in its order. */
 export const LANE_EVENTS = [
@@ -40,14 +37,6 @@ export interface LaneEvent {
   readonly window: Window;
 }
 
-/** A date that a look moved, and why. */
-export interface LaneChange {
-  readonly day: Day;
-  readonly was: Day;
-  readonly now: Day;
-  readonly because: string;
-}
-
 /** The biology of one part, from the loss of its queen to new bees of the next one. */
 export interface QueenLane {
   readonly colonyId: string;
@@ -70,13 +59,6 @@ export interface QueenLane {
   readonly contradictions: readonly string[];
 }
 
-interface Dated {
-  readonly emergence: Window;
-  readonly eggsSeen: Day | null;
-  readonly changes: readonly LaneChange[];
-  readonly contradictions: readonly string[];
-}
-
 /**
  * The lane of a part that raises its queen, as its looks have moved it; null for a colony that has a queen or was
  * never parted.
@@ -94,14 +76,8 @@ export function queenLane(
     return null;
   }
   const lostOn = separation.day;
-  const start = separation.emergence ?? emergencyEmergence(lostOn);
   const looks = looksOf(apiary, colony, day);
-  const dated = looks.reduce<Dated>(byLook, {
-    emergence: start,
-    eggsSeen: null,
-    changes: [],
-    contradictions: [],
-  });
+  const dated = datedByLooks(lostOn, separation.emergence, looks);
   const firstFlight = addDays(dated.emergence.likely, MATURE_AFTER);
   const flight = dated.eggsSeen === null ? flightByWeather(firstFlight, flying) : null;
   const changes = [...dated.changes, ...heldBack(firstFlight, flight, day)];
@@ -147,74 +123,6 @@ export function queenLane(
     changes,
     contradictions: dated.contradictions,
   };
-}
-
-/** A virgin flies from her fifth or sixth day on (Winston 1987). */
-const MATURE_AFTER = 6;
-/** A cell may be a day early or late. */
-const SPREAD = 1;
-
-/** What one look says of the dates. */
-function byLook(before: Dated, { day, seen }: DatedLook): Dated {
-  const notes: string[] = [...before.contradictions];
-  const emergedNow = countCells(seen, 'emerged') > 0;
-  const slim = seen.queen.look === 'found' && seen.queen.build === 'slim';
-  let { emergence, eggsSeen } = before;
-  const changes = [...before.changes];
-  const move = (to: Window, because: string) => {
-    if (to.likely !== emergence.likely || to.latest !== emergence.latest) {
-      changes.push({ day, was: emergence.likely, now: to.likely, because });
-    }
-    emergence = to;
-  };
-  const found = emergedNow || slim ? undefined : emergenceFromCells(cellsOf(seen), day);
-  if (found && eggsSeen === null) {
-    const both = within(emergence, found);
-    if (both) move(both, cellsInWords(cellsOf(seen), day));
-    else {
-      notes.push(
-        `By the day it lost its queen she emerges between ${dayInWords(emergence.earliest)} and ${dayInWords(emergence.latest)}; the cells seen on ${dayInWords(day)} say ${dayInWords(found.earliest)} to ${dayInWords(found.latest)}. Either they are other cells, or a date is wrong. The cells rule now.`,
-      );
-      move(found, cellsInWords(cellsOf(seen), day));
-    }
-  }
-  if (emergedNow || slim) {
-    const what = emergedNow ? 'a cell that has opened' : 'a slim queen';
-    if (day < addDays(emergence.earliest, -SPREAD)) {
-      notes.push(
-        `${dayInWords(day)}: ${what} was seen, but none can be out before ${dayInWords(emergence.earliest)} by what was seen earlier. Either a cell was missed, this one was torn open, or a date is wrong. Both are kept; reckon with a virgin.`,
-      );
-    }
-    if (day < emergence.latest) {
-      const likely = day < emergence.likely ? day : emergence.likely;
-      const earliest = emergence.earliest < likely ? emergence.earliest : likely;
-      move({ earliest, likely, latest: day }, `${capital(what)} was seen on ${dayInWords(day)}: she is out.`);
-    }
-  }
-  const tooEarlyForHers = day < addDays(emergence.earliest, MATURE_AFTER);
-  if (seen.eggs.look === 'found' && !tooEarlyForHers && eggsSeen === null) eggsSeen = day;
-  return { emergence, eggsSeen, changes, contradictions: notes };
-}
-
-/** What two windows have in common; null when they exclude each other by more than a day. */
-function within(a: Window, b: Window): Window | null {
-  const earliest = a.earliest > b.earliest ? a.earliest : b.earliest;
-  const latest = a.latest < b.latest ? a.latest : b.latest;
-  if (daysBetween(earliest, latest) < -SPREAD) return null;
-  if (latest < earliest) return { earliest: latest, likely: latest, latest: earliest };
-  const likely = b.likely < earliest ? earliest : b.likely > latest ? latest : b.likely;
-  return { earliest, likely, latest };
-}
-
-function cellsInWords(cells: readonly CellFinding[], day: Day): string {
-  const aged = cells.find((c) => c.larvaAgeDays !== undefined);
-  if (aged?.larvaAgeDays !== undefined) {
-    const { toCapping, toEmergence } = datesOfChargedCell(aged.larvaAgeDays);
-    const days = (n: number) => (n === 1 ? 'a day' : `${Math.round(n)} days`);
-    return `Larva about ${days(aged.larvaAgeDays)} old in the cup on ${dayInWords(day)}: capped in ${days(toCapping)}, out in ${days(toEmergence)}.`;
-  }
-  const kind = cells.some((c) => c.kind === 'capped') ? 'Capped' : 'Open';
-  return `${kind} cells were seen on ${dayInWords(day)}.`;
 }
 
 /** The first day on which she could fly. */

@@ -1,7 +1,7 @@
 import { addDays, dayInWords, daysBetween, type Day } from '../calendar/day.ts';
 import { countCells } from './evidence.ts';
 import type { JudgeContext } from './judgeContext.ts';
-import { act, eggsLook, leave, look, on, span } from './nextActions.ts';
+import { act, eggsLook, leave, look, on, shutUntil, span } from './nextActions.ts';
 import type { NextAction, PartHistory, Verdict } from './verdict.ts';
 
 /** Judges a part of a split without eggs in which queen cells of some kind were found. */
@@ -35,9 +35,9 @@ export function judgeCells(ctx: JudgeContext): Verdict {
         leave(
           'Leave it shut',
           'She is easily lost on her flights or balled when disturbed.',
-          span(day, dates.handsOff.to),
+          span(day, shutUntil(dates, day)),
         ),
-        eggsLook(dates),
+        eggsLook(dates, day),
       ],
     );
   }
@@ -86,6 +86,14 @@ export function judgeCells(ctx: JudgeContext): Verdict {
         on(day),
       ),
     );
+  } else if (n >= 7 && n <= 9 && history.surplusOut && live > 1) {
+    next.push(
+      act(
+        `Keep one or two of the ${live} cells, a chosen one first; take the others out`,
+        'No new ones can be begun any more, and a second queen would lead out a cast. Brush bees off the frame of the chosen cell, never shake it. In a small part all may stay.',
+        on(day),
+      ),
+    );
   } else if (n >= 7 && n <= 9) {
     next.push(
       leave(
@@ -107,9 +115,9 @@ export function judgeCells(ctx: JudgeContext): Verdict {
     leave(
       'Leave it shut',
       'Nothing to see and much to spoil until she lays.',
-      span(dates.emergence.likely, dates.handsOff.to),
+      span(dates.emergence.likely, shutUntil(dates, day)),
     ),
-    eggsLook(dates),
+    eggsLook(dates, day),
   );
   return verdict('raising', 'likely', 'This part is raising a queen', reasons, next);
 }
@@ -184,9 +192,9 @@ export function judgeNoCells({ n, day, dates, lostOn, seen, verdict }: JudgeCont
         leave(
           'Leave it shut; do not search for her',
           'A virgin is slim, quick and easily lost.',
-          span(day, dates.handsOff.to),
+          span(day, shutUntil(dates, day)),
         ),
-        eggsLook(dates),
+        eggsLook(dates, day),
       ],
     );
   }

@@ -50,7 +50,11 @@ const anyEvidence: fc.Arbitrary<Evidence> = fc
 
 const anyDay = fc.integer({ min: 0, max: 60 });
 const judge = (n: number, seen: Evidence) =>
-  judgePart({ name: 'A', separatedOn: LOST, emergence: null, earlier: [] }, addDays(LOST, n), seen);
+  judgePart(
+    { name: 'A', separatedOn: LOST, emergence: null, earlier: [], surplusOut: false },
+    addDays(LOST, n),
+    seen,
+  );
 
 describe('a verdict, whatever was seen and whenever', () => {
   const holds = (check: (n: number, seen: Evidence) => void) => {

@@ -26,6 +26,7 @@ const split = (separatedOn: string, rest: Partial<PartHistory> = {}): PartHistor
   separatedOn,
   emergence: null,
   earlier: [],
+  surplusOut: false,
   ...rest,
 });
 
@@ -218,4 +219,43 @@ it('signs of disease come before everything else: nothing is moved', () => {
   const v = judgePart(split('2026-05-04'), '2026-05-11', read({ eggs: eggsFound, diseaseSigns: found }));
   expect(v.finding).toBe('sick');
   expect(v.next[0]?.what).toMatch(/move no comb/);
+});
+
+describe('what follows from cells and from eggs that are late', () => {
+  const judge = (day: string, seen: Partial<Evidence>, rest: Partial<PartHistory> = {}) =>
+    judgePart(split('2026-05-15', rest), day, read(seen));
+  const next = (v: ReturnType<typeof judge>, topic: string) => v.next.findLast((a) => a.topic === topic);
+  const several = { cells: cells({ kind: 'capped', count: 1 }, { kind: 'open', count: 3 }) };
+
+  it('day 7: the bees choose, but where the plan keeps a chosen cell the others come out', () => {
+    expect(judge('2026-05-22', several).next[0]?.what).toBe('Leave the cells; the bees choose');
+    const out = judge('2026-05-22', several, { surplusOut: true }).next[0];
+    expect(out?.kind).toBe('act');
+    expect(out?.what).toContain('Keep one or two of the 4 cells');
+    expect(out?.why).toContain('never shake it');
+    const single = { cells: cells({ kind: 'capped', count: 1 }) };
+    expect(judge('2026-05-22', single, { surplusOut: true }).next[0]?.kind).toBe('leave');
+  });
+
+  it('the next look is dated by the cells, not by the day of the split', () => {
+    // Open on day 7: an egg of day 0 or later, so she emerges on day 15 or 16 and not on day 12.
+    const v = judge('2026-05-22', { cells: cells({ kind: 'open', count: 3 }) });
+    expect(next(v, 'rest')?.window?.earliest).toBe('2026-05-31');
+    expect(next(v, 'eggs-due')?.window?.likely).toBe('2026-06-16');
+    expect(next(judge('2026-05-22', several), 'eggs-due')?.window?.likely).toBe('2026-06-11');
+  });
+
+  it('eggs looked for in vain are looked for again, never on a day that is over', () => {
+    // She emerges about 27 May: looked for from 10 June, at the latest on 17 June.
+    const early = judge('2026-06-12', {});
+    expect(early.finding).toBe('virgin-or-mating');
+    expect(next(early, 'eggs-due')?.window).toEqual({
+      earliest: '2026-06-16',
+      likely: '2026-06-16',
+      latest: '2026-06-17',
+    });
+    expect(next(early, 'rest')?.window?.latest).toBe('2026-06-15');
+    expect(next(judge('2026-06-15', {}), 'eggs-due')?.window?.likely).toBe('2026-06-17');
+    expect(next(judge('2026-06-16', {}), 'eggs-due')?.window?.likely).toBe('2026-06-17');
+  });
 });

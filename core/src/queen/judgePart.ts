@@ -1,5 +1,6 @@
 import { addDays, daysBetween, dayInWords, type Day } from '../calendar/day.ts';
-import { emergencyEmergence, queenCalendar } from '../followup/windows.ts';
+import { datedByLooks } from '../followup/datedByLooks.ts';
+import { queenCalendar } from '../followup/windows.ts';
 import { contradictionsOf } from './contradictions.ts';
 import type { Evidence } from './evidence.ts';
 import { judgeCells, judgeNoCells } from './judgeCells.ts';
@@ -46,10 +47,9 @@ export function judgePart(history: PartHistory, day: Day, seen: Evidence): Verdi
   if (history.separatedOn === null) return judgeUnsplit(day, seen, verdict);
 
   const n = daysBetween(history.separatedOn, day);
-  const dates = queenCalendar(
-    history.separatedOn,
-    history.emergence ?? emergencyEmergence(history.separatedOn),
-  );
+  const looks = [...history.earlier, { day, seen }];
+  const { emergence } = datedByLooks(history.separatedOn, history.emergence, looks);
+  const dates = queenCalendar(history.separatedOn, emergence);
   const ctx: JudgeContext = { n, day, dates, lostOn: history.separatedOn, seen, history, verdict };
   if (seen.eggs.look === 'found') return judgeEggs(ctx);
   if (

@@ -1,4 +1,4 @@
-import { addDays, type Day } from '../calendar/day.ts';
+import { addDays, dayInWords, type Day } from '../calendar/day.ts';
 import type { QueenCalendar, Window } from '../followup/windows.ts';
 import type { NextAction } from './verdict.ts';
 
@@ -43,11 +43,28 @@ export const span = (from: Day, to: Day): Window => ({
   latest: to < from ? from : to,
 });
 
+/** Days until one looks for eggs again. Judgement, no source: a few more eggs are there, and no mating day is spoilt. */
+const LOOK_AGAIN_AFTER = 4;
+
+/** When eggs are looked for; after a look in vain the next day for it, up to the last usual one. */
+function eggsWindow({ eggsLook: usual }: QueenCalendar, day: Day): Window {
+  if (day < usual.earliest) return usual;
+  const later = addDays(day, LOOK_AGAIN_AFTER);
+  const again = later <= usual.latest || usual.latest <= day ? later : usual.latest;
+  return span(again, usual.latest);
+}
+
 /** The look for the first eggs of a new queen. */
-export const eggsLook = (dates: QueenCalendar): NextAction =>
+export const eggsLook = (dates: QueenCalendar, day: Day): NextAction =>
   look(
     'eggs-due',
-    'Look for eggs',
-    'By then a mated queen lays, and opening no longer endangers her.',
-    dates.eggsLook,
+    day < dates.eggsLook.earliest ? 'Look for eggs' : 'Look for eggs again',
+    day < dates.eggsLook.earliest
+      ? 'By then a mated queen lays, and opening no longer endangers her.'
+      : `The usual last day for them is ${dayInWords(dates.eggsLook.latest)}.`,
+    eggsWindow(dates, day),
   );
+
+/** Until when a hive stays shut so that its young queen mates and begins to lay. */
+export const shutUntil = (dates: QueenCalendar, day: Day): Day =>
+  day < dates.eggsLook.earliest ? dates.handsOff.to : addDays(eggsWindow(dates, day).earliest, -1);

@@ -50,6 +50,8 @@ export interface PartHistory {
   readonly separatedOn: Day | null;
   /** When the new queen is expected, if better known than from emergency cells. */
   readonly emergence: Window | null;
+  /** The plan has cells taken out when no more can be begun, on day 7 or 8. */
+  readonly surplusOut: boolean;
   /** Earlier looks since then, oldest first. */
   readonly earlier: readonly { readonly day: Day; readonly seen: Evidence }[];
 }

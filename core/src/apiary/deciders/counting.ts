@@ -4,6 +4,7 @@ import { evidenceOfCount } from '../../queen/evidenceOfCount.ts';
 import type { CommandOf } from '../commands.ts';
 import type { Draft } from '../draft.ts';
 import type { Colony, Reading, RecordOf } from '../records.ts';
+import { moveWithQueen } from './movingWithQueen.ts';
 import { boxesOfHive, colonyAtSlot, openFollowUps, queenOf, queenPerhapsIn } from '../views.ts';
 
 type Path = readonly (string | number)[];
@@ -19,6 +20,7 @@ type Visit = RecordOf<'visit'>;
 export function decideCount(draft: Draft, command: CommandOf<'recordCount'>, path: Path): void {
   const colony = draft.need('colony', command.colonyId, [...path, 'colonyId']);
   if (!colony) return;
+  const before = draft.apiary;
   checkTime(draft, command, colony, path);
   const visit: Visit = {
     id: command.visitId,
@@ -53,6 +55,7 @@ export function decideCount(draft: Draft, command: CommandOf<'recordCount'>, pat
   const queenSeen = command.readings.some((r) => r.body.queenSeen) || visit.evidence?.queen.look === 'found';
   if (queenSeen) settleQueenSeen(draft, colony.id);
   closeWeeklyLooks(draft, colony.id, command.day);
+  moveWithQueen(draft, before, colony.id);
 }
 
 function checkTime(draft: Draft, { day }: { day: Day }, colony: Colony, path: Path): void {

@@ -5,6 +5,7 @@ import type { PartHistory, Verdict } from '../../queen/verdict.ts';
 import type { CommandOf } from '../commands.ts';
 import type { Draft } from '../draft.ts';
 import type { Apiary, Colony } from '../records.ts';
+import { isDayOfDecision, moveWithQueen, waitingLane } from './movingWithQueen.ts';
 import { openFollowUps, queenOf, queenPerhapsIn, visitsOf } from '../views.ts';
 
 type Path = readonly (string | number)[];
@@ -16,6 +17,9 @@ export function historyOf(apiary: Apiary, colony: Colony, day: Day): PartHistory
     name: colony.name,
     separatedOn: colony.separation?.queen === 'here' ? null : since,
     emergence: colony.separation?.emergence ?? null,
+    surplusOut: Object.values(apiary.followUp).some(
+      (f) => f.topic === 'surplus-cells' && f.colonyIds.includes(colony.id) && f.status !== 'dropped',
+    ),
     earlier: visitsOf(apiary, colony.id)
       .filter((v) => v.evidence !== null && v.day < day && (since === null || v.day >= since))
       .toReversed()
@@ -48,6 +52,7 @@ export function judgeLook(
 /** Records a look, draws its verdict, settles what it settles and files what comes next. */
 export function decideLook(draft: Draft, command: CommandOf<'recordLook'>, path: Path): void {
   const ids = [...command.newIds];
+  const before = draft.apiary;
   command.parts.forEach((part, i) => {
     const at = [...path, 'parts', i];
     const colony = draft.need('colony', part.colonyId, [...at, 'colonyId']);
@@ -95,9 +100,10 @@ export function decideLook(draft: Draft, command: CommandOf<'recordLook'>, path:
   if (joint.queenIn) settleQueen(draft, joint.queenIn);
   for (const { id, verdict } of joint.parts) {
     if (!verdict || !command.parts.some((p) => p.colonyId === id)) continue;
-    if (verdict.certainty !== 'open') takeOffOpenFollowUps(draft, id);
+    if (verdict.certainty !== 'open') takeOffOpenFollowUps(draft, before, id, verdict);
     fileNext(draft, id, verdict, ids);
     welcomeNewQueen(draft, id, verdict, command.day, ids);
+    moveWithQueen(draft, before, id);
   }
 }
 
@@ -116,10 +122,12 @@ function settleQueen(draft: Draft, colonyId: string): void {
   if (queen) draft.put('queen', { ...queen, whereabouts: { known: 'colony', colonyId } });
 }
 
-/** What was filed for this colony before is overtaken by what the look says. */
-function takeOffOpenFollowUps(draft: Draft, colonyId: string): void {
+/** What was filed for this colony before is overtaken by what the look says; a part that waits still has its last day. */
+function takeOffOpenFollowUps(draft: Draft, before: Apiary, colonyId: string, { finding }: Verdict): void {
+  const waits = finding === 'raising' || finding === 'virgin-or-mating';
+  const lane = waits ? waitingLane(before, before.colony[colonyId]) : null;
   for (const f of openFollowUps(draft.apiary)) {
-    if (!f.colonyIds.includes(colonyId)) continue;
+    if (!f.colonyIds.includes(colonyId) || (lane && isDayOfDecision(f, lane))) continue;
     const others = f.colonyIds.filter((c) => c !== colonyId);
     draft.put('followUp', others.length > 0 ? { ...f, colonyIds: others } : { ...f, status: 'dropped' });
   }
