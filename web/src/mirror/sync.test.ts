@@ -94,6 +94,17 @@ describe('with the network', () => {
     expect(mirror().apiary).toEqual(network.apiary);
   });
 
+  it('a server that was set back to a backup is followed, confirmed or not', async () => {
+    const backup = { apiary: network.apiary, revision: network.revision };
+    await store.dispatch(send(yard('After the backup')));
+    Object.assign(network, backup);
+    await openAgain();
+    expect(names(mirror().apiary)).not.toContain('After the backup');
+    expect(await store.dispatch(send(yard('And on')))).toMatchObject({ ok: true });
+    await openAgain();
+    expect(mirror().apiary).toEqual(network.apiary);
+  });
+
   it('what cannot be is refused here, before anything is kept', async () => {
     const taken = names(mirror().apiary)[0] ?? '';
     expect(await store.dispatch(send(yard(taken)))).toMatchObject({ ok: false });

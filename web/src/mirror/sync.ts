@@ -1,7 +1,7 @@
 import { photosIn, type Problem } from '@incremen/core';
 import type { AppStore } from '../app/store.ts';
 import { localDatabase as db, type OutboxEntry } from '../offline/database.ts';
-import { confirm, keepSnapshot, readLocalCopy } from '../offline/localCopy.ts';
+import { confirm, keepSnapshot, newestConfirmed, readLocalCopy } from '../offline/localCopy.ts';
 import { alone } from '../offline/lock.ts';
 import { api, ApiError, clockOffset } from './api.ts';
 import { confirmed, loaded, loadFailed, lost, reached, reloading, setAside } from './mirrorSlice.ts';
@@ -56,10 +56,11 @@ function fetchSnapshot() {
     try {
       const [operation] = await api.operations();
       if (!operation) return 'The server holds no operation yet. Stop it and start it again.';
+      const askedAt = await newestConfirmed(db);
       const snapshot = await api.snapshot(operation.id);
       dispatch(reached({ clockOffsetMs: clockOffset() }));
       const local = await alone('copy', async () => {
-        await keepSnapshot(db, operation.id, snapshot, Date.now() + clockOffset());
+        await keepSnapshot(db, operation.id, snapshot, Date.now() + clockOffset(), askedAt);
         return readLocalCopy(db);
       });
       if (local) dispatch(loaded(local));

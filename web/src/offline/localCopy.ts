@@ -36,18 +36,29 @@ export async function readLocalCopy(db: LocalDatabase): Promise<LocalCopy | unde
   });
 }
 
-/** Keeps what the server gave, and what was confirmed after it. */
+/** The newest revision that the server has confirmed to this device; 0 for none. */
+export async function newestConfirmed(db: LocalDatabase): Promise<number> {
+  return (await db.confirmed.orderBy('revision').last())?.revision ?? 0;
+}
+
+/**
+ * Keeps what the server gave, and what was confirmed after it.
+ *
+ * @param askedAt - newest revision confirmed before the server was asked: older than the snapshot, unless the server
+ *   has been set back to a backup, and then it no longer holds
+ */
 export async function keepSnapshot(
   db: LocalDatabase,
   operationId: string,
   snapshot: Snapshot,
   savedAt: number,
+  askedAt: number,
 ): Promise<void> {
   await db.transaction('rw', db.snapshot, db.confirmed, async () => {
     await db.snapshot.put({ key: 'current', operationId, snapshot, savedAt });
     // What was confirmed while the snapshot was on its way is newer than it.
     await db.confirmed
-      .filter((c) => c.operationId !== operationId || c.revision <= snapshot.revision)
+      .filter((c) => c.operationId !== operationId || c.revision <= Math.max(snapshot.revision, askedAt))
       .delete();
   });
 }
