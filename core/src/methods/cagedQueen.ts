@@ -170,7 +170,7 @@ export const cagedQueen: SplitMethod = {
         feed: needsFeed(cagedQueen, input, fresh.storesFrames),
         tag: {
           text: `Tag ${newName}: date, queen’s year and mother, mated`,
-          detail: `Tag ${donor.name}: gave two frames, keeps its queen.`,
+          detail: `Tag ${donor.name}: gave ${moves.filter((m) => m.toPart === 1 && m.frame).length} frames, keeps its queen.`,
         },
       }),
     ];

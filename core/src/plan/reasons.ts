@@ -36,7 +36,7 @@ export function reasonForMove(at: number, context: ReasonContext): string {
   const worst = worstHit(setup.rules, now, without);
   if (worst) {
     const value = worst.rule.value(...without);
-    return `${capital(what)}: without it ${lower(worst.rule.label)} would be ${show(value)} of ${show(worst.rule.threshold)} ${worst.rule.unit}.`;
+    return `${capital(what)}: without it ${lower(worst.rule.label)} would be ${short(value, worst.rule.threshold)} of ${show(worst.rule.threshold)} ${worst.rule.unit}.`;
   }
   const part = (m: readonly [PartMeasure, PartMeasure], i: 0 | 1) => show(m[i].broodFrames);
   if (frame.brood > 0.15) {
@@ -78,4 +78,7 @@ function worstHit(
 }
 
 const show = (n: number) => String(Math.round(n * 10) / 10);
+/** A value that misses its mark by little is not to read like the mark. */
+const short = (n: number, mark: number) =>
+  show(n) === show(mark) ? String(Math.round(n * 100) / 100) : show(n);
 const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);

@@ -89,7 +89,9 @@ export function judgeCells(ctx: JudgeContext): Verdict {
   } else if (n >= 7 && n <= 9 && history.surplusOut && live > 1) {
     next.push(
       act(
-        `Keep one or two of the ${live} cells, a chosen one first; take the others out`,
+        live === 2
+          ? 'Keep the chosen or the better of the 2 cells; take the other out'
+          : `Keep one or two of the ${live} cells, a chosen one first; take the others out`,
         'No new ones can be begun any more, and a second queen would lead out a cast. Brush bees off the frame of the chosen cell, never shake it. In a small part all may stay.',
         on(day),
       ),

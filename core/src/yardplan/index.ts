@@ -9,6 +9,7 @@ export { whyNotThere } from './linkFrames.ts';
 export { makeYardPlan } from './makeYardPlan.ts';
 export { AT, type Measure, type Measured } from './measures.ts';
 export { faultsOfPlan } from './outcome.ts';
+export { PRICES } from './prices.ts';
 export { reasonOfMove, reasonOfShake } from './moveReasons.ts';
 export {
   nothingMoved,

@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core';
+import { PRICES } from '@incremen/core/yardplan';
 import { count } from '../../ui/format.ts';
 import type { Bench } from './useBench.ts';
 
@@ -82,6 +83,12 @@ function proofOf({ gap, bound, proving, seen }: Bench): string {
   if (gap === null || bound === null)
     return proving ? 'no rule broken; proving how good it is' : 'no rule broken';
   if (gap < 0.0005) return 'the best plan there is, proven';
-  const points = (seen?.cost ?? 0) - bound;
-  return `within ${(gap * 100).toFixed(gap < 0.1 ? 1 : 0)} % of the best there can be: ${points < 1 ? 'less than one comb carried' : `about ${count(Math.round(points), 'comb')} carried`} at most`;
+  return `within ${(gap * 100).toFixed(gap < 0.1 ? 1 : 0)} % of the best there can be: ${pointsInWords((seen?.cost ?? 0) - bound)} at most`;
+}
+
+/** What a difference comes to; a large one is told in parts of a nuc, for no work at the hives is worth so much. */
+function pointsInWords(points: number): string {
+  if (points < 1) return 'less than one comb carried';
+  if (points < PRICES.nucMissing / 10) return `about ${count(Math.round(points), 'comb')} carried`;
+  return `${(points / PRICES.nucMissing).toFixed(1)} of a nuc more`;
 }

@@ -338,6 +338,12 @@ describe('how good a plan is', () => {
     ).toBeTruthy();
   });
 
+  it('tells in parts of a nuc what no carrying of combs can be worth', async () => {
+    proverSays.bound = -400;
+    await withNucs();
+    expect(await screen.findByText(/: 0\.4 of a nuc more at most$/)).toBeTruthy();
+  });
+
   it('goes with what is missing, and how long to wait', async () => {
     proverSays.shortages = [{ what: 'bees', unit: 'frames of bees', missing: 1.4 }];
     proverSays.wait = { day: '2026-05-21', days: 6 };
