@@ -1,5 +1,6 @@
 import type { Day } from '../calendar/day.ts';
 import type { NucQueen } from '../yardplan/request.ts';
+import { on } from '../queen/nextActions.ts';
 import { queenCalendar, windowAfter, type FollowUpTopic, type Window } from './windows.ts';
 
 /** A look or days of rest, before it is filed for a colony. */
@@ -13,8 +14,12 @@ export interface LookText {
 /** A ripe cell is given within one to three days and opens within one to two more. */
 export const ripeCellEmergence = (day: Day): Window => windowAfter(day, 2, 3, 5);
 
-/** When to come back to a unit made on a day, by how it gets its queen, and what to expect then. */
-export function newUnitLooks(queen: NucQueen, day: Day): LookText[] {
+/**
+ * When to come back to a unit made on a day, by how it gets its queen, and what to expect then.
+ *
+ * @param dearth - little comes in: queens from old larvae are likelier, and there is no second try
+ */
+export function newUnitLooks(queen: NucQueen, day: Day, dearth = false): LookText[] {
   const look = (topic: FollowUpTopic, window: Window, expect: string): LookText => ({
     topic,
     kind: 'look',
@@ -31,6 +36,15 @@ export function newUnitLooks(queen: NucQueen, day: Day): LookText[] {
     case 'raises': {
       const dates = queenCalendar(day);
       return [
+        ...(dearth
+          ? [
+              look(
+                'early-capped',
+                on(dates.earlyCappedLook),
+                'Cells capped by now come from old larvae: remove them while open ones stand beside them.',
+              ),
+            ]
+          : []),
         look(
           'surplus-cells',
           dates.surplusCells,

@@ -1,4 +1,7 @@
-import { askOfOne, recipeFor, type YardMethod } from './yardMethod.ts';
+import { dayInWords } from '../calendar/day.ts';
+import type { YardGoal } from '../yardplan/request.ts';
+import { raisedQueenLays, type Situation } from './situation.ts';
+import { askOfOne, recipeFor, type YardAsk, type YardMethod } from './yardMethod.ts';
 
 /** Frames of bees to a box in damp cold, as a share of its slots (common practice, no source). */
 const BEES_PER_SLOT = 0.8;
@@ -8,20 +11,34 @@ export function boxesCovered(bees: number, slotsOfBox = 10): number {
   return Math.max(1, Math.round(bees / (slotsOfBox * BEES_PER_SLOT)));
 }
 
+/** Drones fly, and a queen raised from today on lays early enough to raise winter bees. */
+const raisesInTime = (now: Situation): boolean =>
+  now.season !== 'autumn' && now.dronesFly && raisedQueenLays(now) <= now.lastForWinterBees;
+
+/** The late nuc: with a mated queen, else with its own where the season is long enough, else none. */
+function nucOf({ now, sizeId }: YardAsk): YardGoal[] {
+  const queen = now.matedQueens > 0 ? 'mated' : raisesInTime(now) ? 'raises' : null;
+  if (queen === null) return [];
+  const recipe = recipeFor('five', { sizeId, queen, distance: 'same-yard' });
+  return [{ id: 'makeNucs2', kind: 'makeNucs', count: 1, importance: 2, recipe }];
+}
+
 /** A tall colony brought down to the boxes its bees cover, and one late nuc of what is over. */
 export const autumnReduction: YardMethod = {
   id: 'autumn-reduction',
   name: 'Autumn reduction',
   aim: 'A tall colony goes into the cold in as many boxes as its bees cover; hatching brood that is over makes one late nuc.',
   season: 'Late summer and autumn, before the first damp cold.',
-  needs: 'A colony of two boxes or more; a mated queen for the nuc, for young ones hardly mate any more.',
+  needs:
+    'A colony of two boxes or more; a mated queen for the nuc, unless drones fly and one raised from today on lays in time.',
   shares:
     'The nuc gets hatching and nearly capped brood, bee bread, food and shaken nurses; the colony keeps the rest.',
   skips: 'Empty combs and boxes go to the store instead of being warmed.',
   goesWrong: [
     {
       what: 'Cells in the nuc on day 3',
-      wayOut: 'They are of old larvae: remove them, and the nuc takes its queen.',
+      wayOut:
+        'Capped by then they are of old larvae: remove them and leave the open ones, or all of them where a mated queen goes in.',
     },
     {
       what: 'The nuc is too small for winter',
@@ -44,7 +61,16 @@ export const autumnReduction: YardMethod = {
         16,
         `Its ${Math.round(w.now.bees)} frames of bees cover all ${w.now.broodBoxes} boxes.`,
       )
-      .bad(w.now.matedQueens < 1, 12, 'Without a mated queen the nuc is a gamble: plan the reduction alone.'),
+      .bad(
+        w.now.matedQueens < 1 && !raisesInTime(w.now),
+        12,
+        `Without a mated queen there is no nuc: one raised from today on lays about ${dayInWords(raisedQueenLays(w.now))}, and must by ${dayInWords(w.now.lastForWinterBees)}.`,
+      )
+      .bad(
+        w.now.matedQueens < 1 && raisesInTime(w.now),
+        6,
+        `The nuc can raise its queen: she lays about ${dayInWords(raisedQueenLays(w.now))}, in time until ${dayInWords(w.now.lastForWinterBees)}. A mated one is surer.`,
+      ),
   ask: (ask) => ({
     ...askOfOne(ask),
     goals: [
@@ -55,17 +81,7 @@ export const autumnReduction: YardMethod = {
         boxes: Math.max(1, Math.min(ask.now.broodBoxes - 1, boxesCovered(ask.now.bees))),
         importance: 2,
       },
-      ...(ask.now.matedQueens > 0
-        ? [
-            {
-              id: 'makeNucs2',
-              kind: 'makeNucs' as const,
-              count: 1,
-              importance: 2,
-              recipe: recipeFor('five', { sizeId: ask.sizeId, queen: 'mated', distance: 'same-yard' }),
-            },
-          ]
-        : []),
+      ...nucOf(ask),
     ],
   }),
 };

@@ -21,6 +21,8 @@ const strong: Situation = {
   matedQueens: 0,
   ripeCells: 0,
   wantsHoney: false,
+  day: '2026-05-15',
+  lastForWinterBees: '2026-08-19',
   wanted: 1,
 };
 const advice = (change: Partial<Situation>) => findMethods({ ...strong, ...change }, DEFAULT_HOUSE_RULES);

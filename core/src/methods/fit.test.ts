@@ -19,6 +19,8 @@ const now: Situation = {
   matedQueens: 0,
   ripeCells: 0,
   wantsHoney: false,
+  day: '2026-05-15',
+  lastForWinterBees: '2026-08-19',
   wanted: 1,
 };
 const weigh = (change: Partial<Situation> = {}) => new Weighing({ ...now, ...change }, DEFAULT_HOUSE_RULES);
@@ -69,6 +71,22 @@ describe('weighing a method up', () => {
     ['before drones fly', { season: 'early' as const, dronesFly: false }, /No drones yet/],
   ])('does not raise a queen %s', (_when, change, why) => {
     expect(weigh(change).raisesQueen().done().cannot).toMatch(why);
+  });
+
+  it('raises none that would lay too late for winter bees, and says both days', () => {
+    // By hand: 26 days from eggs to eggs (development clock), 16 from cells; 24 July + 26 days is 19 August.
+    const text = (change: object) =>
+      weigh({ season: 'dearth', ...change })
+        .raisesQueen()
+        .done()
+        .reasons.map((r) => r.text)
+        .join(' ');
+    expect(text({ day: '2026-07-24' })).not.toContain('winter bees');
+    expect(text({ day: '2026-07-25' })).toContain(
+      'lays about Thu 20 Aug; to raise winter bees she must lay by Wed 19 Aug',
+    );
+    expect(text({ day: '2026-08-03', cells: 'capped' })).not.toContain('winter bees');
+    expect(text({ day: '2026-08-04', cells: 'capped' })).toContain('winter bees');
   });
 
   it('raises one in dearth with a warning, and early when drones fly', () => {

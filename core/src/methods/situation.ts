@@ -1,13 +1,19 @@
 import { operationOf, type Apiary, type Colony } from '../apiary/records.ts';
 import { cellsOf } from '../cells/cellLedger.ts';
+import { DAYS_TO_EGGS } from '../followup/daysToEggs.ts';
 import { colonyState } from '../colony/colonyState.ts';
-import { monthOf, type Day } from '../calendar/day.ts';
+import { addDays, monthOf, type Day } from '../calendar/day.ts';
 import { prepareDonor } from '../plan/donor.ts';
+import { yardSeason } from '../season/yardSeason.ts';
 import { shareOf } from '../comb/contents.ts';
 
 /** What the time of year allows. */
 export const SEASONS = ['early', 'build-up', 'swarm', 'dearth', 'autumn'] as const;
 export type Season = (typeof SEASONS)[number];
+
+/** When a queen that is raised from today on lays: from eggs, or sooner from cells that are there. */
+export const raisedQueenLays = ({ day, cells }: Pick<Situation, 'day' | 'cells'>): Day =>
+  addDays(day, DAYS_TO_EGGS[cells === 'none' ? 'test-frame' : 'give-cell']);
 
 /** Where the cells of a colony stand. */
 export const CELL_STAGES = ['none', 'open', 'capped'] as const;
@@ -34,6 +40,9 @@ export interface Situation {
   readonly wantsHoney: boolean;
   /** New colonies wanted. */
   readonly wanted: number;
+  readonly day: Day;
+  /** A queen that lays later raises too few winter bees. */
+  readonly lastForWinterBees: Day;
 }
 
 /** What is known of a colony, with the usual answers where nothing is. */
@@ -65,6 +74,8 @@ export function situationOf(apiary: Apiary, colony: Colony, day: Day): Situation
     ripeCells: 0,
     wantsHoney: false,
     wanted: 1,
+    day,
+    lastForWinterBees: yardSeason(apiary, day).lastForWinterBees,
   };
 }
 

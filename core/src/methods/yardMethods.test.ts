@@ -3,6 +3,9 @@ import { TestYard } from '../testing/builders.ts';
 import { FULL_BOX, METHOD_DAY, withQueen } from '../testing/methodPlans.ts';
 import { planned, problemOf } from '../testing/yardRequests.ts';
 import { evaluate } from '../yardplan/evaluate.ts';
+import { layOutYard } from '../yardplan/layOutYard.ts';
+import { STORE } from '../yardplan/problem.ts';
+import { yardLooks } from '../yardplan/yardLooks.ts';
 import { yardPlanRequest } from '../yardplan/request.ts';
 import { boxesCovered } from './autumnReduction.ts';
 import { YARD_METHODS, yardMethodById } from './registry.ts';
@@ -34,7 +37,8 @@ function asked(id: (typeof YARD_METHODS)[number]['id'], change: Partial<Situatio
   });
   const problem = problemOf(yard.apiary, request);
   const { plan } = planned(problem, 2);
-  return { request, problem, seen: evaluate(problem, plan), other };
+  const store = Object.values(yard.apiary.frame).filter((f) => f.place === 'store');
+  return { request, problem, plan, seen: evaluate(problem, plan), other, store };
 }
 
 describe.each(YARD_METHODS.map((m) => [m.name, m] as const))('%s', (_name, method) => {
@@ -90,5 +94,27 @@ describe('yard methods', () => {
       ],
     });
     expect(asked('autumn-reduction', { season: 'autumn', bees: 9 }).request.goals).toHaveLength(1);
+  });
+
+  it('its late nuc raises its own queen as long as she lays in time, with a look on day 3', () => {
+    const summer = { season: 'dearth', bees: 9, dronesFly: true, lastForWinterBees: '2026-08-19' } as const;
+    const inTime = asked('autumn-reduction', { ...summer, day: '2026-07-24' });
+    expect(inTime.request.goals).toMatchObject([
+      { kind: 'shrink' },
+      { kind: 'makeNucs', recipe: { queen: 'raises' } },
+    ]);
+    const looks = yardLooks(inTime.problem, inTime.seen, (u) => u.key).map((l) => l.topic);
+    expect(inTime.seen.nucsMade).toBe(1);
+    expect(looks).toContain('early-capped');
+    expect(asked('autumn-reduction', { ...summer, day: '2026-07-25' }).request.goals).toHaveLength(1);
+  });
+
+  it('brings no comb of the store into a colony that is to have fewer', () => {
+    const { problem, plan, seen: outcome, store } = asked('autumn-reduction', { season: 'dearth', bees: 9 });
+    const old = problem.units.find((u) => u.name === 'Old');
+    const laid = layOutYard(problem, plan, outcome, store);
+    const into = laid.moves.filter((m) => m.fromUnit === STORE && m.toUnit === old?.index);
+    expect(store).toHaveLength(12);
+    expect(into).toEqual([]);
   });
 });

@@ -154,7 +154,7 @@ function hang(
   });
   const fills: PlanFrame[] = [];
   let gaps = 0;
-  if (touched || unit.kind === 'nuc' || hived) {
+  if ((touched || unit.kind === 'nuc' || hived) && !goesDown(problem, unit)) {
     for (const b of boxes) {
       if (b.role !== 'brood') continue;
       while ((free.get(b.id) ?? 0) > 0) {
@@ -185,13 +185,19 @@ function hang(
   return { laid, gaps, empty, fills: laid.filter((l) => fills.includes(l.frame)) };
 }
 
+const shrinkOf = (problem: YardProblem, unit: YardUnit) =>
+  problem.request.goals.find((g) => g.kind === 'shrink' && g.colonyId === unit.key);
+
+/** It is to have fewer combs: none of the store takes the place of what leaves. */
+const goesDown = (problem: YardProblem, unit: YardUnit) => shrinkOf(problem, unit) !== undefined;
+
 /** The boxes that a unit keeps; those above go when a goal asks for it and what stays fits below. */
 function boxesThatStay(
   problem: YardProblem,
   unit: YardUnit,
   frames: number,
 ): { boxes: readonly UnitBox[]; empty: string[] } {
-  const goal = problem.request.goals.find((g) => g.kind === 'shrink' && g.colonyId === unit.key);
+  const goal = shrinkOf(problem, unit);
   if (goal?.kind !== 'shrink') return { boxes: unit.boxes, empty: [] };
   const brood = unit.boxes.filter((b) => b.role === 'brood');
   const kept = brood.slice(0, goal.boxes);

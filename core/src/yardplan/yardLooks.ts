@@ -30,7 +30,10 @@ export function yardLooks(
     const queenLeft =
       u.kind === 'colony' && (u.before[AT.queens] ?? 0) > 0 && (after?.[AT.queens] ?? 0) < 0.5;
     const queen = u.recipe?.queen ?? (queenLeft ? 'raises' : u.kind === 'nuc' ? 'old-queen' : null);
-    if (queen !== null) return newUnitLooks(queen, day).map((text) => ({ colonyIds: ids, ...text }));
+    if (queen !== null) {
+      const dearth = problem.request.season === 'dearth';
+      return newUnitLooks(queen, day, dearth).map((text) => ({ colonyIds: ids, ...text }));
+    }
     const wished = u.rules.some((r) => !r.hard);
     if (isHivedUp(u)) {
       return [
