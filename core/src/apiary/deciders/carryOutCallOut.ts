@@ -5,8 +5,9 @@ import type { KitLine } from '../../plan/planBody.ts';
 import type { CommandOf } from '../commands.ts';
 import type { Draft } from '../draft.ts';
 import type { CallOut } from '../records.ts';
-import { boxesOfHive, framesOfBox, openFollowUps, queenOf } from '../views.ts';
+import { boxesOfHive, framesOfBox, queenOf } from '../views.ts';
 import { decideCount } from './counting.ts';
+import { dropLooks, dropLooksOfLastSplit } from './droppingLooks.ts';
 import { takeKit } from './keepingKit.ts';
 
 type Path = readonly (string | number)[];
@@ -181,16 +182,13 @@ function leaveGivers(draft: Draft, { id, body }: CallOut, command: Finish): void
         draft.put('box', { ...box, hiveId: null, position: 0, chambers, excluderBelow: false });
       }
       draft.put('colony', { ...colony, endedOn: command.day, hiveId: null });
-      for (const f of openFollowUps(draft.apiary)) {
-        if (f.colonyIds.length === 1 && f.colonyIds[0] === colony.id) {
-          draft.put('followUp', { ...f, status: 'dropped' });
-        }
-      }
+      dropLooks(draft, colony.id);
       continue;
     }
     const queen = body.queens.find((q) => q.giverId === colony.id);
     const parts = partsOf({ body }, colony.id).filter((p) => p !== colony.id);
     if (queen?.now === 'home' || parts.length === 0) continue;
+    dropLooksOfLastSplit(draft, colony);
     draft.put('colony', {
       ...colony,
       separation: {

@@ -2,7 +2,8 @@ import type { Day } from '../../calendar/day.ts';
 import type { WorkEffect } from '../../actions/workEffect.ts';
 import type { Draft } from '../draft.ts';
 import type { YardPlan } from '../records.ts';
-import { boxesOfHive, openFollowUps, queenOf } from '../views.ts';
+import { boxesOfHive, queenOf } from '../views.ts';
+import { dropLooks } from './droppingLooks.ts';
 import { handChambers } from './handChambers.ts';
 
 type Path = readonly (string | number)[];
@@ -42,11 +43,12 @@ function queenEffect(draft: Draft, plan: YardPlan, effect: WorkEffect, path: Pat
         },
         path,
       );
-      dropOldLooks(draft, colony.id);
+      dropLooks(draft, colony.id);
       if (colony.separation) draft.put('colony', { ...colony, separation: null });
       return;
     case 'cell-in':
-      dropOldLooks(draft, colony.id);
+      // What was due for the queen that was to come: another is expected now.
+      dropLooks(draft, colony.id);
       // Its history as a part begins anew: what was seen before says nothing of this cell.
       draft.put('colony', {
         ...colony,
@@ -59,15 +61,6 @@ function queenEffect(draft: Draft, plan: YardPlan, effect: WorkEffect, path: Pat
           emergence: effect.emergence,
         },
       });
-  }
-}
-
-/** What was due for the queen that was to come: another is expected now. */
-function dropOldLooks(draft: Draft, colonyId: string): void {
-  for (const f of openFollowUps(draft.apiary)) {
-    if (f.colonyIds.length === 1 && f.colonyIds[0] === colonyId) {
-      draft.put('followUp', { ...f, status: 'dropped' });
-    }
   }
 }
 
@@ -96,7 +89,7 @@ function endUnit(draft: Draft, colonyId: string, day: Day, path: Path): void {
   if (!colony) return;
   const { hiveId } = colony;
   draft.put('colony', { ...colony, endedOn: day, hiveId: null });
-  dropOldLooks(draft, colonyId);
+  dropLooks(draft, colonyId);
   const hive = hiveId ? draft.get('hive', hiveId) : undefined;
   // Others may live behind the partition.
   const shared = Object.values(draft.apiary.colony).some((c) => c.hiveId === hiveId && c.id !== colonyId);

@@ -3,8 +3,9 @@ import { addDays, daysBetween, type Day } from '../../calendar/day.ts';
 import { windowAfter } from '../../followup/windows.ts';
 import type { Draft } from '../draft.ts';
 import type { Box, YardPlan } from '../records.ts';
-import { boxesOfHive, openFollowUps, queenOf } from '../views.ts';
+import { boxesOfHive, queenOf } from '../views.ts';
 import { carryOutQueens, carryOutStandsAndEnds } from './carryOutEffects.ts';
+import { dropLooks } from './droppingLooks.ts';
 import { takeKit } from './keepingKit.ts';
 import { setUpUnit } from './settingUpUnit.ts';
 
@@ -59,11 +60,7 @@ function unite(draft: Draft, plan: YardPlan, day: Day, path: Path): void {
     draft.put('colony', { ...from, endedOn: day, hiveId: null });
     const queen = queenOf(draft.apiary, fromId);
     if (queen) draft.put('queen', { ...queen, whereabouts: { known: 'gone' } });
-    for (const f of openFollowUps(draft.apiary)) {
-      if (f.colonyIds.length === 1 && f.colonyIds[0] === fromId) {
-        draft.put('followUp', { ...f, status: 'dropped' });
-      }
-    }
+    dropLooks(draft, fromId);
   }
 }
 

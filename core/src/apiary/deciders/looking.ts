@@ -5,6 +5,7 @@ import type { PartHistory, Verdict } from '../../queen/verdict.ts';
 import type { CommandOf } from '../commands.ts';
 import type { Draft } from '../draft.ts';
 import type { Apiary, Colony } from '../records.ts';
+import { dropLooks } from './droppingLooks.ts';
 import { isDayOfDecision, moveWithQueen, waitingLane } from './movingWithQueen.ts';
 import { openFollowUps, queenOf, queenPerhapsIn, visitsOf } from '../views.ts';
 
@@ -126,11 +127,7 @@ function settleQueen(draft: Draft, colonyId: string): void {
 function takeOffOpenFollowUps(draft: Draft, before: Apiary, colonyId: string, { finding }: Verdict): void {
   const waits = finding === 'raising' || finding === 'virgin-or-mating';
   const lane = waits ? waitingLane(before, before.colony[colonyId]) : null;
-  for (const f of openFollowUps(draft.apiary)) {
-    if (!f.colonyIds.includes(colonyId) || (lane && isDayOfDecision(f, lane))) continue;
-    const others = f.colonyIds.filter((c) => c !== colonyId);
-    draft.put('followUp', others.length > 0 ? { ...f, colonyIds: others } : { ...f, status: 'dropped' });
-  }
+  dropLooks(draft, colonyId, (f) => !lane || !isDayOfDecision(f, lane));
 }
 
 function fileNext(draft: Draft, colonyId: string, verdict: Verdict, ids: string[]): void {

@@ -6,6 +6,7 @@ import type { Draft } from '../draft.ts';
 import type { Plan } from '../records.ts';
 import { unitsOfPlan } from '../../worksheet/closing.ts';
 import { closes } from './closingVisits.ts';
+import { dropLooksOfLastSplit } from './droppingLooks.ts';
 import { takeKit } from './keepingKit.ts';
 import { boxesOfHive, queenOf } from '../views.ts';
 
@@ -76,6 +77,7 @@ function carryOut(draft: Draft, plan: Plan, day: Day, path: Path): void {
     partIds,
     emergence: part.queen === 'here' ? null : plan.body.emergence,
   });
+  dropLooksOfLastSplit(draft, parent);
   draft.put('colony', { ...parent, separation: separation(stay) });
   draft.add(
     'colony',
