@@ -33,20 +33,24 @@ export const SCALE_COLUMNS = ['time', 'hive', 'weight_kg'] as const;
 
 /** Rows of a file, already parted at its commas, as hours of weather. All or nothing: every fault is named by its row. */
 export function weatherRows(rows: readonly (readonly string[])[]): Result<WeatherHour[]> {
-  return readRows(rows, WEATHER_COLUMNS, ([time, temperatureC, rainMm, windMs, cloudPct]) =>
-    weatherHour.safeParse({
-      time,
-      temperatureC: number(temperatureC),
-      rainMm: number(rainMm),
-      windMs: number(windMs),
-      cloudPct: number(cloudPct),
-    }),
+  return readRows(
+    rows,
+    WEATHER_COLUMNS,
+    Object.keys(weatherHour.shape),
+    ([time, temperatureC, rainMm, windMs, cloudPct]) =>
+      weatherHour.safeParse({
+        time,
+        temperatureC: number(temperatureC),
+        rainMm: number(rainMm),
+        windMs: number(windMs),
+        cloudPct: number(cloudPct),
+      }),
   );
 }
 
 /** The same for the weights of hives. */
 export function scaleRows(rows: readonly (readonly string[])[]): Result<ScaleHour[]> {
-  return readRows(rows, SCALE_COLUMNS, ([time, hive, weightKg]) =>
+  return readRows(rows, SCALE_COLUMNS, Object.keys(scaleHour.shape), ([time, hive, weightKg]) =>
     scaleHour.safeParse({ time, hive, weightKg: number(weightKg) }),
   );
 }
@@ -60,6 +64,7 @@ const MOST_PROBLEMS = 20;
 function readRows<T>(
   [header, ...rows]: readonly (readonly string[])[],
   columns: readonly string[],
+  keys: readonly string[],
   read: (row: readonly string[]) => { success: true; data: T } | { success: false; error: z.ZodError },
 ): Result<T[]> {
   if (header?.map((h) => h.trim()).join() !== columns.join()) {
@@ -77,11 +82,14 @@ function readRows<T>(
     const parsed = read(row);
     if (parsed.success) values.push(parsed.data);
     else if (problems.length < MOST_PROBLEMS) {
-      const [issue] = parsed.error.issues;
+      // Keys of an hour stand in the order of its columns.
+      const at = keys.indexOf(String(parsed.error.issues[0]?.path[0]));
+      const column = columns[at] ?? columns[0] ?? '';
+      const value = row[at]?.trim() ?? '';
       problems.push({
         code: 'value',
-        path: [`row ${i + 2}`, ...(issue?.path ?? []).map(String)],
-        message: `Row ${i + 2}: ${issue?.path.join('.') ?? ''} ${issue?.message ?? 'makes no sense'}`,
+        path: [`row ${i + 2}`, column],
+        message: `Row ${i + 2}: ${column} ${value === '' ? 'is empty' : `cannot be “${value.slice(0, 30)}”`}.`,
         remedy: 'Correct the value, or leave the row out.',
       });
     }

@@ -11,7 +11,7 @@ import {
 import type { WeatherReport } from '@incremen/contract';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import Papa from 'papaparse';
-import { hoursFrom, keepHours, type MeasurementKind } from './measurements.ts';
+import { ASKED, hoursFrom, keepHours, type MeasurementKind } from './measurements.ts';
 
 /** A station is asked again after so long. */
 const ASK_AGAIN_MS = 10 * 60_000;
@@ -93,7 +93,7 @@ export class WeatherDesk {
       if (answer === null) return 'The weather station does not answer. What it sent before is shown.';
       if (!('text' in answer))
         return `The weather station refuses (${answer.status}). What it sent before is shown.`;
-      const taken = await this.takeIn(operationId, kind, 'station', answer.text);
+      const taken = await this.takeIn(operationId, kind, ASKED, answer.text);
       if (!taken.ok) return `The weather station sends what makes no sense: ${wordsOf(taken.problems)}`;
     }
     return null;

@@ -47,7 +47,10 @@ export async function keepHours(
   });
 }
 
-/** Hours of a kind from a day on, by time. */
+/** The station that is asked when nobody else sends. */
+export const ASKED = 'station';
+
+/** Hours of a kind from a day on, by time; what somebody sends rules over the station that is asked. */
 export async function hoursFrom<T extends WeatherHour | ScaleHour>(
   em: EntityManager,
   operationId: string,
@@ -60,5 +63,10 @@ export async function hoursFrom<T extends WeatherHour | ScaleHour>(
     { operationId, kind, time: { $gte: from, $lt: `${until}T99` } },
     { orderBy: { time: 'asc' }, disableIdentityMap: true },
   )) as unknown as { source: string; body: T }[];
-  return rows.map((r) => ({ source: r.source, hour: r.body }));
+  const byHour = new Map<string, (typeof rows)[number]>();
+  for (const r of rows) {
+    const key = `${r.body.time} ${'hive' in r.body ? r.body.hive : ''}`;
+    if (byHour.get(key)?.source === ASKED || !byHour.has(key)) byHour.set(key, r);
+  }
+  return [...byHour.values()].map((r) => ({ source: r.source, hour: r.body }));
 }

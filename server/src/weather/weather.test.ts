@@ -69,14 +69,26 @@ describe('weather of an operation', () => {
     const { scale, sources } = await report();
     expect(scale.filter((h) => h.hive === 'Tansy').map((h) => h.weightKg)).toEqual([31, 31.1]);
     expect(sources).toContain('garden');
-    const refused = await send(
-      'observed',
-      'time,temperature_c,rain_mm,wind_ms,cloud_pct\nnoon,warm,,-3,240\n',
-    );
+    const header = 'time,temperature_c,rain_mm,wind_ms,cloud_pct';
+    const refused = await send('observed', `${header}\n${DAY}T09:00,9,0,1,40\n${DAY}T10:00,warm,,-3,240\n`);
     expect(refused.status).toBe(422);
-    expect(((await refused.json()) as ProblemDocument).errors.length).toBe(1);
+    expect(((await refused.json()) as ProblemDocument).errors).toMatchObject([
+      { pointer: '/row 3/temperature_c', message: 'Row 3: temperature_c cannot be “warm”.' },
+    ]);
     expect((await send('observed', '{}', 'application/json')).status).toBe(415);
     expect((await send('moon', 'x')).status).toBe(400);
+  });
+
+  it('of an hour is told once: who sends it rules over the station that is asked', async () => {
+    const asked = (await report()).observed.find((h) => h.time === `${DAY}T10:00`);
+    await fetch(`${server.url}/api/operations/${server.op}/weather/observed?source=garden`, {
+      method: 'POST',
+      body: `time,temperature_c,rain_mm,wind_ms,cloud_pct\n${DAY}T10:00,-1,9,1,40\n`,
+      headers: { 'content-type': 'text/csv' },
+    });
+    const told = (await report()).observed.filter((h) => h.time === `${DAY}T10:00`);
+    expect(asked?.temperatureC).toBeGreaterThan(0);
+    expect(told.map((h) => h.temperatureC)).toEqual([-1]);
   });
 
   it('is refused for a day that is none, and an operation that is not there', async () => {
