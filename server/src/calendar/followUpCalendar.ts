@@ -36,7 +36,7 @@ export function followUpCalendar(apiary: Apiary, name: string, today: Day, yardI
       summary: `${overdue ? 'Overdue: ' : ''}${names}: ${topicInWords(f.topic)}`,
       description: [
         f.expect,
-        ...(rest ? [] : [`From ${dayInWords(earliest)} to ${dayInWords(latest)}.`]),
+        ...(rest || earliest === latest ? [] : [`From ${dayInWords(earliest)} to ${dayInWords(latest)}.`]),
       ].join('\n'),
       ...(location && { location }),
       transparency: rest ? ICalEventTransparency.TRANSPARENT : ICalEventTransparency.OPAQUE,
