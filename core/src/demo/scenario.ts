@@ -28,6 +28,21 @@ export interface Scenario {
   readonly journal: readonly JournalEntry[];
 }
 
+/** Equipment in the shed; nuc boxes of five frames were lent out, and nobody has counted them since. */
+const DEMO_KIT = {
+  floor: 2,
+  box: 3,
+  'inner cover': 2,
+  roof: 2,
+  stand: 3,
+  'entrance block': 4,
+  feeder: 3,
+  'queen excluder': 2,
+  'hive tag': 1,
+  'nuc box, 4 frames, with floor and lid': 2,
+};
+const STORE_COUNTED_ON = '2026-05-14';
+
 /**
  * Builds the demonstration by the same commands that a beekeeper's clicks make: two yards, a dozen
  * colonies, two splits under way. All of it is made up.
@@ -134,6 +149,10 @@ export function demoScenario(): Scenario {
       }
     }
   }
+  run(STORE_COUNTED_ON, {
+    type: 'setKit',
+    items: Object.entries(DEMO_KIT).map(([what, count]) => ({ id: newId(), what, count })),
+  });
   return { apiary, journal };
 
   function split(day: Day, name: string, methodId: MethodId, newName: string) {

@@ -35,6 +35,24 @@ function next(queenHere: number | null, looks: Looks, after = 0, lastForWinterBe
   return { state: belief.leading, ...queenAction(belief, before, dated, day, lastForWinterBees) };
 }
 
+describe('a part of which nobody has seen that it has a queen', () => {
+  it('is looked at for eggs, likely as they are; once any brood of hers was seen it is not', () => {
+    // Cells on day 7, and nobody since: on day 45 she lays, most likely.
+    const unseen = next(0, [[7, { eggs: NO, cells: cells('capped', 2) }]], 38);
+    expect(unseen).toMatchObject({ state: 'laying', id: 'look', what: 'Look for eggs' });
+    expect(unseen.why).toContain('nobody has looked');
+    const seen = next(
+      0,
+      [
+        [7, { eggs: NO, cells: cells('capped', 2) }],
+        [30, { cappedBrood: caps('flat') }],
+      ],
+      4,
+    );
+    expect(seen.what).not.toBe('Look for eggs');
+  });
+});
+
 interface Case {
   readonly name: string;
   readonly queenHere: number | null;

@@ -67,6 +67,13 @@ export function queenAction(
       on,
     );
   }
+  if (layingUnseen(belief, before, looks)) {
+    return say(
+      'look',
+      'Look for eggs',
+      'She should lay by now, most likely she does, and nobody has looked: only eggs show it.',
+    );
+  }
   const late = day > addDays(lastForWinterBees, -DAYS_TO_EGGS['give-queen']);
   switch (belief.leading) {
     case 'laying':
@@ -125,6 +132,30 @@ export function queenAction(
 }
 
 type Say = (id: QueenAction['id'], what: string, why: string, on?: Day) => QueenAction;
+
+/** Brood of the old queen is past each stage by so many days after she was lost. */
+const HERS_UNTIL = {
+  eggs: DEVELOPMENT.worker.eggHatches.likely,
+  youngLarvae: DEVELOPMENT.worker.eggHatches.likely + 2,
+  olderLarvae: DEVELOPMENT.worker.cellCapped.likely,
+  cappedBrood: DEVELOPMENT.worker.emerges.likely,
+} as const;
+
+/** A part that raised its queen is believed to have one that lays, and no look has shown brood of hers. */
+const layingUnseen = (
+  { leading }: QueenBelief,
+  { separatedOn, queenHere }: PartBefore,
+  looks: readonly DatedLook[],
+): boolean =>
+  (leading === 'laying' || leading === 'newly-laying') &&
+  separatedOn !== null &&
+  queenHere < 1 &&
+  !looks.some(({ day, seen }) =>
+    Object.entries(HERS_UNTIL).some(
+      ([stage, until]) =>
+        seen[stage as keyof typeof HERS_UNTIL].look === 'found' && day > addDays(separatedOn, until),
+    ),
+  );
 
 /** Combs were left unread today, and what was seen does not settle it. A look that names no combs is taken as whole. */
 const unread = (last: DatedLook | undefined, day: Day, { leading, chance }: QueenBelief): boolean =>

@@ -82,7 +82,7 @@ describe('a hive on a scale', () => {
 describe('a station that sends nonsense', () => {
   const header = ['time', 'temperature_c', 'rain_mm', 'wind_ms', 'cloud_pct'];
 
-  it('is refused whole, and each fault is named by its row', () => {
+  it('is refused whole, and each fault is named by its row and column', () => {
     const read = weatherRows([
       header,
       [at(1), '12.5', '0', '3', '40'],
@@ -92,7 +92,8 @@ describe('a station that sends nonsense', () => {
     ]);
     expect(read.ok).toBe(false);
     const problems = read.ok ? [] : read.problems.map((p) => p.path.join(' '));
-    expect(problems).toEqual(['row 3 temperatureC', 'row 4 time', 'row 5 temperatureC']);
+    expect(read.ok ? [] : read.problems.map((p) => p.message)).toContain('Row 5: temperature_c is empty.');
+    expect(problems).toEqual(['row 3 temperature_c', 'row 4 time', 'row 5 temperature_c']);
   });
 
   it('must name its columns', () => {

@@ -117,11 +117,15 @@ describe('the end of the day', () => {
 describe('the store', () => {
   it('what is counted and short for a plan is said there and on the kit list', async () => {
     const { router, planId } = await open();
-    expect(screen.queryByText(/the store has/)).toBeNull();
-    await router.navigate('/store');
-    fireEvent.click(await screen.findByRole('button', { name: 'More: hive tag' }));
-    expect(await screen.findByText('Short for the plans that are kept: 1 × hive tag.')).toBeTruthy();
-    await router.navigate(`/worksheet/${planId}`);
     expect(await screen.findByText('short by 1: the store has 1')).toBeTruthy();
+    await router.navigate('/store');
+    expect(await screen.findByText('Short for the plans that are kept: 1 × hive tag.')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'More: hive tag' }));
+    expect(
+      await screen.findByText('Nothing that was counted runs short for the plans that are kept.'),
+    ).toBeTruthy();
+    await router.navigate(`/worksheet/${planId}`);
+    expect(await screen.findByText(/^Work at/)).toBeTruthy();
+    expect(screen.queryByText(/short by/)).toBeNull();
   });
 });
