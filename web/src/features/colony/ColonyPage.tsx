@@ -15,7 +15,7 @@ import {
   type ColonyState,
 } from '@incremen/core';
 import { ClipboardList, Layers } from 'lucide-react';
-import { lazy, Suspense, useMemo } from 'react';
+import { Suspense, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
@@ -36,9 +36,10 @@ import { QueenPanel } from './QueenPanel.tsx';
 import { Rename } from './Rename.tsx';
 import { StrengthTable } from './StrengthTable.tsx';
 import { Whence } from './Whence.tsx';
+import { lazyPart } from '../../ui/lazyPart.tsx';
 
-const ColonyLane = lazy(() => import('../followups/ColonyLane.tsx'));
-const QueenBeliefPanel = lazy(() => import('./QueenBeliefPanel.tsx'));
+const ColonyLane = lazyPart(() => import('../followups/ColonyLane.tsx'));
+const QueenBeliefPanel = lazyPart(() => import('./QueenBeliefPanel.tsx'));
 
 /** One colony: its boxes as they stand, what it amounts to and becomes, its queen, what is due, its diary. */
 export function ColonyPage() {

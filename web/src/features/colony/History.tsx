@@ -1,11 +1,12 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
 import { strengthHistory, type Colony, type Reading } from '@incremen/core';
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { Suspense, useEffect, useMemo, useState } from 'react';
 import { useAppSelector } from '../../app/store.ts';
 import { api } from '../../mirror/api.ts';
 import { useApiary, useOperation } from '../../mirror/hooks.ts';
+import { lazyPart } from '../../ui/lazyPart.tsx';
 
-const StrengthChart = lazy(() => import('./StrengthChart.tsx'));
+const StrengthChart = lazyPart(() => import('./StrengthChart.tsx'));
 
 /** All readings of a colony; while the server is away, those that are kept here. */
 export function useReadingsOf(colony: Colony): {

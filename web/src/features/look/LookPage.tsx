@@ -9,7 +9,7 @@ import {
   type FollowUp,
   topicInWords,
 } from '@incremen/core';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { Suspense, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { useAppDispatch } from '../../app/store.ts';
@@ -21,8 +21,9 @@ import { ProblemList, problemsAt } from '../../ui/ProblemList.tsx';
 import { toaster } from '../../ui/toaster.tsx';
 import { PartEvidence } from './PartEvidence.tsx';
 import { VerdictCard } from './VerdictCard.tsx';
+import { lazyPart } from '../../ui/lazyPart.tsx';
 
-const LookChances = lazy(() => import('./LookChances.tsx'));
+const LookChances = lazyPart(() => import('./LookChances.tsx'));
 
 /** A look day: what was seen in each part, and the verdict as it forms. */
 export function LookPage() {

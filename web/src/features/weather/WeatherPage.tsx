@@ -1,6 +1,6 @@
 import { Box, Button, Grid, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core';
-import { lazy, Suspense, useCallback, useMemo, type ReactNode } from 'react';
+import { Suspense, useCallback, useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useOperation, useToday } from '../../mirror/hooks.ts';
 import { degrees, degreeSign } from '../../ui/format.ts';
@@ -8,8 +8,9 @@ import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ScaleBars } from './ScaleBars.tsx';
 import { useWeather } from './useWeather.ts';
 import { senseOf, workInWords } from './weatherWords.ts';
+import { lazyPart } from '../../ui/lazyPart.tsx';
 
-const WeatherChart = lazy(() => import('./WeatherChart.tsx'));
+const WeatherChart = lazyPart(() => import('./WeatherChart.tsx'));
 
 /** Weather as bees and beekeepers need it: when to open, how cold the nights are, when queens fly, what the scale says. */
 export function WeatherPage() {

@@ -2,13 +2,14 @@ import { Box, Button, Flex, Heading, Spinner, Text } from '@chakra-ui/react';
 import { dayInWords, type Apiary } from '@incremen/core';
 import { daysAhead, type NucRecipe, type NucsOnDay, type YardPlanRequest } from '@incremen/core/yardplan';
 import { proxy } from 'comlink';
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { Suspense, useEffect, useMemo, useState } from 'react';
 import { useInView } from 'react-intersection-observer';
 import { count } from '../../ui/format.ts';
 import { Select } from '../../ui/Select.tsx';
 import { yardPlanner } from '../../workers/yardPlanner.ts';
+import { lazyPart } from '../../ui/lazyPart.tsx';
 
-const HowManyChart = lazy(() => import('./HowManyChart.tsx'));
+const HowManyChart = lazyPart(() => import('./HowManyChart.tsx'));
 
 /** How many nucs of a recipe can be made today and on each of the days to come; a day leads to its plan. */
 export function HowMany({
