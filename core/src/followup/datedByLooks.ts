@@ -16,6 +16,7 @@ export interface LaneChange {
 
 /** A virgin flies from her fifth or sixth day on (Winston 1987). */
 export const MATURE_AFTER = 6;
+
 /** When a queen emerges, and what looks have said of it. */
 export interface Dated {
   readonly emergence: Window;

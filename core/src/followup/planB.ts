@@ -66,5 +66,5 @@ export function pastLast(lane: QueenLane, planB: PlanB, day: Day): string | null
   const due = lane.events.find((e) => e.id === 'eggs')?.window.earliest ?? last;
   return lane.lookedForEggsOn !== null && lane.lookedForEggsOn >= due
     ? `Past its last date (${dayInWords(last)}) without eggs: cut the loss.`
-    : `Eggs were due by ${dayInWords(last)}, and nobody has looked for them. Look now; without eggs, cut the loss.`;
+    : `Eggs were due by ${dayInWords(last)}, and nobody has looked since they could be there. Look now; without eggs, cut the loss.`;
 }

@@ -19,7 +19,13 @@ export function historyOf(apiary: Apiary, colony: Colony, day: Day): PartHistory
     separatedOn: colony.separation?.queen === 'here' ? null : since,
     emergence: colony.separation?.emergence ?? null,
     surplusOut: Object.values(apiary.followUp).some(
-      (f) => f.topic === 'surplus-cells' && f.colonyIds.includes(colony.id) && f.status !== 'dropped',
+      (f) =>
+        f.topic === 'surplus-cells' &&
+        f.status !== 'dropped' &&
+        f.colonyIds.includes(colony.id) &&
+        // Not of a split long ago.
+        since !== null &&
+        f.window.latest >= since,
     ),
     earlier: visitsOf(apiary, colony.id)
       .filter((v) => v.evidence !== null && v.day < day && (since === null || v.day >= since))
