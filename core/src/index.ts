@@ -247,7 +247,7 @@ export {
   type CellSchool,
   type CellShares,
 } from './cells/shareCells.ts';
-export { topicInWords } from './followup/topics.ts';
+export { followUpInShort, topicInWords } from './followup/topics.ts';
 export { colonyOfFrame, frameInWords, type KeptReport, type WorkReport } from './worksheet/workReport.ts';
 export { stopBefore, type StopBefore } from './worksheet/stopBefore.ts';
 export type { AnyStep } from './worksheet/mergeSteps.ts';

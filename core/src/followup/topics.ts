@@ -16,3 +16,9 @@ const WORDS: Readonly<Record<FollowUpTopic, string>> = {
 export function topicInWords(topic: FollowUpTopic): string {
   return WORDS[topic];
 }
+
+/** A follow-up in one line: what is to be done is said itself, in its first sentence. */
+export function followUpInShort({ topic, expect }: { topic: FollowUpTopic; expect: string }): string {
+  const [first = ''] = expect.split('. ');
+  return topic === 'act' && first !== '' ? first.replace(/\.$/, '') : topicInWords(topic);
+}

@@ -256,6 +256,6 @@ describe('what follows from cells and from eggs that are late', () => {
     });
     expect(next(early, 'rest')?.window?.latest).toBe('2026-06-15');
     expect(next(judge('2026-06-15', {}), 'eggs-due')?.window?.likely).toBe('2026-06-17');
-    expect(next(judge('2026-06-16', {}), 'eggs-due')?.window?.likely).toBe('2026-06-17');
+    expect(next(judge('2026-06-16', {}), 'eggs-due')?.window?.likely).toBe('2026-06-20');
   });
 });

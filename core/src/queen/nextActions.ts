@@ -50,7 +50,8 @@ const LOOK_AGAIN_AFTER = 4;
 function eggsWindow({ eggsLook: usual }: QueenCalendar, day: Day): Window {
   if (day < usual.earliest) return usual;
   const later = addDays(day, LOOK_AGAIN_AFTER);
-  const again = later <= usual.latest || usual.latest <= day ? later : usual.latest;
+  // A day after a look nothing new is to be seen.
+  const again = later <= usual.latest || usual.latest <= addDays(day, 1) ? later : usual.latest;
   return span(again, usual.latest);
 }
 

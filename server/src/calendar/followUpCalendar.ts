@@ -1,4 +1,4 @@
-import { addDays, dayInWords, openFollowUps, topicInWords, type Apiary, type Day } from '@incremen/core';
+import { addDays, dayInWords, openFollowUps, followUpInShort, type Apiary, type Day } from '@incremen/core';
 import ical, { ICalCalendarMethod, ICalEventTransparency } from 'ical-generator';
 
 /**
@@ -33,7 +33,7 @@ export function followUpCalendar(apiary: Apiary, name: string, today: Day, yardI
       // The end of an all-day event is the day after it.
       end: addDays(rest ? latest : from, 1),
       allDay: true,
-      summary: `${overdue ? 'Overdue: ' : ''}${names}: ${topicInWords(f.topic)}`,
+      summary: `${overdue ? 'Overdue: ' : ''}${names}: ${followUpInShort(f)}`,
       description: [
         f.expect,
         ...(rest || earliest === latest ? [] : [`From ${dayInWords(earliest)} to ${dayInWords(latest)}.`]),

@@ -1,4 +1,4 @@
-import { addDays, dayInWords, daysBetween, type Day, type FollowUp, topicInWords } from '@incremen/core';
+import { addDays, dayInWords, daysBetween, type Day, type FollowUp, followUpInShort } from '@incremen/core';
 
 /** The days that a lane shows, and how wide a day is. */
 export interface LaneScale {
@@ -129,5 +129,5 @@ export function TimeLane({
 function inWords(f: FollowUp): string {
   return f.kind === 'hands-off'
     ? `hands off from ${dayInWords(f.window.earliest)} to ${dayInWords(f.window.latest)}`
-    : `${topicInWords(f.topic)}, ${dayInWords(f.window.earliest)} to ${dayInWords(f.window.latest)}, best ${dayInWords(f.window.likely)}`;
+    : `${followUpInShort(f)}, ${dayInWords(f.window.earliest)} to ${dayInWords(f.window.latest)}, best ${dayInWords(f.window.likely)}`;
 }

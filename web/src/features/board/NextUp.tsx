@@ -6,7 +6,7 @@ import {
   type ColonyState,
   type Day,
   type FollowUp,
-  topicInWords,
+  followUpInShort,
 } from '@incremen/core';
 import { memo } from 'react';
 import { Link } from 'react-router';
@@ -93,7 +93,7 @@ function nextItems(apiary: Apiary, states: readonly ColonyState[], today: Day): 
     ...due.map((f): Item => ({
       key: f.id,
       who: named(f),
-      what: topicInWords(f.topic),
+      what: followUpInShort(f),
       verb: 'Record it',
       to: `/look/${f.id}`,
       urgent: f.window.likely <= today,

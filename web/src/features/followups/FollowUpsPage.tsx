@@ -3,7 +3,7 @@ import {
   addDays,
   dayInWords,
   openFollowUps,
-  topicInWords,
+  followUpInShort,
   type Apiary,
   type Day,
   type FollowUp,
@@ -153,7 +153,7 @@ function FollowUpItem({
     >
       <Box flex="1">
         <Text fontWeight="700">{f.colonyIds.map((c) => apiary.colony[c]?.name).join(' · ')}</Text>
-        <Text>{topicInWords(f.topic)}</Text>
+        <Text>{followUpInShort(f)}</Text>
         <Text fontSize="sm" color={late ? 'alarm' : 'inkSoft'}>
           {late ? `Overdue: ${windowInWords(f)}` : windowInWords(f)}
         </Text>
