@@ -41,7 +41,9 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
   const dispatch = useAppDispatch();
   const { send, problems, busy } = useSend();
   const colonies = followUp.colonyIds.flatMap((id) => apiary.colony[id] ?? []);
-  const [day, setDay] = useState(today);
+  // The day of the server may arrive a moment after the view.
+  const [chosenDay, setDay] = useState<string | null>(null);
+  const day = chosenDay ?? today;
   const [note, setNote] = useState('');
   const [seen, setSeen] = useState<Readonly<Record<string, Evidence>>>(() =>
     Object.fromEntries(colonies.map((c) => [c.id, noEvidence(framesOfColony(apiary, c).length)])),

@@ -48,7 +48,9 @@ function Planner({ colony }: { readonly colony: Colony }) {
       (state.reason.startsWith('Swarm') ? 'queen-to-nuc' : 'walk-away-halves'),
   );
   const [options, setOptions] = useState<Record<string, string>>({});
-  const [day, setDay] = useState(today);
+  // The day of the server may arrive a moment after the view.
+  const [chosenDay, setDay] = useState<string | null>(null);
+  const day = chosenDay ?? today;
   const [newName, setNewName] = useState(() => freeName(apiary, colony.name));
   const method = methodById(methodId);
   const staysOne = methodId === 'brood-above';
