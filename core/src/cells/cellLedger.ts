@@ -4,7 +4,7 @@ import { DEVELOPMENT } from '../brood/developmentClock.ts';
 import { addDays, daysBetween, type Day } from '../calendar/day.ts';
 import { isLiveCell, type CellFinding, type CellKind, type CellPlace } from '../comb/contents.ts';
 import type { FrameSizeId } from '../comb/frameSizes.ts';
-import { emergenceFromCells, type Window } from '../followup/windows.ts';
+import { emergenceFromCells, shiftWindow, type Window } from '../followup/windows.ts';
 
 /** Where a cell is on its way on a day. */
 export type CellStage = 'open' | 'tender' | 'ripe' | 'due' | 'over';
@@ -92,11 +92,7 @@ function cellsOfLook(apiary: Apiary, colony: Colony): SeenCells[] {
 function lineOf({ cell, seenOn, ...at }: SeenCells, colony: Colony, day: Day): LedgerLine | null {
   const emerges = isLiveCell(cell.kind) ? emergenceFromCells([cell], seenOn) : undefined;
   if (!emerges) return null;
-  const capped = {
-    earliest: addDays(emerges.earliest, -SEALED_DAYS),
-    likely: addDays(emerges.likely, -SEALED_DAYS),
-    latest: addDays(emerges.latest, -SEALED_DAYS),
-  };
+  const capped = shiftWindow(emerges, -SEALED_DAYS);
   const stage = stageOn(day, cell.kind, capped, emerges);
   return {
     ...at,

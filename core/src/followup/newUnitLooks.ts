@@ -1,7 +1,6 @@
 import type { Day } from '../calendar/day.ts';
 import type { NucQueen } from '../yardplan/request.ts';
-import { on } from '../queen/nextActions.ts';
-import { queenCalendar, windowAfter, type FollowUpTopic, type Window } from './windows.ts';
+import { onDay, queenCalendar, windowAfter, type FollowUpTopic, type Window } from './windows.ts';
 
 /** A look or days of rest, before it is filed for a colony. */
 export interface LookText {
@@ -40,7 +39,7 @@ export function newUnitLooks(queen: NucQueen, day: Day, dearth = false): LookTex
           ? [
               look(
                 'early-capped',
-                on(dates.earlyCappedLook),
+                onDay(dates.earlyCappedLook),
                 'Cells capped by now come from old larvae: remove them while open ones stand beside them.',
               ),
             ]

@@ -4,7 +4,7 @@ import { DEVELOPMENT } from '../brood/developmentClock.ts';
 import { addDays, dayInWords, daysBetween, type Day } from '../calendar/day.ts';
 import { looksOf } from '../queenstate/looksOf.ts';
 import { datedByLooks, MATURE_AFTER, type LaneChange } from './datedByLooks.ts';
-import { queenCalendar, type Window } from './windows.ts';
+import { queenCalendar, shiftWindow, type Window } from './windows.ts';
 
 /** What happens in a part that raises its queen, in its order. */
 export const LANE_EVENTS = [
@@ -83,30 +83,25 @@ export function queenLane(
   const changes = [...dated.changes, ...heldBack(firstFlight, flight, day)];
   const dates = queenCalendar(lostOn, dated.emergence);
   const eggs = eggWindow(dated.eggsSeen, dates.firstEggs, flight?.day);
-  const shifted = (from: Window, by: number): Window => ({
-    earliest: addDays(from.earliest, by),
-    likely: addDays(from.likely, by),
-    latest: addDays(from.latest, by),
-  });
   const { emergence } = dated;
   const capped = DEVELOPMENT.queen.cellCapped.likely - DEVELOPMENT.queen.emerges.likely;
   const windows: Record<LaneEventId, Window> = {
-    capped: shifted(emergence, capped),
+    capped: shiftWindow(emergence, capped),
     emerges: emergence,
-    mature: shifted(emergence, MATURE_AFTER),
+    mature: shiftWindow(emergence, MATURE_AFTER),
     flies: {
       earliest: addDays(emergence.earliest, MATURE_AFTER),
       likely: addDays(emergence.likely, MATURE_AFTER + 2),
       latest: addDays(eggs.latest, -2),
     },
     eggs,
-    cappings: shifted(eggs, DEVELOPMENT.worker.cellCapped.likely),
+    cappings: shiftWindow(eggs, DEVELOPMENT.worker.cellCapped.likely),
     broodless: {
       earliest: dates.broodless.from,
       likely: dates.broodless.from,
       latest: addDays(eggs.likely, DEVELOPMENT.worker.cellCapped.likely),
     },
-    'new-bees': shifted(eggs, DEVELOPMENT.worker.emerges.likely),
+    'new-bees': shiftWindow(eggs, DEVELOPMENT.worker.emerges.likely),
   };
   return {
     colonyId: colony.id,

@@ -40,6 +40,16 @@ export function windowAfter(anchor: Day, earliest: number, likely: number, lates
   };
 }
 
+/** A window so many days later, or earlier. */
+export const shiftWindow = ({ earliest, likely, latest }: Window, days: number): Window => ({
+  earliest: addDays(earliest, days),
+  likely: addDays(likely, days),
+  latest: addDays(latest, days),
+});
+
+/** One day as a window. */
+export const onDay = (day: Day): Window => ({ earliest: day, likely: day, latest: day });
+
 const QUEEN_EMERGES = DEVELOPMENT.queen.emerges.likely;
 const CAPPED_AT = DEVELOPMENT.queen.cellCapped.likely;
 const HATCHES = DEVELOPMENT.queen.eggHatches.likely;
@@ -134,11 +144,7 @@ export function queenCalendar(lostOn: Day, emergence: Window = emergencyEmergenc
     handsOff,
     firstEggs,
     eggsLook: { earliest: handsOff.to, likely: addDays(handsOff.to, 2), latest: firstEggs.latest },
-    firstCapped: {
-      earliest: addDays(firstEggs.earliest, cappedAfter),
-      likely: addDays(firstEggs.likely, cappedAfter),
-      latest: addDays(firstEggs.latest, cappedAfter),
-    },
+    firstCapped: shiftWindow(firstEggs, cappedAfter),
     broodless: {
       from: addDays(lostOn, DEVELOPMENT.worker.emerges.likely),
       to: addDays(firstEggs.likely, cappedAfter),

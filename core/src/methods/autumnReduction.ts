@@ -1,6 +1,6 @@
 import { dayInWords } from '../calendar/day.ts';
 import type { YardGoal } from '../yardplan/request.ts';
-import { raisedQueenLays, type Situation } from './situation.ts';
+import { raisedQueenLays, tooLateToRaise, type Situation } from './situation.ts';
 import { askOfOne, recipeFor, type YardAsk, type YardMethod } from './yardMethod.ts';
 
 /** Frames of bees to a box in damp cold, as a share of its slots (common practice, no source). */
@@ -13,7 +13,7 @@ export function boxesCovered(bees: number, slotsOfBox = 10): number {
 
 /** Drones fly, and a queen raised from today on lays early enough to raise winter bees. */
 const raisesInTime = (now: Situation): boolean =>
-  now.season !== 'autumn' && now.dronesFly && raisedQueenLays(now) <= now.lastForWinterBees;
+  now.season !== 'autumn' && now.dronesFly && tooLateToRaise(now) === null;
 
 /** The late nuc: with a mated queen, else with its own where the season is long enough, else none. */
 function nucOf({ now, sizeId }: YardAsk): YardGoal[] {

@@ -1,9 +1,8 @@
-import { dayInWords } from '../calendar/day.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import { Weighing, type Fit } from './fit.ts';
 import type { SplitMethod } from './method.ts';
 import { METHODS, YARD_METHODS } from './registry.ts';
-import { raisedQueenLays, type Situation } from './situation.ts';
+import { tooLateToRaise, type Situation } from './situation.ts';
 import type { YardMethod } from './yardMethod.ts';
 
 /** A method with how well it suits. */
@@ -55,11 +54,9 @@ function reasonsToWait(now: Situation, rules: HouseRules): string[] {
   if (now.season === 'early' && !now.dronesFly) {
     reasons.push('No drones yet. Begin when they fly, or when drone pupae have purple eyes.');
   }
-  const lays = raisedQueenLays(now);
-  if (now.season !== 'autumn' && lays > now.lastForWinterBees) {
-    reasons.push(
-      `A queen raised from today on lays about ${dayInWords(lays)}; to raise winter bees she must lay by ${dayInWords(now.lastForWinterBees)}. A mated queen would be in time for longer.`,
-    );
+  const tooLate = tooLateToRaise(now);
+  if (now.season !== 'autumn' && tooLate !== null) {
+    reasons.push(`${tooLate} A mated queen would be in time for longer.`);
   }
   if (now.season === 'autumn') {
     reasons.push('Too late for young queens to mate, and every unit needs about eight weeks before winter.');

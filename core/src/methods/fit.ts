@@ -1,6 +1,5 @@
 import type { HouseRules } from '../rules/houseRules.ts';
-import { dayInWords } from '../calendar/day.ts';
-import { raisedQueenLays, type Situation } from './situation.ts';
+import { tooLateToRaise, type Situation } from './situation.ts';
 
 /** One thing that speaks for a method, or against it. */
 export interface FitReason {
@@ -75,12 +74,8 @@ export class Weighing {
       'Too late for a young queen to mate: few drones fly, and she would not lay in time.',
     );
     this.never(!now.dronesFly && now.season === 'early', 'No drones yet: a young queen would not be mated.');
-    const lays = raisedQueenLays(now);
-    this.bad(
-      lays > now.lastForWinterBees,
-      45,
-      `A queen raised from today on lays about ${dayInWords(lays)}; to raise winter bees she must lay by ${dayInWords(now.lastForWinterBees)}.`,
-    );
+    const tooLate = tooLateToRaise(now);
+    this.bad(tooLate !== null, 45, tooLate ?? '');
     this.bad(
       now.season === 'dearth',
       18,

@@ -2,7 +2,7 @@ import { operationOf, type Apiary, type Colony } from '../apiary/records.ts';
 import { cellsOf } from '../cells/cellLedger.ts';
 import { DAYS_TO_EGGS } from '../followup/daysToEggs.ts';
 import { colonyState } from '../colony/colonyState.ts';
-import { addDays, monthOf, type Day } from '../calendar/day.ts';
+import { addDays, dayInWords, monthOf, type Day } from '../calendar/day.ts';
 import { prepareDonor } from '../plan/donor.ts';
 import { yardSeason } from '../season/yardSeason.ts';
 import { shareOf } from '../comb/contents.ts';
@@ -14,6 +14,13 @@ export type Season = (typeof SEASONS)[number];
 /** When a queen that is raised from today on lays: from eggs, or sooner from cells that are there. */
 export const raisedQueenLays = ({ day, cells }: Pick<Situation, 'day' | 'cells'>): Day =>
   addDays(day, DAYS_TO_EGGS[cells === 'none' ? 'test-frame' : 'give-cell']);
+
+/** Why a queen raised from today on comes too late; null while there is time. */
+export function tooLateToRaise(now: Pick<Situation, 'day' | 'cells' | 'lastForWinterBees'>): string | null {
+  const lays = raisedQueenLays(now);
+  if (lays <= now.lastForWinterBees) return null;
+  return `A queen raised from today on lays about ${dayInWords(lays)}; to raise winter bees she must lay by ${dayInWords(now.lastForWinterBees)}.`;
+}
 
 /** Where the cells of a colony stand. */
 export const CELL_STAGES = ['none', 'open', 'capped'] as const;

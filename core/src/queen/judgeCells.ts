@@ -1,7 +1,8 @@
 import { addDays, dayInWords, daysBetween, type Day } from '../calendar/day.ts';
 import { countCells } from './evidence.ts';
 import type { JudgeContext } from './judgeContext.ts';
-import { act, eggsLook, leave, look, on, shutUntil, span } from './nextActions.ts';
+import { act, eggsLook, leave, look, shutUntil, span } from './nextActions.ts';
+import { onDay } from '../followup/windows.ts';
 import type { NextAction, PartHistory, Verdict } from './verdict.ts';
 
 /** Judges a part of a split without eggs in which queen cells of some kind were found. */
@@ -28,7 +29,7 @@ export function judgeCells(ctx: JudgeContext): Verdict {
               leave(
                 'Do not cut the other cells by sight',
                 'The first virgin out usually deals with them; others may be loose.',
-                on(day),
+                onDay(day),
               ),
             ]
           : []),
@@ -69,11 +70,13 @@ export function judgeCells(ctx: JudgeContext): Verdict {
         act(
           `Remove the ${capped} capped, leave the ${open} open`,
           'Better ones follow from younger larvae.',
-          on(day),
+          onDay(day),
         ),
       );
     } else {
-      next.push(act('Leave them until open ones stand beside them', 'Never remove the only cells.', on(day)));
+      next.push(
+        act('Leave them until open ones stand beside them', 'Never remove the only cells.', onDay(day)),
+      );
     }
   } else if (capped > 0 && n < 7 && !lookedEarly(history, lostOn)) {
     reasons.push(
@@ -83,7 +86,7 @@ export function judgeCells(ctx: JudgeContext): Verdict {
       leave(
         'Keep the capped cells',
         `One just capped on day 5 was a new-hatched larva on day 0: good.`,
-        on(day),
+        onDay(day),
       ),
     );
   } else if (n >= 7 && n <= 9 && history.surplusOut && live > 1) {
@@ -93,7 +96,7 @@ export function judgeCells(ctx: JudgeContext): Verdict {
           ? 'Keep the chosen or the better of the 2 cells; take the other out'
           : `Keep one or two of the ${live} cells, a chosen one first; take the others out`,
         'No new ones can be begun any more, and a second queen would lead out a cast. Brush bees off the frame of the chosen cell, never shake it. In a small part all may stay.',
-        on(day),
+        onDay(day),
       ),
     );
   } else if (n >= 7 && n <= 9) {
@@ -101,7 +104,7 @@ export function judgeCells(ctx: JudgeContext): Verdict {
       leave(
         'Leave the cells; the bees choose',
         'Fewer only where a strong part might cast a swarm: then keep one or two, and reserve them first.',
-        on(day),
+        onDay(day),
       ),
     );
   } else if (n >= 10) {
@@ -109,7 +112,7 @@ export function judgeCells(ctx: JudgeContext): Verdict {
       leave(
         'Do not cut cells by sight any more',
         'From day 10 one may have emerged, and what is left may be all there is.',
-        on(day),
+        onDay(day),
       ),
     );
   }
@@ -155,7 +158,7 @@ export function judgeNoCells({ n, day, dates, lostOn, seen, verdict }: JudgeCont
           'which-part',
           'Look again for cells',
           'By day 7 they have begun, or cannot.',
-          on(addDays(lostOn, 7)),
+          onDay(addDays(lostOn, 7)),
         ),
         act(
           'Line up a frame of eggs from a healthy colony',
@@ -177,7 +180,7 @@ export function judgeNoCells({ n, day, dates, lostOn, seen, verdict }: JudgeCont
         act(
           'Today give a frame of eggs and small larvae from a healthy colony, a ripe cell or a mated queen; or unite it back',
           'Waiting will not mend it; each week without a layer costs a fifth of its bees later.',
-          on(day),
+          onDay(day),
         ),
       ],
     );
@@ -212,9 +215,9 @@ export function judgeNoCells({ n, day, dates, lostOn, seen, verdict }: JudgeCont
         act(
           'Give a test frame with eggs',
           'Cells on it within 3 to 5 days mean no queen; none mean that one is there.',
-          on(day),
+          onDay(day),
         ),
-        look('eggs-due', 'Decide', 'Four weeks from her emergence.', on(dates.decideBy)),
+        look('eggs-due', 'Decide', 'Four weeks from her emergence.', onDay(dates.decideBy)),
       ],
     );
   }
@@ -229,7 +232,7 @@ export function judgeNoCells({ n, day, dates, lostOn, seen, verdict }: JudgeCont
       act(
         'Unite it with a queenright colony, or give a mated queen this week',
         'A virgin still running about must come out first.',
-        on(day),
+        onDay(day),
       ),
     ],
   );

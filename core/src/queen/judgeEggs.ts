@@ -1,7 +1,8 @@
 import { addDays, dayInWords } from '../calendar/day.ts';
 import { cellsOf, countCells } from './evidence.ts';
 import type { JudgeContext } from './judgeContext.ts';
-import { act, look, on, weekly } from './nextActions.ts';
+import { act, look, weekly } from './nextActions.ts';
+import { onDay } from '../followup/windows.ts';
 import type { PartHistory, Verdict } from './verdict.ts';
 
 /** Judges a part of a split in which eggs were found: by the old queen, by a new one, or too early to say. */
@@ -33,7 +34,7 @@ export function judgeEggs({ n, day, dates, seen, history, verdict }: JudgeContex
         ? act(
             'Treat the cells as swarm cells',
             'A queen with charged cells beside her soon leaves with a swarm.',
-            on(day),
+            onDay(day),
           )
         : act('Check every frame for swarm cells, then close', 'Half a colony may still want to swarm.'),
       weekly(day),

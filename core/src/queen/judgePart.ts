@@ -1,12 +1,12 @@
 import { addDays, daysBetween, dayInWords, type Day } from '../calendar/day.ts';
 import { datedByLooks } from '../followup/datedByLooks.ts';
-import { queenCalendar } from '../followup/windows.ts';
+import { onDay, queenCalendar } from '../followup/windows.ts';
 import { contradictionsOf } from './contradictions.ts';
 import type { Evidence } from './evidence.ts';
 import { judgeCells, judgeNoCells } from './judgeCells.ts';
 import type { JudgeContext, MakeVerdict } from './judgeContext.ts';
 import { judgeEggs } from './judgeEggs.ts';
-import { act, look, on, weekly } from './nextActions.ts';
+import { act, look, weekly } from './nextActions.ts';
 import type { Finding, NextAction, PartHistory, Verdict } from './verdict.ts';
 
 /**
@@ -37,7 +37,7 @@ export function judgePart(history: PartHistory, day: Day, seen: Evidence): Verdi
         act(
           'Close it, move no comb or bees, clean tools, and ask your bee inspector or vet',
           'Some brood diseases are notifiable; local rules apply.',
-          on(day),
+          onDay(day),
         ),
       ],
     );
@@ -83,7 +83,7 @@ function judgeBroodSigns(day: Day, seen: Evidence, verdict: MakeVerdict): Verdic
         act(
           'Shake it out away from the stand, or unite it to a strong queenright colony',
           'They do not accept a bought queen; open brood weekly would be the slow way.',
-          on(day),
+          onDay(day),
         ),
       ],
     );
@@ -94,7 +94,13 @@ function judgeBroodSigns(day: Day, seen: Evidence, verdict: MakeVerdict): Verdic
       'likely',
       'The queen lays drones only',
       ['Domed caps in worker cells in one patch, and a queen: she is unmated or spent.'],
-      [act('Take her out and requeen or unite', 'She will not recover; every week costs workers.', on(day))],
+      [
+        act(
+          'Take her out and requeen or unite',
+          'She will not recover; every week costs workers.',
+          onDay(day),
+        ),
+      ],
     );
   }
   return undefined;
@@ -153,7 +159,7 @@ function judgeUnread({ n, day, lostOn, dates, seen, verdict }: JudgeContext): Ve
       act(
         'Read the rest now, parting the bees with a finger or a puff of smoke',
         'Cells hide under bees on the lower edge.',
-        on(day),
+        onDay(day),
       ),
       ...(usable
         ? [
@@ -161,7 +167,7 @@ function judgeUnread({ n, day, lostOn, dates, seen, verdict }: JudgeContext): Ve
               'which-part',
               'Look again',
               'By then there are cells, or there will be none.',
-              on(addDays(lostOn, 7)),
+              onDay(addDays(lostOn, 7)),
             ),
           ]
         : []),

@@ -1,9 +1,6 @@
 import { addDays, dayInWords, type Day } from '../calendar/day.ts';
-import type { QueenCalendar, Window } from '../followup/windows.ts';
+import { onDay, type QueenCalendar, type Window } from '../followup/windows.ts';
 import type { NextAction } from './verdict.ts';
-
-/** One day as a window. */
-export const on = (day: Day): Window => ({ earliest: day, likely: day, latest: day });
 
 /** Something to do. */
 export const act = (what: string, why: string, window: Window | null = null): NextAction => ({
@@ -34,7 +31,7 @@ export const leave = (what: string, why: string, window: Window | null): NextAct
 
 /** The usual rhythm of a laying colony. */
 export const weekly = (day: Day): NextAction =>
-  look('rhythm', 'Look in a week', 'The usual rhythm of a laying colony.', on(addDays(day, 7)));
+  look('rhythm', 'Look in a week', 'The usual rhythm of a laying colony.', onDay(addDays(day, 7)));
 
 /** From one day to another; never ends before it begins. */
 export const span = (from: Day, to: Day): Window => ({

@@ -28,6 +28,13 @@ export function useToday(): Day {
   return useOperation().fixedToday ?? deviceToday(corrected);
 }
 
+/** A day in a form: today until another is chosen, also when the server tells its day only after the form is shown. */
+export function useChosenDay(): [day: string, choose: (day: string) => void] {
+  const today = useToday();
+  const [chosen, choose] = useState<string | null>(null);
+  return [chosen ?? today, choose];
+}
+
 /** A clock further off than this is wrong; less may be a time zone or a slow answer. */
 const CLOCK_TOLERANCE_MS = 12 * 3_600_000;
 

@@ -1,6 +1,6 @@
 import { handChambers } from './handChambers.ts';
-import { addDays, daysBetween, type Day } from '../../calendar/day.ts';
-import { windowAfter } from '../../followup/windows.ts';
+import { daysBetween, type Day } from '../../calendar/day.ts';
+import { shiftWindow, windowAfter } from '../../followup/windows.ts';
 import type { Draft } from '../draft.ts';
 import type { Box, YardPlan } from '../records.ts';
 import { boxesOfHive, queenOf } from '../views.ts';
@@ -32,11 +32,7 @@ export function carryOutYardPlan(draft: Draft, plan: YardPlan, day: Day, path: P
         kind,
         topic,
         // Work done later than planned: its looks move with it.
-        window: {
-          earliest: addDays(window.earliest, late),
-          likely: addDays(window.likely, late),
-          latest: addDays(window.latest, late),
-        },
+        window: shiftWindow(window, late),
         expect,
         status: 'open',
       },

@@ -1,6 +1,6 @@
-import { addDays, daysBetween } from '../../calendar/day.ts';
+import { daysBetween } from '../../calendar/day.ts';
 import { queenLane, type QueenLane } from '../../followup/queenLane.ts';
-import type { FollowUpTopic } from '../../followup/windows.ts';
+import { shiftWindow, type FollowUpTopic } from '../../followup/windows.ts';
 import type { Draft } from '../draft.ts';
 import type { Apiary, Colony, FollowUp } from '../records.ts';
 import { openFollowUps, visitsOf } from '../views.ts';
@@ -24,15 +24,7 @@ export function moveWithQueen(draft: Draft, before: Apiary, colonyId: string): v
     if (f.colonyIds.length !== 1 || f.colonyIds[0] !== colonyId) continue;
     if (!AFTER_HER.has(f.topic) && !isDayOfDecision(f, was)) continue;
     if (draft.get('followUp', f.id) !== f) continue;
-    const { earliest, likely, latest } = f.window;
-    draft.put('followUp', {
-      ...f,
-      window: {
-        earliest: addDays(earliest, days),
-        likely: addDays(likely, days),
-        latest: addDays(latest, days),
-      },
-    });
+    draft.put('followUp', { ...f, window: shiftWindow(f.window, days) });
   }
 }
 

@@ -1,5 +1,5 @@
-import { addDays, daysBetween, type Day } from '../../calendar/day.ts';
-import type { Window } from '../../followup/windows.ts';
+import { daysBetween, type Day } from '../../calendar/day.ts';
+import { shiftWindow } from '../../followup/windows.ts';
 import type { PlanPart } from '../../plan/planBody.ts';
 import type { CommandOf } from '../commands.ts';
 import type { Draft } from '../draft.ts';
@@ -104,7 +104,7 @@ function fileFollowUps(draft: Draft, plan: Plan, day: Day, path: Path): void {
   const late = daysBetween(plan.day, day);
   for (const f of plan.body.followUps) {
     // Work done later than planned: what hangs on the day of the split moves with it.
-    const window = f.anchor === 'split' ? shift(f.window, late) : f.window;
+    const window = f.anchor === 'split' ? shiftWindow(f.window, late) : f.window;
     const ids = f.parts.map((key) => (key === 'stay' ? stay.colonyId : fresh.colonyId));
     draft.add(
       'followUp',
@@ -149,12 +149,6 @@ function placeAbove(draft: Draft, plan: Plan, path: Path): void {
     );
   }
 }
-
-const shift = (window: Window, days: number): Window => ({
-  earliest: addDays(window.earliest, days),
-  likely: addDays(window.likely, days),
-  latest: addDays(window.latest, days),
-});
 
 function placeHive(draft: Draft, plan: Plan, fresh: PlanPart, path: Path): void {
   const { newHive } = plan.body;

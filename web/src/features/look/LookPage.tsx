@@ -14,7 +14,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { useAppDispatch } from '../../app/store.ts';
 import { takeBack } from '../../mirror/actions.ts';
-import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
+import { useApiary, useSend, useChosenDay, useToday } from '../../mirror/hooks.ts';
 import { dayToCome } from '../../ui/dayToCome.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList, problemsAt } from '../../ui/ProblemList.tsx';
@@ -41,9 +41,7 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
   const dispatch = useAppDispatch();
   const { send, problems, busy } = useSend();
   const colonies = followUp.colonyIds.flatMap((id) => apiary.colony[id] ?? []);
-  // The day of the server may arrive a moment after the view.
-  const [chosenDay, setDay] = useState<string | null>(null);
-  const day = chosenDay ?? today;
+  const [day, setDay] = useChosenDay();
   const [note, setNote] = useState('');
   const [seen, setSeen] = useState<Readonly<Record<string, Evidence>>>(() =>
     Object.fromEntries(colonies.map((c) => [c.id, noEvidence(framesOfColony(apiary, c).length)])),

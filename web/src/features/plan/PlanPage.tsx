@@ -15,7 +15,7 @@ import {
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
-import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
+import { useApiary, useSend, useChosenDay, useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
@@ -48,9 +48,7 @@ function Planner({ colony }: { readonly colony: Colony }) {
       (state.reason.startsWith('Swarm') ? 'queen-to-nuc' : 'walk-away-halves'),
   );
   const [options, setOptions] = useState<Record<string, string>>({});
-  // The day of the server may arrive a moment after the view.
-  const [chosenDay, setDay] = useState<string | null>(null);
-  const day = chosenDay ?? today;
+  const [day, setDay] = useChosenDay();
   const [newName, setNewName] = useState(() => freeName(apiary, colony.name));
   const method = methodById(methodId);
   const staysOne = methodId === 'brood-above';
