@@ -45,6 +45,7 @@ export async function workBench(page: Page): Promise<void> {
   console.log(
     `work of ${steps} steps, CPU slowed 4×: opens in median ${ms(median(opened))}, p95 ${ms(quantile(opened, 0.95))} (target 200 ms)`,
   );
+  await barePage(page);
   await page.goto(address);
   await page.getByRole('progressbar', { name: 'Steps done' }).waitFor();
   await page.waitForTimeout(800);
@@ -64,4 +65,25 @@ export async function workBench(page: Page): Promise<void> {
     ],
     Math.min(20, steps - 2),
   );
+}
+
+/** What a tap takes on this machine where there is nothing to do: a page with one button that turns its colour. */
+async function barePage(page: Page): Promise<void> {
+  const bare = await page.context().newPage();
+  await bare.setContent(
+    '<meta name="viewport" content="width=device-width"><button style="width:200px;height:200px" ' +
+      "ontouchend=\"this.style.background = this.style.background ? '' : 'gold'\">tap</button>",
+  );
+  const measured = await tapToPaint(bare);
+  await measured(
+    'a bare page with one button',
+    [
+      async () => {
+        await bare.touchscreen.tap(100, 100);
+        await bare.waitForTimeout(350);
+      },
+    ],
+    20,
+  );
+  await bare.close();
 }

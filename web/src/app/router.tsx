@@ -1,4 +1,5 @@
 import { createBrowserRouter } from 'react-router';
+import { WorkView, YardWorkView } from '../features/worksheet/workViews.ts';
 import { RouteError } from './RouteError.tsx';
 import { Shell } from './Shell.tsx';
 
@@ -75,9 +76,7 @@ export function makeRouter() {
         },
         {
           path: 'worksheet/yard/:yardPlanId',
-          lazy: async () => ({
-            Component: (await import('../features/worksheet/YardWorkPage.tsx')).YardWorkPage,
-          }),
+          Component: YardWorkView.View,
         },
         {
           path: 'worksheet/:planId/tags',
@@ -85,7 +84,7 @@ export function makeRouter() {
         },
         {
           path: 'worksheet/:planId',
-          lazy: async () => ({ Component: (await import('../features/worksheet/WorkPage.tsx')).WorkPage }),
+          Component: WorkView.View,
         },
         {
           path: 'follow-ups',

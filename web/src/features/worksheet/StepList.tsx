@@ -68,6 +68,7 @@ export function StepList({
   });
   return (
     <>
+      <Signs />
       <div className="steps-done">
         <div
           className="steps-bar"
@@ -136,26 +137,39 @@ const StepRow = memo(function StepRow({
           </button>
         )}
       </div>
-      {done ? (
-        <button
-          type="button"
-          className="step-back"
-          aria-label={`Not done after all: ${step.text}`}
-          {...onTap(() => press(false))}
-        >
-          <Undo2 size={20} aria-hidden />
-        </button>
-      ) : (
-        <button
-          type="button"
-          className="step-done"
-          aria-label={`Done: ${step.text}`}
-          {...onTap(() => press(true))}
-        >
-          <Check size={26} aria-hidden />
-          <span>{last ? 'Finish' : 'Done'}</span>
-        </button>
-      )}
+      {/* One button and both its pictures: a tick only colours anew, nothing is made or laid out for it. */}
+      <button
+        type="button"
+        className="step-key"
+        aria-label={`${done ? 'Not done after all' : 'Done'}: ${step.text}`}
+        {...onTap(() => press(!done))}
+      >
+        <Sign of="undo" size={20} />
+        <Sign of="check" size={26} />
+        <span>{last ? 'Finish' : 'Done'}</span>
+      </button>
     </li>
   );
 });
+
+/** The pictures on the buttons, drawn once: each row only points at them. */
+const Signs = memo(function Signs() {
+  return (
+    <svg width={0} height={0} style={{ position: 'absolute' }} aria-hidden>
+      <symbol id="step-check" viewBox="0 0 24 24">
+        <Check />
+      </symbol>
+      <symbol id="step-undo" viewBox="0 0 24 24">
+        <Undo2 />
+      </symbol>
+    </svg>
+  );
+});
+
+function Sign({ of, size }: { readonly of: 'check' | 'undo'; readonly size: number }) {
+  return (
+    <svg className={`step-${of}`} width={size} height={size} aria-hidden>
+      <use href={`#step-${of}`} />
+    </svg>
+  );
+}

@@ -6,6 +6,7 @@ import { useApiary } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { WeatherLine } from '../weather/WeatherLine.tsx';
 import { HivesToday } from './HivesToday.tsx';
+import { WorkView, YardWorkView } from './workViews.ts';
 import './work.css';
 
 const WORDS: Readonly<Record<Plan['status'], string>> = {
@@ -21,8 +22,8 @@ export function WorkListPage() {
   const apiary = useApiary();
   useEffect(() => {
     // One of these comes next: at the hives nobody waits for it.
-    void import('./WorkPage.tsx');
-    void import('./YardWorkPage.tsx');
+    WorkView.fetch();
+    YardWorkView.fetch();
   }, []);
   const lines = [...splits(apiary), ...yardPlans(apiary)].toSorted(
     (a, b) => ORDER[a.status] - ORDER[b.status] || b.day.localeCompare(a.day),
