@@ -1,6 +1,7 @@
 import equal from 'fast-deep-equal';
 import type { Problem } from '../result/problem.ts';
 import { applyChanges, type Change } from './change.ts';
+import { kindInWords } from './kindInWords.ts';
 import type { Apiary, RecordKind, RecordOf } from './records.ts';
 
 /**
@@ -52,7 +53,7 @@ export class Draft {
       this.problem(
         'id-taken',
         path,
-        `There already is a ${kind} with the id ${record.id}.`,
+        `There already is a ${kindInWords(kind)} with the id ${record.id}.`,
         'Make a new id.',
       );
       return;
@@ -67,7 +68,7 @@ export class Draft {
       this.problem(
         'unknown-id',
         path,
-        `There is no ${WORDS[kind] ?? kind} with the id ${id}.`,
+        `There is no ${kindInWords(kind)} with the id ${id}.`,
         'Reload; it may have been removed on another device.',
       );
     }
@@ -91,5 +92,3 @@ export class Draft {
     this.stale = true;
   }
 }
-
-const WORDS: Partial<Record<RecordKind, string>> = { followUp: 'follow-up' };

@@ -2,6 +2,7 @@ import equal from 'fast-deep-equal';
 import { failure, success, type Result } from '../result/problem.ts';
 import { applyChanges, reverseChanges, type Change } from './change.ts';
 import { conservationProblems } from './conservation.ts';
+import { kindInWords } from './kindInWords.ts';
 import type { Apiary } from './records.ts';
 
 /**
@@ -16,7 +17,7 @@ export function undoChanges(apiary: Apiary, changes: readonly Change[]): Result<
     return failure({
       code: 'changed-since',
       path: ['entryId'],
-      message: `This cannot be taken back: a ${moved.kind} that it touched has been changed since.`,
+      message: `This cannot be taken back: a ${kindInWords(moved.kind)} that it touched has been changed since.`,
       remedy: 'Take back the later change first.',
     });
   }

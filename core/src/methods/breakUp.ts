@@ -29,6 +29,7 @@ export const breakUp: YardMethod = {
       .raisesQueen()
       .never(w.now.wantsHoney, 'It ends the crop of this colony.')
       .good(w.now.wanted >= 3, 20, 'Three or more are wanted of one colony.')
+      .good(w.now.secondYard, 6, 'A second yard keeps the bees with their units.')
       .bad(w.now.wanted < 3, 12, 'For one or two there are gentler ways.')
       .bad(w.now.season === 'dearth', 10, 'Small units late in the year need much feed and care.'),
   ask: (ask) => ({
@@ -44,6 +45,8 @@ export const breakUp: YardMethod = {
           // All its brood is shared out, so a nuc may have up to four combs of it, and bees with them.
           broodCombs: { min: 2, max: 4 },
           emptyCombs: 0,
+          // The old stand gets all field bees back of what stays near, and needs few: carried away, more units live.
+          distance: ask.now.secondYard ? 'away' : 'same-yard',
           queen: ask.now.matedQueens >= 3 ? 'mated' : ask.now.ripeCells >= 3 ? 'cell' : 'raises',
         }),
       },

@@ -3,13 +3,17 @@ import { CONTENT_CLASSES, CONTENT_NAMES, shareOf } from '../comb/contents.ts';
 import type { PlanFrame } from '../plan/measure.ts';
 import type { PlannedMove, StepText } from './method.ts';
 
-/** A frame in a few words, by what there is most of: `capped brood, open brood, some bees`. */
+/**
+ * A frame in a few words, by what there is most of: `capped brood, open brood`. Eggs are always said, however few: a
+ * queen is raised from them.
+ */
 export function inWords(frame: PlanFrame): string {
-  const parts = CONTENT_CLASSES.map((c) => ({ c, share: shareOf(frame.reading, c) }))
-    .filter((p) => p.share >= 0.1)
-    .toSorted((a, b) => b.share - a.share)
-    .slice(0, 2)
-    .map((p) => CONTENT_NAMES[p.c]);
+  const shares = CONTENT_CLASSES.map((c) => ({ c, share: shareOf(frame.reading, c) })).toSorted(
+    (a, b) => b.share - a.share,
+  );
+  const most = shares.filter((p) => p.share >= 0.1).slice(0, 2);
+  const eggs = shares.filter((p) => p.c === 'eggs' && p.share > 0 && !most.includes(p));
+  const parts = [...most, ...eggs].map((p) => CONTENT_NAMES[p.c]);
   return parts.length > 0 ? parts.join(', ') : 'little in it';
 }
 

@@ -81,6 +81,15 @@ describe('yard methods', () => {
     expect(outcome.nucsMade).toBeGreaterThanOrEqual(2);
   });
 
+  // Common practice, no source: of bees carried near, a third to a half fly home; carried far, next to none do.
+  it('a total break-up carries its nucs to a second yard where there is one, and makes more of them', () => {
+    const near = asked('break-up', { wanted: 4, secondYard: false });
+    const far = asked('break-up', { wanted: 4, secondYard: true });
+    expect(far.request.goals).toMatchObject([{ recipe: { distance: 'away' } }]);
+    expect(near.request.goals).toMatchObject([{ recipe: { distance: 'same-yard' } }]);
+    expect(far.seen.nucsMade).toBeGreaterThan(near.seen.nucsMade);
+  });
+
   // Common practice, no source: in damp cold eight frames of bees cover a box of ten.
   it('an autumn reduction keeps as many boxes as bees cover', () => {
     expect([6, 9, 13, 17].map((bees) => boxesCovered(bees))).toEqual([1, 1, 2, 2]);

@@ -32,6 +32,15 @@ describe('what is missing for all that is asked for', () => {
     expect(short.map((s) => s.what)).toContain('combs of honey');
   });
 
+  it('says one of a thing as one, and more as more', async () => {
+    const short = [...(await shortOf(4, fiveFrames(), 1, 4)), ...(await shortOf(2, fiveFrames(), 1, 4))];
+    const [ones, more] = [true, false].map((one) =>
+      short.filter((s) => (s.missing === 1) === one).map((s) => s.unit),
+    );
+    expect(ones).toEqual(['comb of honey', 'frame of brood']);
+    expect(more).toContain('frames of bees');
+  });
+
   it('names a giver when no colony has that frame size', async () => {
     const short = await shortOf(1, fiveFrames({ sizeId: 'zander' }));
     expect(short).toEqual([

@@ -10,18 +10,18 @@ export interface Shortage {
   readonly unit: string;
 }
 
-/** By the end of a rule's id: what is short when it is missed, and how a missed unit counts. */
-const RESOURCE: Readonly<Record<string, readonly [what: string, unit: string, each: number]>> = {
-  floor: ['brood', 'frames of brood', 1],
-  brood: ['brood', 'frames of brood', 1],
-  'brood-combs-least': ['combs with brood', 'combs', 1],
-  bees: ['bees', 'frames of bees', 1],
-  cover: ['bees', 'frames of bees', 1.25],
-  'stores-combs': ['combs of honey', 'combs', 1],
-  stores: ['stores', 'frames of honey', 1],
-  bread: ['bee bread', 'frames of bee bread', 1],
-  empty: ['drawn comb', 'drawn combs', 1],
-  eggs: ['eggs', 'tenths of a side with eggs', 0.1],
+/** By the end of a rule's id: what is short when it is missed, one and many of it, and how a missed unit counts. */
+const RESOURCE: Readonly<Record<string, readonly [what: string, one: string, many: string, each: number]>> = {
+  floor: ['brood', 'frame of brood', 'frames of brood', 1],
+  brood: ['brood', 'frame of brood', 'frames of brood', 1],
+  'brood-combs-least': ['combs with brood', 'comb with brood', 'combs with brood', 1],
+  bees: ['bees', 'frame of bees', 'frames of bees', 1],
+  cover: ['bees', 'frame of bees', 'frames of bees', 1.25],
+  'stores-combs': ['combs of honey', 'comb of honey', 'combs of honey', 1],
+  stores: ['stores', 'frame of honey', 'frames of honey', 1],
+  bread: ['bee bread', 'frame of bee bread', 'frames of bee bread', 1],
+  empty: ['drawn comb', 'drawn comb', 'drawn combs', 1],
+  eggs: ['eggs', 'tenth of a side with eggs', 'tenths of a side with eggs', 0.1],
 };
 
 /**
@@ -49,7 +49,7 @@ export function shortageOf(problem: YardProblem, solver: Solver): Shortage[] {
     if (!rule.hard) return [];
     const resource = RESOURCE[rule.id.slice(rule.id.lastIndexOf('/') + 1)];
     // What is no resource is missed only when nothing else helps.
-    const column = model.column(resource ? resource[2] : 20, 0, INFINITE, false);
+    const column = model.column(resource ? resource[3] : 20, 0, INFINITE, false);
     model.add(row, column, rule.sense === 'atLeast' ? 1 : -1);
     return [{ column, resource }];
   });
@@ -59,9 +59,10 @@ export function shortageOf(problem: YardProblem, solver: Solver): Shortage[] {
   for (const { column, resource } of slacks) {
     const missing = values[column] ?? 0;
     if (!resource || missing < 0.05) continue;
-    const [what, unit] = resource;
+    const [what, one, many] = resource;
     const sum = (byWhat.get(what)?.missing ?? 0) + missing;
-    byWhat.set(what, { what, unit, missing: Math.round(sum * 10) / 10 });
+    const rounded = Math.round(sum * 10) / 10;
+    byWhat.set(what, { what, unit: rounded === 1 ? one : many, missing: rounded });
   }
   return [...byWhat.values()].filter((s) => s.missing >= 0.1).toSorted((a, b) => b.missing - a.missing);
 }

@@ -151,6 +151,7 @@ function stepsAt(
         'Cage her or set her frame aside. Not found in ten minutes: read each frame on both sides before it goes, and shake none that you are not sure of.',
     });
   }
+  if (!queenGoes && withBees.length > 0) steps.push(...cellsBesideQueen(problem, plan, unit, name));
   const step = (m: LaidMove, how: string) => moveStep(m, unit, problem.units[m.toUnit], nameOf, how);
   for (const m of withBees) steps.push(step(m, 'Bees stay on it.'));
   for (const m of bare) {
@@ -198,6 +199,20 @@ function stepsAt(
         : '',
   });
   return steps;
+}
+
+/** What is to be done about live queen cells where the queen stays: a colony that raises one takes no part in plans. */
+function cellsBesideQueen(problem: YardProblem, plan: Assignment, unit: YardUnit, name: string): StepDraft[] {
+  const frames = problem.frames.filter((f) => plan.to[f.index] === unit.index && f.liveCells > 0);
+  if (frames.length === 0) return [];
+  return [
+    {
+      kind: 'check',
+      text: `Take the queen cells out of ${name}, where the queen stays`,
+      detail: `${capital(frames.map((f) => short(f.label, unit.name)).join('; '))}. Beside a queen that stays they end in a swarm: cut out the best with a margin of comb for a nuc that raises, break the others, and look at the frames beside. Only one or two, in the middle of a comb, may be there to replace her: then leave them.`,
+      frameIds: frames.map((f) => f.id),
+    },
+  ];
 }
 
 function finishNuc(

@@ -8,6 +8,7 @@ import { unitsOfPlan } from '../../worksheet/closing.ts';
 import { closes } from './closingVisits.ts';
 import { dropLooksOfLastSplit } from './droppingLooks.ts';
 import { takeKit } from './keepingKit.ts';
+import { noteDoneAlready } from './noteDoneAlready.ts';
 import { boxesOfHive, queenOf } from '../views.ts';
 
 type Path = readonly (string | number)[];
@@ -32,12 +33,7 @@ export function decideTickStep(draft: Draft, command: CommandOf<'tickStep'>, pat
     return;
   }
   if (command.done && step.doneOn !== null) {
-    draft.problem(
-      'step-done',
-      [...path, 'stepId'],
-      `This step was ticked on ${step.doneOn}.`,
-      'Nothing is to be done.',
-    );
+    noteDoneAlready(draft, step.doneOn, [...path, 'stepId']);
     return;
   }
   draft.put('step', { ...step, doneOn: command.done ? command.day : null });

@@ -3,6 +3,7 @@ import type { Draft } from '../draft.ts';
 import { unitsOfYardPlan } from '../../worksheet/closing.ts';
 import { carryOutYardPlan } from './carryOutYardPlan.ts';
 import { closes } from './closingVisits.ts';
+import { noteDoneAlready } from './noteDoneAlready.ts';
 
 type Path = readonly (string | number)[];
 
@@ -142,7 +143,7 @@ export function decideTickYardStep(draft: Draft, command: CommandOf<'tickYardSte
     return;
   }
   if (command.done && step.doneOn !== null) {
-    draft.problem('step-done', at, `This step was ticked on ${step.doneOn}.`, 'Nothing is to be done.');
+    noteDoneAlready(draft, step.doneOn, at);
     return;
   }
   draft.put('yardStep', { ...step, doneOn: command.done ? command.day : null });
