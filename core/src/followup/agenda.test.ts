@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { openFollowUps } from '../apiary/views.ts';
 import { PartYard } from '../testing/partYard.ts';
-import { NO } from '../testing/queenLooks.ts';
+import { cells, NO } from '../testing/queenLooks.ts';
 import type { FollowUp } from '../apiary/records.ts';
 import { agendaOf, clashesOf, reschedulesFor } from './agenda.ts';
 import { pastLast, planBOf } from './planB.ts';
@@ -87,11 +87,32 @@ describe('the agenda', () => {
     const yard = new PartYard(LOST);
     const lane = laneOf(yard, LOST);
     const other = { ...lane, colonyId: yard.giverId, name: 'Wicket Old' };
-    expect(
-      clashesOf(yard.apiary, [lane, other], LOST)
-        .map((c) => c.words)
-        .join(' '),
-    ).toContain('fly in the same days');
+    const words = (...lanes: QueenLane[]) => clashesOf(yard.apiary, lanes, LOST).map((c) => c.words);
+    expect(words(lane, other).join(' ')).toContain('fly in the same days');
+    // However many they are, they are told once.
+    const third = { ...lane, name: 'Wicket Low' };
+    const all = words(lane, other, third);
+    expect(all).toHaveLength(1);
+    expect(all[0]).toMatch(/^Virgins of [\w ]+, [\w ]+ and [\w ]+ fly in the same days, about /);
+    // Where no cell is left there is no virgin.
+    expect(words(lane, { ...other, raises: false })).toEqual([]);
+  });
+
+  it('a part without cells after day 6 raises none, unless cells are seen after all', () => {
+    const yard = new PartYard(LOST);
+    yard.see('2026-05-16', { cells: NO });
+    expect(laneOf(yard, '2026-05-16').raises).toBe(false);
+    yard.see('2026-05-17', { cells: cells('capped', 1) });
+    expect(laneOf(yard, '2026-05-17').raises).toBe(true);
+  });
+
+  it('a look that was too early for it, or too late, proves nothing of cells', () => {
+    const early = new PartYard(LOST);
+    early.see('2026-05-14', { cells: NO });
+    expect(laneOf(early, '2026-05-14').raises).toBe(true);
+    const late = new PartYard(LOST);
+    late.see('2026-05-25', { cells: NO });
+    expect(laneOf(late, '2026-05-25').raises).toBe(true);
   });
 
   it('a rainy day moves a look inside its window, or after it with a warning', () => {

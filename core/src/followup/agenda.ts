@@ -34,7 +34,7 @@ export function agendaOf(apiary: Apiary, today: Day): AgendaDay[] {
     .toSorted((a, b) => a.day.localeCompare(b.day) || a.yardId.localeCompare(b.yardId));
 }
 
-/** Two things in one yard that get in each other's way. */
+/** Things in one yard that get in each other's way. */
 export interface Clash {
   readonly colonyIds: readonly string[];
   readonly words: string;
@@ -62,24 +62,42 @@ export function clashesOf(apiary: Apiary, lanes: readonly QueenLane[], today: Da
       });
     }
   }
-  const flights = lanes.flatMap((l) => {
-    const flies = l.events.find((e) => e.id === 'flies');
-    const lives = colony(l.colonyId);
-    return flies && lives && !l.laying && l.certain
-      ? [{ lane: l, flies: flies.window, yardId: placeOf(apiary, lives).yard?.id }]
-      : [];
+  return [...clashes, ...flightsTogether(apiary, lanes)];
+}
+
+/** Flights that begin within so many days of the first fall together. */
+const TOGETHER_DAYS = 3;
+
+/** Virgins of one yard that fly in the same days, all of them in one line. */
+function flightsTogether(apiary: Apiary, lanes: readonly QueenLane[]): Clash[] {
+  const flights = lanes
+    .flatMap((lane) => {
+      const flies = lane.events.find((e) => e.id === 'flies')?.window.likely;
+      const lives = apiary.colony[lane.colonyId];
+      return flies && lives && !lane.laying && lane.certain && lane.raises
+        ? [{ lane, flies, yardId: placeOf(apiary, lives).yard?.id }]
+        : [];
+    })
+    .toSorted((a, b) => a.flies.localeCompare(b.flies) || a.lane.name.localeCompare(b.lane.name));
+  const groups: (typeof flights)[] = [];
+  for (const f of flights) {
+    const group = groups.find(
+      ([first]) => first && first.yardId === f.yardId && daysBetween(first.flies, f.flies) <= TOGETHER_DAYS,
+    );
+    if (group) group.push(f);
+    else groups.push([f]);
+  }
+  return groups.flatMap((group) => {
+    const [first] = group;
+    if (!first || group.length < 2) return [];
+    const names = group.map((f) => f.lane.name);
+    return [
+      {
+        colonyIds: group.map((f) => f.lane.colonyId),
+        words: `Virgins of ${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''} fly in the same days, about ${dayInWords(first.flies)}: move no hive and no landmark of that yard then.`,
+      },
+    ];
   });
-  flights.forEach((a, i) => {
-    for (const b of flights.slice(i + 1)) {
-      const close = Math.abs(daysBetween(a.flies.likely, b.flies.likely)) <= 3;
-      if (!close || a.yardId !== b.yardId) continue;
-      clashes.push({
-        colonyIds: [a.lane.colonyId, b.lane.colonyId],
-        words: `Virgins of ${a.lane.name} and ${b.lane.name} fly in the same days, about ${dayInWords(a.flies.likely)}: move no hive and no landmark of that yard then.`,
-      });
-    }
-  });
-  return clashes;
 }
 
 /** A look that should be on another day, and why. */

@@ -3,6 +3,7 @@ import { queenOf } from '../apiary/views.ts';
 import { DEVELOPMENT } from '../brood/developmentClock.ts';
 import { addDays, dayInWords, daysBetween, type Day } from '../calendar/day.ts';
 import { looksOf } from '../queenstate/looksOf.ts';
+import type { DatedLook } from '../queenstate/queenOdds.ts';
 import { datedByLooks, MATURE_AFTER, type LaneChange } from './datedByLooks.ts';
 import { queenCalendar, shiftWindow, type Window } from './windows.ts';
 
@@ -52,6 +53,8 @@ export interface QueenLane {
   readonly decideBy: Day;
   /** Eggs of the new queen have been seen. */
   readonly laying: boolean;
+  /** False once cells were looked for in vain, when none could be made any more and no queen could be out. */
+  readonly raises: boolean;
   /** When eggs were last looked for, in vain or not; null when nobody has. */
   readonly lookedForEggsOn: Day | null;
   readonly changes: readonly LaneChange[];
@@ -114,10 +117,17 @@ export function queenLane(
     latestEggs: eggs.latest,
     decideBy: dates.decideBy,
     laying: dated.eggsSeen !== null,
+    raises: !foundNoCells(looks, dates.larvaeUsable.latest, emergence),
     lookedForEggsOn: looks.findLast((l) => l.seen.eggs.look !== 'notLooked')?.day ?? null,
     changes,
     contradictions: dated.contradictions,
   };
+}
+
+/** The last look before a queen can be out found no cells, and the larvae are too old to begin one. */
+function foundNoCells(looks: readonly DatedLook[], lastCanBegin: Day, emergence: Window): boolean {
+  const last = looks.findLast((l) => l.seen.cells.look !== 'notLooked' && l.day < emergence.earliest);
+  return last !== undefined && last.seen.cells.look === 'notFound' && last.day > lastCanBegin;
 }
 
 /** The first day on which she could fly. */
