@@ -86,10 +86,11 @@ describe('a look that settles where the queen is', () => {
     expect(again[0]?.window.earliest).toBe('2026-05-13');
   });
 
-  it('one half opened keeps the question open', () => {
+  it('one half opened keeps the question open, and the look due for the other', () => {
     const yard = halves();
     look(yard, '2026-05-16', { A: seen({ cells: sixCells }) });
     expect(yard.colony('A').separation?.queen).toBe('unknown');
+    expect(due(yard, 'B')).toContain('which-part');
   });
 
   it('goes on to the first eggs of the new queen and to the proof that she mated', () => {
@@ -102,6 +103,42 @@ describe('a look that settles where the queen is', () => {
       A: seen({ eggs, cappedBrood: { look: 'found', cappings: 'flat', patch: 'compact' } }),
     });
     expect(queenOf(yard.apiary, yard.colony('A').id)?.mating).toBe('mated');
+  });
+
+  it('two nucs with the same dates keep a look each: what is seen in one says nothing of the other', () => {
+    const yard = new TestYard();
+    const planId = yard.newId();
+    for (const name of ['N', 'M']) {
+      const { id } = yard.hive(name, [box], '2026-05-09', 8);
+      const separation = {
+        v: 1 as const,
+        day: '2026-05-09',
+        planId,
+        queen: 'elsewhere' as const,
+        partIds: [yard.newId(), id],
+        emergence: null,
+      };
+      yard.apiary = {
+        ...yard.apiary,
+        colony: { ...yard.apiary.colony, [id]: { ...yard.colony(name), separation } },
+      };
+    }
+    look(yard, '2026-05-16', { N: seen({ cells: sixCells }) });
+    look(yard, '2026-05-16', { M: seen({ cells: sixCells }) });
+    expect(openFollowUps(yard.apiary).map((f) => f.colonyIds.length)).toEqual([1, 1, 1, 1]);
+    look(yard, '2026-06-06', { N: seen({ eggs }) });
+    expect(due(yard, 'N')).toEqual(['capped-due']);
+    expect(due(yard, 'M')).toEqual(['rest', 'eggs-due']);
+  });
+
+  it('a look that several share is done for those that were looked at', () => {
+    const yard = halves();
+    const [before] = openFollowUps(yard.apiary).filter((f) => f.topic === 'which-part');
+    look(yard, '2026-05-16', { A: seen({ cells: sixCells }) });
+    const [a, b] = [yard.colony('A').id, yard.colony('B').id];
+    expect(yard.apiary.followUp[before?.id ?? '']).toMatchObject({ status: 'done', colonyIds: [a] });
+    const rest = openFollowUps(yard.apiary).filter((f) => f.topic === 'which-part');
+    expect(rest.flatMap((f) => f.colonyIds)).toContain(b);
   });
 
   it('dated before the split is refused', () => {

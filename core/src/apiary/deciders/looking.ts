@@ -4,7 +4,7 @@ import { judgeParts, type JointVerdict, type LookedPart } from '../../queen/judg
 import type { PartHistory, Verdict } from '../../queen/verdict.ts';
 import type { CommandOf } from '../commands.ts';
 import type { Draft } from '../draft.ts';
-import type { Apiary, Colony } from '../records.ts';
+import type { Apiary, Colony, FollowUp } from '../records.ts';
 import { dropLooks } from './droppingLooks.ts';
 import { isDayOfDecision, moveWithQueen, waitingLane } from './movingWithQueen.ts';
 import { openFollowUps, queenOf, queenPerhapsIn, visitsOf } from '../views.ts';
@@ -102,7 +102,10 @@ export function decideLook(draft: Draft, command: CommandOf<'recordLook'>, path:
       ? undefined
       : draft.need('followUp', command.followUpId, [...path, 'followUpId']);
   if (draft.problems.length > 0) return;
-  if (followUp) draft.put('followUp', { ...followUp, status: 'done' });
+  if (followUp) {
+    const looked = command.parts.map((p) => p.colonyId);
+    markDone(draft, followUp, looked, ids);
+  }
   const joint = judgeLook(draft.apiary, command.parts, command.day);
   if (joint.queenIn) settleQueen(draft, joint.queenIn);
   for (const { id, verdict } of joint.parts) {
@@ -112,6 +115,22 @@ export function decideLook(draft: Draft, command: CommandOf<'recordLook'>, path:
     welcomeNewQueen(draft, id, verdict, command.day, ids);
     moveWithQueen(draft, before, id);
   }
+}
+
+/** A look that was due is done for those that were looked at; the others still have it before them. */
+function markDone(draft: Draft, followUp: FollowUp, looked: readonly string[], ids: string[]): void {
+  const left = followUp.colonyIds.filter(
+    (id) => !looked.includes(id) && draft.get('colony', id)?.endedOn === null,
+  );
+  const done = followUp.colonyIds.filter((id) => looked.includes(id));
+  if (done.length === 0) return;
+  const id = left.length > 0 ? ids.shift() : undefined;
+  if (id !== undefined) draft.put('followUp', { ...followUp, id, colonyIds: left });
+  draft.put('followUp', {
+    ...followUp,
+    colonyIds: id === undefined ? followUp.colonyIds : done,
+    status: 'done',
+  });
 }
 
 function settleQueen(draft: Draft, colonyId: string): void {
@@ -144,15 +163,15 @@ function fileNext(draft: Draft, colonyId: string, verdict: Verdict, ids: string[
     )
       continue;
     const kind = action.kind === 'leave' ? ('hands-off' as const) : ('look' as const);
-    const same = openFollowUps(draft.apiary).find(
+    const expect = `${action.what}. ${action.why}`;
+    const same = openFollowUps(draft.apiary).filter(
       (f) => f.topic === action.topic && f.kind === kind && equal(f.window, action.window),
     );
-    if (same) {
-      if (same.expect === `${action.what}. ${action.why}` && !same.colonyIds.includes(colonyId)) {
-        draft.put('followUp', { ...same, colonyIds: [...same.colonyIds, colonyId] });
-        continue;
-      }
-      if (same.colonyIds.includes(colonyId)) continue;
+    if (same.some((f) => f.colonyIds.includes(colonyId))) continue;
+    const shared = same.find((f) => f.expect === expect && areToldApartTogether(draft, f, colonyId));
+    if (shared) {
+      draft.put('followUp', { ...shared, colonyIds: [...shared.colonyIds, colonyId] });
+      continue;
     }
     const id = ids.shift();
     if (id === undefined) return;
@@ -165,10 +184,16 @@ function fileNext(draft: Draft, colonyId: string, verdict: Verdict, ids: string[
       kind,
       topic: action.topic,
       window: action.window,
-      expect: `${action.what}. ${action.why}`,
+      expect,
       status: 'open',
     });
   }
+}
+
+/** Parts of one split of which nobody knows which has the queen: what is seen in one tells of the others. */
+function areToldApartTogether(draft: Draft, followUp: FollowUp, colonyId: string): boolean {
+  const separation = draft.get('colony', colonyId)?.separation;
+  return separation?.queen === 'unknown' && followUp.colonyIds.every((id) => separation.partIds.includes(id));
 }
 
 /** The first eggs of a new queen put her into the register, unmated until flat caps say otherwise. */

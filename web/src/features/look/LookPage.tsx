@@ -65,7 +65,7 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
       parts: said.flatMap((l) =>
         l.evidence ? [{ visitId: crypto.randomUUID(), colonyId: l.colonyId, evidence: l.evidence }] : [],
       ),
-      newIds: Array.from({ length: 16 }, () => crypto.randomUUID()),
+      newIds: Array.from({ length: 60 }, () => crypto.randomUUID()),
     });
     if (!sent.ok) return;
     toaster.create({
