@@ -255,6 +255,7 @@ export { mayTakeNext, takeNext } from './worksheet/takeNext.ts';
 export { combLines, shoppingList, type CombLine } from './worksheet/combStore.ts';
 export { againstStore, promisedKit, storeLines, type StoreLine } from './worksheet/kitStore.ts';
 export { tagsOfCallOut, tagsOfPlan, tagsOfYardPlan, type HiveTag } from './worksheet/hiveTags.ts';
+export { goneUnits } from './worksheet/goneUnits.ts';
 export { hivesToday, type DaySorted, type HiveToday } from './worksheet/hivesToday.ts';
 export { capital } from './words/capital.ts';
 export { NUC_SLOTS } from './colony/nuc.ts';

@@ -91,6 +91,18 @@ export function unitsOfPlan(
   return [...planned, ...unitsBeside(apiary, plan).map((c) => ({ colonyId: c.id, name: c.name }))];
 }
 
+/** The keys of all units that a plan for yards changes, those that end with it included. */
+export function changedBy(
+  body: Pick<YardPlanBody, 'moves' | 'shakes' | 'unions' | 'effects'>,
+): ReadonlySet<string> {
+  return new Set([
+    ...body.moves.flatMap((m) => [m.fromKey, m.toKey]),
+    ...body.shakes.flatMap((s) => [s.fromKey, s.toKey]),
+    ...body.unions.flatMap((u) => [u.fromId, u.intoId]),
+    ...(body.effects ?? []).flatMap((e) => ('colonyIds' in e ? e.colonyIds : [e.colonyId])),
+  ]);
+}
+
 /** The units that a plan for yards makes or changes, with those made beside it. */
 export function unitsOfYardPlan(
   apiary: Pick<Apiary, 'colony'>,
@@ -101,12 +113,7 @@ export function unitsOfYardPlan(
 ): ClosingUnit[] {
   const { body } = plan;
   const effects = body.effects ?? [];
-  const changed = new Set([
-    ...body.moves.flatMap((m) => [m.fromKey, m.toKey]),
-    ...body.shakes.flatMap((s) => [s.fromKey, s.toKey]),
-    ...body.unions.map((u) => u.intoId),
-    ...effects.flatMap((e) => ('colonyIds' in e ? e.colonyIds : [e.colonyId])),
-  ]);
+  const changed = changedBy(body);
   // Nobody closes a hive that is no more.
   const gone = new Set([
     ...body.unions.map((u) => u.fromId),

@@ -87,7 +87,12 @@ function stepsInYard(
         'The nuc box stands beside it; one that was bought rests there for some hours first. A warm hour of the day; small entrance.',
     });
   }
-  const givers = units.filter((u) => u.kind === 'colony' && (seen.after[u.index]?.[AT.touched] ?? 0) > 0);
+  const touched = units.filter((u) => u.kind === 'colony' && (seen.after[u.index]?.[AT.touched] ?? 0) > 0);
+  // Who only gets nurses is not opened: they walk in.
+  const getsBeesOnly = (u: YardUnit) =>
+    !laid.moves.some((m) => m.fromUnit === u.index || m.toUnit === u.index) &&
+    !plan.shakenFor.some((s, i) => s !== null && problem.frames[i]?.home === u.index);
+  const givers = touched.filter((u) => !getsBeesOnly(u));
   // Those from which frames leave come first; then those that only receive.
   const out = (u: YardUnit) =>
     laid.moves.filter((m) => m.fromUnit === u.index && m.toUnit !== u.index).length +
@@ -101,6 +106,13 @@ function stepsInYard(
   }
   for (const u of units.filter((v) => isHivedUp(v) && !givers.includes(v))) {
     steps.push(...stepsAt(problem, plan, laid, u, nameOf));
+  }
+  for (const u of touched.filter(getsBeesOnly)) {
+    steps.push({
+      kind: 'check',
+      text: `Pour the nurse bees before the entrance of ${nameOf(u.index)}`,
+      detail: 'When the field bees among them have flown home, 5 to 10 minutes after the last was shaken.',
+    });
   }
   for (const n of made) steps.push(...finishNuc(problem, seen, laid, n, nameOf(n.index)));
   return steps;

@@ -140,6 +140,30 @@ describe('when to come back', () => {
   });
 });
 
+describe('nurses for a weak colony', () => {
+  it('are poured before its entrance, which is not opened for them, after all are shaken', () => {
+    const nurses = (yard: TestYard): YardGoal[] => [
+      {
+        id: 'r',
+        kind: 'raise',
+        colonyIds: [yard.colony('Weak').id],
+        by: 'bees',
+        targetFrames: 5,
+        onDay: '2026-05-15',
+        importance: 3,
+      },
+    ];
+    const { steps, body } = worked(nurses, {}, 0);
+    expect(body.shakes.length).toBeGreaterThan(0);
+    const all = texts(steps);
+    expect(all.filter((t) => t === 'Open Weak' || t === 'Close Weak')).toEqual([]);
+    const pour = all.indexOf('Pour the nurse bees before the entrance of Weak');
+    expect(pour).toBeGreaterThan(steps.findLastIndex((s) => s.kind === 'shake'));
+    // With combs from the store it is opened, for them.
+    expect(texts(worked(nurses).steps)).toContain('Open Weak');
+  });
+});
+
 describe('hiving up', () => {
   const up = () =>
     worked((yard) => [

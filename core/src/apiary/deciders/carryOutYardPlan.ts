@@ -3,6 +3,7 @@ import { daysBetween, type Day } from '../../calendar/day.ts';
 import { shiftWindow, windowAfter } from '../../followup/windows.ts';
 import type { Draft } from '../draft.ts';
 import type { Box, YardPlan } from '../records.ts';
+import { goneUnits } from '../../worksheet/goneUnits.ts';
 import { boxesOfHive, queenOf } from '../views.ts';
 import { carryOutQueens, carryOutStandsAndEnds } from './carryOutEffects.ts';
 import { dropLooks } from './droppingLooks.ts';
@@ -13,6 +14,8 @@ type Path = readonly (string | number)[];
 
 /** Makes the apiary what a yard plan says, provided that nothing it rests on has changed meanwhile. */
 export function carryOutYardPlan(draft: Draft, plan: YardPlan, day: Day, path: Path): void {
+  draft.problems.push(...goneUnits(draft.apiary, plan, path));
+  if (draft.problems.length > 0) return;
   carryOutQueens(draft, plan, path);
   unite(draft, plan, day, path);
   setUpNucs(draft, plan, day, path);

@@ -5,6 +5,7 @@ import type { CommandOf } from '../commands.ts';
 import type { Draft } from '../draft.ts';
 import type { Plan } from '../records.ts';
 import { unitsOfPlan } from '../../worksheet/closing.ts';
+import { goneUnits } from '../../worksheet/goneUnits.ts';
 import { closes } from './closingVisits.ts';
 import { dropLooksOfLastSplit } from './droppingLooks.ts';
 import { takeKit } from './keepingKit.ts';
@@ -53,6 +54,8 @@ export function decideTickStep(draft: Draft, command: CommandOf<'tickStep'>, pat
 function carryOut(draft: Draft, plan: Plan, day: Day, path: Path): void {
   const parent = draft.need('colony', plan.colonyId, [...path, 'stepId']);
   if (!parent) return;
+  draft.problems.push(...goneUnits(draft.apiary, plan, [...path, 'stepId']));
+  if (draft.problems.length > 0) return;
   const [stay, fresh] = plan.body.parts;
   if (fresh.distance === 'above') {
     // The colony stays one: a box more, and what hangs in it.

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { bothSides, type FrameReading } from '../../comb/contents.ts';
 import { closingFor, TestYard } from '../../testing/builders.ts';
 import { fiveFrames, nucs, planned, problemOf, requestFor } from '../../testing/yardRequests.ts';
+import { goneUnits } from '../../worksheet/goneUnits.ts';
 import { makeYardPlan } from '../../yardplan/makeYardPlan.ts';
 import type { YardGoal } from '../../yardplan/request.ts';
 import type { CommandOf } from '../commands.ts';
@@ -149,6 +150,32 @@ describe('a plan for a yard, kept and worked', () => {
     expect(yard.colony('Other').endedOn).toBe('2026-05-15');
     expect(framesOfColony(yard.apiary, yard.colony('Giver'))).toHaveLength(frames);
     expect(boxesOfColony(yard.apiary, yard.colony('Giver')).map((b) => b.position)).toEqual([0, 1, 2]);
+  });
+
+  it('is refused whole when a unit that it rests on has ended meanwhile, and says which and when', () => {
+    const { yard, giver } = yardOf();
+    const other = yard.colony('Other');
+    const goals: YardGoal[] = [{ id: 'u', kind: 'unite', fromId: other.id, intoId: giver.id, importance: 2 }];
+    const [first, second] = [plan(yard, goals), plan(yard, goals)];
+    yard.run(second);
+    work(yard, first);
+    const before = yard.apiary;
+    for (const s of second.steps.slice(0, -1)) yard.tick(s.id, '2026-05-15');
+    const last = second.steps.at(-1)?.id ?? '';
+    expect(
+      yard.refused({
+        type: 'tickYardStep',
+        stepId: last,
+        done: true,
+        day: '2026-05-15',
+        ...closingFor(yard.apiary, last),
+      }),
+    ).toEqual(['colony-ended at stepId']);
+    expect(yard.apiary.colony).toEqual(before.colony);
+    expect(goneUnits(yard.apiary, second.yardPlan).map((p) => p.message)).toEqual([
+      'Other ended on Fri 15 May: this work cannot be carried out as it was planned.',
+    ]);
+    expect(goneUnits(before, { colonyId: giver.id })).toEqual([]);
   });
 
   it('shrinks: what stays fits into the boxes that stay, and the empty box goes to the store', () => {

@@ -1,5 +1,5 @@
 import { Box, Button, Heading, Text } from '@chakra-ui/react';
-import { dayInWords, methodById, unitsOfPlan, type Plan } from '@incremen/core';
+import { dayInWords, goneUnits, methodById, unitsOfPlan, type Plan } from '@incremen/core';
 import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
@@ -29,6 +29,9 @@ function Steps({ plan }: { readonly plan: Plan }) {
     .toSorted((a, b) => a.order - b.order);
   const colony = apiary.colony[plan.colonyId];
 
+  // Seen before a hive is opened for it, not only when the work is closed.
+  const gone = useMemo(() => goneUnits(apiary, plan), [apiary, plan]);
+
   async function drop() {
     const sent = await send({ type: 'dropPlan', planId: plan.id });
     if (sent.ok) await navigate(`/colonies/${plan.colonyId}`);
@@ -54,7 +57,7 @@ function Steps({ plan }: { readonly plan: Plan }) {
       >
         <WorkActions planId={plan.id} onDrop={() => void drop()} />
       </PageHeader>
-      <ProblemList problems={problems} />
+      <ProblemList problems={problems.length > 0 ? problems : gone} />
       <Worksheet
         planId={plan.id}
         steps={steps}

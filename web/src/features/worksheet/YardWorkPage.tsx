@@ -1,5 +1,14 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { capital, dayInWords, openFollowUps, takeNext, unitsOfYardPlan, type YardPlan } from '@incremen/core';
+import {
+  capital,
+  dayInWords,
+  goneUnits,
+  openFollowUps,
+  takeNext,
+  unitsOfYardPlan,
+  type YardPlan,
+} from '@incremen/core';
+import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
@@ -39,6 +48,9 @@ function Steps({ plan }: { readonly plan: YardPlan }) {
     .filter((s) => s.yardPlanId === plan.id)
     .toSorted((a, b) => a.order - b.order);
 
+  // Seen before a hive is opened for it, not only when the work is closed.
+  const gone = useMemo(() => goneUnits(apiary, plan), [apiary, plan]);
+
   async function drop() {
     const sent = await send({ type: 'dropYardPlan', yardPlanId: plan.id });
     if (sent.ok) await navigate('/plan');
@@ -48,7 +60,7 @@ function Steps({ plan }: { readonly plan: YardPlan }) {
       <PageHeader title={titleOf(plan)} aside={dayInWords(plan.day)}>
         <WorkActions planId={plan.id} onDrop={() => void drop()} />
       </PageHeader>
-      <ProblemList problems={problems} />
+      <ProblemList problems={problems.length > 0 ? problems : gone} />
       <Worksheet
         planId={plan.id}
         steps={steps}
