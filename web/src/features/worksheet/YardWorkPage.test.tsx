@@ -49,8 +49,9 @@ const oneNuc: YardGoal = {
   importance: 2,
 };
 
-function open(goal = oneNuc) {
-  const { apiary, planId, yardId } = withPlan(goal);
+function open(goal = oneNuc, meanwhile: (apiary: Apiary, planId: string) => Apiary = (a) => a) {
+  const { apiary: planned, planId, yardId } = withPlan(goal);
+  const apiary = meanwhile(planned, planId);
   const views = (
     <Routes>
       <Route path="/worksheet" element={<WorkListPage />} />
@@ -79,6 +80,17 @@ describe('the work of a yard plan', () => {
     expect(screen.getByRole('heading', { name: 'Take care' })).toBeTruthy();
     expect(screen.getByText(/^Stings:/)).toBeTruthy();
     expect(progress().getAttribute('aria-valuenow')).toBe('0');
+  });
+
+  it('says at once when a colony that it rests on has ended since', () => {
+    open(oneNuc, (apiary, planId) => {
+      const giverId = apiary.yardPlan[planId]?.body.newHives[0]?.fromColonyId ?? '';
+      const giver = apiary.colony[giverId]!;
+      return { ...apiary, colony: { ...apiary.colony, [giverId]: { ...giver, endedOn: '2026-05-15' } } };
+    });
+    const alert = screen.getByRole('alert').textContent ?? '';
+    expect(alert).toMatch(/ended on Fri 15 May: this work cannot be carried out as it was planned\./);
+    expect(alert).toContain('Drop this plan and plan again');
   });
 
   it('begins with the first tick, and is where it was when the tick is taken back', async () => {
