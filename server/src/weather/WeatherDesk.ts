@@ -90,9 +90,10 @@ export class WeatherDesk {
       })
         .then(async (res) => (res.ok ? { text: await res.text() } : { status: res.status }))
         .catch(() => null);
-      if (answer === null) return 'The weather station does not answer. What it sent before is shown.';
+      if (answer === null)
+        return 'The weather station does not answer; it is asked again in ten minutes. What it sent before still counts.';
       if (!('text' in answer))
-        return `The weather station refuses (${answer.status}). What it sent before is shown.`;
+        return `The weather station refuses (${answer.status}); it is asked again in ten minutes. What it sent before still counts.`;
       const taken = await this.takeIn(operationId, kind, ASKED, answer.text);
       if (!taken.ok) return `The weather station sends what makes no sense: ${wordsOf(taken.problems)}`;
     }

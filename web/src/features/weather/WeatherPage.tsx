@@ -41,7 +41,9 @@ export function WeatherPage() {
         <Text maxW="36rem">
           {state === 'asking'
             ? 'Asking for the weather…'
-            : 'No weather is known. Connect a station (STATION_URL), or send hours as comma-separated values to the address under /api/operations/…/weather.'}
+            : report?.trouble
+              ? 'Of these days it has sent nothing yet.'
+              : 'No weather is known. Connect a station (STATION_URL), or send hours as comma-separated values to the address under /api/operations/…/weather.'}
         </Text>
       ) : (
         <>
