@@ -101,6 +101,7 @@ test('an odd nest two weeks after a queen was given: rivals side by side, what p
     ['eggs', 'Found'],
     ['small larvae', 'Found'],
     ['capped brood', 'Found'],
+    ['cappings', 'Flat (worker)'],
     ['pattern', 'Compact'],
   ]);
   await expect(belief).toContainText('Most likely a mated queen lays');
@@ -141,6 +142,7 @@ test('three nucs five weeks on: laying, laying, laying workers; what to do with 
     await see(page, records, nuc, [
       ['eggs', 'Found'],
       ['capped brood', 'Found'],
+      ['cappings', 'Flat (worker)'],
       ['pattern', 'Compact'],
       ['queen', 'Found'],
       ['build of the queen', 'Long, laying'],

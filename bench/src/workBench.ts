@@ -26,7 +26,8 @@ export async function workBench(page: Page): Promise<void> {
     // From the list of work, as one does in the yard: the application is running already.
     await page.goto('/worksheet');
     await page.getByRole('heading', { level: 1 }).waitFor();
-    await page.waitForTimeout(600);
+    // At a quarter of the speed it takes so long to settle after it was loaded.
+    await page.waitForTimeout(2000);
     opened.push(
       await page.evaluate(async () => {
         const link = document.querySelector<HTMLAnchorElement>('a[href^="/worksheet/yard/"]');

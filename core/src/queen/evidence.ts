@@ -70,7 +70,8 @@ export const evidence = z.strictObject({
   youngLarvae: looked({}),
   olderLarvae: looked({}),
   cappedBrood: looked({
-    cappings: z.enum(['flat', 'domed', 'both']),
+    /** Worker caps are flat, drone caps domed; `unsure` where nobody looked closely. */
+    cappings: z.enum(['flat', 'domed', 'both', 'unsure']),
     patch: z.enum(['compact', 'scattered', 'unsure']),
   }),
   cells: looked({ cells: z.array(cellFinding).min(1).max(20) }),

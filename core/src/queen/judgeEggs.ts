@@ -40,7 +40,8 @@ export function judgeEggs({ n, day, dates, seen, history, verdict }: JudgeContex
       weekly(day),
     ]);
   }
-  const flat = seen.cappedBrood.look === 'found' && seen.cappedBrood.cappings === 'flat';
+  const caps = seen.cappedBrood.look === 'found' ? seen.cappedBrood.cappings : null;
+  const flat = caps === 'flat';
   if (flat && day > dates.lastOldWorkerEmerges) {
     return verdict(
       'mated',
@@ -59,6 +60,9 @@ export function judgeEggs({ n, day, dates, seen, history, verdict }: JudgeContex
     'A new queen has begun to lay',
     [
       `Eggs on day ${n} cannot be from the old queen. A queen that failed to mate lays neat eggs too; only flat caps prove her.`,
+      ...(caps === 'unsure' && day > dates.lastOldWorkerEmerges
+        ? ['Brood is capped: look closely whether its caps are flat, as of workers, or domed, as of drones.']
+        : []),
     ],
     [
       look(

@@ -176,6 +176,17 @@ describe('a part with eggs', () => {
     expect(later.finding).toBe('mated');
   });
 
+  it('capped brood whose caps nobody looked at closely proves nothing, and says what to look at', () => {
+    const unsure = { look: 'found', cappings: 'unsure', patch: 'compact' } as const;
+    const seen = read({ eggs: eggsFound, cappedBrood: unsure });
+    const v = judgePart(split('2026-05-15'), '2026-06-26', seen);
+    expect(v.finding).toBe('eggs-unproved');
+    expect(v.reasons.join(' ')).toContain('look closely whether its caps are flat');
+    // Before all workers of the old queen have emerged it may be hers.
+    const early = judgePart(split('2026-05-15'), '2026-06-05', seen);
+    expect(early.reasons.join(' ')).not.toContain('look closely');
+  });
+
   it('does not take flat caps of the old queen for proof of the new one', () => {
     const flat = { look: 'found', cappings: 'flat', patch: 'compact' } as const;
     const v = judgePart(split('2026-05-15'), '2026-06-05', read({ eggs: eggsFound, cappedBrood: flat }));

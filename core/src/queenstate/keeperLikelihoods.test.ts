@@ -98,6 +98,13 @@ describe('the table of chances', () => {
     expect(sums.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
   });
 
+  it('caps that nobody looked at closely say nothing for or against any state', () => {
+    const unsure = { cappedBrood: { look: 'found', cappings: 'unsure', patch: 'unsure' } } as const;
+    expect(chances(withTable({}), { eggs: NO, ...unsure }, 20)).toEqual(
+      chances(withTable({}), { eggs: NO }, 20),
+    );
+  });
+
   it('never makes a chance below nothing, however often things are said to happen', () => {
     const all = withTable(Object.fromEntries(LIKELIHOOD_IDS.map((id) => [id, MOST_LIKELIHOOD])));
     for (const p of Object.values(chances(all, { eggs: NO }, 20))) expect(p).toBeGreaterThanOrEqual(0);

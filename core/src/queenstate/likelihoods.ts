@@ -127,17 +127,19 @@ function cappings(
     domed: 'domed caps in worker cells',
     both: 'flat and domed caps',
   } as const;
-  say.push({
-    words: words[capped.cappings],
-    chance: (c) => {
-      const span = [day - 24, day - 9] as const;
-      const flat = laidBetween(c, ...span, 'queen');
-      const domed = laidBetween(c, ...span, 'drone-queen') || laidBetween(c, ...span, 'workers');
-      const brood = flat && domed ? 'mixed' : flat ? 'workers' : domed ? 'drones' : 'none';
-      const { caps } = table;
-      return caps[capped.cappings][brood] / (caps.flat[brood] + caps.domed[brood] + caps.both[brood]);
-    },
-  });
+  const seen = capped.cappings;
+  if (seen !== 'unsure')
+    say.push({
+      words: words[seen],
+      chance: (c) => {
+        const span = [day - 24, day - 9] as const;
+        const flat = laidBetween(c, ...span, 'queen');
+        const domed = laidBetween(c, ...span, 'drone-queen') || laidBetween(c, ...span, 'workers');
+        const brood = flat && domed ? 'mixed' : flat ? 'workers' : domed ? 'drones' : 'none';
+        const { caps } = table;
+        return caps[seen][brood] / (caps.flat[brood] + caps.domed[brood] + caps.both[brood]);
+      },
+    });
   if (capped.patch !== 'unsure') {
     state(
       'scattered',

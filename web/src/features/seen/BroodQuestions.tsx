@@ -83,7 +83,7 @@ export const CappedQuestion = memo(function CappedQuestion({
         label={name('capped brood')}
         value={cappedBrood.look}
         onChange={(look) =>
-          set({ cappedBrood: look === 'found' ? { look, cappings: 'flat', patch: 'unsure' } : { look } })
+          set({ cappedBrood: look === 'found' ? { look, cappings: 'unsure', patch: 'unsure' } : { look } })
         }
       />
       {cappedBrood.look === 'found' && (
@@ -97,6 +97,7 @@ export const CappedQuestion = memo(function CappedQuestion({
               { id: 'flat', label: 'Flat (worker)' },
               { id: 'domed', label: 'Domed' },
               { id: 'both', label: 'Both' },
+              { id: 'unsure', label: 'Not sure' },
             ]}
           />
           <Choice
