@@ -98,11 +98,13 @@ describe('the table of chances', () => {
     expect(sums.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
   });
 
-  it('caps that nobody looked at closely say nothing for or against any state', () => {
-    const unsure = { cappedBrood: { look: 'found', cappings: 'unsure', patch: 'unsure' } } as const;
-    expect(chances(withTable({}), { eggs: NO, ...unsure }, 20)).toEqual(
-      chances(withTable({}), { eggs: NO }, 20),
-    );
+  it('caps that nobody looked at closely speak neither for flat ones nor for domed ones', () => {
+    const layers = (cappings: 'flat' | 'unsure' | 'domed') => {
+      const seen = { cappedBrood: { look: 'found', cappings, patch: 'unsure' } } as const;
+      return chances(withTable({}), seen, 40)['drone-layer'];
+    };
+    expect(layers('unsure')).toBeGreaterThan(layers('flat'));
+    expect(layers('unsure')).toBeLessThan(layers('domed'));
   });
 
   it('never makes a chance below nothing, however often things are said to happen', () => {
