@@ -1,4 +1,5 @@
-import { askOfOne, recipeFor, type YardMethod } from './yardMethod.ts';
+import type { YardGoal } from '../yardplan/request.ts';
+import { askOfOne, recipeFor, type YardAsk, type YardMethod } from './yardMethod.ts';
 
 /** One colony broken up into as many nucs as it yields, each raising a queen or given one. */
 export const breakUp: YardMethod = {
@@ -50,6 +51,13 @@ export const breakUp: YardMethod = {
           queen: ask.now.matedQueens >= 3 ? 'mated' : ask.now.ripeCells >= 3 ? 'cell' : 'raises',
         }),
       },
+      ...roomForTheRest(ask),
     ],
   }),
 };
+
+/** What stays of a colony whose bees are carried off fits into one box; one that keeps its field bees needs more. */
+function roomForTheRest({ colonyId, now }: YardAsk): YardGoal[] {
+  if (!now.secondYard || now.broodBoxes < 2) return [];
+  return [{ id: 'shrink1', kind: 'shrink', colonyId, boxes: 1, importance: 1 }];
+}

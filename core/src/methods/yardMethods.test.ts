@@ -85,9 +85,13 @@ describe('yard methods', () => {
   it('a total break-up carries its nucs to a second yard where there is one, and makes more of them', () => {
     const near = asked('break-up', { wanted: 4, secondYard: false });
     const far = asked('break-up', { wanted: 4, secondYard: true });
-    expect(far.request.goals).toMatchObject([{ recipe: { distance: 'away' } }]);
+    expect(far.request.goals).toMatchObject([{ recipe: { distance: 'away' } }, { kind: 'shrink', boxes: 1 }]);
     expect(near.request.goals).toMatchObject([{ recipe: { distance: 'same-yard' } }]);
     expect(far.seen.nucsMade).toBeGreaterThan(near.seen.nucsMade);
+    // What stays without its bees fits into one box.
+    const old = far.problem.units.find((u) => u.name === 'Old');
+    expect(far.plan.to.filter((to) => to === old?.index).length).toBeLessThanOrEqual(10);
+    expect(far.seen.shortfalls).toEqual([]);
   });
 
   // Common practice, no source: in damp cold eight frames of bees cover a box of ten.
