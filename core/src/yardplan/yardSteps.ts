@@ -90,6 +90,7 @@ function stepsInYard(
   const touched = units.filter((u) => u.kind === 'colony' && (seen.after[u.index]?.[AT.touched] ?? 0) > 0);
   // Who only gets nurses is not opened: they walk in.
   const getsBeesOnly = (u: YardUnit) =>
+    plan.shakenFor.includes(u.index) &&
     !laid.moves.some((m) => m.fromUnit === u.index || m.toUnit === u.index) &&
     !plan.shakenFor.some((s, i) => s !== null && problem.frames[i]?.home === u.index);
   const givers = touched.filter((u) => !getsBeesOnly(u));
