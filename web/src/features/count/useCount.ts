@@ -10,7 +10,7 @@ import {
   type Command,
   type Problem,
 } from '@incremen/core';
-import { useEffect, useReducer, useState } from 'react';
+import { useLayoutEffect, useReducer, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { takeBack } from '../../mirror/actions.ts';
@@ -56,7 +56,8 @@ export function useCount(colony: Colony) {
   const { openedAt } = begun;
 
   const worthKeeping = read.length > 0 || more || draft.text !== '';
-  useEffect(() => {
+  // With what is shown, not some time after it: a page that is closed in between would lose it.
+  useLayoutEffect(() => {
     if (!worthKeeping) return undefined;
     return afterPaint(() => keepDraft(colony.id, { day, state: stateOf(draft), seen, openedAt }));
   }, [colony.id, day, draft, seen, openedAt, worthKeeping]);
