@@ -92,6 +92,10 @@ describe('yard methods', () => {
     const old = far.problem.units.find((u) => u.name === 'Old');
     expect(far.plan.to.filter((to) => to === old?.index).length).toBeLessThanOrEqual(10);
     expect(far.seen.shortfalls).toEqual([]);
+    // In build-up its free slots are filled, where no comb of its own went to the store.
+    const laid = layOutYard(far.problem, far.plan, far.seen, far.store);
+    expect(laid.emptied).toHaveLength(1);
+    expect(laid.moves.some((m) => m.toUnit === old?.index && m.fromUnit === STORE)).toBe(true);
   });
 
   // Common practice, no source: in damp cold eight frames of bees cover a box of ten.

@@ -154,7 +154,7 @@ function hang(
   });
   const fills: PlanFrame[] = [];
   let gaps = 0;
-  if ((touched || unit.kind === 'nuc' || hived) && !goesDown(problem, unit)) {
+  if ((touched || unit.kind === 'nuc' || hived) && !staysNarrow(problem, plan, unit)) {
     for (const b of boxes) {
       if (b.role !== 'brood') continue;
       while ((free.get(b.id) ?? 0) > 0) {
@@ -188,8 +188,11 @@ function hang(
 const shrinkOf = (problem: YardProblem, unit: YardUnit) =>
   problem.request.goals.find((g) => g.kind === 'shrink' && g.colonyId === unit.key);
 
-/** It is to have fewer combs: none of the store takes the place of what leaves. */
-const goesDown = (problem: YardProblem, unit: YardUnit) => shrinkOf(problem, unit) !== undefined;
+/** It is to have fewer combs: none of the store takes the place of what leaves for it, and none is needed in a dearth. */
+const staysNarrow = (problem: YardProblem, plan: Assignment, unit: YardUnit) =>
+  shrinkOf(problem, unit) !== undefined &&
+  (problem.request.season === 'dearth' ||
+    problem.frames.some((f, i) => f.home === unit.index && plan.to[i] === STORE));
 
 /** The boxes that a unit keeps; those above go when a goal asks for it and what stays fits below. */
 function boxesThatStay(

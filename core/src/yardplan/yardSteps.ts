@@ -200,6 +200,15 @@ function stepsAt(
       frameIds: within.map((m) => m.frame.id),
     });
   }
+  const emptied = unit.boxes.filter((b) => laid.emptied.includes(b.id));
+  if (emptied.length > 0) {
+    steps.push({
+      kind: 'lift',
+      text: `Take the ${emptied.map((b) => b.name).join(' and the ')} off ${name}: no frame is left in it`,
+      detail:
+        'Look for the queen on its walls first. It goes to the store; the inner cover goes on what stays.',
+    });
+  }
   const fromStore = arriving.filter((m) => m.fromUnit === STORE);
   if (fromStore.length > 0) steps.push(fillStep(fromStore, unit, name));
   steps.push({

@@ -205,7 +205,12 @@ describe('a plan for a yard, kept and worked', () => {
       ],
       '2026-05-14',
     );
-    work(yard, plan(yard, [{ id: 's', kind: 'shrink', colonyId: tall.id, boxes: 1, importance: 2 }]));
+    const saved = plan(yard, [{ id: 's', kind: 'shrink', colonyId: tall.id, boxes: 1, importance: 2 }]);
+    const texts = saved.steps.map((s) => s.text);
+    const off = texts.indexOf('Take the upper box off Tall: no frame is left in it');
+    expect(off).toBeGreaterThan(saved.steps.findLastIndex((s) => s.kind === 'move'));
+    expect(texts[off + 1]).toBe('Close Tall');
+    work(yard, saved);
     expect(boxesOfColony(yard.apiary, yard.colony('Tall'))).toHaveLength(1);
     expect(framesOfColony(yard.apiary, yard.colony('Tall')).length).toBeLessThanOrEqual(10);
     expect(framesInStore(yard.apiary).length).toBeGreaterThanOrEqual(5);
