@@ -1,6 +1,7 @@
 import type { Apiary, FollowUp } from '../apiary/records.ts';
 import { openFollowUps, placeOf } from '../apiary/views.ts';
 import { addDays, dayInWords, daysBetween, type Day } from '../calendar/day.ts';
+import { listInWords } from '../words/listInWords.ts';
 import type { QueenLane } from './queenLane.ts';
 import type { Window } from './windows.ts';
 
@@ -94,7 +95,7 @@ function flightsTogether(apiary: Apiary, lanes: readonly QueenLane[]): Clash[] {
     return [
       {
         colonyIds: group.map((f) => f.lane.colonyId),
-        words: `Virgins of ${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''} fly in the same days, about ${dayInWords(first.flies)}: move no hive and no landmark of that yard then.`,
+        words: `Virgins of ${listInWords(names)} fly in the same days, about ${dayInWords(first.flies)}: move no hive and no landmark of that yard then.`,
       },
     ];
   });

@@ -5,6 +5,7 @@ import { isHivedUp, type LaidMove, type LaidOut } from './layOutYard.ts';
 import { AT } from './measures.ts';
 import { STORE, type Assignment, type YardProblem, type YardUnit } from './problem.ts';
 import { capital } from '../words/capital.ts';
+import { listInWords } from '../words/listInWords.ts';
 import { boxOf, slidesInWords, slotsInWords } from './stepPlaces.ts';
 
 /** A step before it gets an identifier. */
@@ -204,7 +205,7 @@ function stepsAt(
   if (emptied.length > 0) {
     steps.push({
       kind: 'lift',
-      text: `Take the ${emptied.map((b) => b.name).join(' and the ')} off ${name}: no frame is left in it`,
+      text: `Take ${listInWords(emptied.map((b) => `the ${b.name}`))} off ${name}: no frame is left in it`,
       detail:
         'Look for the queen on its walls first. It goes to the store; the inner cover goes on what stays.',
     });

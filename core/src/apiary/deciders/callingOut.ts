@@ -4,6 +4,7 @@ import type { Draft } from '../draft.ts';
 import type { CallOut } from '../records.ts';
 import { carryOutCallOut } from './carryOutCallOut.ts';
 import { closes } from './closingVisits.ts';
+import { noteEnded } from './noteEnded.ts';
 
 type Path = readonly (string | number)[];
 
@@ -14,14 +15,7 @@ export function decideStartCallOut(draft: Draft, command: CommandOf<'startCallOu
   draft.need('yard', callOut.body.yardId, [...at, 'body', 'yardId']);
   callOut.body.givers.forEach((g, i) => {
     const colony = draft.need('colony', g.colonyId, [...at, 'body', 'givers', i, 'colonyId']);
-    if (colony && colony.endedOn !== null) {
-      draft.problem(
-        'colony-ended',
-        [...at, 'body', 'givers', i],
-        `${colony.name} ended on ${colony.endedOn}.`,
-        'Choose another giver.',
-      );
-    }
+    noteEnded(draft, colony, [...at, 'body', 'givers', i], 'Choose another giver.');
     const elsewhere = Object.values(draft.apiary.callOut).find(
       (c) =>
         c.status === 'open' && c.id !== callOut.id && c.body.givers.some((o) => o.colonyId === g.colonyId),

@@ -6,6 +6,7 @@ import type { Draft } from '../draft.ts';
 import type { Colony, Reading, RecordOf } from '../records.ts';
 import { moveWithQueen } from './movingWithQueen.ts';
 import { boxesOfHive, colonyAtSlot, openFollowUps, queenOf, queenPerhapsIn } from '../views.ts';
+import { noteEnded } from './noteEnded.ts';
 
 type Path = readonly (string | number)[];
 type Visit = RecordOf<'visit'>;
@@ -67,14 +68,7 @@ function checkTime(draft: Draft, { day }: { day: Day }, colony: Colony, path: Pa
       'Correct the day of the count.',
     );
   }
-  if (colony.endedOn !== null) {
-    draft.problem(
-      'colony-ended',
-      [...path, 'colonyId'],
-      `${colony.name} ended on ${colony.endedOn}.`,
-      'Count another colony.',
-    );
-  }
+  noteEnded(draft, colony, [...path, 'colonyId'], 'Count another colony.');
 }
 
 /** A look that found no eggs beside a frame that holds some: one of the two is a slip of the finger. */

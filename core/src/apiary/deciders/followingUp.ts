@@ -1,6 +1,7 @@
 import type { Window } from '../../followup/windows.ts';
 import type { CommandOf } from '../commands.ts';
 import type { Draft } from '../draft.ts';
+import { noteEnded } from './noteEnded.ts';
 
 type Path = readonly (string | number)[];
 
@@ -22,14 +23,7 @@ export function decideFileFollowUp(draft: Draft, command: CommandOf<'fileFollowU
   inOrder(draft, followUp.window, [...at, 'window']);
   followUp.colonyIds.forEach((id, i) => {
     const colony = draft.need('colony', id, [...at, 'colonyIds', i]);
-    if (colony && colony.endedOn !== null) {
-      draft.problem(
-        'colony-ended',
-        [...at, 'colonyIds', i],
-        `${colony.name} ended on ${colony.endedOn}.`,
-        'Choose a colony that is there.',
-      );
-    }
+    noteEnded(draft, colony, [...at, 'colonyIds', i], 'Choose a colony that is there.');
   });
   for (const f of Object.values(draft.apiary.followUp)) {
     const same = f.status === 'open' && f.topic === 'watch' && followUp.topic === 'watch';

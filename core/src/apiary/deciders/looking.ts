@@ -102,14 +102,12 @@ export function decideLook(draft: Draft, command: CommandOf<'recordLook'>, path:
       ? undefined
       : draft.need('followUp', command.followUpId, [...path, 'followUpId']);
   if (draft.problems.length > 0) return;
-  if (followUp) {
-    const looked = command.parts.map((p) => p.colonyId);
-    markDone(draft, followUp, looked, ids);
-  }
+  const looked = command.parts.map((p) => p.colonyId);
+  if (followUp) markDone(draft, followUp, looked, ids);
   const joint = judgeLook(draft.apiary, command.parts, command.day);
   if (joint.queenIn) settleQueen(draft, joint.queenIn);
   for (const { id, verdict } of joint.parts) {
-    if (!verdict || !command.parts.some((p) => p.colonyId === id)) continue;
+    if (!verdict || !looked.includes(id)) continue;
     if (verdict.certainty !== 'open') takeOffOpenFollowUps(draft, before, id, verdict);
     fileNext(draft, id, verdict, ids);
     welcomeNewQueen(draft, id, verdict, command.day, ids);

@@ -4,6 +4,7 @@ import { unitsOfYardPlan } from '../../worksheet/closing.ts';
 import { carryOutYardPlan } from './carryOutYardPlan.ts';
 import { closes } from './closingVisits.ts';
 import { noteDoneAlready } from './noteDoneAlready.ts';
+import { noteEnded } from './noteEnded.ts';
 
 type Path = readonly (string | number)[];
 
@@ -37,14 +38,7 @@ export function checkYardPlan(
     }
     if (u.kind !== 'colony') return;
     const colony = draft.need('colony', u.colonyId, where);
-    if (colony && colony.endedOn !== null) {
-      draft.problem(
-        'colony-ended',
-        where,
-        `${colony.name} ended on ${colony.endedOn}.`,
-        'Make the plan again without it.',
-      );
-    }
+    noteEnded(draft, colony, where, 'Make the plan again without it.');
     if (colony && yardPlan.day < colony.startedOn) {
       draft.problem(
         'before-colony',

@@ -1,12 +1,12 @@
 import { Box, Button, Heading, Text } from '@chakra-ui/react';
-import { dayInWords, goneUnits, methodById, unitsOfPlan, type Plan } from '@incremen/core';
+import { dayInWords, methodById, unitsOfPlan, type Plan } from '@incremen/core';
 import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
-import { ProblemList } from '../../ui/ProblemList.tsx';
 import { WorkActions } from './WorkActions.tsx';
+import { WorkProblems } from './WorkProblems.tsx';
 import { Worksheet } from './Worksheet.tsx';
 import { WorkDone } from './WorkDone.tsx';
 
@@ -28,9 +28,6 @@ function Steps({ plan }: { readonly plan: Plan }) {
     .filter((s) => s.planId === plan.id)
     .toSorted((a, b) => a.order - b.order);
   const colony = apiary.colony[plan.colonyId];
-
-  // Seen before a hive is opened for it, not only when the work is closed.
-  const gone = useMemo(() => goneUnits(apiary, plan), [apiary, plan]);
 
   async function drop() {
     const sent = await send({ type: 'dropPlan', planId: plan.id });
@@ -57,7 +54,7 @@ function Steps({ plan }: { readonly plan: Plan }) {
       >
         <WorkActions planId={plan.id} onDrop={() => void drop()} />
       </PageHeader>
-      <ProblemList problems={problems.length > 0 ? problems : gone} />
+      <WorkProblems plan={plan} problems={problems} />
       <Worksheet
         planId={plan.id}
         steps={steps}

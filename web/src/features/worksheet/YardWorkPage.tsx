@@ -1,22 +1,13 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import {
-  capital,
-  dayInWords,
-  goneUnits,
-  openFollowUps,
-  takeNext,
-  unitsOfYardPlan,
-  type YardPlan,
-} from '@incremen/core';
-import { useMemo } from 'react';
+import { capital, dayInWords, openFollowUps, takeNext, unitsOfYardPlan, type YardPlan } from '@incremen/core';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
-import { ProblemList } from '../../ui/ProblemList.tsx';
 import { DrawnColonies } from './DrawnColonies.tsx';
 import { WorkActions } from './WorkActions.tsx';
+import { WorkProblems } from './WorkProblems.tsx';
 import { Worksheet } from './Worksheet.tsx';
 
 /** The work of a yard plan: kit, steps hive by hive, and when it is done how all stands. */
@@ -48,9 +39,6 @@ function Steps({ plan }: { readonly plan: YardPlan }) {
     .filter((s) => s.yardPlanId === plan.id)
     .toSorted((a, b) => a.order - b.order);
 
-  // Seen before a hive is opened for it, not only when the work is closed.
-  const gone = useMemo(() => goneUnits(apiary, plan), [apiary, plan]);
-
   async function drop() {
     const sent = await send({ type: 'dropYardPlan', yardPlanId: plan.id });
     if (sent.ok) await navigate('/plan');
@@ -60,7 +48,7 @@ function Steps({ plan }: { readonly plan: YardPlan }) {
       <PageHeader title={titleOf(plan)} aside={dayInWords(plan.day)}>
         <WorkActions planId={plan.id} onDrop={() => void drop()} />
       </PageHeader>
-      <ProblemList problems={problems.length > 0 ? problems : gone} />
+      <WorkProblems plan={plan} problems={problems} />
       <Worksheet
         planId={plan.id}
         steps={steps}
