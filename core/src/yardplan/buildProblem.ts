@@ -19,7 +19,7 @@ import { houseRules, stayShares, type HouseRules } from '../rules/houseRules.ts'
 import { broughtBy } from './effects.ts';
 import { linkFrames } from './linkFrames.ts';
 import { wishesOf, type GoalContext, type GoalUnit } from './goalRules.ts';
-import { MEASURE_COUNT, noMeasures, type Measured } from './measures.ts';
+import { AT, MEASURE_COUNT, noMeasures, type Measured } from './measures.ts';
 import { nucCandidates } from './nucCandidates.ts';
 import { problemsOfRequest } from './requestProblems.ts';
 import {
@@ -119,6 +119,7 @@ export function buildProblem(apiary: Apiary, request: YardPlanRequest): Result<Y
         ? [{ ...g, wanted: g.count ?? Math.max(1, nucs.filter((n) => n.goalId === g.id).length) }]
         : [],
     ),
+    mostBees: Math.max(1, ...units.map((u) => u.before[AT.bees] as number)),
     countedOn: prepared.reduce((d, p) => (p.countedOn < d ? p.countedOn : d), request.day),
   });
 }

@@ -56,10 +56,18 @@ export class LinearModel {
     this.upper[column] = upper;
   }
 
+  setRowBounds(row: number, lower: number, upper: number): void {
+    this.rowLower[row] = lower;
+    this.rowUpper[row] = upper;
+  }
+
   /** Lets a row hold whatever stands in it. */
   freeRow(row: number): void {
-    this.rowLower[row] = -INFINITE;
-    this.rowUpper[row] = INFINITE;
+    this.setRowBounds(row, -INFINITE, INFINITE);
+  }
+
+  setCost(column: number, cost: number): void {
+    this.cost[column] = cost;
   }
 
   costOf(column: number): number {

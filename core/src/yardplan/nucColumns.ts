@@ -1,37 +1,26 @@
-import { seededRandom } from '../plan/search.ts';
+import { ANY_HIVES, type HiveChoice } from './hiveChoice.ts';
 import { INFINITE, type LinearModel, type Solver } from './linearModel.ts';
-import type { PricedNuc } from './nucPricer.ts';
-import { pooledModel, type GoalRow, type NucPool, type Way } from './pooledModel.ts';
+import { PRICES } from './prices.ts';
+import { pooledModel, type GoalRow, type NucPool, type RuleRow, type Way } from './pooledModel.ts';
 import type { Assignment, YardProblem } from './problem.ts';
-import { huntOf, nucsOfPlan, planOfNucs, type PoolHunt, type WholeNuc } from './wholeNuc.ts';
+import { bestWholes, isWhole, roundedNucs } from './roundNucs.ts';
+import { hasBegunNucs, huntOf, nucsOfPlan, planOfNucs, type PoolHunt, type WholeNuc } from './wholeNuc.ts';
 
-/** Hives whose combs are tried two by two. */
-const PAIRED = 8;
-/** Hives whose combs are tried together, when no one or two give a cheaper nuc. */
-const GROUP = 7;
-const GROUPINGS = 3;
 /** Nucs taken in at most in one round, for each pool. */
-const TAKEN = 25;
-/** Nucs are looked for to within so much in trials, and to within a share of what is open in proofs. */
-const TRIAL_WITHIN = 0.05;
-const PROOF_WITHIN = 0.25;
-/** Rounds that take in fewer nucs than this are followed by a proof, and so is every so manyth. */
-const FEW = 1;
-const ROUNDS_TO_PROOF = 12;
-/** So much dearer may nucs be that are taken in for plans, and so many of them for each pool. */
-const WIDER = 1;
-const WIDELY_TAKEN = 150;
-/** Nucs that are left, at most, while a plan is put together. */
-const MOST_LEFT = 30;
-/** A tree is searched to within this share of the best, and through no more nodes. */
-const NEAR = 5e-4;
-const MOST_NODES = 3000;
-const UNLIMITED = 1e6;
+const TAKEN = 40;
+/** Nucs are priced between the prices of the moment and those that gave the best bound, so near to the latter. */
+const STEADINESS = 0.85;
+const LEAST_STEADY = 0.3;
+/** More nucs than this are thinned out to so many. */
+const MOST_KEPT = 900;
+const KEPT = 450;
+/** A rule that leaves a hive less room than this is not worth the price of opening it. */
+const LEAST_ROOM = 0.1;
 /** Less than this is no gain. */
 const GAIN = 1e-3;
 
 /** What each row is worth, at the prices of the moment. */
-type Worth = Float64Array;
+export type Worth = Float64Array;
 
 /**
  * Bounds the price of every plan, with nucs taken whole: a nuc that is half one thing and half another does not
@@ -54,28 +43,41 @@ export class NucColumns {
   private readonly goals: readonly GoalRow[];
   private readonly master: ReturnType<Solver['createModel']>;
   private readonly hunts: readonly PoolHunt[];
-  private readonly nucs: WholeNuc[] = [];
+  private readonly nucs: (WholeNuc & { readonly homes: readonly number[] })[] = [];
   private readonly entries: readonly (readonly (readonly [row: number, value: number])[])[];
-  private readonly random: () => number;
-  private sinceProof = 0;
-  private precision = PROOF_WITHIN;
+  /** What rows are worth where the bound is best. */
+  steady: Worth;
+  /** Hives by index of the unit, in how far the model of the moment opens them. */
+  opening: ReadonlyMap<number, number> = new Map();
+  /** How many nucs the model of the moment makes. */
+  made = 0;
+  private choice = ANY_HIVES;
+  private nucMissing: number;
+  private allowed: ReadonlySet<number> | null = null;
+  /** By unit: the column that opens it. */
+  private readonly opened: readonly number[];
+  /** By yard: the row that counts hives opened. */
+  private readonly hivesIn: ReadonlyMap<string, number>;
+  /** Rules of colonies by kind: the row, and what stands in it for the hive that is opened. */
+  private readonly rules: ReadonlyMap<string, readonly { readonly row: number; readonly room: number }[]>;
 
   private readonly problem: YardProblem;
 
-  private constructor(problem: YardProblem, solver: Solver) {
+  private constructor(problem: YardProblem, solver: Solver, nucMissing: number) {
     this.problem = problem;
-    const { model, pools, ways, ruleRows, goalRows } = pooledModel(problem);
+    this.nucMissing = nucMissing;
+    const { model, pools, ways, ruleRows, goalRows, opened } = pooledModel(problem, { nucMissing });
+    this.opened = opened;
     this.goals = goalRows;
     this.model = model;
     this.ways = ways;
-    this.random = seededRandom(problem.frames.length * 31 + 11);
     // A whole nuc keeps its rules by itself; what it is wished to have is still added up.
     const kept = new Set(ruleRows.filter((r) => r.pool && r.rule.hard).map((r) => r.row));
     this.entries = model.entriesByColumn().map((column) => column.filter(([row]) => !kept.has(row)));
-    this.bound = solver.withModel(model.data(true), (pool) => {
-      pool.options.set('output_flag', false);
+    const pooled = solver.withModel(model.data(true), (pool) => {
+      pool.options.set({ output_flag: false, solver: 'ipm', run_crossover: 'off' });
       pool.run();
-      return pool.getObjectiveValue();
+      return Float64Array.from(pool.getSolution().rowDual);
     });
     for (const row of kept) model.freeRow(row);
     const rows = pools.map((pool) => {
@@ -84,25 +86,30 @@ export class NucColumns {
       return row;
     });
     for (const w of ways) if (w.pool) model.setBounds(w.column, 0, 0);
+    this.hivesIn = rowsOfYards(problem, model, opened);
     this.hunts = pools.map((pool, p) => huntOf(pool, ways, rows[p] as number));
     this.master = solver.createModel(model.data(true));
-    // Of all prices that fit, those of the interior point are moderate, and need fewer rounds.
-    this.master.options.set({ output_flag: false, solver: 'ipm', run_crossover: 'off' });
+    this.master.options.set({ output_flag: false, solver: 'simplex', presolve: 'off' });
+    this.rules = rulesOfHives(ruleRows, model, opened);
+    this.steady = new Float64Array(model.rows);
+    pooled.forEach((w, row) => (this.steady[row] = kept.has(row) ? 0 : w));
+    this.signed(this.steady);
+    this.look(this.steady);
   }
 
   /**
    * @param start - a plan whose nucs are taken in from the beginning
+   * @param nucMissing - what a nuc that is not made costs at least: the less, the sooner the bound is good
    * @returns null where nucs cannot be taken whole: pins have begun some, or none are asked for
    */
-  static of(problem: YardProblem, solver: Solver, start: Assignment | null): NucColumns | null {
-    const isNuc = (u: number | null) => u !== null && problem.units[u]?.kind === 'nuc';
-    if (
-      problem.frames.some((f) => isNuc(f.pinnedTo) || isNuc(f.shakenAlready)) ||
-      !problem.units.some((u) => isNuc(u.index))
-    ) {
-      return null;
-    }
-    const columns = new NucColumns(problem, solver);
+  static of(
+    problem: YardProblem,
+    solver: Solver,
+    start: Assignment | null,
+    nucMissing: number = PRICES.nucMissing,
+  ): NucColumns | null {
+    if (hasBegunNucs(problem) || !problem.units.some((u) => u.kind === 'nuc')) return null;
+    const columns = new NucColumns(problem, solver, nucMissing);
     if (start) {
       for (const hunt of columns.hunts) {
         for (const items of nucsOfPlan(problem, hunt, start)) columns.takeIn(hunt, items);
@@ -115,6 +122,92 @@ export class NucColumns {
     this.master.dispose();
   }
 
+  /** From now on a nuc that is not made costs so much. The bound holds no longer: {@link restrict} begins anew. */
+  setNucMissing(price: number): void {
+    const { model, master } = this;
+    const wanted = this.goals.reduce((n, g) => n + g.wanted, 0);
+    for (const { pool } of this.hunts) {
+      model.setCost(pool.made, -price);
+      master.changeColCost(pool.made, -price);
+    }
+    model.offset += (price - this.nucMissing) * wanted;
+    master.changeObjectiveOffset(model.offset);
+    this.nucMissing = price;
+  }
+
+  /**
+   * Has only plans looked at that open certain hives and leave others shut. The bound and the price hold for these
+   * from now on.
+   *
+   * @param worth - what rows are worth, to begin with
+   */
+  restrict(choice: HiveChoice, worth: Worth = this.nothing()): void {
+    const { model, master, problem } = this;
+    this.choice = choice;
+    this.opened.forEach((column, unit) => {
+      if (column < 0) return;
+      const isOpen = choice.opened.has(unit) ? 1 : 0;
+      const mayOpen = choice.closed.has(unit) ? 0 : 1;
+      model.setBounds(column, isOpen, mayOpen);
+      master.changeColBounds(column, isOpen, mayOpen);
+    });
+    for (const [yardId, row] of this.hivesIn) {
+      const [least, most] = choice.count.get(yardId) ?? [0, this.opened.length];
+      model.setRowBounds(row, least, most);
+      master.changeRowBounds(row, least, most);
+    }
+    this.nucs.forEach((nuc, n) => {
+      const isShut = nuc.homes.some((h) => choice.closed.has(h));
+      master.changeColBounds(model.columns + n, 0, isShut ? 0 : INFINITE);
+    });
+    this.allowed =
+      choice.closed.size === 0
+        ? null
+        : new Set(problem.units.flatMap((u) => (choice.closed.has(u.index) ? [] : [u.index])));
+    this.price = Infinity;
+    this.bound = -Infinity;
+    const rows = worth.slice();
+    this.signed(rows);
+    this.look(rows);
+  }
+
+  /** Nothing is worth anything. */
+  private nothing(): Worth {
+    return new Float64Array(this.model.rows);
+  }
+
+  /**
+   * Looks at what rows may be worth when the price of opening a hive is laid on one thing alone: on each of its
+   * rules in turn, or on the number of hives that are opened in any case. One of these is often near to the best.
+   */
+  lookAround(): void {
+    for (const rows of this.rules.values()) {
+      const worth = this.nothing();
+      for (const { row, room } of rows) worth[row] = PRICES.hiveOpened / room;
+      this.signed(worth);
+      this.look(worth);
+    }
+    const needed = [...this.hivesIn].filter(([yardId]) => (this.choice.count.get(yardId)?.[0] ?? 0) > 0);
+    if (needed.length === 0) return;
+    const worth = this.nothing();
+    for (const [, row] of needed) worth[row] = PRICES.hiveOpened;
+    this.look(worth);
+  }
+
+  /** Takes in the nucs that others have found: of the same yard, with fewer hives. */
+  takeOver(others: NucColumns): void {
+    others.hunts.forEach((theirs, h) => {
+      const hunt = this.hunts[h] as PoolHunt;
+      const nameOf = ({ frame, isShake }: Way) => `${frame.index}/${isShake}`;
+      const number = new Map(hunt.ways.map((way, i) => [nameOf(way), i]));
+      for (const nuc of others.nucs) {
+        if (nuc.hunt !== theirs) continue;
+        const items = nuc.items.map((i) => number.get(nameOf(theirs.ways[i] as Way)));
+        if (items.every((i) => i !== undefined)) this.takeIn(hunt, items);
+      }
+    });
+  }
+
   /**
    * Looks for cheaper nucs once.
    *
@@ -123,107 +216,115 @@ export class NucColumns {
   round(): boolean {
     const worth = this.solve();
     if (!worth) return false;
-    let taken = 0;
-    for (const hunt of this.hunts) taken += this.tryHives(hunt, worth, -GAIN, TAKEN);
-    this.sinceProof++;
-    if (taken >= FEW && this.sinceProof < ROUNDS_TO_PROOF) return true;
-    this.sinceProof = 0;
-    return this.prove(worth) || taken > 0;
+    if (this.nucs.length > MOST_KEPT) this.forget(worth);
+    // Prices of the moment jump about; near those that gave the best bound fewer rounds are needed
+    // (Wentges, International Transactions in Operational Research 4, 1997).
+    for (let share = STEADINESS; ; share = share > LEAST_STEADY ? share / 2 : 0) {
+      const between = worth.map((w, r) => share * (this.steady[r] as number) + (1 - share) * w);
+      const { taken, isCheaper } = this.look(between, worth);
+      if (isCheaper || share === 0) return taken > 0;
+    }
+  }
+
+  /** Takes in nucs that are dearer by so much: what is best in parts is not what is best in wholes. */
+  widen(by: number): void {
+    for (const hunt of this.hunts) {
+      hunt.pricer.setPrices(this.pricesOf(hunt, this.steady));
+      const below = (this.steady[hunt.row] as number) + by;
+      const ofEach = new Float64Array(hunt.ways.length).fill(Infinity);
+      const nucs = hunt.pricer.cheaper({ below, ofEach, only: this.allowed });
+      for (const { items } of nucs) this.takeIn(hunt, items);
+    }
   }
 
   /**
-   * A plan put together from the nucs so far: the one that is taken for the most part is taken wholly, the model
-   * solved again, and so on until nothing is in parts. A nuc that makes the rest impossible or too dear is left.
+   * A plan put together from the nucs so far, quickly.
    *
    * @param below - only a plan cheaper than this is of interest
    */
   plan(below: number): Assignment | null {
-    const { master, model } = this;
-    const first = model.columns;
-    const fixed: number[] = [];
-    const left: number[] = [];
-    let plan: Assignment | null = null;
-    master.options.set({ solver: 'simplex' });
-    master.clearSolver();
-    while (left.length <= MOST_LEFT) {
-      master.run();
-      const isSolved = Number(master.info.get('primal_solution_status')) === FEASIBLE;
-      if (!isSolved || master.getObjectiveValue() >= below - GAIN) {
-        const last = fixed.pop();
-        if (last === undefined) break;
-        master.changeColBounds(first + last, 0, 0);
-        left.push(last);
-        continue;
-      }
-      const values = master.getSolution().colValue;
-      const next = mostlyTaken(values, first, this.nucs.length);
-      if (next === null) {
-        if (this.ways.every((w) => w.pool !== null || isWhole(values[w.column] ?? 0))) {
-          plan = this.assignmentOf(values);
-        }
-        break;
-      }
-      master.changeColBounds(first + next, 1, INFINITE);
-      fixed.push(next);
-    }
-    for (const n of [...fixed, ...left]) master.changeColBounds(first + n, 0, INFINITE);
-    master.options.set({ solver: 'ipm' });
-    return plan;
+    const values = roundedNucs(this.master, this.model.columns, this.nucs.length, below - GAIN);
+    const isPlan = values && this.ways.every((w) => w.pool !== null || isWhole(values[w.column] as number));
+    return isPlan ? this.assignmentOf(values) : null;
   }
 
-  /**
-   * The best plan that can be put together from the nucs so far, by a search through a tree: for small yards.
-   *
-   * @returns null when none was found in time
-   */
-  bestPlan(seconds: number): Assignment | null {
-    const { master, model } = this;
-    const count = model.columns + this.nucs.length;
-    const whole = Int32Array.from({ length: count }, (_, c) =>
-      c >= model.columns || model.isWhole(c) ? 1 : 0,
-    );
-    master.changeColsIntegrality({ kind: 'range', from: 0, to: count - 1 }, whole);
-    master.options.set({
-      solver: 'choose',
-      time_limit: seconds,
-      mip_rel_gap: NEAR,
-      mip_max_nodes: MOST_NODES,
-    });
-    master.zeroAllClocks();
-    master.run();
-    const isFound = Number(master.info.get('primal_solution_status')) === FEASIBLE;
-    const values = isFound ? master.getSolution().colValue : null;
-    master.clearIntegrality();
-    master.options.set({ solver: 'ipm', time_limit: UNLIMITED });
+  /** The best plan that can be put together from the nucs so far: for few hives. Null when none was found in time. */
+  bestPlan(): Assignment | null {
+    const { model, nucs } = this;
+    const isWholeColumn = (c: number) => c >= model.columns || model.isWhole(c);
+    const values = bestWholes(this.master, model.columns + nucs.length, isWholeColumn);
     return values && this.assignmentOf(values);
   }
 
-  /**
-   * Takes in nucs that are somewhat dearer than the model would take: what is best in parts is not what is best
-   * in wholes.
-   */
-  widen(): void {
-    const worth = this.solve();
-    if (!worth) return;
-    for (const dearer of [WIDER / 4, WIDER]) {
-      for (const hunt of this.hunts) this.tryHives(hunt, worth, dearer, WIDELY_TAKEN);
-    }
+  /** Drops the nucs that are far from being taken. They are found again should they be needed. */
+  private forget(worth: Worth): void {
+    const { nucs, model, master } = this;
+    const prices = new Map(this.hunts.map((hunt) => [hunt, this.pricesOf(hunt, worth)]));
+    const dear = nucs.map(({ hunt, items }) => {
+      const own = prices.get(hunt) as Float64Array;
+      return items.reduce((sum, i) => sum + (own[i] as number), -(worth[hunt.row] as number));
+    });
+    const limit = Math.max(GAIN, dear.toSorted((a, b) => a - b)[KEPT] as number);
+    const kept = nucs.filter((_, n) => (dear[n] as number) < limit);
+    const drop = nucs.flatMap((_, n) => ((dear[n] as number) < limit ? [] : [model.columns + n]));
+    master.deleteCols({ kind: 'set', indices: Int32Array.from(drop) });
+    for (const { hunt, items } of nucs.splice(0, nucs.length, ...kept)) hunt.known.delete(keyOf(items));
+    for (const { hunt, items } of kept) hunt.known.add(keyOf(items));
   }
 
   private solve(): Worth | null {
     const { master, model } = this;
-    master.clearSolver();
     master.run();
-    const worth = Float64Array.from(master.getSolution().rowDual);
+    const { rowDual, colValue } = master.getSolution();
+    const worth = Float64Array.from(rowDual);
     if (worth.length < model.rows || worth.some((w) => !Number.isFinite(w))) return null;
+    this.made = this.hunts.reduce((n, { pool }) => n + (colValue[pool.made] as number), 0);
+    this.opening = new Map(
+      this.opened.flatMap((column, unit) => (column < 0 ? [] : [[unit, colValue[column] as number]])),
+    );
     this.price = master.getObjectiveValue();
-    // Interior points are a hair off; a bound needs the signs right.
+    this.signed(worth);
+    return worth;
+  }
+
+  /** Solvers are a hair off; a bound needs the signs right. */
+  private signed(worth: Worth): void {
     for (let r = 0; r < worth.length; r++) {
-      const [lower, upper] = model.rowBounds(r);
+      const [lower, upper] = this.model.rowBounds(r);
       const w = worth[r] as number;
       if ((w > 0 && lower <= -INFINITE) || (w < 0 && upper >= INFINITE)) worth[r] = 0;
     }
-    return worth;
+  }
+
+  /**
+   * Looks for the cheapest nucs at what rows are worth, takes them in, and improves the bound.
+   *
+   * @param now - what rows are worth at the moment
+   * @returns how many were taken in, and whether one is cheaper than the model knows
+   */
+  private look(worth: Worth, now: Worth = worth): { taken: number; isCheaper: boolean } {
+    const cheapest = new Map<NucPool, number>();
+    let taken = 0;
+    let isCheaper = false;
+    for (const hunt of this.hunts) {
+      const prices = this.pricesOf(hunt, worth);
+      hunt.pricer.setPrices(prices);
+      const { known, ofEach } = this.cheapestKnown(hunt, prices);
+      const nucs = hunt.pricer.cheaper({ below: known, ofEach, only: this.allowed });
+      cheapest.set(hunt.pool, hunt.pricer.floor(nucs.at(-1)?.price ?? known));
+      const pricesNow = this.pricesOf(hunt, now);
+      for (const { items } of nucs.slice(-TAKEN)) {
+        const price = items.reduce((sum, i) => sum + (pricesNow[i] as number), 0);
+        if (price < (now[hunt.row] as number) - GAIN) isCheaper = true;
+        if (this.takeIn(hunt, items)) taken++;
+      }
+    }
+    const bound = this.boundWith(worth, cheapest);
+    if (bound > this.bound) {
+      this.bound = bound;
+      this.steady = worth;
+    }
+    return { taken, isCheaper };
   }
 
   /** Prices the items of a pool at what rows are worth. */
@@ -233,61 +334,6 @@ export class NucColumns {
       for (const [row, value] of this.entries[column] ?? []) price -= (worth[row] as number) * value;
       return price;
     });
-  }
-
-  /** Looks for nucs in one hive, in two, and in a few by chance. @returns how many were taken in */
-  private tryHives(hunt: PoolHunt, worth: Worth, dearer: number, most: number): number {
-    const { pricer, hives } = hunt;
-    const prices = this.pricesOf(hunt, worth);
-    pricer.setPrices(prices);
-    const below = (worth[hunt.row] as number) + dearer;
-    const look = (only: readonly number[], under = below) =>
-      pricer.everCheaper({ only: new Set(only), within: TRIAL_WITHIN, below: under });
-    const alone = hives.map((hive) => ({ hive, nucs: look([hive], below + 2) }));
-    const lowest = (nucs: readonly PricedNuc[]) => nucs.at(-1)?.price ?? Infinity;
-    const inOrder = alone.toSorted((a, b) => lowest(a.nucs) - lowest(b.nucs) || a.hive - b.hive);
-    const best = inOrder.slice(0, PAIRED).map((a) => a.hive);
-    const pairs = best.flatMap((a, i) => best.slice(i + 1).map((b) => look([a, b])));
-    const found = [...alone.map((a) => a.nucs), ...pairs]
-      .flat()
-      .filter((nuc) => nuc.price < below)
-      .toSorted((a, b) => a.price - b.price)
-      .slice(0, most);
-    let taken = 0;
-    for (const nuc of found) if (this.takeIn(hunt, nuc.items)) taken++;
-    for (let g = 0; taken === 0 && hives.length > GROUP && g < GROUPINGS; g++) {
-      const mixed = hives
-        .map((hive) => [this.random(), hive] as const)
-        .sort((a, b) => a[0] - b[0])
-        .map(([, hive]) => hive);
-      for (let i = 0; i < mixed.length; i += GROUP) {
-        const nuc = look(mixed.slice(i, i + GROUP)).at(-1);
-        if (nuc && this.takeIn(hunt, nuc.items)) taken++;
-      }
-    }
-    return taken;
-  }
-
-  /** Looks in all hives at once, and improves the bound. @returns whether a cheaper nuc was taken in */
-  private prove(worth: Worth): boolean {
-    const open = this.price - this.bound;
-    const made = this.goals.reduce((n, g) => n + g.wanted, 0);
-    const within = (this.precision * Math.max(0, open)) / made;
-    let taken = 0;
-    const cheapest = new Map<NucPool, number>();
-    for (const hunt of this.hunts) {
-      const prices = this.pricesOf(hunt, worth);
-      hunt.pricer.setPrices(prices);
-      const known = this.cheapestKnown(hunt, prices);
-      const nucs = hunt.pricer.everCheaper({ below: known, within });
-      cheapest.set(hunt.pool, hunt.pricer.floor(nucs.at(-1)?.price ?? known, within));
-      for (const { items } of nucs.slice(-TAKEN)) if (this.takeIn(hunt, items)) taken++;
-    }
-    this.bound = Math.max(this.bound, this.boundWith(worth, cheapest));
-    if (taken > 0) return true;
-    // Nothing there, within so much: look closer, until that says nothing any more.
-    this.precision /= 4;
-    return within > GAIN / made;
   }
 
   /** What every plan costs at least at these prices, when the cheapest nuc of each pool costs so much. */
@@ -316,21 +362,22 @@ export class NucColumns {
     }, sum);
   }
 
-  private cheapestKnown(hunt: PoolHunt, prices: Float64Array): number {
-    let least = Infinity;
+  /** The cheapest of the nuc so far at such prices, and of each item. */
+  private cheapestKnown(hunt: PoolHunt, prices: Float64Array): { known: number; ofEach: Float64Array } {
+    let known = Infinity;
+    const ofEach = new Float64Array(prices.length).fill(Infinity);
     for (const nuc of this.nucs) {
-      if (nuc.hunt !== hunt) continue;
-      least = Math.min(
-        least,
-        nuc.items.reduce((sum, i) => sum + Math.max(0, prices[i] as number), 0),
-      );
+      if (nuc.hunt !== hunt || nuc.homes.some((h) => this.choice.closed.has(h))) continue;
+      const price = nuc.items.reduce((sum, i) => sum + Math.max(0, prices[i] as number), 0);
+      known = Math.min(known, price);
+      for (const i of nuc.items) if (price < (ofEach[i] as number)) ofEach[i] = price;
     }
-    return least;
+    return { known, ofEach };
   }
 
   /** @returns false when it is known already */
   private takeIn(hunt: PoolHunt, items: readonly number[]): boolean {
-    const key = items.toSorted((a, b) => a - b).join();
+    const key = keyOf(items);
     if (hunt.known.has(key)) return false;
     hunt.known.add(key);
     const rows = new Map<number, number>([[hunt.row, 1]]);
@@ -345,7 +392,8 @@ export class NucColumns {
       indices: Int32Array.from(entries, ([row]) => row),
       values: Float64Array.from(entries, ([, value]) => value),
     });
-    this.nucs.push({ hunt, items });
+    const homes = [...new Set(items.map((i) => (hunt.ways[i] as Way).frame.home))];
+    this.nucs.push({ hunt, items, homes });
     return true;
   }
 
@@ -359,23 +407,34 @@ export class NucColumns {
   }
 }
 
-const isWhole = (x: number) => Math.abs(x - Math.round(x)) < 1e-6;
-
-/** The nuc taken for the largest part of one, of those that are in parts; null when none is. */
-function mostlyTaken(values: Float64Array, first: number, count: number): number | null {
-  let most = 0;
-  let found: number | null = null;
-  for (let n = 0; n < count; n++) {
-    const x = values[first + n] as number;
-    if (isWhole(x)) continue;
-    const part = x - Math.floor(x);
-    if (part > most) {
-      most = part;
-      found = n;
-    }
+/** A row for each yard that counts its hives that are opened. */
+function rowsOfYards(
+  problem: YardProblem,
+  model: LinearModel,
+  opened: readonly number[],
+): Map<string, number> {
+  const rows = new Map<string, number>();
+  for (const unit of problem.units) {
+    const column = opened[unit.index] as number;
+    if (column < 0) continue;
+    const row = rows.get(unit.yardId) ?? model.row(0, problem.units.length);
+    rows.set(unit.yardId, row);
+    model.add(row, column, 1);
   }
-  return found;
+  return rows;
 }
 
-/** Status code of the solver for a solution that keeps all rows. */
-const FEASIBLE = 2;
+function rulesOfHives(ruleRows: readonly RuleRow[], model: LinearModel, opened: readonly number[]) {
+  const columns = model.entriesByColumn();
+  const rules = new Map<string, { row: number; room: number }[]>();
+  for (const { row, rule, unit, pool } of ruleRows) {
+    if (pool || !rule.hard) continue;
+    const room = columns[opened[unit.index] as number]?.find(([r]) => r === row)?.[1] ?? 0;
+    if (Math.abs(room) < LEAST_ROOM) continue;
+    const kind = rule.id.slice(unit.key.length);
+    rules.set(kind, [...(rules.get(kind) ?? []), { row, room }]);
+  }
+  return rules;
+}
+
+const keyOf = (items: readonly number[]) => items.toSorted((a, b) => a - b).join();

@@ -1,22 +1,30 @@
 import type { NucPricer, PricedNuc } from './nucPricer.ts';
+import type { RestChoice } from './restChoices.ts';
 import type { ShakeSteps } from './shakeSteps.ts';
 
-/** All that a hunt for the cheapest nuc goes by. */
+/** All that a hunt for cheap nucs goes by. */
 export interface HuntGround {
   readonly pricer: NucPricer;
   /** By item; shakes cost nothing at least. */
   readonly prices: Float64Array;
-  /** By item: its price less what it is worth to the rules. */
+  /** By item: its price less what it is worth to the rules that only combs help. */
   readonly net: Float64Array;
-  /** What the rules are worth together; with it net prices add up to no more than prices. */
+  /** By rule: what it is worth, and what all are worth together: net prices and this make no more than prices. */
+  readonly worth: Float64Array;
   readonly owed: number;
-  /** Combs by kind, by net price. */
-  readonly byKind: readonly (readonly number[])[];
+  /** Combs with brood, by net price. */
+  readonly brood: readonly number[];
+  /** What may hang beside them, by price. */
+  readonly rest: readonly RestChoice[];
   /** Shakes, by price of their bees. */
   readonly shakes: readonly number[];
   readonly steps: ShakeSteps;
   readonly below: number;
-  readonly within: number;
+  /**
+   * By item: the cheapest nuc of every brood comb is wanted when it is cheaper than this. Null when the cheapest of
+   * all is wanted alone.
+   */
+  readonly ofEach: Float64Array | null;
 }
 
 /** Prices closer than this are the same. */
@@ -25,209 +33,185 @@ const SAME = 1e-9;
 const KEPT = 1e-7;
 
 /**
- * Hunts for the cheapest nuc depth first: combs kind by kind, then shakes for the bees that are missing.
+ * Hunts for the cheapest nuc: its brood combs one by one, depth first, then what hangs beside them, then shakes
+ * for the bees that are missing.
  *
- * @returns the nucs that were the cheapest in their turn; the last is the cheapest
+ * @returns the cheapest nuc last; before it, where asked for, the cheapest of the other brood combs
  */
-export function huntNuc(ground: HuntGround): PricedNuc[] {
+export function huntNucs(ground: HuntGround): PricedNuc[] {
   return new NucHunt(ground).run();
 }
 
 class NucHunt {
-  private best: number;
-  private readonly found: PricedNuc[] = [];
-  private readonly picked: number[] = [];
-  private combs = 0;
-  private readonly sum: Float64Array;
-  /** Room for the sums of a bound: what there is at most beyond what is asked, and what one more comb adds. */
-  private readonly has: Float64Array;
-  private readonly one: Float64Array;
-  /** By thing: how often it is taken. */
-  private readonly used: Uint8Array;
-  private readonly last: number;
-  /** From a kind on: what the combs that are needed cost and bring together, and one comb at its best. */
-  private readonly neededPrice: Float64Array;
-  private readonly neededCombs: Int32Array;
-  private readonly onePrice: Float64Array;
-  /** By rule, then as above; and of each kind by itself. */
-  private readonly neededValue: readonly Float64Array[];
-  private readonly oneValue: readonly Float64Array[];
-  private readonly kindValue: readonly Float64Array[];
-
   private readonly g: HuntGround;
+  /** Brood combs that are picked, then the combs beside them, then shakes. */
+  private readonly picked: number[] = [];
+  /** By thing: it is picked as a comb. */
+  private readonly isHung: Uint8Array;
+  private readonly sum: Float64Array;
+  private readonly mostOfRest: Float64Array;
+  private readonly leastOfRest: Float64Array;
+  /** By rule: what is needed beside the brood that is picked; and the rules that may still be missed. */
+  private readonly needed: Float64Array;
+  private readonly open: number[] = [];
+  private readonly lowestRest: number;
+  private readonly lowestNet: number;
+  /** What may hang beside the brood, by net price. */
+  private readonly rest: readonly RestChoice[];
+  private readonly restNet: Float64Array;
+  private cheapest: PricedNuc | null = null;
+  /** By item: what the cheapest nuc with that brood comb has to be cheaper than. */
+  private readonly limitOf: Float64Array;
+  private readonly cheapestOf = new Map<number, PricedNuc>();
+  /** Brood combs picked, and what a nuc with them has to be cheaper than. */
+  private brood: readonly number[] = [];
+  private limit = 0;
 
   constructor(g: HuntGround) {
     this.g = g;
-    const { rules, least } = g.pricer;
-    this.best = g.below;
-    this.sum = new Float64Array(rules.length);
-    this.has = new Float64Array(rules.length);
-    this.one = new Float64Array(rules.length);
-    this.used = new Uint8Array(g.pricer.things);
-    this.last = g.byKind.length - 1;
-    const n = g.byKind.length + 1;
-    this.neededPrice = new Float64Array(n);
-    this.neededCombs = new Int32Array(n);
-    this.onePrice = new Float64Array(n).fill(Infinity);
-    this.neededValue = rules.map(() => new Float64Array(n));
-    this.oneValue = rules.map(() => new Float64Array(n).fill(-Infinity));
-    this.kindValue = rules.map(() => new Float64Array(n));
-    for (let k = this.last; k >= 0; k--) {
-      const list = g.byKind[k] as readonly number[];
-      const needed = least[k] as number;
-      const lowest = list.length > 0 ? (g.net[list[0] as number] as number) : Infinity;
-      this.neededPrice[k] = (this.neededPrice[k + 1] as number) + (needed > 0 ? needed * lowest : 0);
-      this.neededCombs[k] = (this.neededCombs[k + 1] as number) + needed;
-      this.onePrice[k] = Math.min(this.onePrice[k + 1] as number, lowest);
-      rules.forEach((_, r) => {
-        const top = list.reduce((m, i) => Math.max(m, g.pricer.values[i]?.[r] as number), -Infinity);
-        const one = this.oneValue[r] as Float64Array;
-        const needs = this.neededValue[r] as Float64Array;
-        (this.kindValue[r] as Float64Array)[k] = top;
-        needs[k] = (needs[k + 1] as number) + (needed > 0 ? needed * top : 0);
-        one[k] = Math.max(one[k + 1] as number, top);
-      });
-    }
+    const count = g.pricer.rules.length;
+    this.isHung = new Uint8Array(g.pricer.things);
+    this.limitOf = g.ofEach ? g.ofEach.map((known) => Math.min(known, g.below)) : new Float64Array(0);
+    this.sum = new Float64Array(count);
+    this.mostOfRest = new Float64Array(count).fill(-Infinity);
+    this.leastOfRest = new Float64Array(count).fill(Infinity);
+    this.needed = new Float64Array(count);
+    const mostOfBrood = g.pricer.rules.map((_, r) => {
+      const top = g.brood.reduce((most, i) => Math.max(most, g.pricer.values[i]?.[r] as number), 0);
+      return top * g.pricer.mostBrood;
+    });
+    const canDo = ({ values }: RestChoice) =>
+      g.pricer.rules.every(
+        ({ least, beeWeight }, r) =>
+          beeWeight > 0 || (values[r] as number) + (mostOfBrood[r] as number) >= least - KEPT,
+      );
+    const rest = g.rest.filter(canDo).map((choice) => {
+      let net = choice.price + g.owed;
+      for (let r = 0; r < count; r++) {
+        const v = choice.values[r] as number;
+        net -= (g.worth[r] as number) * v;
+        if (v > (this.mostOfRest[r] as number)) this.mostOfRest[r] = v;
+        if (v < (this.leastOfRest[r] as number)) this.leastOfRest[r] = v;
+      }
+      return { choice, net };
+    });
+    rest.sort((a, b) => a.net - b.net);
+    this.rest = rest.map((r) => r.choice);
+    this.restNet = Float64Array.from(rest, (r) => r.net);
+    this.lowestRest = rest.reduce((least, r) => Math.min(least, r.choice.price), Infinity);
+    this.lowestNet = this.restNet[0] ?? Infinity;
   }
 
   run(): PricedNuc[] {
-    if (this.neededPrice[0] !== Infinity) this.pick(0, 0, 0, 0, 0);
-    return this.found;
+    if (this.rest.length > 0) this.pick(0, 0, 0);
+    const found = new Set(this.cheapestOf.values());
+    if (this.cheapest) found.add(this.cheapest);
+    return [...found].sort((a, b) => b.price - a.price);
   }
 
   /** Nothing that costs as much is of interest any more. */
-  private get limit(): number {
-    return this.best - this.g.within - SAME;
+  private get highest(): number {
+    return (this.g.ofEach ? this.g.below : (this.cheapest?.price ?? this.g.below)) - SAME;
   }
 
-  /**
-   * Picks combs of kind k from a place in its list on, then of the kinds after it.
-   *
-   * @param n - how many of kind k are picked
-   * @param price - of all that is picked
-   * @param net - the same, net of what rules are worth
-   */
-  private pick(k: number, start: number, n: number, price: number, net: number): void {
-    if (k > this.last) {
-      this.fillWithBees(price);
-      return;
-    }
-    const { least, most, slots, items, values } = this.g.pricer;
-    if (n >= (least[k] as number)) this.pick(k + 1, 0, 0, price, net);
-    if (n >= (most[k] as number) || this.combs >= slots) return;
-    const list = this.g.byKind[k] as readonly number[];
-    for (let j = start; j < list.length; j++) {
-      const i = list[j] as number;
+  /** What a nuc with the brood combs that are picked has to be cheaper than. */
+  private limitOfPicked(): number {
+    if (!this.g.ofEach) return this.highest;
+    let limit = -Infinity;
+    for (const i of this.brood) limit = Math.max(limit, this.limitOf[i] as number);
+    return limit - SAME;
+  }
+
+  /** Picks brood combs from a place in their list on. */
+  private pick(start: number, price: number, net: number): void {
+    const { pricer, brood } = this.g;
+    const n = this.picked.length;
+    if (n >= pricer.leastBrood) this.addRest(price, net);
+    if (n >= pricer.mostBrood) return;
+    for (let j = start; j < brood.length; j++) {
+      const i = brood[j] as number;
       const own = this.g.net[i] as number;
-      // What holds for this one as the next holds for all that follow it in the list.
-      if (this.boundWithNext(net, k, n, own) >= this.limit) return;
-      const { thing, most: copies } = items[i] as (typeof items)[number];
-      const taken = this.used[thing] as number;
-      if (taken >= copies) continue;
-      this.used[thing] = taken + 1;
+      // What holds for this one holds for all that follow it in the list.
+      const combs = own < 0 ? pricer.mostBrood - n : Math.max(1, pricer.leastBrood - n);
+      if (net + combs * own + this.lowestNet >= this.highest) return;
+      const thing = pricer.items[i]?.thing as number;
       this.picked.push(i);
-      this.combs++;
-      this.addTo(values[i] as Float64Array, 1);
-      if (this.bound(net + own, k, n + 1, own) < this.limit) {
-        this.pick(k, copies > taken + 1 ? j : j + 1, n + 1, price + (this.g.prices[i] as number), net + own);
-      }
-      this.addTo(values[i] as Float64Array, -1);
-      this.combs--;
+      this.isHung[thing] = 1;
+      this.add(pricer.values[i] as Float64Array, 1);
+      this.pick(j + 1, price + (this.g.prices[i] as number), net + own);
+      this.add(pricer.values[i] as Float64Array, -1);
+      this.isHung[thing] = 0;
       this.picked.pop();
-      this.used[thing] = taken;
     }
   }
 
-  private addTo(values: Float64Array, sign: 1 | -1): void {
+  private add(values: Float64Array, sign: 1 | -1): void {
     for (let r = 0; r < values.length; r++) {
       this.sum[r] = (this.sum[r] as number) + sign * (values[r] as number);
     }
   }
 
-  /**
-   * What a nuc costs at least with what is picked, when n combs of kind k are and the next of them costs so much.
-   *
-   * The combs still needed are taken at the lowest price and bring the most, each measure for itself; so do up to
-   * as many others as there are slots; bees that are missing even then are shaken.
-   */
-  private bound(net: number, k: number, n: number, next: number): number {
-    const { least, most, slots, rules } = this.g.pricer;
-    const missing = Math.max(0, (least[k] as number) - n);
-    const room = slots - this.combs - missing - (this.neededCombs[k + 1] as number);
-    if (room < 0) return Infinity;
-    const base = net + this.g.owed + (missing > 0 ? missing * next : 0) + (this.neededPrice[k + 1] as number);
-    const isMoreOfKind = n + missing < (most[k] as number);
-    const other = this.onePrice[k + 1] as number;
-    const extra = isMoreOfKind ? Math.min(next, other) : other;
-    const { has, one } = this;
-    for (let r = 0; r < has.length; r++) {
-      const ofKind = this.kindValue[r]?.[k] as number;
-      const ofOthers = this.oneValue[r]?.[k + 1] as number;
-      const needed = (missing > 0 ? missing * ofKind : 0) + (this.neededValue[r]?.[k + 1] as number);
-      has[r] = (this.sum[r] as number) + needed - (rules[r]?.least as number);
-      one[r] = isMoreOfKind && ofKind > ofOthers ? ofKind : ofOthers;
+  /** Notes what is needed beside the brood that is picked. */
+  private noteNeeds(): void {
+    const { rules } = this.g.pricer;
+    this.open.length = 0;
+    for (let r = 0; r < rules.length; r++) {
+      const needed = (rules[r]?.least as number) - (this.sum[r] as number) - KEPT;
+      this.needed[r] = needed;
+      if (needed > (this.leastOfRest[r] as number)) this.open.push(r);
     }
-    let lowest = Infinity;
-    for (let extras = 0; extras <= room; extras++) {
-      if (extras > 0) {
-        if (extra === Infinity) break;
-        for (let r = 0; r < has.length; r++) has[r] = (has[r] as number) + (one[r] as number);
-      }
-      let isPossible = true;
-      let bees = 0;
-      for (let r = 0; r < has.length; r++) {
-        const missed = -(has[r] as number);
-        if (missed <= KEPT) continue;
-        const weight = rules[r]?.beeWeight as number;
-        if (weight > 0) bees = Math.max(bees, missed / weight);
-        else {
-          isPossible = false;
-          break;
-        }
-      }
-      if (!isPossible) continue;
-      const price = base + (extras > 0 ? extras * extra : 0) + this.g.steps.priceOf(bees);
-      if (price < lowest) lowest = price;
-    }
-    return lowest;
   }
 
-  /** The same when one more of kind k is picked in any case. */
-  private boundWithNext(net: number, k: number, n: number, next: number): number {
-    if (n < (this.g.pricer.least[k] as number)) return this.bound(net, k, n, next);
-    this.addBest(k, 1);
-    const price = this.bound(net + next, k, n + 1, next);
-    this.addBest(k, -1);
-    return price;
-  }
-
-  /** As if a comb were picked that is the best of its kind by every measure. */
-  private addBest(k: number, sign: 1 | -1): void {
-    for (let r = 0; r < this.sum.length; r++) {
-      this.sum[r] = (this.sum[r] as number) + sign * (this.kindValue[r]?.[k] as number);
-    }
-    this.combs += sign;
-  }
-
-  /** All combs are picked: rules that only combs help must hold; bees that are missing are shaken in. */
-  private fillWithBees(price: number): void {
+  /** Frames of bees that are missing beside the brood picked and such a rest; infinite when combs are. */
+  private beesMissing(rest: Float64Array): number {
     const { rules } = this.g.pricer;
     let bees = 0;
-    for (let r = 0; r < rules.length; r++) {
-      const { least, beeWeight } = rules[r] as (typeof rules)[number];
-      const missed = least - (this.sum[r] as number) - KEPT;
+    for (let n = 0; n < this.open.length; n++) {
+      const r = this.open[n] as number;
+      const missed = (this.needed[r] as number) - (rest[r] as number);
       if (missed <= 0) continue;
-      if (beeWeight === 0) return;
-      bees = Math.max(bees, missed / beeWeight);
+      const beeWeight = rules[r]?.beeWeight as number;
+      if (beeWeight === 0) return Infinity;
+      if (missed > bees * beeWeight) bees = missed / beeWeight;
     }
-    this.shake([], 0, bees, price);
+    return bees;
   }
 
-  private shake(chosen: readonly number[], start: number, missing: number, price: number): void {
+  /** All brood combs are picked: what may hang beside them, cheapest first. */
+  private addRest(price: number, net: number): void {
+    const { steps, pricer } = this.g;
+    this.brood = this.picked;
+    this.limit = this.limitOfPicked();
+    if (net + this.lowestNet >= this.limit || price + this.lowestRest >= this.limit) return;
+    this.noteNeeds();
+    const ownBees = steps.priceOf(this.beesMissing(this.mostOfRest));
+    if (price + this.lowestRest + ownBees >= this.limit) return;
+
+    this.brood = this.picked.slice();
+    for (let c = 0; c < this.rest.length; c++) {
+      if (net + (this.restNet[c] as number) >= this.limit) return;
+      const choice = this.rest[c] as RestChoice;
+
+      const own = price + choice.price;
+      if (own + ownBees >= this.limit) continue;
+      const bees = this.beesMissing(choice.values);
+      if (own + steps.priceOf(bees) >= this.limit) continue;
+      for (const i of choice.items) {
+        this.picked.push(i);
+        this.isHung[pricer.items[i]?.thing as number] = 1;
+      }
+      this.shake(0, bees, own);
+      for (const i of choice.items) {
+        this.picked.pop();
+        this.isHung[pricer.items[i]?.thing as number] = 0;
+      }
+    }
+  }
+
+  /** Shakes frames from a place in their list on until no bees are missing. */
+  private shake(start: number, missing: number, price: number): void {
     if (missing <= 1e-9) {
-      if (price >= this.best - SAME) return;
-      this.best = price;
-      this.found.push({ price, items: [...this.picked, ...chosen] });
+      if (price < this.limit) this.note({ price, items: this.picked.slice() });
       return;
     }
     const { shakes, steps, pricer, prices } = this.g;
@@ -238,8 +222,22 @@ class NucHunt {
       const bees = pricer.bees[i] as number;
       // Those that follow give no bee for less.
       if (price + (missing * own) / bees >= this.limit) return;
-      if ((this.used[pricer.items[i]?.thing as number] as number) > 0) continue;
-      this.shake([...chosen, i], j + 1, missing - bees, price + own);
+      if (this.isHung[pricer.items[i]?.thing as number] === 1) continue;
+      this.picked.push(i);
+      this.shake(j + 1, missing - bees, price + own);
+      this.picked.pop();
     }
+  }
+
+  private note(nuc: PricedNuc): void {
+    if (!this.cheapest || nuc.price < this.cheapest.price) this.cheapest = nuc;
+    if (this.g.ofEach) {
+      for (const i of this.brood) {
+        if (nuc.price >= (this.limitOf[i] as number)) continue;
+        this.limitOf[i] = nuc.price;
+        this.cheapestOf.set(i, nuc);
+      }
+    }
+    this.limit = this.limitOfPicked();
   }
 }

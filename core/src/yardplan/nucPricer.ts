@@ -1,5 +1,6 @@
 import { AT, type Measured } from './measures.ts';
-import { huntNuc } from './nucHunt.ts';
+import { huntNucs } from './nucHunt.ts';
+import { restChoices } from './restChoices.ts';
 import { ruleWorth } from './ruleWorth.ts';
 import { ShakeSteps } from './shakeSteps.ts';
 import type { UnitRule } from './unitRule.ts';
@@ -23,14 +24,14 @@ export interface PricedNuc {
   readonly items: readonly number[];
 }
 
-/** How to look for one. */
+/** How to look for some. */
 export interface Hunt {
-  /** Only a nuc cheaper than this is of interest. */
+  /** Only nucs cheaper than this are of interest. */
   readonly below?: number;
-  /** The cheapest may be missed by so much. */
-  readonly within?: number;
+  /** By item: the cheapest nuc of every brood comb is wanted as well, when it is cheaper than this. */
+  readonly ofEach?: Float64Array;
   /** Only combs of these units, and of the store. */
-  readonly only?: ReadonlySet<number>;
+  readonly only?: ReadonlySet<number> | null;
 }
 
 /** A nuc is put together kind by kind: brood, stores, empty comb, then whatever else. */
@@ -61,9 +62,14 @@ export class NucPricer {
   /** Numbers of things end below this. */
   readonly things: number;
   private readonly kind: readonly number[];
+  /** By thing: its bees can be shaken out. */
+  private readonly isShakable: Uint8Array;
+  /** By rule: more than this is of no use beside brood. */
+  private readonly enough: Float64Array;
   private prices: Float64Array;
   /** Prices less what an item is worth to rules that only combs can help. */
   private net: Float64Array;
+  private worth: Float64Array;
   private owed = 0;
   private refund = 0;
 
@@ -97,6 +103,10 @@ export class NucPricer {
       });
     this.least = [...KINDS.map((m) => Math.ceil(Math.max(0, ...thresholds(m, 'atLeast')) - 1e-9)), 0];
     this.most = [...KINDS.map((m) => Math.floor(Math.min(slots, ...thresholds(m, 'atMost')) + 1e-9)), slots];
+    this.isShakable = new Uint8Array(this.things);
+    for (const it of items) if (it.isShake) this.isShakable[it.thing] = 1;
+    this.enough = this.enoughBesideBrood();
+    this.worth = new Float64Array(this.rules.length);
     this.prices = new Float64Array(items.length);
     this.net = this.prices;
   }
@@ -110,7 +120,12 @@ export class NucPricer {
       this.refund += p;
       return 0;
     });
-    const { worth, owed } = ruleWorth(this, this.combsByKind(), this.prices);
+    const ofBees = this.items.reduce((least, it, i) => {
+      const bees = this.bees[i] as number;
+      return it.isShake && bees > 1e-9 ? Math.min(least, (this.prices[i] as number) / bees) : least;
+    }, Infinity);
+    const { worth, owed } = ruleWorth(this, this.combsByKind(), this.prices, ofBees);
+    this.worth = worth;
     this.owed = owed;
     this.net = this.prices.map((p, i) => {
       const v = this.values[i] as Float64Array;
@@ -120,12 +135,12 @@ export class NucPricer {
 
   /** The cheapest nuc at the prices that were set; null when none is cheaper than asked for. */
   cheapest(hunt: Hunt = {}): PricedNuc | null {
-    return this.everCheaper(hunt).at(-1) ?? null;
+    return this.cheaper(hunt).at(-1) ?? null;
   }
 
-  /** The nucs that were found on the way to the cheapest, which comes last. */
-  everCheaper(hunt: Hunt = {}): PricedNuc[] {
-    const { below = Infinity, within = 0, only } = hunt;
+  /** The cheapest nuc, which comes last, and where asked for the cheapest of every brood comb. */
+  cheaper(hunt: Hunt = {}): PricedNuc[] {
+    const { below = Infinity, ofEach = null, only } = hunt;
     const mayUse = (i: number) => {
       const home = this.items[i]?.home as number;
       return !only || home < 0 || only.has(home);
@@ -137,29 +152,61 @@ export class NucPricer {
       .sort((a, b) => perBees(a) - perBees(b) || a - b);
     const most = 1.5 + Math.max(0, ...this.rules.map((r) => (r.beeWeight > 0 ? r.least / r.beeWeight : 0)));
     const net = (i: number) => this.net[i] as number;
-    const byKind = this.combsByKind(mayUse);
-    for (const list of byKind) {
-      list.sort((a, b) => net(a) - net(b) || (this.bees[b] as number) - (this.bees[a] as number) || a - b);
-    }
-    return huntNuc({
+    const [brood = [], ...others] = this.combsByKind(mayUse);
+    brood.sort((a, b) => net(a) - net(b) || (this.bees[b] as number) - (this.bees[a] as number) || a - b);
+    const lowestBrood = brood.reduce((sum, i, n) => {
+      const isTaken = n < this.leastBrood || (net(i) < 0 && n < this.mostBrood);
+      return isTaken ? sum + net(i) : sum;
+    }, this.owed);
+    return huntNucs({
       pricer: this,
       prices: this.prices,
       net: this.net,
+      worth: this.worth,
       owed: this.owed,
-      byKind,
+      brood,
+      rest: restChoices({
+        kinds: others.map((items, k) => ({ items, least: this.least[k + 1] as number })),
+        prices: this.prices,
+        net: this.net,
+        values: this.values,
+        copies: (i) => this.items[i]?.most as number,
+        isShakable: (i) => this.isShakable[this.items[i]?.thing as number] === 1,
+        enough: this.enough,
+        most: this.slots - this.leastBrood,
+        below: below - lowestBrood,
+      }),
       shakes,
       steps: new ShakeSteps(
         shakes.map((i) => [this.bees[i] as number, price(i)] as const),
         most,
       ),
       below,
-      within,
+      ofEach,
     });
   }
 
-  /** No nuc costs less than this, when one of that price was the cheapest found within so much. */
-  floor(cheapest: number, within: number): number {
-    return cheapest - within + this.refund;
+  /** No nuc costs less than this, when the cheapest costs so much. */
+  floor(cheapest: number): number {
+    return cheapest + this.refund;
+  }
+
+  get leastBrood(): number {
+    return this.least[0] as number;
+  }
+
+  get mostBrood(): number {
+    return Math.min(this.slots, this.most[0] as number);
+  }
+
+  /** What a rule asks for when the brood takes from it as much as it can, and the rest as well. */
+  private enoughBesideBrood(): Float64Array {
+    const [brood = [], ...others] = this.combsByKind();
+    return Float64Array.from(this.rules, ({ least }, r) => {
+      const worst = (list: readonly number[]) =>
+        list.reduce((w, i) => Math.min(w, this.values[i]?.[r] as number), 0);
+      return least - this.mostBrood * worst(brood) - this.slots * worst(others.flat());
+    });
   }
 
   private combsByKind(mayUse: (i: number) => boolean = () => true): number[][] {

@@ -52,6 +52,18 @@ export interface PooledModel {
   readonly ruleRows: readonly RuleRow[];
   readonly ways: readonly Way[];
   readonly goalRows: readonly GoalRow[];
+  /** By unit: the column that opens the hive; below zero for a nuc. */
+  readonly opened: readonly number[];
+  /** By index of a frame: the row that has one thing happen to it at most. */
+  readonly frameRows: ReadonlyMap<number, number>;
+}
+
+/** How the model is written down. */
+export interface Pooling {
+  /** Every nuc for itself: the problem as it is, exact, but slow beyond a dozen colonies. */
+  readonly nucsApart?: boolean;
+  /** What a nuc that is not made costs, when it is to cost less than it does. */
+  readonly nucMissing?: number;
 }
 
 /**
@@ -61,15 +73,17 @@ export interface PooledModel {
  * Valid because every rule of a nuc is linear and nucs of one recipe have the same rules: if each of n nucs
  * keeps a rule, their sum keeps n times the rule.
  *
- * @param nucsApart - every nuc for itself: the problem as it is, exact, but slow beyond a dozen colonies
  */
-export function pooledModel(problem: YardProblem, nucsApart = false): PooledModel {
+export function pooledModel(
+  problem: YardProblem,
+  { nucsApart = false, nucMissing = PRICES.nucMissing }: Pooling = {},
+): PooledModel {
   const { units, frames } = problem;
   const model = new LinearModel();
-  const pools = poolsOf(problem, model, nucsApart);
+  const pools = poolsOf(problem, model, nucsApart, nucMissing);
   const poolOf = new Map<number, NucPool>();
   for (const p of pools) for (const n of p.nucs) poolOf.set(n.index, p);
-  const goals = goalRows(problem, model, pools);
+  const goals = goalRows(problem, model, pools, nucMissing);
   const rows = ruleRows(problem, model, pools);
   const opened = units.map((u) => (u.kind === 'colony' ? model.column(PRICES.hiveOpened, 0, 1, true) : -1));
   const shares = stayShares(problem.rules);
@@ -84,6 +98,7 @@ export function pooledModel(problem: YardProblem, nucsApart = false): PooledMode
     for (const e of effects) rows.add(e.unit, column, e.by, 1);
     for (const e of base) rows.add(e.unit, column, e.by, -1);
   };
+  const frameRows = new Map<number, number>();
   const storeRows = new Map<string, { row: number; frame: YardFrame; n: number }>();
   for (const f of frames) {
     if (f.home === STORE && f.pinnedTo === null) {
@@ -115,6 +130,7 @@ export function pooledModel(problem: YardProblem, nucsApart = false): PooledMode
     if (f.mayGoTo.length === 0 && f.mayShakeFor.length === 0) continue;
     // At most one thing happens to a frame, and only when its hive is opened.
     const one = model.row(-INFINITE, 0);
+    frameRows.set(f.index, one);
     model.add(one, opened[f.home] as number, -1);
     for (const to of targets(f.mayGoTo, poolOf)) {
       const unit = units[to];
@@ -149,7 +165,7 @@ export function pooledModel(problem: YardProblem, nucsApart = false): PooledMode
   }
   tieToOpening(model, rows.list, opened);
   addLimits(problem, model, opened);
-  return { model, pools, ruleRows: rows.list, ways, goalRows: goals };
+  return { model, pools, ruleRows: rows.list, ways, goalRows: goals, opened, frameRows };
 }
 
 /**
@@ -187,7 +203,12 @@ function targets(units: readonly number[], poolOf: ReadonlyMap<number, NucPool>)
   });
 }
 
-function poolsOf(problem: YardProblem, model: LinearModel, nucsApart: boolean): NucPool[] {
+function poolsOf(
+  problem: YardProblem,
+  model: LinearModel,
+  nucsApart: boolean,
+  nucMissing: number,
+): NucPool[] {
   const groups = new Map<string, YardUnit[]>();
   for (const u of problem.units) {
     if (u.kind !== 'nuc') continue;
@@ -202,7 +223,7 @@ function poolsOf(problem: YardProblem, model: LinearModel, nucsApart: boolean): 
       goalId: first.goalId ?? '',
       yardId: first.yardId,
       nucs,
-      made: model.column(-PRICES.nucMissing, least, nucs.length, true),
+      made: model.column(-nucMissing, least, nucs.length, true),
     };
   });
   pools.slice(1).forEach((pool, i) => {
@@ -218,12 +239,17 @@ function poolsOf(problem: YardProblem, model: LinearModel, nucsApart: boolean): 
 }
 
 /** No more nucs are made than each goal asks for. @returns a row for each goal */
-function goalRows(problem: YardProblem, model: LinearModel, pools: readonly NucPool[]): GoalRow[] {
+function goalRows(
+  problem: YardProblem,
+  model: LinearModel,
+  pools: readonly NucPool[],
+  nucMissing: number,
+): GoalRow[] {
   return problem.nucGoals.map((goal) => {
     const row = model.row(-INFINITE, goal.wanted);
     const own = pools.filter((p) => p.goalId === goal.id);
     for (const p of own) model.add(row, p.made, 1);
-    model.offset += PRICES.nucMissing * goal.wanted;
+    model.offset += nucMissing * goal.wanted;
     return { row, wanted: goal.wanted, pools: own };
   });
 }

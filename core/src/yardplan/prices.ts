@@ -33,16 +33,5 @@ export function priceOfMove(problem: YardProblem, frame: YardFrame, to: YardUnit
 const droneOf = (frame: YardFrame) => Math.max(0, frame.brood - frame.eggs - frame.open - frame.capped);
 
 function strengthOf(unit: YardUnit, problem: YardProblem): number {
-  return (unit.before[AT.bees] as number) / mostBees(problem);
-}
-
-const known = new WeakMap<YardProblem, number>();
-
-function mostBees(problem: YardProblem): number {
-  let most = known.get(problem);
-  if (most === undefined) {
-    most = Math.max(1, ...problem.units.map((u) => u.before[AT.bees] as number));
-    known.set(problem, most);
-  }
-  return most;
+  return (unit.before[AT.bees] as number) / problem.mostBees;
 }

@@ -91,6 +91,8 @@ export interface YardProblem {
     /** How many are asked for; for "as many as possible", more than can be hoped for. */
     readonly wanted: number;
   })[];
+  /** Frames of bees of the strongest unit, and one at least: how strong the others are is told by it. */
+  readonly mostBees: number;
   /** The oldest count that the plan rests on. */
   readonly countedOn: Day;
 }

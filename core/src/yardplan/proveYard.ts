@@ -1,8 +1,13 @@
 import { evaluate } from './evaluate.ts';
-import { solveModel, type Solver } from './linearModel.ts';
+import { HiveTree, type FoundPlan } from './hiveTree.ts';
 import { NucColumns } from './nucColumns.ts';
+import { proveByYards } from './proveByYards.ts';
+import { hasBegunNucs } from './wholeNuc.ts';
+import { yardParts, type YardPart } from './yardPart.ts';
+import { solveModel, type Solver } from './linearModel.ts';
 import { pooledModel } from './pooledModel.ts';
-import type { Assignment, YardProblem } from './problem.ts';
+import { PRICES } from './prices.ts';
+import type { YardProblem } from './problem.ts';
 import { YardSearch } from './searchYard.ts';
 
 /** How hard to look for a bound. */
@@ -13,94 +18,141 @@ export interface Proof {
   /** No plan costs less; null when nothing was shown. */
   readonly bound: number | null;
   /** A plan that was found on the way, which breaks no rule. */
-  readonly better: { readonly plan: Assignment; readonly price: number } | null;
+  readonly better: FoundPlan | null;
 }
 
 /** Whole nucs are looked for through fewer rounds where there are more hives, for each takes longer. */
-const roundsFor = (hives: number) => Math.max(8, Math.min(100, Math.round(1200 / Math.max(1, hives))));
+const roundsFor = (hives: number) => Math.max(60, Math.min(400, Math.round(8000 / Math.max(1, hives))));
+/** Rounds between two reports. */
+const REPORTED = 20;
+/** Models of so many columns are solved as they are. */
+const EXACT_COLUMNS = 450;
+/** A gap as small as this is none. */
+const CLOSED = 1.1e-3;
 /** A brake on the search through a tree; its nodes are counted too. */
 const SECONDS = 12;
-/** Bound and price this near to each other are as good as one. */
-const NEAR = 1e-3;
 /** Rounds of search before nucs are priced, and after a plan is put together from them. */
 const SEARCHED = 2;
-/** Plans are looked for through a tree in yards of so many hives, for so long. */
-const TREE_HIVES = 40;
-const TREE_SECONDS = 4;
-/** Models of so many columns are solved nuc by nuc. */
-const EXACT_COLUMNS = 450;
 /** Solvers work to a tolerance: the last digits prove nothing. */
 const NOISE = 1e-5;
+/** For the proof a nuc that is not made costs so many times what one costs, but no less than this. */
+const MISSING_TIMES = 1.6;
+const MISSING_LEAST = 12;
 
 /**
  * Shows a price below which no plan of the problem can be, by linear models that every plan fits into.
  *
- * @param effort - `quick` lets nucs share their frames, and frames be divided; `thorough` takes nucs whole, and
- *   puts plans together from them
+ * @param effort - `quick` lets nucs share their frames, and frames be divided; `thorough` takes nucs and hives
+ *   whole, and puts plans together from them
  */
 export function proveYard(problem: YardProblem, solver: Solver, effort: ProofEffort): Proof {
+  let last: Proof = { bound: null, better: null };
+  for (const proof of proofsOf(problem, solver)) {
+    last = proof;
+    if (effort === 'quick') break;
+  }
+  return last;
+}
+
+/**
+ * The same step by step: each proof that comes is as good as the one before or better. The first is the quick one.
+ */
+export function* proofsOf(problem: YardProblem, solver: Solver): Generator<Proof> {
   const pooled = pooledModel(problem).model;
-  if (effort === 'quick')
-    return { bound: below([solveModel(solver, pooled, 'relaxed').bound]), better: null };
+  const known = new BestProof();
+  yield known.with(solveModel(solver, pooled, 'relaxed').bound, null);
   const search = new YardSearch(problem);
   search.first();
   for (let r = 0; r < SEARCHED; r++) search.round();
-  const columns = NucColumns.of(problem, solver, search.best().plan);
+  const start = bestOf(search);
+  const nucMissing = missingPrice(problem, start);
+  const parts = start && nucMissing < PRICES.nucMissing ? partsOf(problem) : null;
+  if (start && parts) {
+    for (const { bound, better } of proveByYards(problem, parts, solver, start)) {
+      yield known.with(bound, better && polished(problem, better));
+    }
+    return;
+  }
+  const columns = NucColumns.of(problem, solver, start?.plan ?? null, nucMissing);
   if (!columns) {
     const effortOf = { nodes: nodesFor(pooled.columns), seconds: SECONDS };
-    return { bound: below([solveModel(solver, pooled, effortOf).bound]), better: bestOf(search) };
+    yield known.with(solveModel(solver, pooled, effortOf).bound, start);
+    return;
   }
   try {
-    for (let r = roundsFor(hivesOf(problem)); r > 0; r--) {
-      if (!columns.round() || columns.price - columns.bound < NEAR * columns.price) break;
+    const tree = new HiveTree(problem, solver, columns, nucMissing, start?.plan ?? null);
+    for (let left = roundsFor(hivesOf(problem)); left > 0; left -= REPORTED) {
+      const isOpen = tree.work(Math.min(left, REPORTED));
+      const best = [...tree.plans.values()].toSorted((a, b) => a.price - b.price)[0] ?? null;
+      yield known.with(tree.bound, best);
+      if (!isOpen || known.gap < CLOSED) break;
     }
-    const better = planFrom(columns, problem, search);
-    const bounds: (number | null)[] = [columns.bound];
-    const exact = pooledModel(problem, true).model;
-    // What is left of the gap in a small yard is hives opened by half.
-    if (exact.columns <= EXACT_COLUMNS) {
-      bounds.push(solveModel(solver, exact, { nodes: nodesFor(exact.columns), seconds: SECONDS }).bound);
-    }
-    return { bound: below(bounds), better };
   } finally {
     columns.dispose();
+  }
+  if (known.better) yield known.with(null, polished(problem, known.better));
+  // Whole nucs say nothing of combs that colonies give each other: in a small yard everything is taken whole.
+  if (known.gap < CLOSED) return;
+  const exact = pooledModel(problem, { nucsApart: true }).model;
+  if (exact.columns > EXACT_COLUMNS) return;
+  const effortOf = { nodes: nodesFor(exact.columns), seconds: SECONDS };
+  yield known.with(solveModel(solver, exact, effortOf).bound, null);
+}
+
+/** The yards to prove one by one; null where they hang together by more than the number of nucs of one recipe. */
+function partsOf(problem: YardProblem): YardPart[] | null {
+  const isOneGoal = problem.nucGoals.length === 1 && !hasBegunNucs(problem);
+  return isOneGoal ? yardParts(problem) : null;
+}
+
+/** The best bound and the best plan so far. */
+class BestProof {
+  private proof: Proof = { bound: null, better: null };
+
+  with(bound: number | null, better: FoundPlan | null): Proof {
+    const { proof } = this;
+    const shown = bound === null ? null : bound - NOISE * Math.max(1, Math.abs(bound));
+    this.proof = {
+      bound: proof.bound === null || (shown !== null && shown > proof.bound) ? shown : proof.bound,
+      better: !proof.better || (better && better.price < proof.better.price) ? better : proof.better,
+    };
+    return this.proof;
+  }
+
+  get better(): FoundPlan | null {
+    return this.proof.better;
+  }
+
+  get gap(): number {
+    const { bound, better } = this.proof;
+    return bound === null || better === null ? Infinity : gapOf(better.price, bound);
   }
 }
 
 const hivesOf = (problem: YardProblem) => problem.units.filter((u) => u.kind === 'colony').length;
 
-/** The best plan that whole nucs make, or the search's own. */
-function planFrom(columns: NucColumns, problem: YardProblem, search: YardSearch): Proof['better'] {
-  let best = bestOf(search);
-  const take = (plan: Assignment | null) => {
-    const found = plan && bestOf(new YardSearch(problem, plan));
-    if (found && (!best || found.price < best.price)) best = found;
-  };
-  take(columns.plan(best?.price ?? Infinity));
-  columns.widen();
-  take(columns.plan(best?.price ?? Infinity));
-  if (hivesOf(problem) <= TREE_HIVES) take(columns.bestPlan(TREE_SECONDS));
-  return best && bestOf(polished(problem, best.plan));
+/**
+ * What a nuc that is not made costs in the proof. Any price up to the true one gives a bound; one that is not far
+ * above what a nuc costs gives a good one soon.
+ */
+function missingPrice(problem: YardProblem, start: FoundPlan | null): number {
+  const wanted = problem.nucGoals.reduce((n, g) => n + g.wanted, 0);
+  if (!start || start.price >= PRICES.nucMissing) return PRICES.nucMissing;
+  return Math.min(PRICES.nucMissing, Math.max(MISSING_LEAST, (MISSING_TIMES * start.price) / wanted));
 }
 
-function polished(problem: YardProblem, plan: Assignment): YardSearch {
-  const search = new YardSearch(problem, plan);
+function polished(problem: YardProblem, found: FoundPlan): FoundPlan {
+  const search = new YardSearch(problem, found.plan);
   for (let r = 0; r < SEARCHED; r++) search.round();
-  return search;
+  const best = bestOf(search);
+  return best && best.price < found.price ? best : found;
 }
 
 /** The plan of a search, weighed up by itself; null when it breaks a rule. */
-function bestOf(search: YardSearch): Proof['better'] {
+function bestOf(search: YardSearch): FoundPlan | null {
   const { plan, feasible } = search.best();
   const seen = evaluate(search.problem, plan);
   return feasible && seen.broken.length === 0 ? { plan, price: seen.cost } : null;
-}
-
-function below(bounds: readonly (number | null)[]): number | null {
-  const shown = bounds.filter((b) => b !== null);
-  if (shown.length === 0) return null;
-  const best = Math.max(...shown);
-  return best - NOISE * Math.max(1, Math.abs(best));
 }
 
 /** A larger model gets fewer nodes, for each takes longer. */

@@ -6,20 +6,24 @@ const FIRST_STEP = 2;
 const SHORTER = 0.8;
 
 /**
- * What keeping each rule that only combs help is worth at these prices. With it taken off the prices of combs,
- * the cheapest combs kind by kind come near to the cheapest nuc.
+ * What keeping each rule is worth at these prices. With it taken off the prices of combs, the cheapest combs kind
+ * by kind come near to the cheapest nuc.
  *
- * Any worth gives a bound, a good one a tight bound: it is found by subgradient steps.
+ * Any worth gives a bound, a good one a tight bound: it is found by subgradient steps. Rules that bees help are
+ * worth no more together than the bees that are shaken in for them.
  *
+ * @param ofBees - the least price of a frame of bees shaken in; infinite where none are
  * @returns worth by rule, and the sum of worth times what the rules ask for
  */
 export function ruleWorth(
   pricer: NucPricer,
   byKind: readonly (readonly number[])[],
   prices: Float64Array,
+  ofBees: number,
 ): { readonly worth: Float64Array; readonly owed: number } {
   const { rules, values, least, most } = pricer;
-  const combRules = rules.flatMap((rule, r) => (rule.beeWeight > 0 ? [] : [r]));
+  const beeRules = rules.flatMap((rule, r) => (rule.beeWeight > 0 ? [r] : []));
+  const weightOf = (r: number) => rules[r]?.beeWeight ?? 0;
   const leastOf = (r: number) => rules[r]?.least ?? 0;
   const worth = new Float64Array(rules.length);
   let best = worth.slice();
@@ -28,7 +32,7 @@ export function ruleWorth(
   for (let t = 0; t < STEPS; t++) {
     let value = 0;
     const lacking = new Float64Array(rules.length);
-    for (const r of combRules) {
+    for (const r of rules.keys()) {
       value += (worth[r] as number) * leastOf(r);
       lacking[r] = leastOf(r);
     }
@@ -37,26 +41,28 @@ export function ruleWorth(
       cheapestOf(list, Math.max(needed, 1), (i) => {
         const v = values[i] as Float64Array;
         let net = prices[i] as number;
-        for (const r of combRules) net -= (worth[r] as number) * (v[r] as number);
+        for (let r = 0; r < rules.length; r++) net -= (worth[r] as number) * (v[r] as number);
         return net;
       }).forEach(([net, i], at) => {
         if (at >= needed && (net >= 0 || at >= (most[k] as number))) return;
         value += net;
         const v = values[i] as Float64Array;
-        for (const r of combRules) lacking[r] = (lacking[r] as number) - (v[r] as number);
+        for (let r = 0; r < rules.length; r++) lacking[r] = (lacking[r] as number) - (v[r] as number);
       });
     });
     if (value > bestValue + 1e-9) {
       bestValue = value;
       best = worth.slice();
     } else step *= SHORTER;
-    const norm = Math.hypot(...combRules.map((r) => lacking[r] as number));
+    const norm = Math.hypot(...lacking);
     if (norm < 1e-6) break;
-    for (const r of combRules) {
+    for (let r = 0; r < rules.length; r++) {
       worth[r] = Math.max(0, (worth[r] as number) + (step * (lacking[r] as number)) / norm);
     }
+    const together = beeRules.reduce((sum, r) => sum + (worth[r] as number) * weightOf(r), 0);
+    if (together > ofBees) for (const r of beeRules) worth[r] = ((worth[r] as number) * ofBees) / together;
   }
-  return { worth: best, owed: combRules.reduce((s, r) => s + (best[r] as number) * leastOf(r), 0) };
+  return { worth: best, owed: best.reduce((s, w, r) => s + w * leastOf(r), 0) };
 }
 
 /** The n lowest of a list, lowest first. */

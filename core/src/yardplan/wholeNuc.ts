@@ -20,6 +20,12 @@ export interface WholeNuc {
   readonly items: readonly number[];
 }
 
+/** Whether pins have begun a nuc, so that it can no longer be taken whole. */
+export function hasBegunNucs(problem: YardProblem): boolean {
+  const isNuc = (u: number | null) => u !== null && problem.units[u]?.kind === 'nuc';
+  return problem.frames.some((f) => isNuc(f.pinnedTo) || isNuc(f.shakenAlready));
+}
+
 /** What prices the nucs of a pool. @param row - the row that counts them */
 export function huntOf(pool: NucPool, all: readonly Way[], row: number): PoolHunt {
   const ways = all.filter((w) => w.pool === pool);

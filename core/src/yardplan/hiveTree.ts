@@ -1,0 +1,247 @@
+import { evaluate } from './evaluate.ts';
+import type { Solver } from './linearModel.ts';
+import { ANY_HIVES, type HiveChoice } from './hiveChoice.ts';
+import { NucColumns, type Worth } from './nucColumns.ts';
+import { PRICES } from './prices.ts';
+import type { Assignment, YardProblem } from './problem.ts';
+import { YardSearch } from './searchYard.ts';
+
+/** A plan that breaks no rule, and what it costs. */
+export interface FoundPlan {
+  readonly plan: Assignment;
+  readonly price: number;
+}
+
+/** A choice of hives that has yet to be looked into. */
+interface Branch {
+  readonly choice: HiveChoice;
+  readonly worth: Worth;
+  readonly bound: number;
+  /** Rounds of pricing that it has had. */
+  readonly rounds: number;
+}
+
+/** Rounds of pricing for one choice, and for hives that are known. */
+const ROUNDS = 60;
+const ROUNDS_OF_SET = 40;
+/** Bound and price within this share of each other are as good as one. */
+const NEAR = 1e-3;
+/** A plan this near to what its hives allow is not searched for a better one. */
+const GOOD = 2e-3;
+/** Nucs for it may be so much dearer. */
+const WIDER = 1;
+/** A search for it takes as long as so many rounds. */
+const AS_LONG_AS = 20;
+/** A share of a hive that is as good as none, or as one. */
+const PART = 0.02;
+
+/**
+ * Looks for the best choice of hives to open, and shows that no other is better.
+ *
+ * What is left between the bound by whole nucs and the best plan are hives that are opened in part. So either more
+ * of them are opened or fewer, either this one or not: branch and price (Barnhart and others, Operations Research
+ * 46, 1998).
+ */
+export class HiveTree {
+  /** The best plan for each number of nucs. */
+  readonly plans = new Map<number, FoundPlan>();
+  private readonly problem: YardProblem;
+  private readonly solver: Solver;
+  private readonly nucMissing: number;
+  private readonly wanted: number;
+  private readonly columns: NucColumns;
+  private open: Branch[];
+  /** The least bound of choices that are settled. */
+  private settled = Infinity;
+  /** What the best plan costs, were a nuc that is not made to cost no more than {@link nucMissing}. */
+  private best = Infinity;
+  private readonly tried = new Set<string>();
+  private left = 0;
+  private readonly toTry: ReadonlySet<number>[] = [];
+
+  /**
+   * @param columns - whole nucs of the problem, at the same price of one that is not made
+   * @param nucMissing - what a nuc that is not made costs at least: the less, the sooner the bound is good
+   * @param start - a plan to begin with
+   */
+  constructor(
+    problem: YardProblem,
+    solver: Solver,
+    columns: NucColumns,
+    nucMissing: number,
+    start: Assignment | null,
+  ) {
+    this.problem = problem;
+    this.solver = solver;
+    this.columns = columns;
+    this.nucMissing = nucMissing;
+    this.wanted = problem.nucGoals.reduce((n, g) => n + g.wanted, 0);
+    this.open = [{ choice: ANY_HIVES, worth: columns.steady, bound: columns.bound, rounds: 0 }];
+    this.take(start);
+    if (start) this.toTry.push(hivesOf(problem, start));
+  }
+
+  /** No plan costs less, were a nuc that is not made to cost no more than was said. */
+  get bound(): number {
+    const open = this.open.reduce((least, b) => Math.min(least, b.bound), Infinity);
+    return Math.min(open, this.settled, this.best);
+  }
+
+  /** Looks further, through so many rounds of pricing at most. @returns false when nothing is left to look into */
+  work(rounds: number): boolean {
+    this.left = rounds;
+    while (this.left > 0 && (this.toTry.length > 0 || this.open.length > 0)) {
+      const hives = this.toTry.shift();
+      if (hives) this.trySet(hives);
+      else this.step();
+    }
+    return this.open.length > 0;
+  }
+
+  /** Looks into the choice with the lowest bound. */
+  private step(): void {
+    this.open.sort((a, b) => b.bound - a.bound);
+    const branch = this.open.pop() as Branch;
+    if (this.isDone(branch.bound)) {
+      this.settled = Math.min(this.settled, branch.bound);
+      return;
+    }
+    const { columns } = this;
+    columns.restrict(branch.choice, branch.worth);
+    if (branch.rounds === 0 && branch.choice === ANY_HIVES) columns.lookAround();
+    const before = this.left;
+    const isOver = this.price(columns, ROUNDS - branch.rounds);
+    const rounds = branch.rounds + before - this.left;
+    const bound = Math.max(branch.bound, columns.bound);
+    const now = { choice: branch.choice, worth: columns.steady, bound, rounds };
+    if (!isOver && rounds < ROUNDS) {
+      this.open.push(now);
+      return;
+    }
+    this.noteSets(columns.opening);
+    const choices = this.isDone(bound) ? [] : this.parts(branch.choice, columns.opening);
+    for (const choice of choices) this.open.push({ ...now, choice, rounds: 0 });
+    if (choices.length > 0) return;
+    if (isOver) this.settled = Math.min(this.settled, bound);
+    else this.open.push({ ...now, rounds: 0 });
+  }
+
+  /** @returns whether no cheaper nuc is left, or none that matters */
+  private price(columns: NucColumns, rounds: number): boolean {
+    for (let r = 0; r < rounds && this.left > 0; r++) {
+      this.left--;
+      if (!columns.round() || columns.price - columns.bound < NEAR * Math.abs(columns.price)) return true;
+      if (this.isDone(columns.bound)) return true;
+    }
+    return false;
+  }
+
+  private isDone(bound: number): boolean {
+    return bound >= this.best - NEAR * Math.abs(this.best);
+  }
+
+  /** Divides a choice in two: fewer hives of a yard or more, one hive or not. */
+  private parts(choice: HiveChoice, opening: ReadonlyMap<number, number>): HiveChoice[] {
+    const sums = new Map<string, number>();
+    for (const [unit, part] of opening) {
+      const yardId = this.problem.units[unit]?.yardId ?? '';
+      sums.set(yardId, (sums.get(yardId) ?? 0) + part);
+    }
+    const yard = mostInPart(sums);
+    if (yard !== null) {
+      const sum = sums.get(yard) as number;
+      const [least, most] = choice.count.get(yard) ?? [0, this.problem.units.length];
+      const withCount = (range: readonly [number, number]) => ({
+        ...choice,
+        count: new Map([...choice.count, [yard, range] as const]),
+      });
+      return [withCount([least, Math.floor(sum)]), withCount([Math.ceil(sum), most])];
+    }
+    const hive = mostInPart(opening);
+    if (hive === null) return [];
+    return [
+      { ...choice, opened: new Set([...choice.opened, hive]) },
+      { ...choice, closed: new Set([...choice.closed, hive]) },
+    ];
+  }
+
+  /** Notes hives that are opened for the most part, for plans to be put together from them. */
+  private noteSets(opening: ReadonlyMap<number, number>): void {
+    const order = [...opening].filter(([, part]) => part > 1e-6).sort((a, b) => b[1] - a[1] || a[0] - b[0]);
+    const sum = order.reduce((s, [, part]) => s + part, 0);
+    for (const n of new Set([Math.ceil(sum - PART), Math.floor(sum + PART) + 1])) {
+      this.toTry.push(new Set(order.slice(0, n).map(([unit]) => unit)));
+    }
+  }
+
+  /** The best plan for certain hives: with these settled, little is left to choose. */
+  private trySet(hives: ReadonlySet<number>): void {
+    const key = [...hives].toSorted((a, b) => a - b).join();
+    if (this.tried.has(key)) return;
+    this.tried.add(key);
+    const part = onlyHives(this.problem, hives);
+    const columns = NucColumns.of(part, this.solver, null, this.nucMissing);
+    if (!columns) return;
+    const closed = part.units.flatMap((u) => (u.kind === 'colony' && !hives.has(u.index) ? [u.index] : []));
+    columns.restrict({ opened: hives, closed: new Set(closed), count: new Map() });
+    this.price(columns, ROUNDS_OF_SET);
+    this.columns.takeOver(columns);
+    if (!this.isDone(columns.bound)) this.take(columns.plan(this.best));
+    if (this.best > columns.bound + GOOD * Math.abs(columns.bound)) {
+      this.left -= AS_LONG_AS;
+      columns.widen(Math.min(WIDER, this.best - columns.bound));
+      this.take(columns.bestPlan());
+    }
+    columns.dispose();
+  }
+
+  /** Notes a plan, once a search has tried to improve it. */
+  private take(plan: Assignment | null): void {
+    if (!plan) return;
+    const found = new YardSearch(this.problem, plan).best();
+    const seen = evaluate(this.problem, found.plan);
+    if (!found.feasible || seen.broken.length > 0) return;
+    const missing = this.wanted - seen.nucsMade;
+    this.best = Math.min(this.best, seen.cost - (PRICES.nucMissing - this.nucMissing) * missing);
+    const known = this.plans.get(seen.nucsMade);
+    if (!known || seen.cost < known.price) {
+      this.plans.set(seen.nucsMade, { plan: found.plan, price: seen.cost });
+    }
+  }
+}
+
+/** The key whose number is nearest to a half; null when all are whole. */
+function mostInPart<K>(numbers: ReadonlyMap<K, number>): K | null {
+  let found: K | null = null;
+  let nearest = 0.5 - PART;
+  for (const [key, x] of numbers) {
+    const off = Math.abs(x - Math.floor(x) - 0.5);
+    if (off >= nearest) continue;
+    nearest = off;
+    found = key;
+  }
+  return found;
+}
+
+/** The same yard with all other hives left shut. */
+function onlyHives(problem: YardProblem, hives: ReadonlySet<number>): YardProblem {
+  const mayOpen = (u: number) => problem.units[u]?.kind !== 'colony' || hives.has(u);
+  return {
+    ...problem,
+    frames: problem.frames.map((f) => ({
+      ...f,
+      mayGoTo: mayOpen(f.home) ? f.mayGoTo.filter(mayOpen) : [],
+      mayShakeFor: mayOpen(f.home) ? f.mayShakeFor.filter(mayOpen) : [],
+    })),
+  };
+}
+
+/** The hives that a plan opens. */
+function hivesOf(problem: YardProblem, plan: Assignment): Set<number> {
+  const touched = problem.frames.flatMap((f, i) => {
+    const to = plan.to[i] as number;
+    const shaken = plan.shakenFor[i] ?? null;
+    return [...(to === f.home ? [] : [to, f.home]), ...(shaken === null ? [] : [shaken, f.home])];
+  });
+  return new Set(touched.filter((u) => problem.units[u]?.kind === 'colony'));
+}

@@ -1,0 +1,179 @@
+import { evaluate } from './evaluate.ts';
+import { HiveTree, type FoundPlan } from './hiveTree.ts';
+import { solveModel, type Solver } from './linearModel.ts';
+import { ANY_HIVES } from './hiveChoice.ts';
+import { NucColumns } from './nucColumns.ts';
+import { pooledModel } from './pooledModel.ts';
+import { PRICES } from './prices.ts';
+import { nothingMoved, type Assignment, type YardProblem } from './problem.ts';
+import { planOfPart, planOfParts, type YardPart } from './yardPart.ts';
+
+/** Rounds for each yard at the first price of a nuc and at each that follows; for all yards when it is settled. */
+const FIRST_ROUNDS = 25;
+const MORE_ROUNDS = 8;
+const LAST_ROUNDS = 600;
+const FEWEST_ROUNDS = 40;
+/** A plan stands for those that make up to so many nucs fewer. */
+const FEWER = 4;
+/** Prices that are tried. */
+const TRIES = 5;
+/** Where the price of a nuc lies, as a share of what one costs in the first plan. */
+const LOW = 0.85;
+const FIRST = 0.94;
+const HIGH = 1.02;
+
+/** What is shown of all yards together. */
+export interface ProofByYards {
+  /** No plan costs less. */
+  readonly bound: number;
+  readonly better: FoundPlan | null;
+}
+
+/** A yard while it is proven. */
+interface Yard {
+  readonly part: YardPart;
+  /** Null where no nuc can be made. */
+  readonly columns: NucColumns | null;
+  /** Nucs that could be asked of it. */
+  readonly wanted: number;
+  /** No plan of the yard costs less at the price of the moment, each nuc that it makes counted off. */
+  bound: number;
+  readonly plans: Map<number, FoundPlan>;
+}
+
+/**
+ * Proves several yards one by one. What ties them together is how many nucs each makes; at one price for every
+ * nuc each yard answers for itself, and the sum bounds the whole (Lagrangian relaxation: Geoffrion, Mathematical
+ * Programming Study 2, 1974). The best plans of the yards, by the number of nucs, are then put together as is
+ * cheapest.
+ *
+ * @param start - a plan that makes all nucs
+ * @yields the best bound so far; at last, with the best plan that was put together
+ */
+export function* proveByYards(
+  problem: YardProblem,
+  parts: readonly YardPart[],
+  solver: Solver,
+  start: FoundPlan,
+): Generator<ProofByYards> {
+  const wanted = wantedOf(problem);
+  const each = start.price / wanted;
+  let [low, price, high] = [each * LOW, each * FIRST, each * HIGH];
+  const yards = parts.map((part) => yardOf(part, solver, start, price));
+  const sum = (of: (yard: Yard) => number) => yards.reduce((n, y) => n + of(y), 0);
+  const rounds = Math.max(FEWEST_ROUNDS, Math.round(LAST_ROUNDS / yards.length));
+  try {
+    let best = -Infinity;
+    let bestPrice = price;
+    for (let n = 0; n < TRIES; n++) {
+      for (const yard of yards) reprice(yard, price, n === 0 ? FIRST_ROUNDS : MORE_ROUNDS);
+      const bound = sum((y) => y.bound) + price * wanted;
+      if (bound > best) [best, bestPrice] = [bound, price];
+      yield { bound: best, better: null };
+      if (sum((y) => y.columns?.made ?? 0) < wanted) low = price;
+      else high = price;
+      price = (low + high) / 2;
+    }
+    for (const yard of yards) reprice(yard, bestPrice, MORE_ROUNDS);
+    for (const yard of yards) {
+      workOut(yard, solver, start, bestPrice, rounds);
+      best = Math.max(best, sum((y) => y.bound) + bestPrice * wanted);
+      yield { bound: best, better: null };
+    }
+    yield { bound: best, better: putTogether(problem, yards, wanted) };
+  } finally {
+    for (const { columns } of yards) columns?.dispose();
+  }
+}
+
+const wantedOf = (problem: YardProblem) => problem.nucGoals.reduce((n, g) => n + g.wanted, 0);
+
+function yardOf(part: YardPart, solver: Solver, start: FoundPlan, price: number): Yard {
+  const { problem } = part;
+  const columns = NucColumns.of(problem, solver, planOfPart(part, start.plan), price);
+  const wanted = wantedOf(problem);
+  const plans = new Map<number, FoundPlan>();
+  for (const plan of [nothingMoved(problem), planOfPart(part, start.plan)]) {
+    const { cost, broken, nucsMade } = evaluate(problem, plan);
+    if (broken.length === 0) note(plans, nucsMade, { plan, price: cost });
+  }
+  if (columns) return { part, columns, wanted, bound: columns.bound - price * wanted, plans };
+  // A yard that can make no nuc has its wishes all the same.
+  const { bound } = solveModel(solver, pooledModel(problem).model, 'relaxed');
+  return { part, columns, wanted, bound: bound ?? -Infinity, plans };
+}
+
+/** Bounds a yard at a price of a nuc. */
+function reprice(yard: Yard, price: number, rounds: number): void {
+  const { columns } = yard;
+  if (!columns) return;
+  columns.setNucMissing(price);
+  columns.restrict(ANY_HIVES, columns.steady);
+  columns.lookAround();
+  for (let r = 0; r < rounds && columns.round(); r++);
+  yard.bound = columns.bound - price * yard.wanted;
+}
+
+function note(plans: Map<number, FoundPlan>, count: number, found: FoundPlan): void {
+  if (found.price < (plans.get(count)?.price ?? Infinity)) plans.set(count, found);
+}
+
+/** Takes the hives of a yard whole, and notes its plans. */
+function workOut(yard: Yard, solver: Solver, start: FoundPlan, price: number, rounds: number): void {
+  const { problem } = yard.part;
+  if (!yard.columns) return;
+  const tree = new HiveTree(problem, solver, yard.columns, price, planOfPart(yard.part, start.plan));
+  tree.work(rounds);
+  yard.bound = Math.max(yard.bound, tree.bound - price * yard.wanted);
+  for (const found of tree.plans.values()) {
+    let plan: FoundPlan | null = found;
+    for (let n = 0; plan && n <= FEWER; n++) {
+      note(yard.plans, evaluate(problem, plan.plan).nucsMade, plan);
+      plan = withoutOne(problem, plan.plan);
+    }
+  }
+}
+
+/** The cheapest plan that leaves one of the nucs away; null when there are none, or a rule would break. */
+function withoutOne(problem: YardProblem, plan: Assignment): FoundPlan | null {
+  let best: FoundPlan | null = null;
+  for (const nuc of new Set(plan.to)) {
+    if (problem.units[nuc]?.kind !== 'nuc') continue;
+    const fewer = {
+      to: plan.to.map((to, f) => (to === nuc ? (problem.frames[f]?.home as number) : to)),
+      shakenFor: plan.shakenFor.map((unit) => (unit === nuc ? null : unit)),
+    };
+    const { cost, broken } = evaluate(problem, fewer);
+    if (broken.length === 0 && (!best || cost < best.price)) best = { plan: fewer, price: cost };
+  }
+  return best;
+}
+
+/** The cheapest way to make so many nucs of the plans of all yards, yard by yard. */
+function putTogether(problem: YardProblem, yards: readonly Yard[], wanted: number): FoundPlan | null {
+  // By number of nucs so far: what they cost, and the plan of each yard.
+  let ways = new Map<number, { cost: number; plans: FoundPlan[] }>([[0, { cost: 0, plans: [] }]]);
+  for (const yard of yards) {
+    const next: typeof ways = new Map();
+    for (const [made, way] of ways) {
+      for (const [count, found] of yard.plans) {
+        const sum = made + count;
+        const cost = way.cost + found.price - PRICES.nucMissing * (yard.wanted - count);
+        if (sum > wanted || cost >= (next.get(sum)?.cost ?? Infinity)) continue;
+        next.set(sum, { cost, plans: [...way.plans, found] });
+      }
+    }
+    ways = next;
+  }
+  const most = Math.max(...ways.keys());
+  const way = ways.get(most);
+  const plan =
+    way &&
+    planOfParts(
+      problem,
+      yards.map(({ part }, y) => ({ part, plan: (way.plans[y] as FoundPlan).plan })),
+    );
+  if (!plan) return null;
+  const seen = evaluate(problem, plan);
+  return seen.broken.length === 0 ? { plan, price: seen.cost } : null;
+}

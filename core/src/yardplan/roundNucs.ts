@@ -1,0 +1,100 @@
+import { INFINITE, type Solver } from './linearModel.ts';
+
+/** A model that the solver holds. */
+type Master = ReturnType<Solver['createModel']>;
+
+/** Nucs that are left, at most, while a plan is put together. */
+const MOST_LEFT = 30;
+/** A tree is searched to within this share of the best, and through no more nodes. */
+const NEAR = 5e-4;
+const MOST_NODES = 300;
+/** A brake on it; its nodes are what limits it. */
+const TREE_SECONDS = 2;
+const UNLIMITED = 1e6;
+
+/**
+ * Whole nucs out of a solution in parts: the one that is taken for the most part is taken wholly, the model solved
+ * again, and so on until nothing is in parts. A nuc that makes the rest impossible or too dear is left.
+ *
+ * @param first - number of the first column that stands for a nuc; `count` of them follow each other
+ * @param below - only a solution cheaper than this is of interest
+ * @returns values of all columns, or null
+ */
+export function roundedNucs(
+  master: Master,
+  first: number,
+  count: number,
+  below: number,
+): Float64Array | null {
+  const fixed: number[] = [];
+  const left: number[] = [];
+  let found: Float64Array | null = null;
+  while (left.length <= MOST_LEFT) {
+    master.run();
+    if (!hasPoint(master) || master.getObjectiveValue() >= below) {
+      const last = fixed.pop();
+      if (last === undefined) break;
+      master.changeColBounds(first + last, 0, 0);
+      left.push(last);
+      continue;
+    }
+    const values = master.getSolution().colValue;
+    const next = mostlyTaken(values, first, count);
+    if (next === null) {
+      found = values;
+      break;
+    }
+    master.changeColBounds(first + next, 1, INFINITE);
+    fixed.push(next);
+  }
+  for (const n of [...fixed, ...left]) master.changeColBounds(first + n, 0, INFINITE);
+  return found;
+}
+
+/**
+ * The best solution in wholes, by a search through a tree.
+ *
+ * @param isWholeColumn - whether a column has to be whole
+ * @returns values of all columns; null when none was found in time
+ */
+export function bestWholes(
+  master: Master,
+  columns: number,
+  isWholeColumn: (column: number) => boolean,
+): Float64Array | null {
+  const types = Int32Array.from({ length: columns }, (_, c) => (isWholeColumn(c) ? 1 : 0));
+  master.changeColsIntegrality({ kind: 'range', from: 0, to: columns - 1 }, types);
+  master.options.set({
+    presolve: 'choose',
+    time_limit: TREE_SECONDS,
+    mip_rel_gap: NEAR,
+    mip_max_nodes: MOST_NODES,
+  });
+  master.zeroAllClocks();
+  master.run();
+  const values = hasPoint(master) ? master.getSolution().colValue : null;
+  master.clearIntegrality();
+  master.options.set({ presolve: 'off', time_limit: UNLIMITED });
+  return values;
+}
+
+export const isWhole = (x: number) => Math.abs(x - Math.round(x)) < 1e-6;
+
+/** The nuc taken for the largest part of one, of those that are in parts; null when none is. */
+function mostlyTaken(values: Float64Array, first: number, count: number): number | null {
+  let most = 0;
+  let found: number | null = null;
+  for (let n = 0; n < count; n++) {
+    const x = values[first + n] as number;
+    if (isWhole(x)) continue;
+    const part = x - Math.floor(x);
+    if (part > most) {
+      most = part;
+      found = n;
+    }
+  }
+  return found;
+}
+
+/** Whether the solver has a solution that keeps all rows. */
+const hasPoint = (master: Master) => Number(master.info.get('primal_solution_status')) === 2;
