@@ -1,5 +1,5 @@
 export { alternativeOf, type Alternative } from './alternative.ts';
-export { gapOf, proveYard, type Proof, type ProofEffort } from './proveYard.ts';
+export { gapOf, proofsOf, proveYard, type Proof, type ProofEffort } from './proveYard.ts';
 export { buildProblem } from './buildProblem.ts';
 export { combKind } from './effects.ts';
 export { evaluate, ledgerOf, type Evaluation, type Shortfall } from './evaluate.ts';

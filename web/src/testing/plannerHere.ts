@@ -7,6 +7,7 @@ import {
   YardSearch,
   type NucRecipe,
   type NucsOnDay,
+  type Proof,
   type Shortage,
   type YardPlanRequest,
 } from '@incremen/core/yardplan';
@@ -72,7 +73,10 @@ export const plannerHere = {
   }),
   askProver: (ask: (prover: object) => Promise<unknown>): Promise<unknown> =>
     ask({
-      prove: () => Promise.resolve({ bound: proverSays.bound, better: null }),
+      prove: (_apiary: Apiary, _request: YardPlanRequest, _effort: string, report: (p: Proof) => void) => {
+        report({ bound: proverSays.bound, better: null });
+        return Promise.resolve();
+      },
       shortage: () => Promise.resolve(proverSays.shortages),
     }),
   endProver: () => undefined,

@@ -1,7 +1,7 @@
 import type { Apiary } from '@incremen/core';
 import {
   buildProblem,
-  proveYard,
+  proofsOf,
   shortageOf,
   type Proof,
   type ProofEffort,
@@ -17,10 +17,24 @@ let solver: Promise<Solver> | undefined;
 const loaded = () => (solver ??= loadSolver({ locateFile: () => wasmUrl }));
 
 const prover = {
-  /** A price below which no plan can be, and perhaps a plan near it. */
-  async prove(apiary: Apiary, request: YardPlanRequest, effort: ProofEffort): Promise<Proof> {
+  /**
+   * A price below which no plan can be, and perhaps a plan near it: a quick answer, then better ones as they are
+   * found.
+   *
+   * @param report - told of each; they come while the prover works on
+   */
+  async prove(
+    apiary: Apiary,
+    request: YardPlanRequest,
+    effort: ProofEffort,
+    report: (proof: Proof) => void,
+  ): Promise<void> {
     const built = buildProblem(apiary, request);
-    return built.ok ? proveYard(built.value, await loaded(), effort) : { bound: null, better: null };
+    if (!built.ok) return;
+    for (const proof of proofsOf(built.value, await loaded())) {
+      report(proof);
+      if (effort === 'quick') return;
+    }
   },
   /** What is missing for all that is asked for. */
   async shortage(apiary: Apiary, request: YardPlanRequest): Promise<readonly Shortage[]> {

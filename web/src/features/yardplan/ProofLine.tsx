@@ -27,10 +27,12 @@ export function ProofLine({ bench, placed }: { readonly bench: Bench; readonly p
         >
           {placed > 0 ? `${count(placed, 'frame')} placed by hand` : proofOf(bench)}
         </Box>
-        {bench.busy && (
+        {(bench.busy || bench.proving) && (
           <>
             <Text fontSize="sm" color="inkSoft">
-              looking further, round {bench.round} of {bench.rounds}
+              {bench.busy
+                ? `looking further, round ${bench.round} of ${bench.rounds}`
+                : 'still looking for a better one, and proving'}
             </Text>
             <Button size="sm" minH="36px" variant="outline" bg="sheet" onClick={bench.stop}>
               Stop

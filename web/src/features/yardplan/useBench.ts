@@ -14,7 +14,7 @@ import {
   type YardProblem,
 } from '@incremen/core/yardplan';
 import { proxy } from 'comlink';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { askProver, endProver, yardPlanner } from '../../workers/yardPlanner.ts';
 import type { Found } from '../../workers/yardPlanner.worker.ts';
 
@@ -66,22 +66,31 @@ export function useBench(apiary: Apiary, request: YardPlanRequest, placed: reado
   const [answer, setAnswer] = useState<Answer | null>(null);
   const [proof, setProof] = useState<Proof | null>(null);
   const built = useMemo(() => buildProblem(apiary, JSON.parse(key) as YardPlanRequest), [apiary, key]);
+  const halt = useRef<() => void>(() => undefined);
   useEffect(() => {
     let current = true;
+    halt.current = () => {
+      current = false;
+      void yardPlanner('bench').stop();
+      endProver();
+    };
     const asked = JSON.parse(key) as YardPlanRequest;
     const timer = setTimeout(() => {
       void search(apiary, asked, (part) => {
         if (current) setAnswer((a) => withNews(fresh(a, apiary, key), part));
       });
-      void prove(apiary, asked, (part) => {
-        if (current) setProof((p) => ({ ...freshProof(p, apiary, key), ...part }));
-      });
+      void prove(
+        apiary,
+        asked,
+        () => current,
+        (part) => {
+          if (current) setProof((p) => ({ ...freshProof(p, apiary, key), ...part }));
+        },
+      );
     }, PAUSE_MS);
     return () => {
-      current = false;
       clearTimeout(timer);
-      void yardPlanner('bench').stop();
-      endProver();
+      halt.current();
     };
   }, [apiary, key]);
 
@@ -120,8 +129,9 @@ export function useBench(apiary: Apiary, request: YardPlanRequest, placed: reado
     shortages: proven?.shortages ?? [],
     wait: proven?.wait ?? null,
     stop: () => {
-      void yardPlanner('bench').stop();
-      setAnswer((a) => a && { ...a, over: true });
+      halt.current();
+      setAnswer((a) => ({ ...fresh(a, apiary, key), over: true }));
+      setProof((p) => ({ ...freshProof(p, apiary, key), over: true }));
     },
   };
 }
@@ -159,14 +169,16 @@ async function search(
   }
 }
 
-/** A quick bound first, then what is missing, then a better bound. */
+/** A quick bound first, then what is missing, then better bounds and plans as they are found. */
 async function prove(
   apiary: Apiary,
   request: YardPlanRequest,
+  isWanted: () => boolean,
   report: (part: Partial<Proof>) => void,
 ): Promise<void> {
   try {
-    report(await askProver((p) => p.prove(apiary, request, 'quick')));
+    const say = proxy(({ bound, better }: ProofOfYard) => report({ bound, better }));
+    await askProver((p) => p.prove(apiary, request, 'quick', say));
     if (request.goals.some((g) => g.kind === 'makeNucs' && g.count !== null)) {
       const shortages = await askProver((p) => p.shortage(apiary, request));
       report({ shortages: [...shortages] });
@@ -174,8 +186,9 @@ async function prove(
         report({ wait: await yardPlanner('days').firstDay(apiary, request) });
       }
     }
-    const { bound, better } = await askProver((p) => p.prove(apiary, request, 'thorough'));
-    report({ ...(bound === null ? {} : { bound }), better, over: true });
+    if (!isWanted()) return;
+    await askProver((p) => p.prove(apiary, request, 'thorough', say));
+    report({ over: true });
   } catch {
     // Without a proof the plan is as good as it is; it is only not known how good.
     report({ over: true });
