@@ -108,7 +108,7 @@ export class HiveTree {
     }
     const { columns } = this;
     columns.restrict(branch.choice, branch.worth);
-    if (branch.rounds === 0 && branch.choice === ANY_HIVES) columns.lookAround();
+    if (branch.rounds === 0) columns.lookAround();
     const before = this.left;
     const isOver = this.price(columns, ROUNDS - branch.rounds);
     const rounds = branch.rounds + before - this.left;

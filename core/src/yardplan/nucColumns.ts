@@ -1,7 +1,8 @@
 import { ANY_HIVES, type HiveChoice } from './hiveChoice.ts';
+import { roomByRule, rowsOfYards, type RoomByRule } from './hiveRows.ts';
 import { INFINITE, type LinearModel, type Solver } from './linearModel.ts';
 import { PRICES } from './prices.ts';
-import { pooledModel, type GoalRow, type NucPool, type RuleRow, type Way } from './pooledModel.ts';
+import { pooledModel, type GoalRow, type NucPool, type Way } from './pooledModel.ts';
 import type { Assignment, YardProblem } from './problem.ts';
 import { bestWholes, isWhole, roundedNucs } from './roundNucs.ts';
 import { hasBegunNucs, huntOf, nucsOfPlan, planOfNucs, type PoolHunt, type WholeNuc } from './wholeNuc.ts';
@@ -14,8 +15,6 @@ const LEAST_STEADY = 0.3;
 /** More nucs than this are thinned out to so many. */
 const MOST_KEPT = 900;
 const KEPT = 450;
-/** A rule that leaves a hive less room than this is not worth the price of opening it. */
-const LEAST_ROOM = 0.1;
 /** Less than this is no gain. */
 const GAIN = 1e-3;
 
@@ -38,30 +37,30 @@ export class NucColumns {
   bound = -Infinity;
   /** What the nucs so far cost when they may be taken in part. */
   price = Infinity;
-  private readonly model: LinearModel;
-  private readonly ways: readonly Way[];
-  private readonly goals: readonly GoalRow[];
-  private readonly master: ReturnType<Solver['createModel']>;
-  private readonly hunts: readonly PoolHunt[];
-  private readonly nucs: (WholeNuc & { readonly homes: readonly number[] })[] = [];
-  private readonly entries: readonly (readonly (readonly [row: number, value: number])[])[];
   /** What rows are worth where the bound is best. */
   steady: Worth;
   /** Hives by index of the unit, in how far the model of the moment opens them. */
   opening: ReadonlyMap<number, number> = new Map();
   /** How many nucs the model of the moment makes. */
   made = 0;
-  private choice = ANY_HIVES;
+  private readonly problem: YardProblem;
   private nucMissing: number;
-  private allowed: ReadonlySet<number> | null = null;
+  private readonly model: LinearModel;
+  /** The model as the solver holds it, with a column for every nuc so far. */
+  private readonly master: ReturnType<Solver['createModel']>;
+  private readonly ways: readonly Way[];
+  private readonly entries: readonly (readonly (readonly [row: number, value: number])[])[];
+  private readonly goals: readonly GoalRow[];
+  private readonly hunts: readonly PoolHunt[];
+  private readonly nucs: (WholeNuc & { readonly homes: readonly number[] })[] = [];
   /** By unit: the column that opens it. */
   private readonly opened: readonly number[];
   /** By yard: the row that counts hives opened. */
   private readonly hivesIn: ReadonlyMap<string, number>;
-  /** Rules of colonies by kind: the row, and what stands in it for the hive that is opened. */
-  private readonly rules: ReadonlyMap<string, readonly { readonly row: number; readonly room: number }[]>;
-
-  private readonly problem: YardProblem;
+  private readonly rules: RoomByRule;
+  private choice = ANY_HIVES;
+  /** Hives that may be opened; null for all. */
+  private allowed: ReadonlySet<number> | null = null;
 
   private constructor(problem: YardProblem, solver: Solver, nucMissing: number) {
     this.problem = problem;
@@ -74,6 +73,7 @@ export class NucColumns {
     // A whole nuc keeps its rules by itself; what it is wished to have is still added up.
     const kept = new Set(ruleRows.filter((r) => r.pool && r.rule.hard).map((r) => r.row));
     this.entries = model.entriesByColumn().map((column) => column.filter(([row]) => !kept.has(row)));
+    // What rows are worth with all nucs of a recipe as one pool is where the search for prices begins.
     const pooled = solver.withModel(model.data(true), (pool) => {
       pool.options.set({ output_flag: false, solver: 'ipm', run_crossover: 'off' });
       pool.run();
@@ -90,7 +90,7 @@ export class NucColumns {
     this.hunts = pools.map((pool, p) => huntOf(pool, ways, rows[p] as number));
     this.master = solver.createModel(model.data(true));
     this.master.options.set({ output_flag: false, solver: 'simplex', presolve: 'off' });
-    this.rules = rulesOfHives(ruleRows, model, opened);
+    this.rules = roomByRule(ruleRows, model, opened);
     this.steady = new Float64Array(model.rows);
     pooled.forEach((w, row) => (this.steady[row] = kept.has(row) ? 0 : w));
     this.signed(this.steady);
@@ -166,6 +166,7 @@ export class NucColumns {
         : new Set(problem.units.flatMap((u) => (choice.closed.has(u.index) ? [] : [u.index])));
     this.price = Infinity;
     this.bound = -Infinity;
+    this.opening = new Map();
     const rows = worth.slice();
     this.signed(rows);
     this.look(rows);
@@ -405,36 +406,6 @@ export class NucColumns {
       this.nucs.map((nuc, n) => ({ nuc, times: Math.round(values[first + n] ?? 0) })),
     );
   }
-}
-
-/** A row for each yard that counts its hives that are opened. */
-function rowsOfYards(
-  problem: YardProblem,
-  model: LinearModel,
-  opened: readonly number[],
-): Map<string, number> {
-  const rows = new Map<string, number>();
-  for (const unit of problem.units) {
-    const column = opened[unit.index] as number;
-    if (column < 0) continue;
-    const row = rows.get(unit.yardId) ?? model.row(0, problem.units.length);
-    rows.set(unit.yardId, row);
-    model.add(row, column, 1);
-  }
-  return rows;
-}
-
-function rulesOfHives(ruleRows: readonly RuleRow[], model: LinearModel, opened: readonly number[]) {
-  const columns = model.entriesByColumn();
-  const rules = new Map<string, { row: number; room: number }[]>();
-  for (const { row, rule, unit, pool } of ruleRows) {
-    if (pool || !rule.hard) continue;
-    const room = columns[opened[unit.index] as number]?.find(([r]) => r === row)?.[1] ?? 0;
-    if (Math.abs(room) < LEAST_ROOM) continue;
-    const kind = rule.id.slice(unit.key.length);
-    rules.set(kind, [...(rules.get(kind) ?? []), { row, room }]);
-  }
-  return rules;
 }
 
 const keyOf = (items: readonly number[]) => items.toSorted((a, b) => a - b).join();

@@ -54,8 +54,6 @@ export interface PooledModel {
   readonly goalRows: readonly GoalRow[];
   /** By unit: the column that opens the hive; below zero for a nuc. */
   readonly opened: readonly number[];
-  /** By index of a frame: the row that has one thing happen to it at most. */
-  readonly frameRows: ReadonlyMap<number, number>;
 }
 
 /** How the model is written down. */
@@ -98,7 +96,6 @@ export function pooledModel(
     for (const e of effects) rows.add(e.unit, column, e.by, 1);
     for (const e of base) rows.add(e.unit, column, e.by, -1);
   };
-  const frameRows = new Map<number, number>();
   const storeRows = new Map<string, { row: number; frame: YardFrame; n: number }>();
   for (const f of frames) {
     if (f.home === STORE && f.pinnedTo === null) {
@@ -130,7 +127,6 @@ export function pooledModel(
     if (f.mayGoTo.length === 0 && f.mayShakeFor.length === 0) continue;
     // At most one thing happens to a frame, and only when its hive is opened.
     const one = model.row(-INFINITE, 0);
-    frameRows.set(f.index, one);
     model.add(one, opened[f.home] as number, -1);
     for (const to of targets(f.mayGoTo, poolOf)) {
       const unit = units[to];
@@ -165,7 +161,7 @@ export function pooledModel(
   }
   tieToOpening(model, rows.list, opened);
   addLimits(problem, model, opened);
-  return { model, pools, ruleRows: rows.list, ways, goalRows: goals, opened, frameRows };
+  return { model, pools, ruleRows: rows.list, ways, goalRows: goals, opened };
 }
 
 /**

@@ -19,6 +19,7 @@ withoutNetwork();
 afterEach(cleanup);
 beforeEach(() => {
   proverSays.bound = null;
+  proverSays.isAtIt = false;
   proverSays.shortages = [];
   proverSays.wait = null;
 });
@@ -342,6 +343,17 @@ describe('how good a plan is', () => {
     proverSays.bound = -400;
     await withNucs();
     expect(await screen.findByText(/: 0\.4 of a nuc more at most$/)).toBeTruthy();
+  });
+
+  it('stands when no more is looked for, which is offered as long as it is', async () => {
+    proverSays.bound = 1e6;
+    proverSays.isAtIt = true;
+    await withNucs();
+    expect(await screen.findByText('still looking for a better one, and proving')).toBeTruthy();
+    click('Stop');
+    await waitFor(() => expect(screen.queryByText(/still looking/)).toBeNull());
+    expect(screen.queryByRole('button', { name: 'Stop' })).toBeNull();
+    expect(screen.getByText('the best plan there is, proven')).toBeTruthy();
   });
 
   it('goes with what is missing, and how long to wait', async () => {
