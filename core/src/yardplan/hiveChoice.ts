@@ -1,3 +1,5 @@
+import type { Assignment, YardProblem } from './problem.ts';
+
 /** Which hives are opened, as far as that is settled. */
 export interface HiveChoice {
   /** By index of the unit. */
@@ -9,3 +11,26 @@ export interface HiveChoice {
 
 /** Nothing is settled. */
 export const ANY_HIVES: HiveChoice = { opened: new Set(), closed: new Set(), count: new Map() };
+
+/** The same yard with all other hives left shut. */
+export function onlyHives(problem: YardProblem, hives: ReadonlySet<number>): YardProblem {
+  const mayOpen = (u: number) => problem.units[u]?.kind !== 'colony' || hives.has(u);
+  return {
+    ...problem,
+    frames: problem.frames.map((f) => ({
+      ...f,
+      mayGoTo: mayOpen(f.home) ? f.mayGoTo.filter(mayOpen) : [],
+      mayShakeFor: mayOpen(f.home) ? f.mayShakeFor.filter(mayOpen) : [],
+    })),
+  };
+}
+
+/** The hives that a plan opens. */
+export function hivesOf(problem: YardProblem, plan: Assignment): Set<number> {
+  const touched = problem.frames.flatMap((f, i) => {
+    const to = plan.to[i] as number;
+    const shaken = plan.shakenFor[i] ?? null;
+    return [...(to === f.home ? [] : [to, f.home]), ...(shaken === null ? [] : [shaken, f.home])];
+  });
+  return new Set(touched.filter((u) => problem.units[u]?.kind === 'colony'));
+}

@@ -1,9 +1,9 @@
 import { evaluate } from './evaluate.ts';
 import type { Solver } from './linearModel.ts';
-import { ANY_HIVES, type HiveChoice } from './hiveChoice.ts';
+import { ANY_HIVES, hivesOf, onlyHives, type HiveChoice } from './hiveChoice.ts';
 import { NucColumns, type Worth } from './nucColumns.ts';
 import { PRICES } from './prices.ts';
-import type { Assignment, YardProblem } from './problem.ts';
+import { STORE, type Assignment, type YardProblem } from './problem.ts';
 import { YardSearch } from './searchYard.ts';
 
 /** A plan that breaks no rule, and what it costs. */
@@ -28,10 +28,12 @@ const ROUNDS_OF_SET = 40;
 const NEAR = 1e-3;
 /** A plan this near to what its hives allow is not searched for a better one. */
 const GOOD = 2e-3;
+/** It is only searched for among so many hives: with more, it takes too long. */
+const FEW = 7;
 /** Nucs for it may be so much dearer. */
 const WIDER = 1;
-/** A search for it takes as long as so many rounds. */
-const AS_LONG_AS = 20;
+/** A search for it takes as long as so many rounds of a single hive. */
+const AS_LONG_AS = 600;
 /** A share of a hive that is as good as none, or as one. */
 const PART = 0.02;
 
@@ -49,6 +51,8 @@ export class HiveTree {
   private readonly solver: Solver;
   private readonly nucMissing: number;
   private readonly wanted: number;
+  /** Colonies that might be opened. */
+  private readonly hives: number;
   private readonly columns: NucColumns;
   private open: Branch[];
   /** The least bound of choices that are settled. */
@@ -76,6 +80,9 @@ export class HiveTree {
     this.columns = columns;
     this.nucMissing = nucMissing;
     this.wanted = problem.nucGoals.reduce((n, g) => n + g.wanted, 0);
+    this.hives =
+      new Set(problem.frames.flatMap((f) => (f.mayGoTo.length > 0 && f.home !== STORE ? [f.home] : [])))
+        .size || 1;
     this.open = [{ choice: ANY_HIVES, worth: columns.steady, bound: columns.bound, rounds: 0 }];
     this.take(start);
     if (start) this.toTry.push(hivesOf(problem, start));
@@ -111,7 +118,7 @@ export class HiveTree {
     if (branch.rounds === 0) columns.lookAround();
     const before = this.left;
     const isOver = this.price(columns, ROUNDS - branch.rounds);
-    const rounds = branch.rounds + before - this.left;
+    const rounds = branch.rounds + Math.ceil(before - this.left);
     const bound = Math.max(branch.bound, columns.bound);
     const now = { choice: branch.choice, worth: columns.steady, bound, rounds };
     if (!isOver && rounds < ROUNDS) {
@@ -126,10 +133,13 @@ export class HiveTree {
     else this.open.push({ ...now, rounds: 0 });
   }
 
-  /** @returns whether no cheaper nuc is left, or none that matters */
-  private price(columns: NucColumns, rounds: number): boolean {
+  /**
+   * @param cost - what a round counts for; less where there are fewer hives
+   * @returns whether no cheaper nuc is left, or none that matters
+   */
+  private price(columns: NucColumns, rounds: number, cost = 1): boolean {
     for (let r = 0; r < rounds && this.left > 0; r++) {
-      this.left--;
+      this.left -= cost;
       if (!columns.round() || columns.price - columns.bound < NEAR * Math.abs(columns.price)) return true;
       if (this.isDone(columns.bound)) return true;
     }
@@ -169,9 +179,9 @@ export class HiveTree {
   private noteSets(opening: ReadonlyMap<number, number>): void {
     const order = [...opening].filter(([, part]) => part > 1e-6).sort((a, b) => b[1] - a[1] || a[0] - b[0]);
     const sum = order.reduce((s, [, part]) => s + part, 0);
-    for (const n of new Set([Math.ceil(sum - PART), Math.floor(sum + PART) + 1])) {
-      this.toTry.push(new Set(order.slice(0, n).map(([unit]) => unit)));
-    }
+    const count = Math.ceil(sum - PART);
+    // With what is opened in part one hive more may be needed to make whole nucs.
+    for (const n of [count, count + 1]) this.toTry.push(new Set(order.slice(0, n).map(([unit]) => unit)));
   }
 
   /** The best plan for certain hives: with these settled, little is left to choose. */
@@ -184,11 +194,11 @@ export class HiveTree {
     if (!columns) return;
     const closed = part.units.flatMap((u) => (u.kind === 'colony' && !hives.has(u.index) ? [u.index] : []));
     columns.restrict({ opened: hives, closed: new Set(closed), count: new Map() });
-    this.price(columns, ROUNDS_OF_SET);
+    this.price(columns, ROUNDS_OF_SET, hives.size / this.hives);
     this.columns.takeOver(columns);
     if (!this.isDone(columns.bound)) this.take(columns.plan(this.best));
-    if (this.best > columns.bound + GOOD * Math.abs(columns.bound)) {
-      this.left -= AS_LONG_AS;
+    if (hives.size <= FEW && this.best > columns.bound + GOOD * Math.abs(columns.bound)) {
+      this.left -= AS_LONG_AS / this.hives;
       columns.widen(Math.min(WIDER, this.best - columns.bound));
       this.take(columns.bestPlan());
     }
@@ -196,7 +206,7 @@ export class HiveTree {
   }
 
   /** Notes a plan, once a search has tried to improve it. */
-  private take(plan: Assignment | null): void {
+  take(plan: Assignment | null): void {
     if (!plan) return;
     const found = new YardSearch(this.problem, plan).best();
     const seen = evaluate(this.problem, found.plan);
@@ -221,27 +231,4 @@ function mostInPart<K>(numbers: ReadonlyMap<K, number>): K | null {
     found = key;
   }
   return found;
-}
-
-/** The same yard with all other hives left shut. */
-function onlyHives(problem: YardProblem, hives: ReadonlySet<number>): YardProblem {
-  const mayOpen = (u: number) => problem.units[u]?.kind !== 'colony' || hives.has(u);
-  return {
-    ...problem,
-    frames: problem.frames.map((f) => ({
-      ...f,
-      mayGoTo: mayOpen(f.home) ? f.mayGoTo.filter(mayOpen) : [],
-      mayShakeFor: mayOpen(f.home) ? f.mayShakeFor.filter(mayOpen) : [],
-    })),
-  };
-}
-
-/** The hives that a plan opens. */
-function hivesOf(problem: YardProblem, plan: Assignment): Set<number> {
-  const touched = problem.frames.flatMap((f, i) => {
-    const to = plan.to[i] as number;
-    const shaken = plan.shakenFor[i] ?? null;
-    return [...(to === f.home ? [] : [to, f.home]), ...(shaken === null ? [] : [shaken, f.home])];
-  });
-  return new Set(touched.filter((u) => problem.units[u]?.kind === 'colony'));
 }

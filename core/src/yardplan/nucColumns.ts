@@ -244,7 +244,13 @@ export class NucColumns {
    * @param below - only a plan cheaper than this is of interest
    */
   plan(below: number): Assignment | null {
-    const values = roundedNucs(this.master, this.model.columns, this.nucs.length, below - GAIN);
+    const { price } = this;
+    const refill = () => {
+      const worth = this.solve();
+      return worth !== null && this.cheaper(worth, worth).taken > 0;
+    };
+    const values = roundedNucs(this.master, this.model.columns, below - GAIN, refill);
+    this.price = price;
     const isPlan = values && this.ways.every((w) => w.pool !== null || isWhole(values[w.column] as number));
     return isPlan ? this.assignmentOf(values) : null;
   }
@@ -297,13 +303,24 @@ export class NucColumns {
     }
   }
 
+  /** Looks for nucs as {@link cheaper} does, and improves the bound. */
+  private look(worth: Worth, now: Worth = worth): { taken: number; isCheaper: boolean } {
+    const { taken, isCheaper, cheapest } = this.cheaper(worth, now);
+    const bound = this.boundWith(worth, cheapest);
+    if (bound > this.bound) {
+      this.bound = bound;
+      this.steady = worth;
+    }
+    return { taken, isCheaper };
+  }
+
   /**
-   * Looks for the cheapest nucs at what rows are worth, takes them in, and improves the bound.
+   * Takes in the cheapest nucs at what rows are worth.
    *
    * @param now - what rows are worth at the moment
-   * @returns how many were taken in, and whether one is cheaper than the model knows
+   * @returns how many were taken in, whether one is cheaper than the model knows, and what the cheapest costs
    */
-  private look(worth: Worth, now: Worth = worth): { taken: number; isCheaper: boolean } {
+  private cheaper(worth: Worth, now: Worth) {
     const cheapest = new Map<NucPool, number>();
     let taken = 0;
     let isCheaper = false;
@@ -320,12 +337,7 @@ export class NucColumns {
         if (this.takeIn(hunt, items)) taken++;
       }
     }
-    const bound = this.boundWith(worth, cheapest);
-    if (bound > this.bound) {
-      this.bound = bound;
-      this.steady = worth;
-    }
-    return { taken, isCheaper };
+    return { taken, isCheaper, cheapest };
   }
 
   /** Prices the items of a pool at what rows are worth. */

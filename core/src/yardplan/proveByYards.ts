@@ -13,8 +13,8 @@ const FIRST_ROUNDS = 25;
 const MORE_ROUNDS = 8;
 const LAST_ROUNDS = 600;
 const FEWEST_ROUNDS = 40;
-/** A plan stands for those that make up to so many nucs fewer. */
-const FEWER = 4;
+/** At a price somewhat lower a yard makes fewer nucs: plans to choose from. */
+const LOWER = 0.98;
 /** Prices that are tried. */
 const TRIES = 5;
 /** Where the price of a nuc lies, as a share of what one costs in the first plan. */
@@ -81,6 +81,11 @@ export function* proveByYards(
       yield { bound: best, better: null };
     }
     yield { bound: best, better: putTogether(problem, yards, wanted) };
+    for (const yard of yards) {
+      reprice(yard, bestPrice * LOWER, MORE_ROUNDS);
+      workOut(yard, solver, start, bestPrice * LOWER, FEWEST_ROUNDS);
+    }
+    yield { bound: best, better: putTogether(problem, yards, wanted) };
   } finally {
     for (const { columns } of yards) columns?.dispose();
   }
@@ -127,7 +132,8 @@ function workOut(yard: Yard, solver: Solver, start: FoundPlan, price: number, ro
   yard.bound = Math.max(yard.bound, tree.bound - price * yard.wanted);
   for (const found of tree.plans.values()) {
     let plan: FoundPlan | null = found;
-    for (let n = 0; plan && n <= FEWER; n++) {
+    // A plan stands for those that make fewer nucs.
+    while (plan) {
       note(yard.plans, evaluate(problem, plan.plan).nucsMade, plan);
       plan = withoutOne(problem, plan.plan);
     }

@@ -1,5 +1,7 @@
 import { evaluate } from './evaluate.ts';
+import { hivesOf as hivesOpened, onlyHives } from './hiveChoice.ts';
 import { HiveTree, type FoundPlan } from './hiveTree.ts';
+import { AT } from './measures.ts';
 import { NucColumns } from './nucColumns.ts';
 import { proveByYards } from './proveByYards.ts';
 import { hasBegunNucs } from './wholeNuc.ts';
@@ -27,6 +29,10 @@ const roundsFor = (hives: number) => Math.max(60, Math.min(400, Math.round(8000 
 const REPORTED = 20;
 /** Models of so many columns are solved as they are. */
 const EXACT_COLUMNS = 450;
+/** In yards of more hives than this the most promising are looked at first: so many, for so many rounds. */
+const LARGE = 36;
+const PROMISING = 24;
+const SCOUTING = 160;
 /** A gap as small as this is none. */
 const CLOSED = 1.1e-3;
 /** A brake on the search through a tree; its nodes are counted too. */
@@ -81,6 +87,10 @@ export function* proofsOf(problem: YardProblem, solver: Solver): Generator<Proof
   }
   try {
     const tree = new HiveTree(problem, solver, columns, nucMissing, start?.plan ?? null);
+    for (const found of scouted(problem, solver, columns, nucMissing, start)) {
+      tree.take(found.plan);
+      yield known.with(null, found);
+    }
     for (let left = roundsFor(hivesOf(problem)); left > 0; left -= REPORTED) {
       const isOpen = tree.work(Math.min(left, REPORTED));
       const best = [...tree.plans.values()].toSorted((a, b) => a.price - b.price)[0] ?? null;
@@ -97,6 +107,32 @@ export function* proofsOf(problem: YardProblem, solver: Solver): Generator<Proof
   if (exact.columns > EXACT_COLUMNS) return;
   const effortOf = { nodes: nodesFor(exact.columns), seconds: SECONDS };
   yield known.with(solveModel(solver, exact, effortOf).bound, null);
+}
+
+/**
+ * The best plans from the most promising hives of a large yard. Among few hives prices settle soon, and the nucs
+ * that are found are a good beginning for all.
+ */
+function scouted(
+  problem: YardProblem,
+  solver: Solver,
+  all: NucColumns,
+  nucMissing: number,
+  start: FoundPlan | null,
+): FoundPlan[] {
+  const hives = problem.units.filter((u) => u.kind === 'colony');
+  if (!start || hives.length <= LARGE) return [];
+  const used = hivesOpened(problem, start.plan);
+  const strongest = hives.toSorted((a, b) => (b.before[AT.bees] as number) - (a.before[AT.bees] as number));
+  for (const u of strongest) if (used.size < PROMISING) used.add(u.index);
+  const part = onlyHives(problem, used);
+  const columns = NucColumns.of(part, solver, start.plan, nucMissing);
+  if (!columns) return [];
+  const tree = new HiveTree(part, solver, columns, nucMissing, start.plan);
+  tree.work(SCOUTING);
+  all.takeOver(columns);
+  columns.dispose();
+  return [...tree.plans.values()];
 }
 
 /** The yards to prove one by one; null where they hang together by more than the number of nucs of one recipe. */

@@ -5,6 +5,8 @@ type Master = ReturnType<Solver['createModel']>;
 
 /** Nucs that are left, at most, while a plan is put together. */
 const MOST_LEFT = 30;
+/** What is fixed changes what the rest is worth: nucs are looked for anew, so often at most. */
+const REFILLS = 3;
 /** A tree is searched to within this share of the best, and through no more nodes. */
 const NEAR = 5e-4;
 const MOST_NODES = 300;
@@ -16,15 +18,16 @@ const UNLIMITED = 1e6;
  * Whole nucs out of a solution in parts: the one that is taken for the most part is taken wholly, the model solved
  * again, and so on until nothing is in parts. A nuc that makes the rest impossible or too dear is left.
  *
- * @param first - number of the first column that stands for a nuc; `count` of them follow each other
+ * @param first - number of the first column that stands for a nuc; the last columns of all do
  * @param below - only a solution cheaper than this is of interest
+ * @param refill - adds columns for nucs that are cheaper at the prices of the last solution; says whether it did
  * @returns values of all columns, or null
  */
 export function roundedNucs(
   master: Master,
   first: number,
-  count: number,
   below: number,
+  refill: () => boolean,
 ): Float64Array | null {
   const fixed: number[] = [];
   const left: number[] = [];
@@ -38,8 +41,9 @@ export function roundedNucs(
       left.push(last);
       continue;
     }
+    for (let n = 0; n < REFILLS && refill(); n++) master.run();
     const values = master.getSolution().colValue;
-    const next = mostlyTaken(values, first, count);
+    const next = mostlyTaken(values, first);
     if (next === null) {
       found = values;
       break;
@@ -81,10 +85,10 @@ export function bestWholes(
 export const isWhole = (x: number) => Math.abs(x - Math.round(x)) < 1e-6;
 
 /** The nuc taken for the largest part of one, of those that are in parts; null when none is. */
-function mostlyTaken(values: Float64Array, first: number, count: number): number | null {
+function mostlyTaken(values: Float64Array, first: number): number | null {
   let most = 0;
   let found: number | null = null;
-  for (let n = 0; n < count; n++) {
+  for (let n = 0; first + n < values.length; n++) {
     const x = values[first + n] as number;
     if (isWhole(x)) continue;
     const part = x - Math.floor(x);
