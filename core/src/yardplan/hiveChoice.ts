@@ -26,7 +26,7 @@ export function onlyHives(problem: YardProblem, hives: ReadonlySet<number>): Yar
 }
 
 /** The hives that a plan opens. */
-export function hivesOf(problem: YardProblem, plan: Assignment): Set<number> {
+export function hivesOpenedBy(problem: YardProblem, plan: Assignment): Set<number> {
   const touched = problem.frames.flatMap((f, i) => {
     const to = plan.to[i] as number;
     const shaken = plan.shakenFor[i] ?? null;

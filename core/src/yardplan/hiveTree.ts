@@ -1,6 +1,6 @@
 import { evaluate } from './evaluate.ts';
 import type { Solver } from './linearModel.ts';
-import { ANY_HIVES, hivesOf, onlyHives, type HiveChoice } from './hiveChoice.ts';
+import { ANY_HIVES, hivesOpenedBy, onlyHives, type HiveChoice } from './hiveChoice.ts';
 import { NucColumns, type Worth } from './nucColumns.ts';
 import { PRICES } from './prices.ts';
 import { STORE, type Assignment, type YardProblem } from './problem.ts';
@@ -85,7 +85,7 @@ export class HiveTree {
         .size || 1;
     this.open = [{ choice: ANY_HIVES, worth: columns.steady, bound: columns.bound, rounds: 0 }];
     this.take(start);
-    if (start) this.toTry.push(hivesOf(problem, start));
+    if (start) this.toTry.push(hivesOpenedBy(problem, start));
   }
 
   /** No plan costs less, were a nuc that is not made to cost no more than was said. */

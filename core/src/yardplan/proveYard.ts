@@ -1,5 +1,5 @@
 import { evaluate } from './evaluate.ts';
-import { hivesOf as hivesOpened, onlyHives } from './hiveChoice.ts';
+import { hivesOpenedBy, onlyHives } from './hiveChoice.ts';
 import { HiveTree, type FoundPlan } from './hiveTree.ts';
 import { AT } from './measures.ts';
 import { NucColumns } from './nucColumns.ts';
@@ -91,7 +91,7 @@ export function* proofsOf(problem: YardProblem, solver: Solver): Generator<Proof
       tree.take(found.plan);
       yield known.with(null, found);
     }
-    for (let left = roundsFor(hivesOf(problem)); left > 0; left -= REPORTED) {
+    for (let left = roundsFor(hiveCount(problem)); left > 0; left -= REPORTED) {
       const isOpen = tree.work(Math.min(left, REPORTED));
       const best = [...tree.plans.values()].toSorted((a, b) => a.price - b.price)[0] ?? null;
       yield known.with(tree.bound, best);
@@ -122,7 +122,7 @@ function scouted(
 ): FoundPlan[] {
   const hives = problem.units.filter((u) => u.kind === 'colony');
   if (!start || hives.length <= LARGE) return [];
-  const used = hivesOpened(problem, start.plan);
+  const used = hivesOpenedBy(problem, start.plan);
   const strongest = hives.toSorted((a, b) => (b.before[AT.bees] as number) - (a.before[AT.bees] as number));
   for (const u of strongest) if (used.size < PROMISING) used.add(u.index);
   const part = onlyHives(problem, used);
@@ -165,7 +165,7 @@ class BestProof {
   }
 }
 
-const hivesOf = (problem: YardProblem) => problem.units.filter((u) => u.kind === 'colony').length;
+const hiveCount = (problem: YardProblem) => problem.units.filter((u) => u.kind === 'colony').length;
 
 /**
  * What a nuc that is not made costs in the proof. Any price up to the true one gives a bound; one that is not far
