@@ -32,7 +32,7 @@ export function ProofLine({ bench, placed }: { readonly bench: Bench; readonly p
             <Text fontSize="sm" color="inkSoft">
               {bench.busy
                 ? `looking further, round ${bench.round} of ${bench.rounds}`
-                : 'still looking for a better one, and proving'}
+                : 'still looking for a better one'}
             </Text>
             <Button size="sm" minH="36px" variant="outline" bg="sheet" onClick={bench.stop}>
               Stop

@@ -349,7 +349,7 @@ describe('how good a plan is', () => {
     proverSays.bound = 1e6;
     proverSays.isAtIt = true;
     await withNucs();
-    expect(await screen.findByText('still looking for a better one, and proving')).toBeTruthy();
+    expect(await screen.findByText('still looking for a better one')).toBeTruthy();
     click('Stop');
     await waitFor(() => expect(screen.queryByText(/still looking/)).toBeNull());
     expect(screen.queryByRole('button', { name: 'Stop' })).toBeNull();
