@@ -3,13 +3,18 @@ import type { Solver } from './linearModel.ts';
 import { ANY_HIVES, hivesOpenedBy, onlyHives, type HiveChoice } from './hiveChoice.ts';
 import { NucColumns, type Worth } from './nucColumns.ts';
 import { PRICES } from './prices.ts';
-import { STORE, type Assignment, type YardProblem } from './problem.ts';
+import { nucsWanted, STORE, type Assignment, type YardProblem } from './problem.ts';
 import { YardSearch } from './searchYard.ts';
 
 /** A plan that breaks no rule, and what it costs. */
 export interface FoundPlan {
   readonly plan: Assignment;
   readonly price: number;
+}
+
+/** Notes a plan that makes so many nucs, when none that is known for them is cheaper. */
+export function keepCheapest(plans: Map<number, FoundPlan>, count: number, found: FoundPlan): void {
+  if (found.price < (plans.get(count)?.price ?? Infinity)) plans.set(count, found);
 }
 
 /** A choice of hives that has yet to be looked into. */
@@ -79,13 +84,18 @@ export class HiveTree {
     this.solver = solver;
     this.columns = columns;
     this.nucMissing = nucMissing;
-    this.wanted = problem.nucGoals.reduce((n, g) => n + g.wanted, 0);
+    this.wanted = nucsWanted(problem);
     this.hives =
       new Set(problem.frames.flatMap((f) => (f.mayGoTo.length > 0 && f.home !== STORE ? [f.home] : [])))
         .size || 1;
     this.open = [{ choice: ANY_HIVES, worth: columns.steady, bound: columns.bound, rounds: 0 }];
     this.take(start);
     if (start) this.toTry.push(hivesOpenedBy(problem, start));
+  }
+
+  /** The cheapest plan of all; null while there is none. */
+  get cheapest(): FoundPlan | null {
+    return [...this.plans.values()].toSorted((a, b) => a.price - b.price)[0] ?? null;
   }
 
   /** No plan costs less, were a nuc that is not made to cost no more than was said. */
@@ -213,10 +223,7 @@ export class HiveTree {
     if (!found.feasible || seen.broken.length > 0) return;
     const missing = this.wanted - seen.nucsMade;
     this.best = Math.min(this.best, seen.cost - (PRICES.nucMissing - this.nucMissing) * missing);
-    const known = this.plans.get(seen.nucsMade);
-    if (!known || seen.cost < known.price) {
-      this.plans.set(seen.nucsMade, { plan: found.plan, price: seen.cost });
-    }
+    keepCheapest(this.plans, seen.nucsMade, { plan: found.plan, price: seen.cost });
   }
 }
 

@@ -3,8 +3,8 @@ import { roomByRule, rowsOfYards, type RoomByRule } from './hiveRows.ts';
 import { INFINITE, type LinearModel, type Solver } from './linearModel.ts';
 import { PRICES } from './prices.ts';
 import { pooledModel, type GoalRow, type NucPool, type Way } from './pooledModel.ts';
-import type { Assignment, YardProblem } from './problem.ts';
-import { bestWholes, isWhole, roundedNucs } from './roundNucs.ts';
+import { nucsWanted, type Assignment, type YardProblem } from './problem.ts';
+import { bestWholes, hasPoint, isWhole, roundedNucs } from './roundNucs.ts';
 import { hasBegunNucs, huntOf, nucsOfPlan, planOfNucs, type PoolHunt, type WholeNuc } from './wholeNuc.ts';
 
 /** Nucs taken in at most in one round, for each pool. */
@@ -125,12 +125,11 @@ export class NucColumns {
   /** From now on a nuc that is not made costs so much. The bound holds no longer: {@link restrict} begins anew. */
   setNucMissing(price: number): void {
     const { model, master } = this;
-    const wanted = this.goals.reduce((n, g) => n + g.wanted, 0);
     for (const { pool } of this.hunts) {
       model.setCost(pool.made, -price);
       master.changeColCost(pool.made, -price);
     }
-    model.offset += (price - this.nucMissing) * wanted;
+    model.offset += (price - this.nucMissing) * nucsWanted(this.problem);
     master.changeObjectiveOffset(model.offset);
     this.nucMissing = price;
   }
@@ -230,8 +229,9 @@ export class NucColumns {
   /** Takes in nucs that are dearer by so much: what is best in parts is not what is best in wholes. */
   widen(by: number): void {
     for (const hunt of this.hunts) {
-      hunt.pricer.setPrices(this.pricesOf(hunt, this.steady));
-      const below = (this.steady[hunt.row] as number) + by;
+      const prices = this.pricesOf(hunt, this.steady);
+      hunt.pricer.setPrices(prices);
+      const below = this.cheapestKnown(hunt, prices).known + by;
       const ofEach = new Float64Array(hunt.ways.length).fill(Infinity);
       const nucs = hunt.pricer.cheaper({ below, ofEach, only: this.allowed });
       for (const { items } of nucs) this.takeIn(hunt, items);
@@ -274,6 +274,7 @@ export class NucColumns {
     const limit = Math.max(GAIN, dear.toSorted((a, b) => a - b)[KEPT] as number);
     const kept = nucs.filter((_, n) => (dear[n] as number) < limit);
     const drop = nucs.flatMap((_, n) => ((dear[n] as number) < limit ? [] : [model.columns + n]));
+    if (drop.length === 0) return;
     master.deleteCols({ kind: 'set', indices: Int32Array.from(drop) });
     for (const { hunt, items } of nucs.splice(0, nucs.length, ...kept)) hunt.known.delete(keyOf(items));
     for (const { hunt, items } of kept) hunt.known.add(keyOf(items));
@@ -282,6 +283,7 @@ export class NucColumns {
   private solve(): Worth | null {
     const { master, model } = this;
     master.run();
+    if (!hasPoint(master)) return null;
     const { rowDual, colValue } = master.getSolution();
     const worth = Float64Array.from(rowDual);
     if (worth.length < model.rows || worth.some((w) => !Number.isFinite(w))) return null;
@@ -375,7 +377,7 @@ export class NucColumns {
     }, sum);
   }
 
-  /** The cheapest of the nuc so far at such prices, and of each item. */
+  /** The cheapest of the nucs so far at such prices, and of each item. */
   private cheapestKnown(hunt: PoolHunt, prices: Float64Array): { known: number; ofEach: Float64Array } {
     let known = Infinity;
     const ofEach = new Float64Array(prices.length).fill(Infinity);

@@ -105,6 +105,9 @@ export interface Assignment {
   readonly shakenFor: readonly (number | null)[];
 }
 
+/** How many nucs are asked for in all. */
+export const nucsWanted = (problem: YardProblem) => problem.nucGoals.reduce((n, g) => n + g.wanted, 0);
+
 /** Nothing is moved, save what is pinned or has been shaken. */
 export function nothingMoved(problem: YardProblem): Assignment {
   return {

@@ -1,11 +1,11 @@
 import { evaluate } from './evaluate.ts';
-import { HiveTree, type FoundPlan } from './hiveTree.ts';
+import { HiveTree, keepCheapest, type FoundPlan } from './hiveTree.ts';
 import { solveModel, type Solver } from './linearModel.ts';
 import { ANY_HIVES } from './hiveChoice.ts';
 import { NucColumns } from './nucColumns.ts';
 import { pooledModel } from './pooledModel.ts';
 import { PRICES } from './prices.ts';
-import { nothingMoved, type Assignment, type YardProblem } from './problem.ts';
+import { nothingMoved, nucsWanted, type Assignment, type YardProblem } from './problem.ts';
 import { planOfPart, planOfParts, type YardPart } from './yardPart.ts';
 
 /** Rounds for each yard at the first price of a nuc and at each that follows; for all yards when it is settled. */
@@ -56,7 +56,7 @@ export function* proveByYards(
   solver: Solver,
   start: FoundPlan,
 ): Generator<ProofByYards> {
-  const wanted = wantedOf(problem);
+  const wanted = nucsWanted(problem);
   const each = start.price / wanted;
   let [low, price, high] = [each * LOW, each * FIRST, each * HIGH];
   const yards = parts.map((part) => yardOf(part, solver, start, price));
@@ -91,16 +91,14 @@ export function* proveByYards(
   }
 }
 
-const wantedOf = (problem: YardProblem) => problem.nucGoals.reduce((n, g) => n + g.wanted, 0);
-
 function yardOf(part: YardPart, solver: Solver, start: FoundPlan, price: number): Yard {
   const { problem } = part;
   const columns = NucColumns.of(problem, solver, planOfPart(part, start.plan), price);
-  const wanted = wantedOf(problem);
+  const wanted = nucsWanted(problem);
   const plans = new Map<number, FoundPlan>();
   for (const plan of [nothingMoved(problem), planOfPart(part, start.plan)]) {
     const { cost, broken, nucsMade } = evaluate(problem, plan);
-    if (broken.length === 0) note(plans, nucsMade, { plan, price: cost });
+    if (broken.length === 0) keepCheapest(plans, nucsMade, { plan, price: cost });
   }
   if (columns) return { part, columns, wanted, bound: columns.bound - price * wanted, plans };
   // A yard that can make no nuc has its wishes all the same.
@@ -119,10 +117,6 @@ function reprice(yard: Yard, price: number, rounds: number): void {
   yard.bound = columns.bound - price * yard.wanted;
 }
 
-function note(plans: Map<number, FoundPlan>, count: number, found: FoundPlan): void {
-  if (found.price < (plans.get(count)?.price ?? Infinity)) plans.set(count, found);
-}
-
 /** Takes the hives of a yard whole, and notes its plans. */
 function workOut(yard: Yard, solver: Solver, start: FoundPlan, price: number, rounds: number): void {
   const { problem } = yard.part;
@@ -134,7 +128,7 @@ function workOut(yard: Yard, solver: Solver, start: FoundPlan, price: number, ro
     let plan: FoundPlan | null = found;
     // A plan stands for those that make fewer nucs.
     while (plan) {
-      note(yard.plans, evaluate(problem, plan.plan).nucsMade, plan);
+      keepCheapest(yard.plans, evaluate(problem, plan.plan).nucsMade, plan);
       plan = withoutOne(problem, plan.plan);
     }
   }

@@ -9,7 +9,7 @@ import { yardParts, type YardPart } from './yardPart.ts';
 import { solveModel, type Solver } from './linearModel.ts';
 import { pooledModel } from './pooledModel.ts';
 import { PRICES } from './prices.ts';
-import type { YardProblem } from './problem.ts';
+import { nucsWanted, type YardProblem } from './problem.ts';
 import { YardSearch } from './searchYard.ts';
 
 /** How hard to look for a bound. */
@@ -87,14 +87,14 @@ export function* proofsOf(problem: YardProblem, solver: Solver): Generator<Proof
   }
   try {
     const tree = new HiveTree(problem, solver, columns, nucMissing, start?.plan ?? null);
-    for (const found of scouted(problem, solver, columns, nucMissing, start)) {
-      tree.take(found.plan);
-      yield known.with(null, found);
+    const promising = scouted(problem, solver, columns, nucMissing, start);
+    if (promising) {
+      tree.take(promising.plan);
+      yield known.with(null, promising);
     }
     for (let left = roundsFor(hiveCount(problem)); left > 0; left -= REPORTED) {
       const isOpen = tree.work(Math.min(left, REPORTED));
-      const best = [...tree.plans.values()].toSorted((a, b) => a.price - b.price)[0] ?? null;
-      yield known.with(tree.bound, best);
+      yield known.with(tree.bound, tree.cheapest);
       if (!isOpen || known.gap < CLOSED) break;
     }
   } finally {
@@ -110,7 +110,7 @@ export function* proofsOf(problem: YardProblem, solver: Solver): Generator<Proof
 }
 
 /**
- * The best plans from the most promising hives of a large yard. Among few hives prices settle soon, and the nucs
+ * The best plan from the most promising hives of a large yard. Among few hives prices settle soon, and the nucs
  * that are found are a good beginning for all.
  */
 function scouted(
@@ -119,20 +119,20 @@ function scouted(
   all: NucColumns,
   nucMissing: number,
   start: FoundPlan | null,
-): FoundPlan[] {
+): FoundPlan | null {
   const hives = problem.units.filter((u) => u.kind === 'colony');
-  if (!start || hives.length <= LARGE) return [];
+  if (!start || hives.length <= LARGE) return null;
   const used = hivesOpenedBy(problem, start.plan);
   const strongest = hives.toSorted((a, b) => (b.before[AT.bees] as number) - (a.before[AT.bees] as number));
   for (const u of strongest) if (used.size < PROMISING) used.add(u.index);
   const part = onlyHives(problem, used);
   const columns = NucColumns.of(part, solver, start.plan, nucMissing);
-  if (!columns) return [];
+  if (!columns) return null;
   const tree = new HiveTree(part, solver, columns, nucMissing, start.plan);
   tree.work(SCOUTING);
   all.takeOver(columns);
   columns.dispose();
-  return [...tree.plans.values()];
+  return tree.cheapest;
 }
 
 /** The yards to prove one by one; null where they hang together by more than the number of nucs of one recipe. */
@@ -172,9 +172,11 @@ const hiveCount = (problem: YardProblem) => problem.units.filter((u) => u.kind =
  * above what a nuc costs gives a good one soon.
  */
 function missingPrice(problem: YardProblem, start: FoundPlan | null): number {
-  const wanted = problem.nucGoals.reduce((n, g) => n + g.wanted, 0);
   if (!start || start.price >= PRICES.nucMissing) return PRICES.nucMissing;
-  return Math.min(PRICES.nucMissing, Math.max(MISSING_LEAST, (MISSING_TIMES * start.price) / wanted));
+  return Math.min(
+    PRICES.nucMissing,
+    Math.max(MISSING_LEAST, (MISSING_TIMES * start.price) / nucsWanted(problem)),
+  );
 }
 
 function polished(problem: YardProblem, found: FoundPlan): FoundPlan {

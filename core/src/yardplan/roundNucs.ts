@@ -82,6 +82,7 @@ export function bestWholes(
   return values;
 }
 
+/** Whether a value of the solver's is a whole number. */
 export const isWhole = (x: number) => Math.abs(x - Math.round(x)) < 1e-6;
 
 /** The nuc taken for the largest part of one, of those that are in parts; null when none is. */
@@ -101,4 +102,4 @@ function mostlyTaken(values: Float64Array, first: number): number | null {
 }
 
 /** Whether the solver has a solution that keeps all rows. */
-const hasPoint = (master: Master) => Number(master.info.get('primal_solution_status')) === 2;
+export const hasPoint = (master: Master) => Number(master.info.get('primal_solution_status')) === 2;
