@@ -1,6 +1,6 @@
 import { evaluate } from './evaluate.ts';
 import type { Solver } from './linearModel.ts';
-import { ANY_HIVES, hivesOpenedBy, onlyHives, type HiveChoice } from './hiveChoice.ts';
+import { ANY_HIVES, onlyHives, type HiveChoice } from './hiveChoice.ts';
 import { NucColumns, type Worth } from './nucColumns.ts';
 import { PRICES } from './prices.ts';
 import { nucsWanted, STORE, type Assignment, type YardProblem } from './problem.ts';
@@ -26,11 +26,33 @@ interface Branch {
   readonly rounds: number;
 }
 
-/** Rounds of pricing for one choice, and for hives that are known. */
+/** Hives from which a plan may be put together, and the one that follows when they do not suffice. */
+interface Candidates {
+  readonly hives: ReadonlySet<number>;
+  readonly next: number | null;
+}
+
+/** So few hives that a tree can be searched for their best plan. */
+interface FewHives {
+  readonly hives: ReadonlySet<number>;
+  /** No plan of theirs costs less. */
+  readonly bound: number;
+}
+
+/** Rounds of pricing for one choice before it is divided: by the number of hives soon, by a single hive late. */
+const ROUNDS_OF_ANY = 25;
 const ROUNDS = 60;
-const ROUNDS_OF_SET = 40;
+/** Rounds of pricing for hives that are known. */
+const ROUNDS_OF_SET = 15;
+/** To put a plan together takes as long as so many rounds for each nuc, among the same hives. */
+const ROUNDS_OF_NUC = 2;
+/** Hives that are opened for the most part are tried after so many rounds. */
+const AT_ONCE = 10;
 /** Bound and price within this share of each other are as good as one. */
 const NEAR = 1e-3;
+/** Hives are not tried for a plan that is better by less, nor for one that is further from what they allow. */
+const WORTH_TRYING = 3e-3;
+const FAR = 0.02;
 /** A plan this near to what its hives allow is not searched for a better one. */
 const GOOD = 2e-3;
 /** It is only searched for among so many hives: with more, it takes too long. */
@@ -39,6 +61,8 @@ const FEW = 7;
 const WIDER = 1;
 /** A search for it takes as long as so many rounds of a single hive. */
 const AS_LONG_AS = 600;
+/** It is searched for after so many rounds. */
+const LATER = 60;
 /** A share of a hive that is as good as none, or as one. */
 const PART = 0.02;
 
@@ -65,8 +89,11 @@ export class HiveTree {
   /** What the best plan costs, were a nuc that is not made to cost no more than {@link nucMissing}. */
   private best = Infinity;
   private readonly tried = new Set<string>();
+  /** Rounds that are left, and that have been in all. */
   private left = 0;
-  private readonly toTry: ReadonlySet<number>[] = [];
+  private rounds = 0;
+  private readonly toSettle: FewHives[] = [];
+  private readonly toTry: Candidates[] = [];
 
   /**
    * @param columns - whole nucs of the problem, at the same price of one that is not made
@@ -90,7 +117,6 @@ export class HiveTree {
         .size || 1;
     this.open = [{ choice: ANY_HIVES, worth: columns.steady, bound: columns.bound, rounds: 0 }];
     this.take(start);
-    if (start) this.toTry.push(hivesOpenedBy(problem, start));
   }
 
   /** The cheapest plan of all; null while there is none. */
@@ -108,8 +134,9 @@ export class HiveTree {
   work(rounds: number): boolean {
     this.left = rounds;
     while (this.left > 0 && (this.toTry.length > 0 || this.open.length > 0)) {
-      const hives = this.toTry.shift();
-      if (hives) this.trySet(hives);
+      const candidates = this.toTry.shift();
+      if (candidates) this.trySet(candidates);
+      else if (this.rounds > LATER && this.toSettle.length > 0) this.settle();
       else this.step();
     }
     return this.open.length > 0;
@@ -125,18 +152,18 @@ export class HiveTree {
     }
     const { columns } = this;
     columns.restrict(branch.choice, branch.worth);
-    if (branch.rounds === 0) columns.lookAround();
     const before = this.left;
-    const isOver = this.price(columns, ROUNDS - branch.rounds);
+    const isOver = this.price(columns, AT_ONCE);
     const rounds = branch.rounds + Math.ceil(before - this.left);
     const bound = Math.max(branch.bound, columns.bound);
     const now = { choice: branch.choice, worth: columns.steady, bound, rounds };
-    if (!isOver && rounds < ROUNDS) {
+    this.noteSets(columns.opening);
+    const choices = this.isDone(bound) ? [] : this.parts(branch.choice, columns.opening);
+    const isCount = choices.some((c) => c.count !== branch.choice.count);
+    if (!isOver && rounds < (isCount ? ROUNDS_OF_ANY : ROUNDS)) {
       this.open.push(now);
       return;
     }
-    this.noteSets(columns.opening);
-    const choices = this.isDone(bound) ? [] : this.parts(branch.choice, columns.opening);
     for (const choice of choices) this.open.push({ ...now, choice, rounds: 0 });
     if (choices.length > 0) return;
     if (isOver) this.settled = Math.min(this.settled, bound);
@@ -150,6 +177,7 @@ export class HiveTree {
   private price(columns: NucColumns, rounds: number, cost = 1): boolean {
     for (let r = 0; r < rounds && this.left > 0; r++) {
       this.left -= cost;
+      this.rounds += cost;
       if (!columns.round() || columns.price - columns.bound < NEAR * Math.abs(columns.price)) return true;
       if (this.isDone(columns.bound)) return true;
     }
@@ -190,29 +218,56 @@ export class HiveTree {
     const order = [...opening].filter(([, part]) => part > 1e-6).sort((a, b) => b[1] - a[1] || a[0] - b[0]);
     const sum = order.reduce((s, [, part]) => s + part, 0);
     const count = Math.ceil(sum - PART);
-    // With what is opened in part one hive more may be needed to make whole nucs.
-    for (const n of [count, count + 1]) this.toTry.push(new Set(order.slice(0, n).map(([unit]) => unit)));
+    this.toTry.push({
+      hives: new Set(order.slice(0, count).map(([unit]) => unit)),
+      next: order[count]?.[0] ?? null,
+    });
   }
 
   /** The best plan for certain hives: with these settled, little is left to choose. */
-  private trySet(hives: ReadonlySet<number>): void {
+  private trySet({ hives, next }: Candidates): void {
     const key = [...hives].toSorted((a, b) => a - b).join();
     if (this.tried.has(key)) return;
     this.tried.add(key);
-    const part = onlyHives(this.problem, hives);
-    const columns = NucColumns.of(part, this.solver, null, this.nucMissing);
+    const columns = this.columnsOf(hives);
     if (!columns) return;
-    const closed = part.units.flatMap((u) => (u.kind === 'colony' && !hives.has(u.index) ? [u.index] : []));
-    columns.restrict({ opened: hives, closed: new Set(closed), count: new Map() });
-    this.price(columns, ROUNDS_OF_SET, hives.size / this.hives);
     this.columns.takeOver(columns);
-    if (!this.isDone(columns.bound)) this.take(columns.plan(this.best));
-    if (hives.size <= FEW && this.best > columns.bound + GOOD * Math.abs(columns.bound)) {
-      this.left -= AS_LONG_AS / this.hives;
-      columns.widen(Math.min(WIDER, this.best - columns.bound));
-      this.take(columns.bestPlan());
+    // With what is opened in part one hive more may be needed to make whole nucs.
+    if (next !== null && columns.made < this.wanted - PART) {
+      this.toTry.unshift({ hives: new Set([...hives, next]), next: null });
     }
+    const { bound } = columns;
+    if (this.best === Infinity || bound < this.best - WORTH_TRYING * Math.abs(this.best)) {
+      this.left -= (ROUNDS_OF_NUC * columns.made * hives.size) / this.hives;
+      this.take(columns.plan(Math.min(this.best, bound + FAR * Math.abs(bound))));
+    }
+    if (hives.size <= FEW) this.toSettle.push({ hives, bound });
     columns.dispose();
+  }
+
+  /** Searches the few hives that promise most for their best plan. */
+  private settle(): void {
+    this.toSettle.sort((a, b) => b.bound - a.bound);
+    const { hives, bound } = this.toSettle.pop() as FewHives;
+    if (this.best <= bound + GOOD * Math.abs(bound)) return;
+    const columns = this.columnsOf(hives);
+    if (!columns) return;
+    this.left -= AS_LONG_AS / this.hives;
+    columns.widen(Math.min(WIDER, this.best - bound));
+    this.take(columns.bestPlan());
+    columns.dispose();
+  }
+
+  /** Nucs for certain hives that are opened while all others are left shut. */
+  private columnsOf(hives: ReadonlySet<number>): NucColumns | null {
+    const part = onlyHives(this.problem, hives);
+    const shut = part.units.flatMap((u) => (u.kind === 'colony' && !hives.has(u.index) ? [u.index] : []));
+    const choice = { opened: hives, closed: new Set(shut), count: new Map() };
+    const columns = NucColumns.of(part, this.solver, null, this.nucMissing, choice);
+    if (!columns) return null;
+    columns.takeOver(this.columns);
+    this.price(columns, ROUNDS_OF_SET, hives.size / this.hives);
+    return columns;
   }
 
   /** Notes a plan, once a search has tried to improve it. */

@@ -1,5 +1,6 @@
 import { ANY_HIVES, type HiveChoice } from './hiveChoice.ts';
-import { roomByRule, rowsOfYards, type RoomByRule } from './hiveRows.ts';
+import { HiveRoom, type Entry } from './hiveRoom.ts';
+import { addCommonRows, roomInHives, rowsOfYards } from './hiveRows.ts';
 import { INFINITE, type LinearModel, type Solver } from './linearModel.ts';
 import { PRICES } from './prices.ts';
 import { pooledModel, type GoalRow, type NucPool, type Way } from './pooledModel.ts';
@@ -17,6 +18,14 @@ const MOST_KEPT = 900;
 const KEPT = 450;
 /** Less than this is no gain. */
 const GAIN = 1e-3;
+/** Nucs that fit together may be dearer than the cheapest by so much. */
+const DEARER = 0.7;
+/** So many more of them than the model makes. */
+const SPARE = 2;
+/** Hives that are opened by less than this are as good as shut. */
+const BARELY = 0.02;
+/** A row is broken by more than this. */
+const BROKEN = 1e-6;
 
 /** What each row is worth, at the prices of the moment. */
 export type Worth = Float64Array;
@@ -49,7 +58,7 @@ export class NucColumns {
   /** The model as the solver holds it, with a column for every nuc so far. */
   private readonly master: ReturnType<Solver['createModel']>;
   private readonly ways: readonly Way[];
-  private readonly entries: readonly (readonly (readonly [row: number, value: number])[])[];
+  private readonly entries: readonly (readonly Entry[])[];
   private readonly goals: readonly GoalRow[];
   private readonly hunts: readonly PoolHunt[];
   private readonly nucs: (WholeNuc & { readonly homes: readonly number[] })[] = [];
@@ -57,16 +66,29 @@ export class NucColumns {
   private readonly opened: readonly number[];
   /** By yard: the row that counts hives opened. */
   private readonly hivesIn: ReadonlyMap<string, number>;
-  private readonly rules: RoomByRule;
-  private choice = ANY_HIVES;
+  /** Rows of single hives, with what stands in them for the hive that is opened. */
+  private readonly roomIn: ReadonlyMap<number, number>;
+  /** Rows that are left out as long as no solution breaks them. */
+  private readonly waiting: Set<number>;
+  /** The last solution broke rows that it did not know. */
+  private isLax = false;
+  private choice: HiveChoice;
   /** Hives that may be opened; null for all. */
-  private allowed: ReadonlySet<number> | null = null;
+  private allowed: ReadonlySet<number> | null;
 
-  private constructor(problem: YardProblem, solver: Solver, nucMissing: number) {
+  private constructor(problem: YardProblem, solver: Solver, nucMissing: number, choice: HiveChoice) {
     this.problem = problem;
     this.nucMissing = nucMissing;
     const { model, pools, ways, ruleRows, goalRows, opened } = pooledModel(problem, { nucMissing });
     this.opened = opened;
+    this.choice = choice;
+    this.allowed = allowedBy(problem, choice);
+    opened.forEach((column, unit) => {
+      if (column >= 0) model.setBounds(column, ...openingBy(choice, unit));
+    });
+    this.roomIn = roomInHives(model, opened);
+    this.waiting = new Set(this.roomIn.keys());
+    addCommonRows(model, ruleRows, opened);
     this.goals = goalRows;
     this.model = model;
     this.ways = ways;
@@ -90,7 +112,7 @@ export class NucColumns {
     this.hunts = pools.map((pool, p) => huntOf(pool, ways, rows[p] as number));
     this.master = solver.createModel(model.data(true));
     this.master.options.set({ output_flag: false, solver: 'simplex', presolve: 'off' });
-    this.rules = roomByRule(ruleRows, model, opened);
+    for (const row of this.waiting) this.master.changeRowBounds(row, -INFINITE, INFINITE);
     this.steady = new Float64Array(model.rows);
     pooled.forEach((w, row) => (this.steady[row] = kept.has(row) ? 0 : w));
     this.signed(this.steady);
@@ -100,6 +122,7 @@ export class NucColumns {
   /**
    * @param start - a plan whose nucs are taken in from the beginning
    * @param nucMissing - what a nuc that is not made costs at least: the less, the sooner the bound is good
+   * @param choice - hives that are opened or left shut from the beginning
    * @returns null where nucs cannot be taken whole: pins have begun some, or none are asked for
    */
   static of(
@@ -107,9 +130,10 @@ export class NucColumns {
     solver: Solver,
     start: Assignment | null,
     nucMissing: number = PRICES.nucMissing,
+    choice: HiveChoice = ANY_HIVES,
   ): NucColumns | null {
     if (hasBegunNucs(problem) || !problem.units.some((u) => u.kind === 'nuc')) return null;
-    const columns = new NucColumns(problem, solver, nucMissing);
+    const columns = new NucColumns(problem, solver, nucMissing, choice);
     if (start) {
       for (const hunt of columns.hunts) {
         for (const items of nucsOfPlan(problem, hunt, start)) columns.takeIn(hunt, items);
@@ -140,15 +164,14 @@ export class NucColumns {
    *
    * @param worth - what rows are worth, to begin with
    */
-  restrict(choice: HiveChoice, worth: Worth = this.nothing()): void {
+  restrict(choice: HiveChoice, worth: Worth): void {
     const { model, master, problem } = this;
     this.choice = choice;
     this.opened.forEach((column, unit) => {
       if (column < 0) return;
-      const isOpen = choice.opened.has(unit) ? 1 : 0;
-      const mayOpen = choice.closed.has(unit) ? 0 : 1;
-      model.setBounds(column, isOpen, mayOpen);
-      master.changeColBounds(column, isOpen, mayOpen);
+      const [least, most] = openingBy(choice, unit);
+      model.setBounds(column, least, most);
+      master.changeColBounds(column, least, most);
     });
     for (const [yardId, row] of this.hivesIn) {
       const [least, most] = choice.count.get(yardId) ?? [0, this.opened.length];
@@ -159,10 +182,7 @@ export class NucColumns {
       const isShut = nuc.homes.some((h) => choice.closed.has(h));
       master.changeColBounds(model.columns + n, 0, isShut ? 0 : INFINITE);
     });
-    this.allowed =
-      choice.closed.size === 0
-        ? null
-        : new Set(problem.units.flatMap((u) => (choice.closed.has(u.index) ? [] : [u.index])));
+    this.allowed = allowedBy(problem, choice);
     this.price = Infinity;
     this.bound = -Infinity;
     this.opening = new Map();
@@ -171,30 +191,7 @@ export class NucColumns {
     this.look(rows);
   }
 
-  /** Nothing is worth anything. */
-  private nothing(): Worth {
-    return new Float64Array(this.model.rows);
-  }
-
-  /**
-   * Looks at what rows may be worth when the price of opening a hive is laid on one thing alone: on each of its
-   * rules in turn, or on the number of hives that are opened in any case. One of these is often near to the best.
-   */
-  lookAround(): void {
-    for (const rows of this.rules.values()) {
-      const worth = this.nothing();
-      for (const { row, room } of rows) worth[row] = PRICES.hiveOpened / room;
-      this.signed(worth);
-      this.look(worth);
-    }
-    const needed = [...this.hivesIn].filter(([yardId]) => (this.choice.count.get(yardId)?.[0] ?? 0) > 0);
-    if (needed.length === 0) return;
-    const worth = this.nothing();
-    for (const [, row] of needed) worth[row] = PRICES.hiveOpened;
-    this.look(worth);
-  }
-
-  /** Takes in the nucs that others have found: of the same yard, with fewer hives. */
+  /** Takes in the nucs that others have found for the same yard, as far as its hives may be opened here. */
   takeOver(others: NucColumns): void {
     others.hunts.forEach((theirs, h) => {
       const hunt = this.hunts[h] as PoolHunt;
@@ -221,9 +218,54 @@ export class NucColumns {
     // (Wentges, International Transactions in Operational Research 4, 1997).
     for (let share = STEADINESS; ; share = share > LEAST_STEADY ? share / 2 : 0) {
       const between = worth.map((w, r) => share * (this.steady[r] as number) + (1 - share) * w);
-      const { taken, isCheaper } = this.look(between, worth);
-      if (isCheaper || share === 0) return taken > 0;
+      const { taken, isCheaper, cheapest } = this.look(between, worth);
+      const more = this.takeBesideEachOther(between, cheapest);
+      if (isCheaper || share === 0) return taken + more > 0 || this.isLax;
     }
+  }
+
+  /**
+   * Takes in nucs that can be made beside each other from the hives that the model of the moment opens. The cheapest
+   * nucs all want the same few combs; the model needs such as fit together.
+   *
+   * @param cheapest - what the cheapest nuc of each pool costs
+   * @param fixed - nucs that are made in any case
+   * @returns how many were taken in
+   */
+  private takeBesideEachOther(
+    worth: Worth,
+    cheapest: ReadonlyMap<NucPool, number>,
+    fixed: readonly number[] = [],
+  ): number {
+    const room = this.roomBeside(fixed);
+    const only = new Set([...this.opening].flatMap(([unit, part]) => (part > BARELY ? [unit] : [])));
+    let taken = 0;
+    for (const hunt of this.hunts) {
+      hunt.pricer.setPrices(this.pricesOf(hunt, worth));
+      const below = (cheapest.get(hunt.pool) as number) + DEARER;
+      hunt.pricer.besideEachOther(
+        { only, below },
+        Math.min(hunt.pool.nucs.length, Math.ceil(this.made) + SPARE) -
+          fixed.filter((n) => this.nucs[n]?.hunt === hunt).length,
+        (item) => room.isRoomFor(this.entriesOf({ hunt, items: [item] })),
+        (items) => {
+          if (this.takeIn(hunt, items)) taken++;
+          room.take(this.entriesOf({ hunt, items }));
+        },
+      );
+    }
+    return taken;
+  }
+
+  /** What hives have left beside certain nucs. */
+  private roomBeside(fixed: readonly number[]): HiveRoom {
+    const room = new HiveRoom(this.model, this.roomIn);
+    for (const n of fixed) room.take(this.entriesOf(this.nucs[n] as WholeNuc));
+    return room;
+  }
+
+  private entriesOf({ hunt, items }: WholeNuc): Entry[] {
+    return items.flatMap((item) => this.entries[(hunt.ways[item] as Way).column] ?? []);
   }
 
   /** Takes in nucs that are dearer by so much: what is best in parts is not what is best in wholes. */
@@ -245,11 +287,18 @@ export class NucColumns {
    */
   plan(below: number): Assignment | null {
     const { price } = this;
-    const refill = () => {
+    this.callInAll();
+    const refill = (fixed: readonly number[]) => {
       const worth = this.solve();
-      return worth !== null && this.cheaper(worth, worth).taken > 0;
+      if (!worth) return false;
+      const { taken, cheapest } = this.cheaper(worth, worth);
+      return taken + this.takeBesideEachOther(worth, cheapest, fixed) > 0;
     };
-    const values = roundedNucs(this.master, this.model.columns, below - GAIN, refill);
+    const fitting = (fixed: readonly number[]) => {
+      const room = this.roomBeside(fixed);
+      return (n: number) => room.isRoomFor(this.entriesOf(this.nucs[n] as WholeNuc));
+    };
+    const values = roundedNucs(this.master, this.model.columns, below - GAIN, { refill, fitting });
     this.price = price;
     const isPlan = values && this.ways.every((w) => w.pool !== null || isWhole(values[w.column] as number));
     return isPlan ? this.assignmentOf(values) : null;
@@ -258,6 +307,7 @@ export class NucColumns {
   /** The best plan that can be put together from the nucs so far: for few hives. Null when none was found in time. */
   bestPlan(): Assignment | null {
     const { model, nucs } = this;
+    this.callInAll();
     const isWholeColumn = (c: number) => c >= model.columns || model.isWhole(c);
     const values = bestWholes(this.master, model.columns + nucs.length, isWholeColumn);
     return values && this.assignmentOf(values);
@@ -284,16 +334,37 @@ export class NucColumns {
     const { master, model } = this;
     master.run();
     if (!hasPoint(master)) return null;
-    const { rowDual, colValue } = master.getSolution();
+    const { rowDual, colValue, rowValue } = master.getSolution();
+    const price = master.getObjectiveValue();
     const worth = Float64Array.from(rowDual);
     if (worth.length < model.rows || worth.some((w) => !Number.isFinite(w))) return null;
     this.made = this.hunts.reduce((n, { pool }) => n + (colValue[pool.made] as number), 0);
     this.opening = new Map(
       this.opened.flatMap((column, unit) => (column < 0 ? [] : [[unit, colValue[column] as number]])),
     );
-    this.price = master.getObjectiveValue();
+    this.isLax = this.callIn(rowValue);
+    if (!this.isLax) this.price = price;
     this.signed(worth);
     return worth;
+  }
+
+  /** All rows hold, as they have to for a plan. */
+  private callInAll(): void {
+    for (const row of this.waiting) this.master.changeRowBounds(row, ...this.model.rowBounds(row));
+    this.waiting.clear();
+  }
+
+  /** From now on the rows hold that a solution breaks. @returns whether there are any */
+  private callIn(rowValue: Float64Array): boolean {
+    const before = this.waiting.size;
+    for (const row of this.waiting) {
+      const [lower, upper] = this.model.rowBounds(row);
+      const value = rowValue[row] as number;
+      if (value >= lower - BROKEN && value <= upper + BROKEN) continue;
+      this.waiting.delete(row);
+      this.master.changeRowBounds(row, lower, upper);
+    }
+    return this.waiting.size < before;
   }
 
   /** Solvers are a hair off; a bound needs the signs right. */
@@ -306,14 +377,14 @@ export class NucColumns {
   }
 
   /** Looks for nucs as {@link cheaper} does, and improves the bound. */
-  private look(worth: Worth, now: Worth = worth): { taken: number; isCheaper: boolean } {
+  private look(worth: Worth, now: Worth = worth) {
     const { taken, isCheaper, cheapest } = this.cheaper(worth, now);
     const bound = this.boundWith(worth, cheapest);
     if (bound > this.bound) {
       this.bound = bound;
       this.steady = worth;
     }
-    return { taken, isCheaper };
+    return { taken, isCheaper, cheapest };
   }
 
   /**
@@ -420,6 +491,18 @@ export class NucColumns {
       this.nucs.map((nuc, n) => ({ nuc, times: Math.round(values[first + n] ?? 0) })),
     );
   }
+}
+
+/** Hives in how far they are opened, at least and at most. */
+const openingBy = (choice: HiveChoice, unit: number): [least: number, most: number] => [
+  choice.opened.has(unit) ? 1 : 0,
+  choice.closed.has(unit) ? 0 : 1,
+];
+
+/** Units whose combs may be taken; null for all. */
+function allowedBy(problem: YardProblem, { closed }: HiveChoice): Set<number> | null {
+  if (closed.size === 0) return null;
+  return new Set(problem.units.flatMap((u) => (closed.has(u.index) ? [] : [u.index])));
 }
 
 const keyOf = (items: readonly number[]) => items.toSorted((a, b) => a - b).join();

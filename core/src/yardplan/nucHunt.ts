@@ -200,12 +200,29 @@ class NucHunt {
         this.picked.push(i);
         this.isHung[pricer.items[i]?.thing as number] = 1;
       }
-      this.shake(0, bees, own);
+      if (!this.shakeCheapest(bees, own)) this.shake(0, bees, own);
       for (const i of choice.items) {
         this.picked.pop();
         this.isHung[pricer.items[i]?.thing as number] = 0;
       }
     }
+  }
+
+  /** Shakes the cheapest frames for the bees that are missing. @returns false when one of them is in use */
+  private shakeCheapest(missing: number, price: number): boolean {
+    if (missing <= 1e-9) return false;
+    const { shakes, steps, pricer, prices } = this.g;
+    const items = steps.framesFor(missing).map((j) => shakes[j] as number);
+    let bees = 0;
+    let own = price;
+    for (const i of items) {
+      if (this.isHung[pricer.items[i]?.thing as number] === 1) return false;
+      bees += pricer.bees[i] as number;
+      own += prices[i] as number;
+    }
+    if (bees < missing - 1e-7) return false;
+    if (own < this.limit) this.note({ price: own, items: [...this.picked, ...items] });
+    return true;
   }
 
   /** Shakes frames from a place in their list on until no bees are missing. */

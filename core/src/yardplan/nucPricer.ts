@@ -1,5 +1,5 @@
 import { AT, type Measured } from './measures.ts';
-import { huntNucs } from './nucHunt.ts';
+import { huntNucs, type HuntGround } from './nucHunt.ts';
 import { restChoices } from './restChoices.ts';
 import { ruleWorth } from './ruleWorth.ts';
 import { ShakeSteps } from './shakeSteps.ts';
@@ -140,6 +140,37 @@ export class NucPricer {
 
   /** The cheapest nuc, which comes last, and where asked for the cheapest of every brood comb. */
   cheaper(hunt: Hunt = {}): PricedNuc[] {
+    return huntNucs(this.ground(hunt));
+  }
+
+  /**
+   * Nucs one after another, each the cheapest of what those before it leave.
+   *
+   * @param isLeft - whether an item may still be taken
+   * @param take - notes what a nuc takes
+   */
+  besideEachOther(
+    hunt: Hunt,
+    count: number,
+    isLeft: (item: number) => boolean,
+    take: (items: readonly number[]) => void,
+  ): void {
+    const ground = this.ground(hunt);
+    for (let n = 0; n < count; n++) {
+      const shakes = ground.shakes.filter(isLeft);
+      const nuc = huntNucs({
+        ...ground,
+        brood: ground.brood.filter(isLeft),
+        rest: ground.rest.filter((choice) => choice.items.every(isLeft)),
+        shakes,
+        steps: this.stepsOf(shakes),
+      }).at(-1);
+      if (!nuc) return;
+      take(nuc.items);
+    }
+  }
+
+  private ground(hunt: Hunt): HuntGround {
     const { below = Infinity, ofEach = null, only } = hunt;
     const mayUse = (i: number) => {
       const home = this.items[i]?.home as number;
@@ -150,7 +181,6 @@ export class NucPricer {
     const shakes = this.items
       .flatMap((it, i) => (it.isShake && (this.bees[i] as number) > 1e-9 && mayUse(i) ? [i] : []))
       .sort((a, b) => perBees(a) - perBees(b) || a - b);
-    const most = 1.5 + Math.max(0, ...this.rules.map((r) => (r.beeWeight > 0 ? r.least / r.beeWeight : 0)));
     const net = (i: number) => this.net[i] as number;
     const [brood = [], ...others] = this.combsByKind(mayUse);
     brood.sort((a, b) => net(a) - net(b) || (this.bees[b] as number) - (this.bees[a] as number) || a - b);
@@ -158,7 +188,7 @@ export class NucPricer {
       const isTaken = n < this.leastBrood || (net(i) < 0 && n < this.mostBrood);
       return isTaken ? sum + net(i) : sum;
     }, this.owed);
-    return huntNucs({
+    return {
       pricer: this,
       prices: this.prices,
       net: this.net,
@@ -177,13 +207,18 @@ export class NucPricer {
         below: below - lowestBrood,
       }),
       shakes,
-      steps: new ShakeSteps(
-        shakes.map((i) => [this.bees[i] as number, price(i)] as const),
-        most,
-      ),
+      steps: this.stepsOf(shakes),
       below,
       ofEach,
-    });
+    };
+  }
+
+  private stepsOf(shakes: readonly number[]): ShakeSteps {
+    const most = 1.5 + Math.max(0, ...this.rules.map((r) => (r.beeWeight > 0 ? r.least / r.beeWeight : 0)));
+    return new ShakeSteps(
+      shakes.map((i) => [this.bees[i] as number, this.prices[i] as number] as const),
+      most,
+    );
   }
 
   /** No nuc costs less than this, when the cheapest costs so much. */

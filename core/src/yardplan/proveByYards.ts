@@ -9,18 +9,20 @@ import { nothingMoved, nucsWanted, type Assignment, type YardProblem } from './p
 import { planOfPart, planOfParts, type YardPart } from './yardPart.ts';
 
 /** Rounds for each yard at the first price of a nuc and at each that follows; for all yards when it is settled. */
-const FIRST_ROUNDS = 25;
-const MORE_ROUNDS = 8;
+const FIRST_ROUNDS = 14;
+const MORE_ROUNDS = 6;
 const LAST_ROUNDS = 600;
 const FEWEST_ROUNDS = 40;
-/** At a price somewhat lower a yard makes fewer nucs: plans to choose from. */
-const LOWER = 0.98;
+/** Rounds for each yard to find plans to choose from. */
+const ROUNDS_OF_CHOICE = 25;
+/** Where no price was tried at which enough nucs are made, it is as much higher. */
+const HIGHER = 1.01;
 /** Prices that are tried. */
-const TRIES = 5;
+const TRIES = 4;
 /** Where the price of a nuc lies, as a share of what one costs in the first plan. */
 const LOW = 0.85;
-const FIRST = 0.94;
-const HIGH = 1.02;
+const FIRST = 0.9;
+const HIGH = 0.97;
 
 /** What is shown of all yards together. */
 export interface ProofByYards {
@@ -48,7 +50,7 @@ interface Yard {
  * cheapest.
  *
  * @param start - a plan that makes all nucs
- * @yields the best bound so far; at last, with the best plan that was put together
+ * @yields the best bound so far, and the best plan that can be put together at the time
  */
 export function* proveByYards(
   problem: YardProblem,
@@ -65,25 +67,28 @@ export function* proveByYards(
   try {
     let best = -Infinity;
     let bestPrice = price;
+    let enough = Infinity;
     for (let n = 0; n < TRIES; n++) {
       for (const yard of yards) reprice(yard, price, n === 0 ? FIRST_ROUNDS : MORE_ROUNDS);
       const bound = sum((y) => y.bound) + price * wanted;
       if (bound > best) [best, bestPrice] = [bound, price];
       yield { bound: best, better: null };
       if (sum((y) => y.columns?.made ?? 0) < wanted) low = price;
-      else high = price;
+      else enough = high = price;
       price = (low + high) / 2;
+    }
+    // At the price of the best bound yards often make too few nucs; where they make enough, there are plans to choose from.
+    const choice = Math.min(enough, bestPrice * HIGHER);
+    for (const yard of yards) {
+      reprice(yard, choice, MORE_ROUNDS);
+      workOut(yard, solver, start, choice, ROUNDS_OF_CHOICE);
+      yield { bound: best, better: putTogether(problem, yards, wanted) };
     }
     for (const yard of yards) reprice(yard, bestPrice, MORE_ROUNDS);
     for (const yard of yards) {
       workOut(yard, solver, start, bestPrice, rounds);
       best = Math.max(best, sum((y) => y.bound) + bestPrice * wanted);
       yield { bound: best, better: null };
-    }
-    yield { bound: best, better: putTogether(problem, yards, wanted) };
-    for (const yard of yards) {
-      reprice(yard, bestPrice * LOWER, MORE_ROUNDS);
-      workOut(yard, solver, start, bestPrice * LOWER, FEWEST_ROUNDS);
     }
     yield { bound: best, better: putTogether(problem, yards, wanted) };
   } finally {
@@ -112,7 +117,6 @@ function reprice(yard: Yard, price: number, rounds: number): void {
   if (!columns) return;
   columns.setNucMissing(price);
   columns.restrict(ANY_HIVES, columns.steady);
-  columns.lookAround();
   for (let r = 0; r < rounds && columns.round(); r++);
   yard.bound = columns.bound - price * yard.wanted;
 }

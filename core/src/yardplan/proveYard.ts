@@ -1,7 +1,5 @@
 import { evaluate } from './evaluate.ts';
-import { hivesOpenedBy, onlyHives } from './hiveChoice.ts';
 import { HiveTree, type FoundPlan } from './hiveTree.ts';
-import { AT } from './measures.ts';
 import { NucColumns } from './nucColumns.ts';
 import { proveByYards } from './proveByYards.ts';
 import { hasBegunNucs } from './wholeNuc.ts';
@@ -26,13 +24,9 @@ export interface Proof {
 /** Whole nucs are looked for through fewer rounds where there are more hives, for each takes longer. */
 const roundsFor = (hives: number) => Math.max(60, Math.min(400, Math.round(8000 / Math.max(1, hives))));
 /** Rounds between two reports. */
-const REPORTED = 20;
+const REPORTED = 10;
 /** Models of so many columns are solved as they are. */
 const EXACT_COLUMNS = 450;
-/** In yards of more hives than this the most promising are looked at first: so many, for so many rounds. */
-const LARGE = 36;
-const PROMISING = 24;
-const SCOUTING = 160;
 /** A gap as small as this is none. */
 const CLOSED = 1.1e-3;
 /** A brake on the search through a tree; its nodes are counted too. */
@@ -67,16 +61,20 @@ export function* proofsOf(problem: YardProblem, solver: Solver): Generator<Proof
   const pooled = pooledModel(problem).model;
   const known = new BestProof();
   yield known.with(solveModel(solver, pooled, 'relaxed').bound, null);
+  const inParts = partsOf(problem);
   const search = new YardSearch(problem);
   search.first();
-  for (let r = 0; r < SEARCHED; r++) search.round();
+  // Whole nucs make better plans than the search: it goes on only where they have to know what a nuc costs.
+  const isEnough = () => !inParts && search.best().price < PRICES.nucMissing;
+  for (let r = 0; r < SEARCHED && !isEnough(); r++) search.round();
   const start = bestOf(search);
   const nucMissing = missingPrice(problem, start);
-  const parts = start && nucMissing < PRICES.nucMissing ? partsOf(problem) : null;
+  const parts = nucMissing < PRICES.nucMissing ? inParts : null;
   if (start && parts) {
-    for (const { bound, better } of proveByYards(problem, parts, solver, start)) {
-      yield known.with(bound, better && polished(problem, better));
-    }
+    yield known.with(null, start);
+    for (const { bound, better } of proveByYards(problem, parts, solver, start))
+      yield known.with(bound, better);
+    if (known.better) yield known.with(null, polished(problem, known.better));
     return;
   }
   const columns = NucColumns.of(problem, solver, start?.plan ?? null, nucMissing);
@@ -87,11 +85,6 @@ export function* proofsOf(problem: YardProblem, solver: Solver): Generator<Proof
   }
   try {
     const tree = new HiveTree(problem, solver, columns, nucMissing, start?.plan ?? null);
-    const promising = scouted(problem, solver, columns, nucMissing, start);
-    if (promising) {
-      tree.take(promising.plan);
-      yield known.with(null, promising);
-    }
     for (let left = roundsFor(hiveCount(problem)); left > 0; left -= REPORTED) {
       const isOpen = tree.work(Math.min(left, REPORTED));
       yield known.with(tree.bound, tree.cheapest);
@@ -107,32 +100,6 @@ export function* proofsOf(problem: YardProblem, solver: Solver): Generator<Proof
   if (exact.columns > EXACT_COLUMNS) return;
   const effortOf = { nodes: nodesFor(exact.columns), seconds: SECONDS };
   yield known.with(solveModel(solver, exact, effortOf).bound, null);
-}
-
-/**
- * The best plan from the most promising hives of a large yard. Among few hives prices settle soon, and the nucs
- * that are found are a good beginning for all.
- */
-function scouted(
-  problem: YardProblem,
-  solver: Solver,
-  all: NucColumns,
-  nucMissing: number,
-  start: FoundPlan | null,
-): FoundPlan | null {
-  const hives = problem.units.filter((u) => u.kind === 'colony');
-  if (!start || hives.length <= LARGE) return null;
-  const used = hivesOpenedBy(problem, start.plan);
-  const strongest = hives.toSorted((a, b) => (b.before[AT.bees] as number) - (a.before[AT.bees] as number));
-  for (const u of strongest) if (used.size < PROMISING) used.add(u.index);
-  const part = onlyHives(problem, used);
-  const columns = NucColumns.of(part, solver, start.plan, nucMissing);
-  if (!columns) return null;
-  const tree = new HiveTree(part, solver, columns, nucMissing, start.plan);
-  tree.work(SCOUTING);
-  all.takeOver(columns);
-  columns.dispose();
-  return tree.cheapest;
 }
 
 /** The yards to prove one by one; null where they hang together by more than the number of nucs of one recipe. */

@@ -4,7 +4,7 @@ import { INFINITE, type Solver } from './linearModel.ts';
 type Master = ReturnType<Solver['createModel']>;
 
 /** Nucs that are left, at most, while a plan is put together. */
-const MOST_LEFT = 30;
+const MOST_LEFT = 8;
 /** What is fixed changes what the rest is worth: nucs are looked for anew, so often at most. */
 const REFILLS = 3;
 /** A tree is searched to within this share of the best, and through no more nodes. */
@@ -14,20 +14,27 @@ const MOST_NODES = 300;
 const TREE_SECONDS = 2;
 const UNLIMITED = 1e6;
 
+/** What rounding needs to know of nucs; they are numbered from the first. */
+export interface Rounding {
+  /** Adds columns for nucs that are of use beside those that are fixed. @returns whether it did */
+  readonly refill: (fixed: readonly number[]) => boolean;
+  /** Whether a nuc can be made beside those that are fixed. */
+  readonly fitting: (fixed: readonly number[]) => (nuc: number) => boolean;
+}
+
 /**
  * Whole nucs out of a solution in parts: the one that is taken for the most part is taken wholly, the model solved
  * again, and so on until nothing is in parts. A nuc that makes the rest impossible or too dear is left.
  *
  * @param first - number of the first column that stands for a nuc; the last columns of all do
  * @param below - only a solution cheaper than this is of interest
- * @param refill - adds columns for nucs that are cheaper at the prices of the last solution; says whether it did
  * @returns values of all columns, or null
  */
 export function roundedNucs(
   master: Master,
   first: number,
   below: number,
-  refill: () => boolean,
+  { refill, fitting }: Rounding,
 ): Float64Array | null {
   const fixed: number[] = [];
   const left: number[] = [];
@@ -41,12 +48,19 @@ export function roundedNucs(
       left.push(last);
       continue;
     }
-    for (let n = 0; n < REFILLS && refill(); n++) master.run();
+    for (let n = 0; n < REFILLS && refill(fixed); n++) master.run();
     const values = master.getSolution().colValue;
-    const next = mostlyTaken(values, first);
-    if (next === null) {
+    const next = mostlyTaken(values, first, fitting(fixed));
+    if (next === 'none') {
       found = values;
       break;
+    }
+    if (next === 'unfit') {
+      const last = fixed.pop();
+      if (last === undefined) break;
+      master.changeColBounds(first + last, 0, 0);
+      left.push(last);
+      continue;
     }
     master.changeColBounds(first + next, 1, INFINITE);
     fixed.push(next);
@@ -85,20 +99,20 @@ export function bestWholes(
 /** Whether a value of the solver's is a whole number. */
 export const isWhole = (x: number) => Math.abs(x - Math.round(x)) < 1e-6;
 
-/** The nuc taken for the largest part of one, of those that are in parts; null when none is. */
-function mostlyTaken(values: Float64Array, first: number): number | null {
-  let most = 0;
-  let found: number | null = null;
+/** The nuc taken for the largest part of one, of those that are in parts and fit. */
+function mostlyTaken(
+  values: Float64Array,
+  first: number,
+  fits: (nuc: number) => boolean,
+): number | 'none' | 'unfit' {
+  const inParts: [nuc: number, part: number][] = [];
   for (let n = 0; first + n < values.length; n++) {
     const x = values[first + n] as number;
-    if (isWhole(x)) continue;
-    const part = x - Math.floor(x);
-    if (part > most) {
-      most = part;
-      found = n;
-    }
+    if (!isWhole(x)) inParts.push([n, x - Math.floor(x)]);
   }
-  return found;
+  if (inParts.length === 0) return 'none';
+  inParts.sort((a, b) => b[1] - a[1] || a[0] - b[0]);
+  return inParts.find(([n]) => fits(n))?.[0] ?? 'unfit';
 }
 
 /** Whether the solver has a solution that keeps all rows. */
