@@ -1,7 +1,8 @@
 import { evaluate } from './evaluate.ts';
 import type { Solver } from './linearModel.ts';
 import { ANY_HIVES, onlyHives, type HiveChoice } from './hiveChoice.ts';
-import { NucColumns, type Worth } from './nucColumns.ts';
+import { NucColumns } from './nucColumns.ts';
+import type { Worth } from './nucModel.ts';
 import { PRICES } from './prices.ts';
 import { nucsWanted, STORE, type Assignment, type YardProblem } from './problem.ts';
 import { YardSearch } from './searchYard.ts';

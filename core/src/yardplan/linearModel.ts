@@ -56,6 +56,11 @@ export class LinearModel {
     this.upper[column] = upper;
   }
 
+  /** Bounds of a column. */
+  bounds(column: number): readonly [lower: number, upper: number] {
+    return [this.lower[column] as number, this.upper[column] as number];
+  }
+
   setRowBounds(row: number, lower: number, upper: number): void {
     this.rowLower[row] = lower;
     this.rowUpper[row] = upper;

@@ -1,12 +1,11 @@
 import { ANY_HIVES, type HiveChoice } from './hiveChoice.ts';
-import { HiveRoom, type Entry } from './hiveRoom.ts';
-import { addCommonRows, roomInHives, rowsOfYards } from './hiveRows.ts';
-import { INFINITE, type LinearModel, type Solver } from './linearModel.ts';
+import { INFINITE, type Solver } from './linearModel.ts';
+import { NucModel, type Worth } from './nucModel.ts';
 import { PRICES } from './prices.ts';
-import { pooledModel, type GoalRow, type NucPool, type Way } from './pooledModel.ts';
-import { nucsWanted, type Assignment, type YardProblem } from './problem.ts';
+import type { NucPool, Way } from './pooledModel.ts';
+import type { Assignment, YardProblem } from './problem.ts';
 import { bestWholes, hasPoint, isWhole, roundedNucs } from './roundNucs.ts';
-import { hasBegunNucs, huntOf, nucsOfPlan, planOfNucs, type PoolHunt, type WholeNuc } from './wholeNuc.ts';
+import { hasBegunNucs, nucsOfPlan, planOfNucs, type PoolHunt, type WholeNuc } from './wholeNuc.ts';
 
 /** Nucs taken in at most in one round, for each pool. */
 const TAKEN = 40;
@@ -26,9 +25,6 @@ const SPARE = 2;
 const BARELY = 0.02;
 /** A row is broken by more than this. */
 const BROKEN = 1e-6;
-
-/** What each row is worth, at the prices of the moment. */
-export type Worth = Float64Array;
 
 /**
  * Bounds the price of every plan, with nucs taken whole: a nuc that is half one thing and half another does not
@@ -53,21 +49,10 @@ export class NucColumns {
   /** How many nucs the model of the moment makes. */
   made = 0;
   private readonly problem: YardProblem;
-  private nucMissing: number;
-  private readonly model: LinearModel;
+  private readonly whole: NucModel;
   /** The model as the solver holds it, with a column for every nuc so far. */
   private readonly master: ReturnType<Solver['createModel']>;
-  private readonly ways: readonly Way[];
-  private readonly entries: readonly (readonly Entry[])[];
-  private readonly goals: readonly GoalRow[];
-  private readonly hunts: readonly PoolHunt[];
   private readonly nucs: (WholeNuc & { readonly homes: readonly number[] })[] = [];
-  /** By unit: the column that opens it. */
-  private readonly opened: readonly number[];
-  /** By yard: the row that counts hives opened. */
-  private readonly hivesIn: ReadonlyMap<string, number>;
-  /** Rows of single hives, with what stands in them for the hive that is opened. */
-  private readonly roomIn: ReadonlyMap<number, number>;
   /** Rows that are left out as long as no solution breaks them. */
   private readonly waiting: Set<number>;
   /** The last solution broke rows that it did not know. */
@@ -78,44 +63,15 @@ export class NucColumns {
 
   private constructor(problem: YardProblem, solver: Solver, nucMissing: number, choice: HiveChoice) {
     this.problem = problem;
-    this.nucMissing = nucMissing;
-    const { model, pools, ways, ruleRows, goalRows, opened } = pooledModel(problem, { nucMissing });
-    this.opened = opened;
+    this.whole = new NucModel(problem, nucMissing);
     this.choice = choice;
     this.allowed = allowedBy(problem, choice);
-    opened.forEach((column, unit) => {
-      if (column >= 0) model.setBounds(column, ...openingBy(choice, unit));
-    });
-    this.roomIn = roomInHives(model, opened);
-    this.waiting = new Set(this.roomIn.keys());
-    addCommonRows(model, ruleRows, opened);
-    this.goals = goalRows;
-    this.model = model;
-    this.ways = ways;
-    // A whole nuc keeps its rules by itself; what it is wished to have is still added up.
-    const kept = new Set(ruleRows.filter((r) => r.pool && r.rule.hard).map((r) => r.row));
-    this.entries = model.entriesByColumn().map((column) => column.filter(([row]) => !kept.has(row)));
-    // What rows are worth with all nucs of a recipe as one pool is where the search for prices begins.
-    const pooled = solver.withModel(model.data(true), (pool) => {
-      pool.options.set({ output_flag: false, solver: 'ipm', run_crossover: 'off' });
-      pool.run();
-      return Float64Array.from(pool.getSolution().rowDual);
-    });
-    for (const row of kept) model.freeRow(row);
-    const rows = pools.map((pool) => {
-      const row = model.row(0, 0);
-      model.add(row, pool.made, -1);
-      return row;
-    });
-    for (const w of ways) if (w.pool) model.setBounds(w.column, 0, 0);
-    this.hivesIn = rowsOfYards(problem, model, opened);
-    this.hunts = pools.map((pool, p) => huntOf(pool, ways, rows[p] as number));
-    this.master = solver.createModel(model.data(true));
+    this.whole.restrict(choice);
+    this.steady = this.whole.takeWhole(solver);
+    this.waiting = new Set(this.whole.roomIn.keys());
+    this.master = solver.createModel(this.whole.model.data(true));
     this.master.options.set({ output_flag: false, solver: 'simplex', presolve: 'off' });
     for (const row of this.waiting) this.master.changeRowBounds(row, -INFINITE, INFINITE);
-    this.steady = new Float64Array(model.rows);
-    pooled.forEach((w, row) => (this.steady[row] = kept.has(row) ? 0 : w));
-    this.signed(this.steady);
     this.look(this.steady);
   }
 
@@ -135,7 +91,7 @@ export class NucColumns {
     if (hasBegunNucs(problem) || !problem.units.some((u) => u.kind === 'nuc')) return null;
     const columns = new NucColumns(problem, solver, nucMissing, choice);
     if (start) {
-      for (const hunt of columns.hunts) {
+      for (const hunt of columns.whole.hunts) {
         for (const items of nucsOfPlan(problem, hunt, start)) columns.takeIn(hunt, items);
       }
     }
@@ -148,14 +104,10 @@ export class NucColumns {
 
   /** From now on a nuc that is not made costs so much. The bound holds no longer: {@link restrict} begins anew. */
   setNucMissing(price: number): void {
-    const { model, master } = this;
-    for (const { pool } of this.hunts) {
-      model.setCost(pool.made, -price);
-      master.changeColCost(pool.made, -price);
-    }
-    model.offset += (price - this.nucMissing) * nucsWanted(this.problem);
-    master.changeObjectiveOffset(model.offset);
-    this.nucMissing = price;
+    const { whole, master } = this;
+    whole.setNucMissing(price);
+    for (const { pool } of whole.hunts) master.changeColCost(pool.made, -price);
+    master.changeObjectiveOffset(whole.model.offset);
   }
 
   /**
@@ -165,36 +117,28 @@ export class NucColumns {
    * @param worth - what rows are worth, to begin with
    */
   restrict(choice: HiveChoice, worth: Worth): void {
-    const { model, master, problem } = this;
+    const { whole, master, problem } = this;
     this.choice = choice;
-    this.opened.forEach((column, unit) => {
-      if (column < 0) return;
-      const [least, most] = openingBy(choice, unit);
-      model.setBounds(column, least, most);
-      master.changeColBounds(column, least, most);
-    });
-    for (const [yardId, row] of this.hivesIn) {
-      const [least, most] = choice.count.get(yardId) ?? [0, this.opened.length];
-      model.setRowBounds(row, least, most);
-      master.changeRowBounds(row, least, most);
+    whole.restrict(choice);
+    for (const column of whole.opened) {
+      if (column >= 0) master.changeColBounds(column, ...whole.model.bounds(column));
     }
+    for (const row of whole.hivesIn.values()) master.changeRowBounds(row, ...whole.model.rowBounds(row));
     this.nucs.forEach((nuc, n) => {
       const isShut = nuc.homes.some((h) => choice.closed.has(h));
-      master.changeColBounds(model.columns + n, 0, isShut ? 0 : INFINITE);
+      master.changeColBounds(whole.model.columns + n, 0, isShut ? 0 : INFINITE);
     });
     this.allowed = allowedBy(problem, choice);
     this.price = Infinity;
     this.bound = -Infinity;
     this.opening = new Map();
-    const rows = worth.slice();
-    this.signed(rows);
-    this.look(rows);
+    this.look(whole.signed(worth));
   }
 
   /** Takes in the nucs that others have found for the same yard, as far as its hives may be opened here. */
   takeOver(others: NucColumns): void {
-    others.hunts.forEach((theirs, h) => {
-      const hunt = this.hunts[h] as PoolHunt;
+    others.whole.hunts.forEach((theirs, h) => {
+      const hunt = this.whole.hunts[h] as PoolHunt;
       const nameOf = ({ frame, isShake }: Way) => `${frame.index}/${isShake}`;
       const number = new Map(hunt.ways.map((way, i) => [nameOf(way), i]));
       for (const nuc of others.nucs) {
@@ -238,40 +182,34 @@ export class NucColumns {
     fixed: readonly number[] = [],
   ): number {
     const room = this.roomBeside(fixed);
+    const { whole } = this;
     const only = new Set([...this.opening].flatMap(([unit, part]) => (part > BARELY ? [unit] : [])));
     let taken = 0;
-    for (const hunt of this.hunts) {
-      hunt.pricer.setPrices(this.pricesOf(hunt, worth));
+    for (const hunt of whole.hunts) {
+      hunt.pricer.setPrices(whole.pricesOf(hunt, worth));
       const below = (cheapest.get(hunt.pool) as number) + DEARER;
       hunt.pricer.besideEachOther(
         { only, below },
         Math.min(hunt.pool.nucs.length, Math.ceil(this.made) + SPARE) -
           fixed.filter((n) => this.nucs[n]?.hunt === hunt).length,
-        (item) => room.isRoomFor(this.entriesOf({ hunt, items: [item] })),
+        (item) => room.isRoomFor(whole.entriesOf({ hunt, items: [item] })),
         (items) => {
           if (this.takeIn(hunt, items)) taken++;
-          room.take(this.entriesOf({ hunt, items }));
+          room.take(whole.entriesOf({ hunt, items }));
         },
       );
     }
     return taken;
   }
 
-  /** What hives have left beside certain nucs. */
-  private roomBeside(fixed: readonly number[]): HiveRoom {
-    const room = new HiveRoom(this.model, this.roomIn);
-    for (const n of fixed) room.take(this.entriesOf(this.nucs[n] as WholeNuc));
-    return room;
-  }
-
-  private entriesOf({ hunt, items }: WholeNuc): Entry[] {
-    return items.flatMap((item) => this.entries[(hunt.ways[item] as Way).column] ?? []);
+  private roomBeside(fixed: readonly number[]) {
+    return this.whole.roomBeside(fixed.map((n) => this.nucs[n] as WholeNuc));
   }
 
   /** Takes in nucs that are dearer by so much: what is best in parts is not what is best in wholes. */
   widen(by: number): void {
-    for (const hunt of this.hunts) {
-      const prices = this.pricesOf(hunt, this.steady);
+    for (const hunt of this.whole.hunts) {
+      const prices = this.whole.pricesOf(hunt, this.steady);
       hunt.pricer.setPrices(prices);
       const below = this.cheapestKnown(hunt, prices).known + by;
       const ofEach = new Float64Array(hunt.ways.length).fill(Infinity);
@@ -296,17 +234,19 @@ export class NucColumns {
     };
     const fitting = (fixed: readonly number[]) => {
       const room = this.roomBeside(fixed);
-      return (n: number) => room.isRoomFor(this.entriesOf(this.nucs[n] as WholeNuc));
+      return (n: number) => room.isRoomFor(this.whole.entriesOf(this.nucs[n] as WholeNuc));
     };
-    const values = roundedNucs(this.master, this.model.columns, below - GAIN, { refill, fitting });
+    const values = roundedNucs(this.master, this.whole.model.columns, below - GAIN, { refill, fitting });
     this.price = price;
-    const isPlan = values && this.ways.every((w) => w.pool !== null || isWhole(values[w.column] as number));
+    const isPlan =
+      values && this.whole.ways.every((w) => w.pool !== null || isWhole(values[w.column] as number));
     return isPlan ? this.assignmentOf(values) : null;
   }
 
   /** The best plan that can be put together from the nucs so far: for few hives. Null when none was found in time. */
   bestPlan(): Assignment | null {
-    const { model, nucs } = this;
+    const { nucs } = this;
+    const { model } = this.whole;
     this.callInAll();
     const isWholeColumn = (c: number) => c >= model.columns || model.isWhole(c);
     const values = bestWholes(this.master, model.columns + nucs.length, isWholeColumn);
@@ -315,15 +255,15 @@ export class NucColumns {
 
   /** Drops the nucs that are far from being taken. They are found again should they be needed. */
   private forget(worth: Worth): void {
-    const { nucs, model, master } = this;
-    const prices = new Map(this.hunts.map((hunt) => [hunt, this.pricesOf(hunt, worth)]));
+    const { nucs, whole, master } = this;
+    const prices = new Map(whole.hunts.map((hunt) => [hunt, whole.pricesOf(hunt, worth)]));
     const dear = nucs.map(({ hunt, items }) => {
       const own = prices.get(hunt) as Float64Array;
       return items.reduce((sum, i) => sum + (own[i] as number), -(worth[hunt.row] as number));
     });
     const limit = Math.max(GAIN, dear.toSorted((a, b) => a - b)[KEPT] as number);
     const kept = nucs.filter((_, n) => (dear[n] as number) < limit);
-    const drop = nucs.flatMap((_, n) => ((dear[n] as number) < limit ? [] : [model.columns + n]));
+    const drop = nucs.flatMap((_, n) => ((dear[n] as number) < limit ? [] : [whole.model.columns + n]));
     if (drop.length === 0) return;
     master.deleteCols({ kind: 'set', indices: Int32Array.from(drop) });
     for (const { hunt, items } of nucs.splice(0, nucs.length, ...kept)) hunt.known.delete(keyOf(items));
@@ -331,26 +271,24 @@ export class NucColumns {
   }
 
   private solve(): Worth | null {
-    const { master, model } = this;
+    const { master, whole } = this;
     master.run();
     if (!hasPoint(master)) return null;
     const { rowDual, colValue, rowValue } = master.getSolution();
     const price = master.getObjectiveValue();
-    const worth = Float64Array.from(rowDual);
-    if (worth.length < model.rows || worth.some((w) => !Number.isFinite(w))) return null;
-    this.made = this.hunts.reduce((n, { pool }) => n + (colValue[pool.made] as number), 0);
+    if (rowDual.length < whole.model.rows || rowDual.some((w) => !Number.isFinite(w))) return null;
+    this.made = whole.hunts.reduce((n, { pool }) => n + (colValue[pool.made] as number), 0);
     this.opening = new Map(
-      this.opened.flatMap((column, unit) => (column < 0 ? [] : [[unit, colValue[column] as number]])),
+      whole.opened.flatMap((column, unit) => (column < 0 ? [] : [[unit, colValue[column] as number]])),
     );
     this.isLax = this.callIn(rowValue);
     if (!this.isLax) this.price = price;
-    this.signed(worth);
-    return worth;
+    return whole.signed(rowDual);
   }
 
   /** All rows hold, as they have to for a plan. */
   private callInAll(): void {
-    for (const row of this.waiting) this.master.changeRowBounds(row, ...this.model.rowBounds(row));
+    for (const row of this.waiting) this.master.changeRowBounds(row, ...this.whole.model.rowBounds(row));
     this.waiting.clear();
   }
 
@@ -358,7 +296,7 @@ export class NucColumns {
   private callIn(rowValue: Float64Array): boolean {
     const before = this.waiting.size;
     for (const row of this.waiting) {
-      const [lower, upper] = this.model.rowBounds(row);
+      const [lower, upper] = this.whole.model.rowBounds(row);
       const value = rowValue[row] as number;
       if (value >= lower - BROKEN && value <= upper + BROKEN) continue;
       this.waiting.delete(row);
@@ -367,19 +305,10 @@ export class NucColumns {
     return this.waiting.size < before;
   }
 
-  /** Solvers are a hair off; a bound needs the signs right. */
-  private signed(worth: Worth): void {
-    for (let r = 0; r < worth.length; r++) {
-      const [lower, upper] = this.model.rowBounds(r);
-      const w = worth[r] as number;
-      if ((w > 0 && lower <= -INFINITE) || (w < 0 && upper >= INFINITE)) worth[r] = 0;
-    }
-  }
-
   /** Looks for nucs as {@link cheaper} does, and improves the bound. */
   private look(worth: Worth, now: Worth = worth) {
     const { taken, isCheaper, cheapest } = this.cheaper(worth, now);
-    const bound = this.boundWith(worth, cheapest);
+    const bound = this.whole.boundWith(worth, cheapest);
     if (bound > this.bound) {
       this.bound = bound;
       this.steady = worth;
@@ -397,13 +326,13 @@ export class NucColumns {
     const cheapest = new Map<NucPool, number>();
     let taken = 0;
     let isCheaper = false;
-    for (const hunt of this.hunts) {
-      const prices = this.pricesOf(hunt, worth);
+    for (const hunt of this.whole.hunts) {
+      const prices = this.whole.pricesOf(hunt, worth);
       hunt.pricer.setPrices(prices);
       const { known, ofEach } = this.cheapestKnown(hunt, prices);
       const nucs = hunt.pricer.cheaper({ below: known, ofEach, only: this.allowed });
       cheapest.set(hunt.pool, hunt.pricer.floor(nucs.at(-1)?.price ?? known));
-      const pricesNow = this.pricesOf(hunt, now);
+      const pricesNow = this.whole.pricesOf(hunt, now);
       for (const { items } of nucs.slice(-TAKEN)) {
         const price = items.reduce((sum, i) => sum + (pricesNow[i] as number), 0);
         if (price < (now[hunt.row] as number) - GAIN) isCheaper = true;
@@ -411,41 +340,6 @@ export class NucColumns {
       }
     }
     return { taken, isCheaper, cheapest };
-  }
-
-  /** Prices the items of a pool at what rows are worth. */
-  private pricesOf(hunt: PoolHunt, worth: Worth): Float64Array {
-    return Float64Array.from(hunt.ways, ({ column }) => {
-      let price = this.model.costOf(column);
-      for (const [row, value] of this.entries[column] ?? []) price -= (worth[row] as number) * value;
-      return price;
-    });
-  }
-
-  /** What every plan costs at least at these prices, when the cheapest nuc of each pool costs so much. */
-  private boundWith(worth: Worth, cheapest: ReadonlyMap<NucPool, number>): number {
-    const free = worth.slice();
-    // How many nucs are made in all, and where, is settled below and needs no price.
-    for (const hunt of this.hunts) free[hunt.row] = 0;
-    for (const goal of this.goals) free[goal.row] = 0;
-    const { sum, reduced } = this.model.boundAt(free, new Set(this.hunts.map((h) => h.pool.made)));
-    return this.goals.reduce((bound, goal) => {
-      let left = goal.wanted;
-      const nucs = goal.pools
-        .map((pool) => ({
-          pool,
-          price: (reduced[pool.made] as number) + (cheapest.get(pool) ?? Infinity),
-        }))
-        .toSorted((a, b) => a.price - b.price);
-      let price = 0;
-      for (const { pool, price: each } of nucs) {
-        if (each >= 0) break;
-        const made = Math.min(left, pool.nucs.length);
-        left -= made;
-        price += made * each;
-      }
-      return bound + price;
-    }, sum);
   }
 
   /** The cheapest of the nucs so far at such prices, and of each item. */
@@ -467,14 +361,11 @@ export class NucColumns {
     if (hunt.known.has(key)) return false;
     hunt.known.add(key);
     const rows = new Map<number, number>([[hunt.row, 1]]);
-    let cost = 0;
-    for (const i of items) {
-      const { column } = hunt.ways[i] as Way;
-      cost += this.model.costOf(column);
-      for (const [row, value] of this.entries[column] ?? []) rows.set(row, (rows.get(row) ?? 0) + value);
+    for (const [row, value] of this.whole.entriesOf({ hunt, items })) {
+      rows.set(row, (rows.get(row) ?? 0) + value);
     }
     const entries = [...rows].filter(([, value]) => value !== 0);
-    this.master.addCol(cost, 0, INFINITE, {
+    this.master.addCol(this.whole.costOf({ hunt, items }), 0, INFINITE, {
       indices: Int32Array.from(entries, ([row]) => row),
       values: Float64Array.from(entries, ([, value]) => value),
     });
@@ -484,20 +375,15 @@ export class NucColumns {
   }
 
   private assignmentOf(values: Float64Array): Assignment {
-    const first = this.model.columns;
+    const { model, ways } = this.whole;
+    const first = model.columns;
     return planOfNucs(
       this.problem,
-      this.ways.map((way) => ({ way, times: way.pool ? 0 : Math.round(values[way.column] ?? 0) })),
+      ways.map((way) => ({ way, times: way.pool ? 0 : Math.round(values[way.column] ?? 0) })),
       this.nucs.map((nuc, n) => ({ nuc, times: Math.round(values[first + n] ?? 0) })),
     );
   }
 }
-
-/** Hives in how far they are opened, at least and at most. */
-const openingBy = (choice: HiveChoice, unit: number): [least: number, most: number] => [
-  choice.opened.has(unit) ? 1 : 0,
-  choice.closed.has(unit) ? 0 : 1,
-];
 
 /** Units whose combs may be taken; null for all. */
 function allowedBy(problem: YardProblem, { closed }: HiveChoice): Set<number> | null {

@@ -118,6 +118,31 @@ describe('the cheapest nuc', () => {
     }
   });
 
+  it('is found again and again in what those before it leave', () => {
+    const { nuc, items, pricer } = market(6, 3);
+    const prices = pricesOf(items, 1, seededRandom(5));
+    pricer.setPrices(prices);
+    const gone = new Set<number>();
+    const found: (readonly number[])[] = [];
+    const thingOf = (i: number) => items[i]?.thing ?? -1;
+    const isLeft = (i: number) => (items[i]?.home ?? -1) < 0 || !gone.has(thingOf(i));
+    pricer.besideEachOther({}, 2, isLeft, (taken) => {
+      found.push(taken);
+      for (const i of taken) gone.add(thingOf(i));
+    });
+    expect(found).toHaveLength(2);
+    const priceOf = (taken: readonly number[]) => taken.reduce((n, i) => n + (prices[i] as number), 0);
+    expect(priceOf(found[0] ?? [])).toBeCloseTo(pricer.cheapest()?.price ?? 0, 9);
+    expect(found.map(priceOf)).toEqual(found.map(priceOf).toSorted((a, b) => a - b));
+    const frames = found.flat().filter((i) => (items[i]?.home ?? -1) >= 0);
+    expect(new Set(frames.map(thingOf)).size).toBe(frames.length);
+    for (const taken of found) {
+      const sum = new Float64Array(items[0]?.brings.length ?? 0);
+      for (const i of taken) items[i]?.brings.forEach((by, m) => (sum[m] = (sum[m] as number) + by));
+      for (const rule of nuc.rules) expect(missingOf(rule, sum)).toBeLessThan(1e-6);
+    }
+  });
+
   it('counts bees that are better than free as free, and gives the rest back in its floor', () => {
     const { items, pricer } = market(4, 1);
     const prices = pricesOf(items, 0, seededRandom(1));

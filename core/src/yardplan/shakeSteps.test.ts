@@ -30,6 +30,20 @@ describe('what shaken bees cost', () => {
     }
   });
 
+  it('is what the frames that it names cost, and they give enough', () => {
+    const random = seededRandom(12);
+    const shakes = Array.from({ length: 40 }, () => [0.2 + random(), 1.5 + random()] as const);
+    const steps = new ShakeSteps(shakes, 4);
+    for (const bees of [0.1, 0.9, 1.7, 3]) {
+      const frames = steps.framesFor(bees);
+      expect(new Set(frames).size).toBe(frames.length);
+      const sum = (k: 0 | 1) => frames.reduce((n, f) => n + (shakes[f]?.[k] ?? NaN), 0);
+      expect(sum(0)).toBeGreaterThanOrEqual(bees - 1e-6);
+      expect(sum(1)).toBeCloseTo(steps.priceOf(bees), 9);
+    }
+    expect(steps.framesFor(0)).toEqual([]);
+  });
+
   it('is nothing for no bees, and endless for more than there are', () => {
     const steps = new ShakeSteps([[0.5, 2]], 5);
     expect(steps.priceOf(0)).toBe(0);
