@@ -19,6 +19,7 @@ export {
   type YardFrame,
   type YardProblem,
   type YardUnit,
+  type Union,
 } from './problem.ts';
 export {
   newYardPlanRequest,

@@ -163,8 +163,11 @@ function bestOf(search: YardSearch): FoundPlan | null {
 /** A larger model gets fewer nodes, for each takes longer. */
 const nodesFor = (columns: number) => Math.max(20, Math.min(20_000, Math.round(4_000_000 / columns)));
 
+/** Points: a thousandth of a comb carried is no difference, nor is what solvers are off. */
+const SAME = 1e-3;
+
 /** How far a price may be from the best, as a share of it. */
 export function gapOf(price: number, bound: number): number {
-  if (price - bound <= 1e-6) return 0;
+  if (price - bound <= SAME) return 0;
   return (price - bound) / Math.max(Math.abs(price), 1e-6);
 }

@@ -58,5 +58,7 @@ describe('the solver', () => {
   it('tells how far a price is from the bound', () => {
     expect(gapOf(100, 98)).toBeCloseTo(0.02, 9);
     expect(gapOf(50, 50)).toBe(0);
+    // Of a plan that costs nothing every difference would be endless.
+    expect(gapOf(0, -1e-5)).toBe(0);
   });
 });

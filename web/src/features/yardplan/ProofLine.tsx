@@ -70,10 +70,12 @@ export function ProofLine({ bench, placed }: { readonly bench: Bench; readonly p
   );
 }
 
-function inShort({ seen }: Bench): string {
+function inShort({ seen, problem }: Bench): string {
   if (!seen) return '';
+  const united = problem?.unions.length ?? 0;
   const parts = [
     ...(seen.nucsMade > 0 ? [count(seen.nucsMade, 'nuc')] : []),
+    ...(united > 0 ? [`${count(united, 'colony', 'colonies')} united`] : []),
     count(seen.hivesOpened, 'hive'),
     `${count(seen.combsCarried + seen.combsFromStore, 'frame')} to carry`,
     ...(seen.framesShaken > 0 ? [`${seen.framesShaken} to shake`] : []),

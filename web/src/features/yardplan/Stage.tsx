@@ -229,7 +229,10 @@ function useArrows(ground: React.RefObject<HTMLDivElement | null>, picture: Benc
 function linesOf(ground: HTMLElement, picture: BenchPicture): Line[] {
   const origin = ground.getBoundingClientRect();
   const place = (side: 'before' | 'after', unit: number, slot: BenchArrow['to']) => {
-    const hive = picture[side].find((h) => h.unit.index === unit);
+    // A colony that is united has two hives before.
+    const hive = picture[side].find(
+      (h) => h.unit.index === unit && (!slot || h.boxes.some((b) => b.id === slot.boxId)),
+    );
     const node =
       hive && ground.querySelector(`[data-side="${side}"][data-unit="${CSS.escape(hive.unit.key)}"] svg`);
     if (!hive || !node) return null;

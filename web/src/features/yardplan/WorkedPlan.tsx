@@ -138,7 +138,11 @@ export function WorkedPlan({
           </Text>
           {!isWide && <Box minH={{ base: 0, md: '152px' }}>{inHand}</Box>}
           {nothing ? (
-            <Text>Nothing has to be moved: what you want is there, or nothing can be given for it.</Text>
+            <Text>
+              {seen.shortfalls.length === 0
+                ? 'Nothing has to be moved: what you want is there already.'
+                : 'Nothing can be moved for it without breaking a rule.'}
+            </Text>
           ) : (
             <Stage
               problem={problem}
@@ -188,10 +192,12 @@ function Ledger({ lines }: { readonly lines: readonly RuleLine[] }) {
     <>
       {tight.length === 0 && <Text mb={1}>No rule is broken or near.</Text>}
       <RuleLedger ledger={tight} />
-      <details>
-        <summary className="bench-summary">{count(met.length, 'rule')} met with room to spare</summary>
-        <RuleLedger ledger={met} />
-      </details>
+      {met.length > 0 && (
+        <details>
+          <summary className="bench-summary">{count(met.length, 'rule')} met with room to spare</summary>
+          <RuleLedger ledger={met} />
+        </details>
+      )}
     </>
   );
 }

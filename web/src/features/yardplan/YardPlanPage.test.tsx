@@ -163,6 +163,11 @@ describe('goals', () => {
     choose('Colony that stays', idOf('Yarrow'));
     expect(request().goals).toMatchObject([{ fromId: idOf('Burnet'), intoId: idOf('Yarrow') }]);
     expect(await screen.findByText(/Burnet as it stands → Yarrow/)).toBeTruthy();
+    expect(screen.getByText(/^1 colony united/)).toBeTruthy();
+    // Two hives before, one after with the combs of both.
+    const combs = (name: string, when: string) => within(hive(name, when)).getAllByRole('option').length;
+    expect(combs('Yarrow', 'after the work')).toBe(combs('Yarrow', 'before') + combs('Burnet', 'before'));
+    expect(screen.queryByText(/Nothing has to be moved/)).toBeNull();
   });
 
   it('that cannot be are named with the remedy, and nothing else is lost', async () => {

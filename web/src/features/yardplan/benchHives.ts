@@ -8,6 +8,7 @@ import {
   type Assignment,
   type Evaluation,
   type LaidOut,
+  type Union,
   type YardProblem,
   type YardUnit,
 } from '@incremen/core/yardplan';
@@ -73,7 +74,9 @@ export function benchPicture(
     const target = plan.shakenFor[i];
     if (typeof target === 'number') receives.add(target);
   });
-  const touched = (u: YardUnit) => (seen.after[u.index]?.[AT.touched] ?? 0) > 0 || isHivedUp(u);
+  const unionsOf = (u: YardUnit) => problem.unions.filter((union) => union.intoId === u.key);
+  const touched = (u: YardUnit) =>
+    (seen.after[u.index]?.[AT.touched] ?? 0) > 0 || isHivedUp(u) || unionsOf(u).length > 0;
   const shown = problem.units.filter((u) => seen.present[u.index] && (u.kind === 'nuc' || touched(u)));
   const order = shown.toSorted(
     (a, b) =>
@@ -93,13 +96,16 @@ export function benchPicture(
   return {
     before: order
       .filter((u) => u.kind === 'colony')
-      .map((u) => ({
-        unit: u,
-        side: 'before',
-        boxes: boxesBefore(apiary, problem, plan, u, inkOf),
-        ink: null,
-        queenColour: colour(u),
-      })),
+      .flatMap((u) => {
+        const boxes = boxesBefore(apiary, problem, plan, u, inkOf);
+        return beforeUniting(problem, u, unionsOf(u)).map(({ unit, isIts }) => ({
+          unit,
+          side: 'before' as const,
+          boxes: boxes.filter((b) => isIts(b.id)),
+          ink: null,
+          queenColour: colour(unit),
+        }));
+      }),
     after: order.map((u) => ({
       unit: u,
       side: 'after',
@@ -143,6 +149,27 @@ export function benchPicture(
     laid,
     untouched: problem.units.filter((u) => u.kind === 'colony' && !touched(u)),
   };
+}
+
+/** A unit as the hives that it is made of: itself, and those that are united with it. */
+function beforeUniting(problem: YardProblem, unit: YardUnit, unions: readonly Union[]) {
+  const isIts = (boxId: string) => !unions.some((union) => union.boxIds.includes(boxId));
+  if (unions.length === 0) return [{ unit, isIts }];
+  const parts = [
+    { key: unit.key, name: unit.name, isIts },
+    ...unions.map(({ fromId, fromName, boxIds }) => ({
+      key: fromId,
+      name: fromName,
+      isIts: (boxId: string) => boxIds.includes(boxId),
+    })),
+  ];
+  return parts.map((part) => {
+    const own = problem.frames.filter((f) => f.home === unit.index && part.isIts(f.boxId));
+    const before = unit.before.slice();
+    before[AT.bees] = own.reduce((sum, f) => sum + f.bees, 0);
+    before[AT.brood] = own.reduce((sum, f) => sum + f.brood, 0);
+    return { unit: { ...unit, key: part.key, name: part.name, before }, isIts: part.isIts };
+  });
 }
 
 function boxesBefore(
