@@ -20,7 +20,7 @@ describe('plans side by side', () => {
     const rules = DEFAULT_HOUSE_RULES;
     expect(own).toMatchObject({ nucs: 2, coloniesAfter: 8, boxesNeeded: 2, queensBought: 0 });
     expect(own.cost).toBe(2 * rules.priceNucBox);
-    expect(mated).toMatchObject({ nucs: 2, queensBought: 2 });
+    expect(mated).toMatchObject({ nucs: 2, queensBought: 2, cellsNeeded: 0 });
     expect(mated.cost).toBe(2 * rules.priceNucBox + 2 * rules.priceMatedQueen);
     expect(beside('cell').cost).toBe(2 * rules.priceNucBox + 2 * rules.priceQueenCell);
     // A mated queen is likelier to lay than one that has to mate.

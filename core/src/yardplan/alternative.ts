@@ -14,7 +14,9 @@ export interface Alternative {
   readonly combsCarried: number;
   readonly framesShaken: number;
   readonly boxesNeeded: number;
+  /** Mated queens, and ripe cells. */
   readonly queensBought: number;
+  readonly cellsNeeded: number;
   /** What boxes and queens cost, by the prices among the house rules. */
   readonly cost: number;
   /** Hours of work for one person used to it. */
@@ -71,7 +73,8 @@ export function alternativeOf(problem: YardProblem, seen: Evaluation): Alternati
     combsCarried: seen.combsCarried + seen.combsFromStore,
     framesShaken: seen.framesShaken,
     boxesNeeded: made.length + hived,
-    queensBought: bought('mated') + bought('cell'),
+    queensBought: bought('mated'),
+    cellsNeeded: bought('cell'),
     cost:
       made.length * priceNucBox +
       hived * priceHiveBox +

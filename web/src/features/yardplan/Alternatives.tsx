@@ -98,31 +98,28 @@ export function Alternatives({
           <thead>
             <tr>
               <th scope="col">plan</th>
+              <th scope="col">
+                <span className="for-readers">what to do</span>
+              </th>
               {COLUMNS.map((c) => (
                 <th key={c.title} scope="col">
                   {c.title}
                 </th>
               ))}
-              <th scope="col">
-                <span className="for-readers">what to do</span>
-              </th>
             </tr>
           </thead>
           <tbody>
             <tr>
               <th scope="row">{label} (on the bench)</th>
+              <td>now</td>
               {COLUMNS.map((c) => (
                 <td key={c.title}>{c.of(now, units)}</td>
               ))}
-              <td>now</td>
             </tr>
             {kept.map((a) => (
               <tr key={a.id}>
                 <th scope="row">{a.label}</th>
-                {COLUMNS.map((c) => (
-                  <td key={c.title}>{c.of(a.summary, units)}</td>
-                ))}
-                <td>
+                <td style={{ whiteSpace: 'nowrap' }}>
                   <button
                     type="button"
                     className="bench-link"
@@ -139,6 +136,9 @@ export function Alternatives({
                     <X size={16} aria-hidden />
                   </button>
                 </td>
+                {COLUMNS.map((c) => (
+                  <td key={c.title}>{c.of(a.summary, units)}</td>
+                ))}
               </tr>
             ))}
           </tbody>
@@ -158,7 +158,7 @@ const COLUMNS: readonly {
   readonly of: (a: Alternative, units: 'metric' | 'imperial') => string;
 }[] = [
   { title: 'colonies after', of: (a) => String(a.coloniesAfter) },
-  { title: 'laying, likely', of: (a) => (a.nucs === 0 ? '–' : `${one(a.queensExpected)} of ${a.nucs}`) },
+  { title: 'laying, likely', of: (a) => (a.nucs === 0 ? '–' : `${one(a.queensExpected)}\u00a0of\u00a0${a.nucs}`) },
   { title: 'least bees', of: (a) => (a.leastBees === null ? '–' : one(a.leastBees)) },
   { title: 'least brood', of: (a) => (a.leastBrood === null ? '–' : one(a.leastBrood)) },
   { title: 'hives', of: (a) => String(a.hivesOpened) },
@@ -171,6 +171,7 @@ const COLUMNS: readonly {
       [
         ...(a.boxesNeeded > 0 ? [count(a.boxesNeeded, 'box', 'boxes')] : []),
         ...(a.queensBought > 0 ? [count(a.queensBought, 'queen')] : []),
+        ...(a.cellsNeeded > 0 ? [count(a.cellsNeeded, 'cell')] : []),
       ].join(', ') || '–',
   },
   { title: 'cost', of: (a) => String(Math.round(a.cost)) },
