@@ -5,7 +5,6 @@ import { NucColumns } from './nucColumns.ts';
 import type { Worth } from './nucModel.ts';
 import { PRICES } from './prices.ts';
 import { nucsWanted, STORE, type Assignment, type YardProblem } from './problem.ts';
-import { YardSearch } from './searchYard.ts';
 
 /** A plan that breaks no rule, and what it costs. */
 export interface FoundPlan {
@@ -219,6 +218,7 @@ export class HiveTree {
     const order = [...opening].filter(([, part]) => part > 1e-6).sort((a, b) => b[1] - a[1] || a[0] - b[0]);
     const sum = order.reduce((s, [, part]) => s + part, 0);
     const count = Math.ceil(sum - PART);
+    if (count === 0) return;
     this.toTry.push({
       hives: new Set(order.slice(0, count).map(([unit]) => unit)),
       next: order[count]?.[0] ?? null,
@@ -271,15 +271,14 @@ export class HiveTree {
     return columns;
   }
 
-  /** Notes a plan, once a search has tried to improve it. */
-  take(plan: Assignment | null): void {
+  /** Notes a plan, when it breaks no rule. */
+  private take(plan: Assignment | null): void {
     if (!plan) return;
-    const found = new YardSearch(this.problem, plan).best();
-    const seen = evaluate(this.problem, found.plan);
-    if (!found.feasible || seen.broken.length > 0) return;
+    const seen = evaluate(this.problem, plan);
+    if (seen.broken.length > 0) return;
     const missing = this.wanted - seen.nucsMade;
     this.best = Math.min(this.best, seen.cost - (PRICES.nucMissing - this.nucMissing) * missing);
-    keepCheapest(this.plans, seen.nucsMade, { plan: found.plan, price: seen.cost });
+    keepCheapest(this.plans, seen.nucsMade, { plan, price: seen.cost });
   }
 }
 

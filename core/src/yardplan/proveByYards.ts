@@ -8,9 +8,10 @@ import { PRICES } from './prices.ts';
 import { nothingMoved, nucsWanted, type Assignment, type YardProblem } from './problem.ts';
 import { planOfPart, planOfParts, type YardPart } from './yardPart.ts';
 
-/** Rounds for each yard at the first price of a nuc and at each that follows; for all yards when it is settled. */
+/** Rounds for each yard at the first price of a nuc, and at each that follows. */
 const FIRST_ROUNDS = 14;
 const MORE_ROUNDS = 6;
+/** Rounds for all yards at the price that is settled on, but for each no fewer than so many. */
 const LAST_ROUNDS = 600;
 const FEWEST_ROUNDS = 40;
 /** Rounds for each yard to find plans to choose from. */

@@ -158,7 +158,10 @@ const COLUMNS: readonly {
   readonly of: (a: Alternative, units: 'metric' | 'imperial') => string;
 }[] = [
   { title: 'colonies after', of: (a) => String(a.coloniesAfter) },
-  { title: 'laying, likely', of: (a) => (a.nucs === 0 ? '–' : `${one(a.queensExpected)}\u00a0of\u00a0${a.nucs}`) },
+  {
+    title: 'laying, likely',
+    of: (a) => (a.nucs === 0 ? '–' : `${one(a.queensExpected)}\u00a0of\u00a0${a.nucs}`),
+  },
   { title: 'least bees', of: (a) => (a.leastBees === null ? '–' : one(a.leastBees)) },
   { title: 'least brood', of: (a) => (a.leastBrood === null ? '–' : one(a.leastBrood)) },
   { title: 'hives', of: (a) => String(a.hivesOpened) },
