@@ -4,7 +4,7 @@ import { INFINITE, type LinearModel } from './linearModel.ts';
 export type Entry = readonly [row: number, value: number];
 
 /** Rows are broken by more than this. */
-const BROKEN = 1e-6;
+export const BROKEN = 1e-6;
 
 /** What hives that are opened can still give while nuc after nuc is taken from them. */
 export class HiveRoom {

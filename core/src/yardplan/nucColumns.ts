@@ -1,4 +1,5 @@
 import { ANY_HIVES, type HiveChoice } from './hiveChoice.ts';
+import { BROKEN } from './hiveRoom.ts';
 import { INFINITE, type Solver } from './linearModel.ts';
 import { NucModel, type Worth } from './nucModel.ts';
 import { PRICES } from './prices.ts';
@@ -23,8 +24,6 @@ const DEARER = 0.7;
 const SPARE = 2;
 /** Hives that are opened by less than this are as good as shut. */
 const BARELY = 0.02;
-/** A row is broken by more than this. */
-const BROKEN = 1e-6;
 
 /**
  * Bounds the price of every plan, with nucs taken whole: a nuc that is half one thing and half another does not
@@ -163,30 +162,25 @@ export class NucColumns {
     for (let share = STEADINESS; ; share = share > LEAST_STEADY ? share / 2 : 0) {
       const between = worth.map((w, r) => share * (this.steady[r] as number) + (1 - share) * w);
       const { taken, isCheaper, cheapest } = this.look(between, worth);
-      const more = this.takeBesideEachOther(between, cheapest);
+      const more = this.takeBesideEachOther(cheapest);
       if (isCheaper || share === 0) return taken + more > 0 || this.isLax;
     }
   }
 
   /**
    * Takes in nucs that can be made beside each other from the hives that the model of the moment opens. The cheapest
-   * nucs all want the same few combs; the model needs such as fit together.
+   * nucs all want the same few combs; the model needs such as fit together. They are priced as {@link cheaper} did.
    *
    * @param cheapest - what the cheapest nuc of each pool costs
    * @param fixed - nucs that are made in any case
    * @returns how many were taken in
    */
-  private takeBesideEachOther(
-    worth: Worth,
-    cheapest: ReadonlyMap<NucPool, number>,
-    fixed: readonly number[] = [],
-  ): number {
+  private takeBesideEachOther(cheapest: ReadonlyMap<NucPool, number>, fixed: readonly number[] = []): number {
     const room = this.roomBeside(fixed);
     const { whole } = this;
     const only = new Set([...this.opening].flatMap(([unit, part]) => (part > BARELY ? [unit] : [])));
     let taken = 0;
     for (const hunt of whole.hunts) {
-      hunt.pricer.setPrices(whole.pricesOf(hunt, worth));
       const below = (cheapest.get(hunt.pool) as number) + DEARER;
       hunt.pricer.besideEachOther(
         { only, below },
@@ -230,7 +224,7 @@ export class NucColumns {
       const worth = this.solve();
       if (!worth) return false;
       const { taken, cheapest } = this.cheaper(worth, worth);
-      return taken + this.takeBesideEachOther(worth, cheapest, fixed) > 0;
+      return taken + this.takeBesideEachOther(cheapest, fixed) > 0;
     };
     const fitting = (fixed: readonly number[]) => {
       const room = this.roomBeside(fixed);

@@ -140,7 +140,8 @@ export class NucPricer {
 
   /** The cheapest nuc, which comes last, and where asked for the cheapest of every brood comb. */
   cheaper(hunt: Hunt = {}): PricedNuc[] {
-    return huntNucs(this.ground(hunt));
+    const ground = this.ground(hunt);
+    return huntNucs({ ...ground, steps: this.stepsOf(ground.shakes) });
   }
 
   /**
@@ -170,7 +171,7 @@ export class NucPricer {
     }
   }
 
-  private ground(hunt: Hunt): HuntGround {
+  private ground(hunt: Hunt): Omit<HuntGround, 'steps'> {
     const { below = Infinity, ofEach = null, only } = hunt;
     const mayUse = (i: number) => {
       const home = this.items[i]?.home as number;
@@ -207,7 +208,6 @@ export class NucPricer {
         below: below - lowestBrood,
       }),
       shakes,
-      steps: this.stepsOf(shakes),
       below,
       ofEach,
     };

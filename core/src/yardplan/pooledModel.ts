@@ -54,6 +54,8 @@ export interface PooledModel {
   readonly goalRows: readonly GoalRow[];
   /** By unit: the column that opens the hive; below zero for a nuc. */
   readonly opened: readonly number[];
+  /** The row that limits how many hives are opened; null without a limit. */
+  readonly limitRow: number | null;
 }
 
 /** How the model is written down. */
@@ -160,8 +162,8 @@ export function pooledModel(
     }
   }
   tieToOpening(model, rows.list, opened);
-  addLimits(problem, model, opened);
-  return { model, pools, ruleRows: rows.list, ways, goalRows: goals, opened };
+  const limitRow = addLimit(problem, model, opened);
+  return { model, pools, ruleRows: rows.list, ways, goalRows: goals, opened, limitRow };
 }
 
 /**
@@ -318,10 +320,10 @@ function givenRows(problem: YardProblem, model: LinearModel, opened: readonly nu
   };
 }
 
-function addLimits(problem: YardProblem, model: LinearModel, opened: readonly number[]): void {
+function addLimit(problem: YardProblem, model: LinearModel, opened: readonly number[]): number | null {
   const { hives } = problem.request.limits;
-  if (hives !== null) {
-    const row = model.row(-INFINITE, hives);
-    for (const z of opened) if (z >= 0) model.add(row, z, 1);
-  }
+  if (hives === null) return null;
+  const row = model.row(-INFINITE, hives);
+  for (const z of opened) if (z >= 0) model.add(row, z, 1);
+  return row;
 }

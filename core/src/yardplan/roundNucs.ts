@@ -41,19 +41,15 @@ export function roundedNucs(
   let found: Float64Array | null = null;
   while (left.length <= MOST_LEFT) {
     master.run();
-    if (!hasPoint(master) || master.getObjectiveValue() >= below) {
-      const last = fixed.pop();
-      if (last === undefined) break;
-      master.changeColBounds(first + last, 0, 0);
-      left.push(last);
-      continue;
-    }
-    for (let n = 0; n < REFILLS && refill(fixed); n++) master.run();
-    const values = master.getSolution().colValue;
-    const next = mostlyTaken(values, first, fitting(fixed));
-    if (next === 'none') {
-      found = values;
-      break;
+    let next: number | 'none' | 'unfit' = 'unfit';
+    if (hasPoint(master) && master.getObjectiveValue() < below) {
+      for (let n = 0; n < REFILLS && refill(fixed); n++) master.run();
+      const values = master.getSolution().colValue;
+      next = mostlyTaken(values, first, fitting(fixed));
+      if (next === 'none') {
+        found = values;
+        break;
+      }
     }
     if (next === 'unfit') {
       const last = fixed.pop();

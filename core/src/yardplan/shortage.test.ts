@@ -41,6 +41,22 @@ describe('what is missing for all that is asked for', () => {
     expect(more).toContain('frames of bees');
   });
 
+  it('names the limit of hives when it is all that is in the way', async () => {
+    const solver = await loadSolver();
+    const apiary = generatedYards({ colonies: 8, seed: 3 });
+    const shortWith = (hives: number | null) =>
+      shortageOf(
+        problemOf(apiary, requestFor(apiary, [nucs(4)], { limits: { hives, frames: null } })),
+        solver,
+      );
+    expect(shortWith(null)).toEqual([]);
+    const [first, ...more] = shortWith(1);
+    expect(more).toEqual([]);
+    expect(first?.what).toBe('hives opened');
+    expect(first?.missing).toBeGreaterThanOrEqual(1);
+    expect(first?.unit).toMatch(/^hives? to open beyond the limit that you have set$/);
+  });
+
   it('names a giver when no colony has that frame size', async () => {
     const short = await shortOf(1, fiveFrames({ sizeId: 'zander' }));
     expect(short).toEqual([

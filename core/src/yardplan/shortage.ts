@@ -24,6 +24,10 @@ const RESOURCE: Readonly<Record<string, readonly [what: string, one: string, man
   eggs: ['eggs', 'tenth of a side with eggs', 'tenths of a side with eggs', 0.1],
 };
 
+/** What a hive that is opened beyond the limit of the day counts for. */
+const HIVE_MORE = 0.1;
+const hivesMore = (n: number) => `${n === 1 ? 'hive' : 'hives'} to open beyond the limit that you have set`;
+
 /**
  * What is missing for all the nucs that are asked for: the least that would have to be added, over all ways
  * to share out what is there. Empty when nothing is.
@@ -33,7 +37,7 @@ const RESOURCE: Readonly<Record<string, readonly [what: string, one: string, man
  */
 export function shortageOf(problem: YardProblem, solver: Solver): Shortage[] {
   if (problem.nucGoals.every((g) => g.count === null)) return [];
-  const { model, pools, ruleRows } = pooledModel(problem);
+  const { model, pools, ruleRows, limitRow } = pooledModel(problem);
   model.forgetCosts();
   for (const goal of problem.nucGoals) {
     if (goal.count === null) continue;
@@ -53,6 +57,9 @@ export function shortageOf(problem: YardProblem, solver: Solver): Shortage[] {
     model.add(row, column, rule.sense === 'atLeast' ? 1 : -1);
     return [{ column, resource }];
   });
+  // To open one hive more is easier than to find a frame of anything.
+  const moreHives = limitRow === null ? null : model.column(HIVE_MORE, 0, INFINITE, false);
+  if (limitRow !== null && moreHives !== null) model.add(limitRow, moreHives, -1);
   const { values } = solveModel(solver, model, 'relaxed');
   if (!values) return [];
   const byWhat = new Map<string, Shortage>();
@@ -64,7 +71,10 @@ export function shortageOf(problem: YardProblem, solver: Solver): Shortage[] {
     const rounded = Math.round(sum * 10) / 10;
     byWhat.set(what, { what, unit: rounded === 1 ? one : many, missing: rounded });
   }
-  return [...byWhat.values()].filter((s) => s.missing >= 0.1).toSorted((a, b) => b.missing - a.missing);
+  const found = [...byWhat.values()].filter((s) => s.missing >= 0.1);
+  const hives = moreHives === null ? 0 : Math.ceil((values[moreHives] ?? 0) - 0.05);
+  if (hives > 0) found.push({ what: 'hives opened', missing: hives, unit: hivesMore(hives) });
+  return found.toSorted((a, b) => b.missing - a.missing);
 }
 
 const noGiver: Shortage = {

@@ -56,7 +56,6 @@ export function ProofLine({ bench, placed }: { readonly bench: Bench; readonly p
               {bench.wait
                 ? `Wait ${count(bench.wait.days, 'day')}, until ${dayInWords(bench.wait.day)}, or ask for fewer.`
                 : 'Ask for fewer, or give it what is missing.'}
-              {limitInWords(bench)}
             </Text>
           )}
           <Box as="ul" listStyleType="none">
@@ -69,18 +68,6 @@ export function ProofLine({ bench, placed }: { readonly bench: Bench; readonly p
       )}
     </Box>
   );
-}
-
-/** A limit that was set for the day, where it may be what is in the way. */
-function limitInWords({ seen, problem }: Bench): string {
-  const { hives, frames } = problem?.request.limits ?? { hives: null, frames: null };
-  const reached = [
-    ...(hives !== null && seen && seen.hivesOpened >= hives ? [`${count(hives, 'hive')} opened`] : []),
-    ...(frames !== null && seen && seen.combsCarried >= frames - 1
-      ? [`${count(frames, 'frame')} carried`]
-      : []),
-  ];
-  return reached.length > 0 ? ` You have set a limit of ${reached.join(' and ')}: a higher one may do.` : '';
 }
 
 function inShort({ seen, problem }: Bench): string {

@@ -369,19 +369,6 @@ describe('how good a plan is', () => {
     expect(await screen.findByText(/Wait 6 days, until Thu 21 May, or ask for fewer/)).toBeTruthy();
   });
 
-  it('names a limit of the day that may be in the way', async () => {
-    proverSays.shortages = [{ what: 'bees', unit: 'frames of bees', missing: 1.4 }];
-    proverSays.wait = null;
-    await withNucs();
-    fireEvent.click(screen.getByText(/^Day, nights, season/));
-    const most = screen.getByLabelText('Hives opened at most');
-    fireEvent.change(most, { target: { value: '1' } });
-    fireEvent.blur(most);
-    expect(
-      await screen.findByText(/You have set a limit of 1 hive opened: a higher one may do\./),
-    ).toBeTruthy();
-  });
-
   it('a planner that fails says so', async () => {
     plannerFails.next = true;
     open();
