@@ -25,6 +25,25 @@ export function onlyHives(problem: YardProblem, hives: ReadonlySet<number>): Yar
   };
 }
 
+/** A share of a hive that is as good as none. */
+const PART = 0.02;
+
+/**
+ * The hives that are opened for the most part, as many as are opened in all, and so many more; and the one that
+ * comes next.
+ *
+ * @param opening - by index of the unit: in how far it is opened
+ */
+export function mostlyOpened(
+  opening: ReadonlyMap<number, number>,
+  more = 0,
+): { readonly hives: ReadonlySet<number>; readonly next: number | null } {
+  const order = [...opening].filter(([, part]) => part > 1e-6).sort((a, b) => b[1] - a[1] || a[0] - b[0]);
+  const sum = order.reduce((s, [, part]) => s + part, 0);
+  const count = sum <= PART ? 0 : Math.ceil(sum - PART) + more;
+  return { hives: new Set(order.slice(0, count).map(([unit]) => unit)), next: order[count]?.[0] ?? null };
+}
+
 /** The hives that a plan opens. */
 export function hivesOpenedBy(problem: YardProblem, plan: Assignment): Set<number> {
   const touched = problem.frames.flatMap((f, i) => {

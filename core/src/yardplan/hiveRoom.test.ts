@@ -31,6 +31,26 @@ describe('the room in hives that are opened', () => {
     expect(room.isRoomFor([[brood, -1.1]])).toBe(false);
   });
 
+  it('is taken up by several things, or by none when they are too much together', () => {
+    const model = new LinearModel();
+    const shakes = model.row(-INFINITE, 0);
+    const combsInStore = model.row(-INFINITE, 2);
+    const room = new HiveRoom(
+      model,
+      new Map([
+        [shakes, -3],
+        [combsInStore, 0],
+      ]),
+    );
+    const one = (row: number) => [[row, 1] as const];
+    expect(room.takeAll([shakes, shakes, combsInStore], one)).toBeNull();
+    expect(room.takeAll([combsInStore, shakes, combsInStore, shakes], one)).toBe(combsInStore);
+    // Nothing was taken then: one of each is left.
+    expect(room.takeAll([shakes, combsInStore], one)).toBeNull();
+    expect(room.isRoomFor(one(shakes))).toBe(false);
+    expect(room.isRoomFor(one(combsInStore))).toBe(false);
+  });
+
   it('asks nothing of rows that belong to no hive', () => {
     const model = new LinearModel();
     const nucs = model.row(-INFINITE, 1);

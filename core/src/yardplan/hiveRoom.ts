@@ -1,4 +1,4 @@
-import { INFINITE, type LinearModel } from './linearModel.ts';
+import type { LinearModel } from './linearModel.ts';
 
 /** What stands in a row for something that is taken. */
 export type Entry = readonly [row: number, value: number];
@@ -6,14 +6,14 @@ export type Entry = readonly [row: number, value: number];
 /** Rows are broken by more than this. */
 export const BROKEN = 1e-6;
 
-/** What hives that are opened can still give while nuc after nuc is taken from them. */
+/** What hives that are opened, and the store, can still give while nuc after nuc is taken from them. */
 export class HiveRoom {
   private readonly model: LinearModel;
   private readonly rooms: ReadonlyMap<number, number>;
   /** By row. */
   private readonly asked: Float64Array;
 
-  /** @param rooms - rows of single hives, with what stands in them for the hive that is opened */
+  /** @param rooms - rows of single hives and of the store, with what stands in them for the hive that is opened */
   constructor(model: LinearModel, rooms: ReadonlyMap<number, number>) {
     this.model = model;
     this.rooms = rooms;
@@ -24,9 +24,23 @@ export class HiveRoom {
     for (const [row, value] of entries) this.asked[row] = (this.asked[row] as number) + times * value;
   }
 
+  /** Takes several things, or nothing when they are too much. @returns the first that is; null when all are taken */
+  takeAll<T>(things: readonly T[], entriesOf: (thing: T) => readonly Entry[]): T | null {
+    for (const [n, thing] of things.entries()) {
+      if (this.isRoomFor(entriesOf(thing))) {
+        this.take(entriesOf(thing));
+        continue;
+      }
+      for (const taken of things.slice(0, n)) this.take(entriesOf(taken), -1);
+      return thing;
+    }
+    return null;
+  }
+
   isRoomFor(entries: readonly Entry[]): boolean {
     this.take(entries);
-    const isRoom = entries.every(([row]) => this.isKept(row));
+    let isRoom = true;
+    for (const [row] of entries) isRoom &&= this.isKept(row);
     this.take(entries, -1);
     return isRoom;
   }
@@ -35,7 +49,7 @@ export class HiveRoom {
     const room = this.rooms.get(row);
     if (room === undefined) return true;
     const sum = (this.asked[row] as number) + room;
-    const [, most] = this.model.rowBounds(row);
-    return most < INFINITE ? sum <= BROKEN : sum >= -BROKEN;
+    const [least, most] = this.model.rowBounds(row);
+    return sum >= least - BROKEN && sum <= most + BROKEN;
   }
 }

@@ -1,10 +1,12 @@
+import { seededRandom } from '../plan/search.ts';
 import { evaluate } from './evaluate.ts';
 import type { Solver } from './linearModel.ts';
-import { ANY_HIVES, onlyHives, type HiveChoice } from './hiveChoice.ts';
+import { ANY_HIVES, mostlyOpened, onlyHives, type HiveChoice } from './hiveChoice.ts';
 import { NucColumns } from './nucColumns.ts';
 import type { Worth } from './nucModel.ts';
 import { PRICES } from './prices.ts';
 import { nucsWanted, STORE, type Assignment, type YardProblem } from './problem.ts';
+import { YardSearch } from './searchYard.ts';
 
 /** A plan that breaks no rule, and what it costs. */
 export interface FoundPlan {
@@ -32,13 +34,6 @@ interface Candidates {
   readonly next: number | null;
 }
 
-/** So few hives that a tree can be searched for their best plan. */
-interface FewHives {
-  readonly hives: ReadonlySet<number>;
-  /** No plan of theirs costs less. */
-  readonly bound: number;
-}
-
 /** Rounds of pricing for one choice before it is divided: by the number of hives soon, by a single hive late. */
 const ROUNDS_OF_ANY = 25;
 const ROUNDS = 60;
@@ -47,22 +42,19 @@ const ROUNDS_OF_SET = 15;
 /** To put a plan together takes as long as so many rounds for each nuc, among the same hives. */
 const ROUNDS_OF_NUC = 2;
 /** Hives that are opened for the most part are tried after so many rounds. */
-const AT_ONCE = 10;
+const AT_ONCE = 5;
+/** So many hives more than the proof opens are there to pack nucs into, and so often others are packed. */
+const SPARE_HIVES = [0, 2] as const;
+const PACKINGS = 20;
+/** A plan this near to the bound is not packed better any more. */
+const WELL_PACKED = 0.01;
+/** Plans are put together slowly only after so many rounds. */
+const SOON = 30;
 /** Bound and price within this share of each other are as good as one. */
 const NEAR = 1e-3;
 /** Hives are not tried for a plan that is better by less, nor for one that is further from what they allow. */
 const WORTH_TRYING = 3e-3;
 const FAR = 0.02;
-/** A plan this near to what its hives allow is not searched for a better one. */
-const GOOD = 2e-3;
-/** It is only searched for among so many hives: with more, it takes too long. */
-const FEW = 7;
-/** Nucs for it may be so much dearer. */
-const WIDER = 1;
-/** A search for it takes as long as so many rounds of a single hive. */
-const AS_LONG_AS = 600;
-/** It is searched for after so many rounds. */
-const LATER = 60;
 /** A share of a hive that is as good as none, or as one. */
 const PART = 0.02;
 
@@ -88,12 +80,14 @@ export class HiveTree {
   private settled = Infinity;
   /** What the best plan costs, were a nuc that is not made to cost no more than {@link nucMissing}. */
   private best = Infinity;
+  private readonly packed = new Set<string>();
   private readonly tried = new Set<string>();
   /** Rounds that are left, and that have been in all. */
   private left = 0;
   private rounds = 0;
-  private readonly toSettle: FewHives[] = [];
   private readonly toTry: Candidates[] = [];
+  private readonly random = seededRandom(1);
+  private readonly hasWishes: boolean;
 
   /**
    * @param columns - whole nucs of the problem, at the same price of one that is not made
@@ -112,6 +106,7 @@ export class HiveTree {
     this.columns = columns;
     this.nucMissing = nucMissing;
     this.wanted = nucsWanted(problem);
+    this.hasWishes = problem.units.some((u) => u.rules.some((r) => !r.hard));
     this.hives =
       new Set(problem.frames.flatMap((f) => (f.mayGoTo.length > 0 && f.home !== STORE ? [f.home] : [])))
         .size || 1;
@@ -134,9 +129,9 @@ export class HiveTree {
   work(rounds: number): boolean {
     this.left = rounds;
     while (this.left > 0 && (this.toTry.length > 0 || this.open.length > 0)) {
-      const candidates = this.toTry.shift();
+      const isTime = this.rounds > SOON || this.open.length === 0;
+      const candidates = isTime ? this.toTry.shift() : null;
       if (candidates) this.trySet(candidates);
-      else if (this.rounds > LATER && this.toSettle.length > 0) this.settle();
       else this.step();
     }
     return this.open.length > 0;
@@ -157,7 +152,7 @@ export class HiveTree {
     const rounds = branch.rounds + Math.ceil(before - this.left);
     const bound = Math.max(branch.bound, columns.bound);
     const now = { choice: branch.choice, worth: columns.steady, bound, rounds };
-    this.noteSets(columns.opening);
+    if (!this.isDone(bound)) this.noteSets(columns.opening, bound);
     const choices = this.isDone(bound) ? [] : this.parts(branch.choice, columns.opening);
     const isCount = choices.some((c) => c.count !== branch.choice.count);
     if (!isOver && rounds < (isCount ? ROUNDS_OF_ANY : ROUNDS)) {
@@ -213,21 +208,34 @@ export class HiveTree {
     ];
   }
 
-  /** Notes hives that are opened for the most part, for plans to be put together from them. */
-  private noteSets(opening: ReadonlyMap<number, number>): void {
-    const order = [...opening].filter(([, part]) => part > 1e-6).sort((a, b) => b[1] - a[1] || a[0] - b[0]);
-    const sum = order.reduce((s, [, part]) => s + part, 0);
-    const count = Math.ceil(sum - PART);
-    if (count === 0) return;
-    this.toTry.push({
-      hives: new Set(order.slice(0, count).map(([unit]) => unit)),
-      next: order[count]?.[0] ?? null,
-    });
+  /** Packs nucs into the hives that are opened for the most part, and notes them for better plans. */
+  private noteSets(opening: ReadonlyMap<number, number>, bound: number): void {
+    const candidates = mostlyOpened(opening);
+    if (candidates.hives.size === 0) return;
+    const isPacked = this.best <= bound + WELL_PACKED * Math.abs(bound);
+    if (!isPacked) for (const spare of SPARE_HIVES) this.pack(mostlyOpened(opening, spare).hives);
+    this.toTry.push(candidates);
+  }
+
+  /** Packs nucs into certain hives: a plan at once. */
+  private pack(hives: ReadonlySet<number>): void {
+    const key = keyOf(hives);
+    if (this.packed.has(key)) return;
+    this.packed.add(key);
+    const plan = this.columns.packed(hives, PACKINGS, this.random);
+    this.left--;
+    if (!this.hasWishes) {
+      this.take(plan);
+      return;
+    }
+    const search = new YardSearch(this.problem, plan);
+    search.first();
+    this.take(search.best().plan);
   }
 
   /** The best plan for certain hives: with these settled, little is left to choose. */
   private trySet({ hives, next }: Candidates): void {
-    const key = [...hives].toSorted((a, b) => a - b).join();
+    const key = keyOf(hives);
     if (this.tried.has(key)) return;
     this.tried.add(key);
     const columns = this.columnsOf(hives);
@@ -242,20 +250,6 @@ export class HiveTree {
       this.left -= (ROUNDS_OF_NUC * columns.made * hives.size) / this.hives;
       this.take(columns.plan(Math.min(this.best, bound + FAR * Math.abs(bound))));
     }
-    if (hives.size <= FEW) this.toSettle.push({ hives, bound });
-    columns.dispose();
-  }
-
-  /** Searches the few hives that promise most for their best plan. */
-  private settle(): void {
-    this.toSettle.sort((a, b) => b.bound - a.bound);
-    const { hives, bound } = this.toSettle.pop() as FewHives;
-    if (this.best <= bound + GOOD * Math.abs(bound)) return;
-    const columns = this.columnsOf(hives);
-    if (!columns) return;
-    this.left -= AS_LONG_AS / this.hives;
-    columns.widen(Math.min(WIDER, this.best - bound));
-    this.take(columns.bestPlan());
     columns.dispose();
   }
 
@@ -281,6 +275,8 @@ export class HiveTree {
     keepCheapest(this.plans, seen.nucsMade, { plan, price: seen.cost });
   }
 }
+
+const keyOf = (hives: ReadonlySet<number>) => [...hives].toSorted((a, b) => a - b).join();
 
 /** The key whose number is nearest to a half; null when all are whole. */
 function mostInPart<K>(numbers: ReadonlyMap<K, number>): K | null {

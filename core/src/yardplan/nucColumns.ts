@@ -5,7 +5,8 @@ import { NucModel, type Worth } from './nucModel.ts';
 import { PRICES } from './prices.ts';
 import type { NucPool, Way } from './pooledModel.ts';
 import type { Assignment, YardProblem } from './problem.ts';
-import { bestWholes, hasPoint, isWhole, roundedNucs } from './roundNucs.ts';
+import { packNucs, wholeCounts } from './packNucs.ts';
+import { hasPoint, isWhole, roundedNucs } from './roundNucs.ts';
 import { hasBegunNucs, nucsOfPlan, planOfNucs, type PoolHunt, type WholeNuc } from './wholeNuc.ts';
 
 /** Nucs taken in at most in one round, for each pool. */
@@ -20,8 +21,9 @@ const KEPT = 450;
 const GAIN = 1e-3;
 /** Nucs that fit together may be dearer than the cheapest by so much. */
 const DEARER = 0.7;
-/** So many more of them than the model makes. */
+/** So many more of them than the model makes, but no more than so many at once. */
 const SPARE = 2;
+const MOST_BESIDE = 9;
 /** Hives that are opened by less than this are as good as shut. */
 const BARELY = 0.02;
 
@@ -45,8 +47,8 @@ export class NucColumns {
   steady: Worth;
   /** Hives by index of the unit, in how far the model of the moment opens them. */
   opening: ReadonlyMap<number, number> = new Map();
-  /** How many nucs the model of the moment makes. */
-  made = 0;
+  /** How many nucs the model of the moment makes, by pool. */
+  private madeOf: ReadonlyMap<PoolHunt, number> = new Map();
   private readonly problem: YardProblem;
   private readonly whole: NucModel;
   /** The model as the solver holds it, with a column for every nuc so far. */
@@ -99,6 +101,11 @@ export class NucColumns {
 
   dispose(): void {
     this.master.dispose();
+  }
+
+  /** How many nucs the model of the moment makes. */
+  get made(): number {
+    return [...this.madeOf.values()].reduce((sum, made) => sum + made, 0);
   }
 
   /** From now on a nuc that is not made costs so much. The bound holds no longer: {@link restrict} begins anew. */
@@ -184,12 +191,16 @@ export class NucColumns {
       const below = (cheapest.get(hunt.pool) as number) + DEARER;
       hunt.pricer.besideEachOther(
         { only, below },
-        Math.min(hunt.pool.nucs.length, Math.ceil(this.made) + SPARE) -
-          fixed.filter((n) => this.nucs[n]?.hunt === hunt).length,
-        (item) => room.isRoomFor(whole.entriesOf({ hunt, items: [item] })),
+        Math.min(
+          MOST_BESIDE,
+          Math.min(hunt.pool.nucs.length, Math.ceil(this.madeOf.get(hunt) ?? 0) + SPARE) -
+            fixed.filter((n) => this.nucs[n]?.hunt === hunt).length,
+        ),
+        (item) => room.isRoomFor(whole.entriesOfItem(hunt, item)),
         (items) => {
-          if (this.takeIn(hunt, items)) taken++;
-          room.take(whole.entriesOf({ hunt, items }));
+          const over = room.takeAll(items, (item) => whole.entriesOfItem(hunt, item));
+          if (over === null && this.takeIn(hunt, items)) taken++;
+          return over;
         },
       );
     }
@@ -200,20 +211,26 @@ export class NucColumns {
     return this.whole.roomBeside(fixed.map((n) => this.nucs[n] as WholeNuc));
   }
 
-  /** Takes in nucs that are dearer by so much: what is best in parts is not what is best in wholes. */
-  widen(by: number): void {
-    for (const hunt of this.whole.hunts) {
-      const prices = this.whole.pricesOf(hunt, this.steady);
-      hunt.pricer.setPrices(prices);
-      const below = this.cheapestKnown(hunt, prices).known + by;
-      const ofEach = new Float64Array(hunt.ways.length).fill(Infinity);
-      const nucs = hunt.pricer.cheaper({ below, ofEach, only: this.allowed });
-      for (const { items } of nucs) this.takeIn(hunt, items);
-    }
+  /**
+   * A plan at once: nucs packed into certain hives at the prices that gave the best bound.
+   *
+   * @param tries - how often to try another packing
+   * @param more - so many nucs more than the model of the moment makes, or fewer
+   */
+  packed(hives: ReadonlySet<number>, tries: number, random: () => number, more = 0): Assignment {
+    const { whole, steady: worth, madeOf } = this;
+    const counts = wholeCounts(madeOf, more);
+    const { nucs } = packNucs({ whole, worth, hives, counts, tries, random });
+    for (const { hunt, items } of nucs) this.takeIn(hunt, items);
+    return planOfNucs(
+      this.problem,
+      [],
+      nucs.map((nuc) => ({ nuc, times: 1 })),
+    );
   }
 
   /**
-   * A plan put together from the nucs so far, quickly.
+   * A plan put together from the nucs so far, slowly and well.
    *
    * @param below - only a plan cheaper than this is of interest
    */
@@ -235,16 +252,6 @@ export class NucColumns {
     const isPlan =
       values && this.whole.ways.every((w) => w.pool !== null || isWhole(values[w.column] as number));
     return isPlan ? this.assignmentOf(values) : null;
-  }
-
-  /** The best plan that can be put together from the nucs so far: for few hives. Null when none was found in time. */
-  bestPlan(): Assignment | null {
-    const { nucs } = this;
-    const { model } = this.whole;
-    this.callInAll();
-    const isWholeColumn = (c: number) => c >= model.columns || model.isWhole(c);
-    const values = bestWholes(this.master, model.columns + nucs.length, isWholeColumn);
-    return values && this.assignmentOf(values);
   }
 
   /** Drops the nucs that are far from being taken. They are found again should they be needed. */
@@ -271,7 +278,7 @@ export class NucColumns {
     const { rowDual, colValue, rowValue } = master.getSolution();
     const price = master.getObjectiveValue();
     if (rowDual.length < whole.model.rows || rowDual.some((w) => !Number.isFinite(w))) return null;
-    this.made = whole.hunts.reduce((n, { pool }) => n + (colValue[pool.made] as number), 0);
+    this.madeOf = new Map(whole.hunts.map((hunt) => [hunt, colValue[hunt.pool.made] as number]));
     this.opening = new Map(
       whole.opened.flatMap((column, unit) => (column < 0 ? [] : [[unit, colValue[column] as number]])),
     );

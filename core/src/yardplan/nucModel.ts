@@ -23,6 +23,8 @@ export class NucModel {
   readonly hivesIn: ReadonlyMap<string, number>;
   /** Rows of single hives, with what stands in them for the hive that is opened. */
   readonly roomIn: ReadonlyMap<number, number>;
+  /** The same, and the rows of the store and of hives that have nothing to give. */
+  private readonly rooms: ReadonlyMap<number, number>;
   private readonly problem: YardProblem;
   private nucMissing: number;
   private readonly goals: readonly GoalRow[];
@@ -36,7 +38,9 @@ export class NucModel {
   constructor(problem: YardProblem, nucMissing: number) {
     this.problem = problem;
     this.nucMissing = nucMissing;
-    const { model, pools, ways, ruleRows, goalRows, opened } = pooledModel(problem, { nucMissing });
+    const { model, pools, ways, ruleRows, goalRows, opened, storeRows } = pooledModel(problem, {
+      nucMissing,
+    });
     this.model = model;
     this.ways = ways;
     this.goals = goalRows;
@@ -45,6 +49,8 @@ export class NucModel {
       opened.flatMap((c, unit) => (c >= 0 && model.bounds(c)[0] > 0 ? [unit] : [])),
     );
     this.roomIn = roomInHives(model, opened);
+    const ofHives = ruleRows.flatMap((r) => (r.pool || !r.rule.hard ? [] : [r.row]));
+    this.rooms = new Map([...[...storeRows, ...ofHives].map((row) => [row, 0] as const), ...this.roomIn]);
     addCommonRows(model, ruleRows, opened);
     // What a whole nuc is wished to have is still added up.
     this.kept = new Set(ruleRows.filter((r) => r.pool && r.rule.hard).map((r) => r.row));
@@ -120,14 +126,26 @@ export class NucModel {
     return items.reduce((cost, i) => cost + this.model.costOf((hunt.ways[i] as Way).column), 0);
   }
 
-  /** What stands in the rows for a nuc, item by item. */
-  entriesOf({ hunt, items }: WholeNuc): Entry[] {
-    return items.flatMap((i) => this.entries[(hunt.ways[i] as Way).column] ?? []);
+  costOfOpening(hive: number): number {
+    return this.isPinnedOpen.has(hive) ? 0 : this.model.costOf(this.opened[hive] as number);
   }
 
-  /** What hives that are opened have left beside certain nucs. */
+  costOfMissing({ pool }: PoolHunt): number {
+    return -this.model.costOf(pool.made);
+  }
+
+  /** What stands in the rows for a nuc, item by item. */
+  entriesOf({ hunt, items }: WholeNuc): Entry[] {
+    return items.flatMap((i) => this.entriesOfItem(hunt, i));
+  }
+
+  entriesOfItem(hunt: PoolHunt, item: number): readonly Entry[] {
+    return this.entries[(hunt.ways[item] as Way).column] ?? [];
+  }
+
+  /** What hives that are opened, and the store, have left beside certain nucs. */
   roomBeside(nucs: readonly WholeNuc[]): HiveRoom {
-    const room = new HiveRoom(this.model, this.roomIn);
+    const room = new HiveRoom(this.model, this.rooms);
     for (const nuc of nucs) room.take(this.entriesOf(nuc));
     return room;
   }

@@ -129,6 +129,7 @@ describe('the cheapest nuc', () => {
     pricer.besideEachOther({}, 2, isLeft, (taken) => {
       found.push(taken);
       for (const i of taken) gone.add(thingOf(i));
+      return null;
     });
     expect(found).toHaveLength(2);
     const priceOf = (taken: readonly number[]) => taken.reduce((n, i) => n + (prices[i] as number), 0);
@@ -141,6 +142,29 @@ describe('the cheapest nuc', () => {
       for (const i of taken) items[i]?.brings.forEach((by, m) => (sum[m] = (sum[m] as number) + by));
       for (const rule of nuc.rules) expect(missingOf(rule, sum)).toBeLessThan(1e-6);
     }
+  });
+
+  it('does without what is too much together with the rest of it', () => {
+    const { items, pricer } = market(6, 3);
+    const prices = pricesOf(items, 1, seededRandom(5));
+    pricer.setPrices(prices);
+    const cheapest = pricer.cheapest()?.items ?? [];
+    const refused = cheapest.find((i) => (items[i]?.home ?? -1) >= 0) as number;
+    const taken: (readonly number[])[] = [];
+    pricer.besideEachOther(
+      {},
+      1,
+      () => true,
+      (nuc) => {
+        if (nuc.includes(refused)) return refused;
+        taken.push(nuc);
+        return null;
+      },
+    );
+    expect(taken).toHaveLength(1);
+    pricer.setPrices(prices.map((p, i) => (i === refused ? p + 1000 : p)));
+    const priceOf = (nuc: readonly number[]) => nuc.reduce((sum, i) => sum + (prices[i] as number), 0);
+    expect(priceOf(taken[0] ?? [])).toBeCloseTo(pricer.cheapest()?.price ?? 0, 9);
   });
 
   it('counts bees that are better than free as free, and gives the rest back in its floor', () => {

@@ -62,6 +62,7 @@ export class NucPricer {
   /** Numbers of things end below this. */
   readonly things: number;
   private readonly kind: readonly number[];
+  private readonly unitRules: readonly UnitRule[];
   /** By thing: its bees can be shaken out. */
   private readonly isShakable: Uint8Array;
   /** By rule: more than this is of no use beside brood. */
@@ -76,6 +77,7 @@ export class NucPricer {
   /** @param slots - combs that fit into it */
   constructor(items: readonly NucItem[], rules: readonly UnitRule[], slots: number) {
     this.items = items;
+    this.unitRules = rules;
     this.slots = slots;
     this.things = items.reduce((n, it) => Math.max(n, it.thing + 1), 0);
     const hard = rules.filter((r) => r.hard);
@@ -109,6 +111,11 @@ export class NucPricer {
     this.worth = new Float64Array(this.rules.length);
     this.prices = new Float64Array(items.length);
     this.net = this.prices;
+  }
+
+  /** Prices the same nucs from some of the items. */
+  among(items: readonly NucItem[]): NucPricer {
+    return new NucPricer(items, this.unitRules, this.slots);
   }
 
   /** @param prices - by item */
@@ -148,26 +155,39 @@ export class NucPricer {
    * Nucs one after another, each the cheapest of what those before it leave.
    *
    * @param isLeft - whether an item may still be taken
-   * @param take - notes what a nuc takes
+   * @param take - notes what a nuc takes; of items that are too much together it names one, and takes none
    */
   besideEachOther(
     hunt: Hunt,
     count: number,
     isLeft: (item: number) => boolean,
-    take: (items: readonly number[]) => void,
+    take: (items: readonly number[]) => number | null,
   ): void {
     const ground = this.ground(hunt);
-    for (let n = 0; n < count; n++) {
-      const shakes = ground.shakes.filter(isLeft);
+    const used = [...new Set(ground.rest.flatMap((choice) => choice.items))];
+    const left = new Uint8Array(this.items.length);
+    const has = (i: number) => left[i] === 1;
+    const tooMuch = new Set<number>();
+    for (let n = 0; n < count;) {
+      for (const list of [ground.brood, used, ground.shakes]) {
+        for (const i of list) left[i] = !tooMuch.has(i) && isLeft(i) ? 1 : 0;
+      }
+      const shakes = ground.shakes.filter(has);
       const nuc = huntNucs({
         ...ground,
-        brood: ground.brood.filter(isLeft),
-        rest: ground.rest.filter((choice) => choice.items.every(isLeft)),
+        brood: ground.brood.filter(has),
+        rest: ground.rest.filter((choice) => choice.items.every(has)),
         shakes,
         steps: this.stepsOf(shakes),
       }).at(-1);
       if (!nuc) return;
-      take(nuc.items);
+      const over = take(nuc.items);
+      if (over === null) {
+        n++;
+        tooMuch.clear();
+      } else {
+        tooMuch.add(over);
+      }
     }
   }
 

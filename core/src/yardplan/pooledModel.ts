@@ -56,6 +56,8 @@ export interface PooledModel {
   readonly opened: readonly number[];
   /** The row that limits how many hives are opened; null without a limit. */
   readonly limitRow: number | null;
+  /** Rows that say how many combs of a kind the store holds. */
+  readonly storeRows: readonly number[];
 }
 
 /** How the model is written down. */
@@ -163,7 +165,16 @@ export function pooledModel(
   }
   tieToOpening(model, rows.list, opened);
   const limitRow = addLimit(problem, model, opened);
-  return { model, pools, ruleRows: rows.list, ways, goalRows: goals, opened, limitRow };
+  return {
+    model,
+    pools,
+    ruleRows: rows.list,
+    ways,
+    goalRows: goals,
+    opened,
+    limitRow,
+    storeRows: [...storeRows.values()].map(({ row }) => row),
+  };
 }
 
 /**

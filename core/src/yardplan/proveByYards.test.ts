@@ -17,7 +17,7 @@ describe('a proof yard by yard', () => {
     const start = planned(problem, 1);
     const parts = yardParts(problem);
     assert(parts);
-    const shown: ProofByYards[] = [...proveByYards(problem, parts, solver, start)];
+    const shown: ProofByYards[] = [...proveByYards(problem, parts, solver, start, 0)];
     const { cost, isOptimal } = solveModel(solver, pooledModel(problem, { nucsApart: true }).model, {
       nodes: 20_000,
       seconds: 60,

@@ -1,7 +1,8 @@
+import { seededRandom } from '../plan/search.ts';
 import { evaluate } from './evaluate.ts';
 import { HiveTree, keepCheapest, type FoundPlan } from './hiveTree.ts';
 import { solveModel, type Solver } from './linearModel.ts';
-import { ANY_HIVES } from './hiveChoice.ts';
+import { ANY_HIVES, mostlyOpened } from './hiveChoice.ts';
 import { NucColumns } from './nucColumns.ts';
 import { pooledModel } from './pooledModel.ts';
 import { PRICES } from './prices.ts';
@@ -18,12 +19,17 @@ const FEWEST_ROUNDS = 40;
 const ROUNDS_OF_CHOICE = 25;
 /** Where no price was tried at which enough nucs are made, it is as much higher. */
 const HIGHER = 1.01;
+/** The price of a nuc that is tried first, as a share of what one costs at least when nucs share their combs. */
+const FIRST = 1.12;
+/** By so large a share it is changed, and twice as much the next time, while it is too low, or too high. */
+const STEP = 0.02;
 /** Prices that are tried. */
 const TRIES = 4;
-/** Where the price of a nuc lies, as a share of what one costs in the first plan. */
-const LOW = 0.85;
-const FIRST = 0.9;
-const HIGH = 0.97;
+/** So many hives more than the proof opens are there to pack nucs into, and so often others are packed. */
+const SPARE_HIVES = [0, 1] as const;
+const PACKINGS = 10;
+/** So many nucs more or fewer than the model makes. */
+const OTHER_NUMBERS = [0, -1, 1, -2, 2] as const;
 
 /** What is shown of all yards together. */
 export interface ProofByYards {
@@ -51,6 +57,7 @@ interface Yard {
  * cheapest.
  *
  * @param start - a plan that makes all nucs
+ * @param bound - no plan costs less
  * @yields the best bound so far, and the best plan that can be put together at the time
  */
 export function* proveByYards(
@@ -58,36 +65,54 @@ export function* proveByYards(
   parts: readonly YardPart[],
   solver: Solver,
   start: FoundPlan,
+  bound: number,
 ): Generator<ProofByYards> {
   const wanted = nucsWanted(problem);
-  const each = start.price / wanted;
-  let [low, price, high] = [each * LOW, each * FIRST, each * HIGH];
+  const highest = start.price / wanted;
+  let price = Math.min(highest, (FIRST * Math.max(0, bound)) / wanted || highest);
   const yards = parts.map((part) => yardOf(part, solver, start, price));
   const sum = (of: (yard: Yard) => number) => yards.reduce((n, y) => n + of(y), 0);
-  const rounds = Math.max(FEWEST_ROUNDS, Math.round(LAST_ROUNDS / yards.length));
+  const lastRounds = Math.max(FEWEST_ROUNDS, Math.round(LAST_ROUNDS / yards.length));
+  const random = seededRandom(1);
   try {
     let best = -Infinity;
     let bestPrice = price;
+    let low = 0;
     let enough = Infinity;
+    let step = STEP;
     for (let n = 0; n < TRIES; n++) {
       for (const yard of yards) reprice(yard, price, n === 0 ? FIRST_ROUNDS : MORE_ROUNDS);
-      const bound = sum((y) => y.bound) + price * wanted;
-      if (bound > best) [best, bestPrice] = [bound, price];
+      const now = sum((y) => y.bound) + price * wanted;
+      if (now > best) [best, bestPrice] = [now, price];
       yield { bound: best, better: null };
-      if (sum((y) => y.columns?.made ?? 0) < wanted) low = price;
-      else enough = high = price;
-      price = (low + high) / 2;
+      const isEnough = sum((y) => y.columns?.made ?? 0) >= wanted - 1e-6;
+      if (isEnough) enough = price;
+      else low = price;
+      if (isEnough && n > 0) {
+        for (const yard of yards) packYard(yard, random, [0]);
+        yield { bound: best, better: putTogether(problem, yards, wanted) };
+      }
+      if (low > 0 && enough < Infinity) {
+        price = (low + enough) / 2;
+      } else {
+        price *= isEnough ? 1 - step : 1 + step;
+        step *= 2;
+      }
     }
     // At the price of the best bound yards often make too few nucs; where they make enough, there are plans to choose from.
     const choice = Math.min(enough, bestPrice * HIGHER);
     for (const yard of yards) {
       reprice(yard, choice, MORE_ROUNDS);
+      packYard(yard, random, OTHER_NUMBERS);
+    }
+    yield { bound: best, better: putTogether(problem, yards, wanted) };
+    for (const yard of yards) {
       workOut(yard, solver, start, choice, ROUNDS_OF_CHOICE);
       yield { bound: best, better: putTogether(problem, yards, wanted) };
     }
     for (const yard of yards) reprice(yard, bestPrice, MORE_ROUNDS);
     for (const yard of yards) {
-      workOut(yard, solver, start, bestPrice, rounds);
+      workOut(yard, solver, start, bestPrice, lastRounds);
       best = Math.max(best, sum((y) => y.bound) + bestPrice * wanted);
       yield { bound: best, better: null };
     }
@@ -129,13 +154,34 @@ function workOut(yard: Yard, solver: Solver, start: FoundPlan, price: number, ro
   const tree = new HiveTree(problem, solver, yard.columns, price, planOfPart(yard.part, start.plan));
   tree.work(rounds);
   yard.bound = Math.max(yard.bound, tree.bound - price * yard.wanted);
-  for (const found of tree.plans.values()) {
-    let plan: FoundPlan | null = found;
-    // A plan stands for those that make fewer nucs.
-    while (plan) {
-      keepCheapest(yard.plans, evaluate(problem, plan.plan).nucsMade, plan);
-      plan = withoutOne(problem, plan.plan);
+  for (const found of tree.plans.values()) notePlans(yard, found);
+}
+
+/** Packs nucs into the hives that are opened for the most part: plans to choose from at once. */
+function packYard(yard: Yard, random: () => number, numbers: readonly number[]): void {
+  const { columns, part } = yard;
+  if (!columns) return;
+  const opened = mostlyOpened(columns.opening).hives.size;
+  for (const more of numbers) {
+    // As many nucs from each hive as the model of the moment makes.
+    const needed = Math.ceil(opened * Math.max(0, 1 + more / columns.made)) - opened;
+    for (const spare of SPARE_HIVES) {
+      const { hives } = mostlyOpened(columns.opening, needed + spare);
+      if (hives.size === 0) continue;
+      const plan = columns.packed(hives, PACKINGS, random, more);
+      const { cost, broken } = evaluate(part.problem, plan);
+      if (broken.length === 0) notePlans(yard, { plan, price: cost });
     }
+  }
+}
+
+/** Notes a plan of a yard, and those that make fewer nucs, for which it stands as well. */
+function notePlans(yard: Yard, found: FoundPlan): void {
+  const { problem } = yard.part;
+  let plan: FoundPlan | null = found;
+  while (plan) {
+    keepCheapest(yard.plans, evaluate(problem, plan.plan).nucsMade, plan);
+    plan = withoutOne(problem, plan.plan);
   }
 }
 

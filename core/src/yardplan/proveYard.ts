@@ -24,7 +24,7 @@ export interface Proof {
 /** Whole nucs are looked for through fewer rounds where there are more hives, for each takes longer. */
 const roundsFor = (hives: number) => Math.max(60, Math.min(400, Math.round(8000 / Math.max(1, hives))));
 /** Rounds between two reports. */
-const REPORTED = 10;
+const REPORTED = 5;
 /** Models of so many columns are solved as they are. */
 const EXACT_COLUMNS = 450;
 /** A gap as small as this is none. */
@@ -64,15 +64,15 @@ export function* proofsOf(problem: YardProblem, solver: Solver): Generator<Proof
   const inParts = partsOf(problem);
   const search = new YardSearch(problem);
   search.first();
-  // Whole nucs make better plans than the search: it goes on only where they have to know what a nuc costs.
-  const isEnough = () => !inParts && search.best().price < PRICES.nucMissing;
+  // Whole nucs make better plans than the search: it goes on only while nucs are missing.
+  const isEnough = () => search.best().price < PRICES.nucMissing;
   for (let r = 0; r < SEARCHED && !isEnough(); r++) search.round();
   const start = bestOf(search);
   const nucMissing = missingPrice(problem, start);
   const parts = nucMissing < PRICES.nucMissing ? inParts : null;
   if (start && parts) {
     yield known.with(null, start);
-    for (const { bound, better } of proveByYards(problem, parts, solver, start))
+    for (const { bound, better } of proveByYards(problem, parts, solver, start, known.bound ?? 0))
       yield known.with(bound, better);
     if (known.better) yield known.with(null, polished(problem, known.better));
     return;
@@ -120,6 +120,10 @@ class BestProof {
       better: !proof.better || (better && better.price < proof.better.price) ? better : proof.better,
     };
     return this.proof;
+  }
+
+  get bound(): number | null {
+    return this.proof.bound;
   }
 
   get better(): FoundPlan | null {

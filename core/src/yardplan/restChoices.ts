@@ -30,7 +30,9 @@ export interface RestMarket {
 interface Label {
   readonly price: number;
   readonly net: number;
-  readonly values: Float64Array;
+  /** What it adds to the rules that any comb adds to, in their order; and the same as far as it is of use. */
+  readonly adds: Float64Array;
+  readonly useful: Float64Array;
   readonly combs: number;
   /** Combs of this kind, and those of earlier kinds that were needed are there. */
   readonly ofKind: number;
@@ -52,8 +54,11 @@ export function restChoices(market: RestMarket): RestChoice[] {
   const { prices, net, values, below, most, enough, kinds } = market;
   const all = kinds.flatMap((k) => k.items);
   const rules = [...enough.keys()].filter((r) => all.some((i) => values[i]?.[r] !== 0));
+  const enoughOf = rules.map((r) => enough[r] as number);
   const lowest = kinds.map((k) => k.items.reduce((low, i) => Math.min(low, net[i] as number), Infinity));
-  const nothing = { price: 0, net: 0, values: new Float64Array(enough.length), combs: 0, ofKind: 0 };
+  const adds = new Float64Array(rules.length);
+  const useful = Float64Array.from(enoughOf, (most) => Math.min(0, most));
+  const nothing = { price: 0, net: 0, adds, useful, combs: 0, ofKind: 0 };
   let labels: Label[] = [{ ...nothing, isShakable: false, item: -1, before: null }];
   kinds.forEach(({ items, least }, k) => {
     // What has to follow, and what else may.
@@ -73,85 +78,146 @@ export function restChoices(market: RestMarket): RestChoice[] {
     };
     labels = labels.filter((l) => mayLead(l.combs, 0, l.net));
     for (const i of worthALook(items, market, rules)) {
-      const own = values[i] as Float64Array;
-      const isShakable = market.isShakable(i);
+      const comb: Comb = {
+        item: i,
+        price: prices[i] as number,
+        net: net[i] as number,
+        adds: Float64Array.from(rules, (r) => values[i]?.[r] as number),
+        isShakable: market.isShakable(i),
+        enough: enoughOf,
+      };
       for (let copy = Math.min(most, market.copies(i)); copy > 0; copy--) {
-        const more: Label[] = [];
-        for (const before of labels) {
-          const soFar = before.net + (net[i] as number);
-          if (!mayLead(before.combs + 1, before.ofKind + 1, soFar)) continue;
-          const sum = before.values.slice();
-          for (const r of rules) sum[r] = (sum[r] as number) + (own[r] as number);
-          more.push({
-            price: before.price + (prices[i] as number),
-            net: soFar,
-            values: sum,
-            combs: before.combs + 1,
-            ofKind: before.ofKind + 1,
-            isShakable: isShakable || before.isShakable,
-            item: i,
-            before,
-          });
-        }
-        labels = notOutdone(labels, more, rules, enough);
+        labels = withAndWithout(labels, comb, mayLead);
       }
     }
     labels = labels.filter((l) => l.ofKind >= least).map((l) => ({ ...l, ofKind: 0 }));
   });
-  return labels.map(({ price, values: sum, ...label }) => ({ price, values: sum, items: itemsOf(label) }));
+  return labels.map((label) => {
+    const sum = new Float64Array(enough.length);
+    rules.forEach((r, n) => (sum[r] = label.adds[n] as number));
+    return { price: label.price, values: sum, items: itemsOf(label) };
+  });
 }
 
 /** Combs that are not outdone by as many others of their kind as can be chosen. */
 function worthALook(items: readonly number[], market: RestMarket, rules: readonly number[]): number[] {
   const { prices, values, most } = market;
-  const outdoes = (a: number, b: number) =>
-    (prices[a] as number) <= (prices[b] as number) &&
-    !market.isShakable(a) &&
-    rules.every((r) => (values[a]?.[r] as number) >= (values[b]?.[r] as number));
-  return items.filter((b) => {
+  const price = (i: number) => prices[i] as number;
+  const byPrice = items.toSorted((a, b) => price(a) - price(b) || a - b);
+  const adds = byPrice.map((i) => rules.map((r) => values[i]?.[r] as number));
+  const outdoes = (a: readonly number[], b: readonly number[]) => {
+    let r = 0;
+    while (r < b.length && (a[r] as number) >= (b[r] as number)) r++;
+    return r === b.length;
+  };
+  const worth = new Set<number>();
+  byPrice.forEach((b, n) => {
     let better = 0;
-    for (const a of items) {
-      if (a === b || !outdoes(a, b)) continue;
-      // Of two that are alike the first stays.
-      if (a > b && outdoes(b, a)) continue;
+    // Of two that are alike the first stays.
+    for (let m = 0; m < n && better < most; m++) {
+      const a = byPrice[m] as number;
+      if (market.isShakable(a) || !outdoes(adds[m] as number[], adds[n] as number[])) continue;
       better += market.copies(a);
-      if (better >= most) return false;
     }
-    return true;
+    if (better < most) worth.add(b);
   });
+  return items.filter((i) => worth.has(i));
 }
 
-/** Two lists by price as one, without what is outdone. */
-function notOutdone(
-  some: readonly Label[],
-  more: readonly Label[],
-  rules: readonly number[],
-  enough: Float64Array,
+/** A comb that may be chosen besides. */
+interface Comb {
+  readonly item: number;
+  readonly price: number;
+  readonly net: number;
+  readonly adds: Float64Array;
+  readonly isShakable: boolean;
+  /** By rule: more than this is of no use. */
+  readonly enough: readonly number[];
+}
+
+/**
+ * Choices with a comb beside those without it, by price as they were; what is outdone is dropped.
+ *
+ * Most choices are outdone: an object is made only of those that are kept.
+ */
+function withAndWithout(
+  labels: readonly Label[],
+  comb: Comb,
+  mayLead: (combs: number, ofKind: number, net: number) => boolean,
 ): Label[] {
   const kept: Label[] = [];
-  let i = 0;
-  let j = 0;
-  while (i < some.length || j < more.length) {
-    const a = some[i];
-    const b = more[j];
-    const isFirst = b === undefined || (a !== undefined && a.price <= b.price);
-    const next = (isFirst ? a : b) as Label;
-    if (isFirst) i++;
-    else j++;
-    if (!kept.some((k) => isOutdone(next, k, rules, enough))) kept.push(next);
+  const outdoers = new Outdoers(comb.enough.length, 2 * labels.length);
+  const keep = (label: Label) => {
+    kept.push(label);
+    // Bees of a comb that is chosen cannot be shaken: another choice may still need them.
+    if (!label.isShakable) outdoers.add(label);
+  };
+  const useful = new Float64Array(comb.enough.length);
+  let without = 0;
+  let withIt = 0;
+  for (;;) {
+    const label = labels[without];
+    const before = labels[withIt];
+    if (before && !mayLead(before.combs + 1, before.ofKind + 1, before.net + comb.net)) {
+      withIt++;
+      continue;
+    }
+    if (label && (!before || label.price <= before.price + comb.price)) {
+      without++;
+      if (!outdoers.outdo(label.useful, label.combs)) keep(label);
+      continue;
+    }
+    if (!before) return kept;
+    withIt++;
+    for (let r = 0; r < useful.length; r++) {
+      const sum = (before.adds[r] as number) + (comb.adds[r] as number);
+      useful[r] = Math.min(sum, comb.enough[r] as number);
+    }
+    if (outdoers.outdo(useful, before.combs + 1)) continue;
+    keep({
+      price: before.price + comb.price,
+      net: before.net + comb.net,
+      adds: before.adds.map((added, r) => added + (comb.adds[r] as number)),
+      useful: useful.slice(),
+      combs: before.combs + 1,
+      ofKind: before.ofKind + 1,
+      isShakable: comb.isShakable || before.isShakable,
+      item: comb.item,
+      before,
+    });
   }
-  return kept;
 }
 
-/** Whether a choice that is no cheaper adds no more either. */
-function isOutdone(label: Label, by: Label, rules: readonly number[], enough: Float64Array): boolean {
-  // Bees of a comb that is chosen cannot be shaken: another choice may still need them.
-  if (by.combs > label.combs || by.isShakable) return false;
-  for (const r of rules) {
-    const has = by.values[r] as number;
-    if (has < (label.values[r] as number) - SAME && has < (enough[r] as number)) return false;
+/** Choices that others are held against, side by side in memory: most of the time goes here. */
+class Outdoers {
+  private count = 0;
+  private readonly rules: number;
+  private readonly useful: Float64Array;
+  private readonly combs: Uint8Array;
+
+  constructor(rules: number, most: number) {
+    this.rules = rules;
+    this.useful = new Float64Array(rules * most);
+    this.combs = new Uint8Array(most);
   }
-  return true;
+
+  add({ useful, combs }: Label): void {
+    this.useful.set(useful, this.count * this.rules);
+    this.combs[this.count] = combs;
+    this.count++;
+  }
+
+  /** Whether one takes no more combs and is of no less use. */
+  outdo(useful: Float64Array, combs: number): boolean {
+    const { rules } = this;
+    for (let k = 0, at = 0; k < this.count; k++, at += rules) {
+      if ((this.combs[k] as number) > combs) continue;
+      let r = 0;
+      while (r < rules && (this.useful[at + r] as number) >= (useful[r] as number) - SAME) r++;
+      if (r === rules) return true;
+    }
+    return false;
+  }
 }
 
 /** Sums of floats carry noise: less than this is no difference. */

@@ -7,12 +7,6 @@ type Master = ReturnType<Solver['createModel']>;
 const MOST_LEFT = 8;
 /** What is fixed changes what the rest is worth: nucs are looked for anew, so often at most. */
 const REFILLS = 3;
-/** A tree is searched to within this share of the best, and through no more nodes. */
-const NEAR = 5e-4;
-const MOST_NODES = 300;
-/** A brake on it; its nodes are what limits it. */
-const TREE_SECONDS = 2;
-const UNLIMITED = 1e6;
 
 /** What rounding needs to know of nucs; they are numbered from the first. */
 export interface Rounding {
@@ -63,33 +57,6 @@ export function roundedNucs(
   }
   for (const n of [...fixed, ...left]) master.changeColBounds(first + n, 0, INFINITE);
   return found;
-}
-
-/**
- * The best solution in wholes, by a search through a tree.
- *
- * @param isWholeColumn - whether a column has to be whole
- * @returns values of all columns; null when none was found in time
- */
-export function bestWholes(
-  master: Master,
-  columns: number,
-  isWholeColumn: (column: number) => boolean,
-): Float64Array | null {
-  const types = Int32Array.from({ length: columns }, (_, c) => (isWholeColumn(c) ? 1 : 0));
-  master.changeColsIntegrality({ kind: 'range', from: 0, to: columns - 1 }, types);
-  master.options.set({
-    presolve: 'choose',
-    time_limit: TREE_SECONDS,
-    mip_rel_gap: NEAR,
-    mip_max_nodes: MOST_NODES,
-  });
-  master.zeroAllClocks();
-  master.run();
-  const values = hasPoint(master) ? master.getSolution().colValue : null;
-  master.clearIntegrality();
-  master.options.set({ presolve: 'off', time_limit: UNLIMITED });
-  return values;
 }
 
 /** Whether a value of the solver's is a whole number. */

@@ -1,11 +1,8 @@
 /** More steps than this are rounded to a grid. */
 const MOST_STEPS = 5000;
 
-/** Frames that are shaken, the last one first. */
-interface Shaken {
-  readonly frame: number;
-  readonly before: Shaken | null;
-}
+/** No frame is shaken. */
+const NONE = -1;
 
 /**
  * What so many bees cost at least when frames are shaken one by one: the steps of the cheapest choices.
@@ -15,7 +12,11 @@ interface Shaken {
 export class ShakeSteps {
   private at: number[] = [0];
   private cost: number[] = [0];
-  private shaken: (Shaken | null)[] = [null];
+  /** By step: the last frame that is shaken, as a number of the lists below. */
+  private last: number[] = [NONE];
+  /** Frames that were shaken last, each with the one before it: few objects, for very many are made. */
+  private readonly frames: number[] = [];
+  private readonly before: number[] = [];
 
   /**
    * @param shakes - frames of bees and price of each
@@ -28,7 +29,10 @@ export class ShakeSteps {
     for (const one of all) {
       // Where so many others give as many bees for no more, one of them is always free to take its place.
       let better = 0;
-      for (const other of used) if (other.bees >= one.bees) better++;
+      for (const other of used) {
+        if (other.bees >= one.bees) better++;
+        if (better * one.bees >= most) break;
+      }
       if (better * one.bees < most) used.push(one);
     }
     for (const { frame, bees, price } of used) this.take(frame, bees, price, most);
@@ -42,7 +46,9 @@ export class ShakeSteps {
   /** Which frames to shake for so many bees, by their place among all; where the grid is coarse too few. */
   framesFor(bees: number): number[] {
     const frames: number[] = [];
-    for (let s = this.shaken[this.stepOf(bees)] ?? null; s; s = s.before) frames.push(s.frame);
+    for (let n = this.last[this.stepOf(bees)] ?? NONE; n !== NONE; n = this.before[n] as number) {
+      frames.push(this.frames[n] as number);
+    }
     return frames;
   }
 
@@ -59,10 +65,11 @@ export class ShakeSteps {
 
   /** Every choice so far, with this frame shaken as well or not; what another outdoes is dropped. */
   private take(frame: number, bees: number, price: number, most: number): void {
-    const { at, cost, shaken } = this;
+    const { at, cost, last } = this;
     const nextAt: number[] = [];
     const nextCost: number[] = [];
-    const nextShaken: (Shaken | null)[] = [];
+    const nextLast: number[] = [];
+    let reached = -1;
     let i = 0;
     let j = 0;
     while (i < at.length || j < at.length) {
@@ -74,31 +81,32 @@ export class ShakeSteps {
       const a = isWithout ? without : withIt;
       const c = isWithout ? costWithout : costWith;
       const step = isWithout ? i++ : j++;
-      const last = nextAt.at(-1);
-      if (last !== undefined && a <= last) continue;
-      const before = shaken[step] ?? null;
+      if (a <= reached) continue;
+      reached = a;
       nextAt.push(a);
       nextCost.push(c);
-      nextShaken.push(isWithout ? before : { frame, before });
+      const before = last[step] as number;
+      nextLast.push(isWithout ? before : this.frames.push(frame) - 1);
+      if (!isWithout) this.before.push(before);
     }
     this.at = nextAt;
     this.cost = nextCost;
-    this.shaken = nextShaken;
+    this.last = nextLast;
     if (nextAt.length > MOST_STEPS) this.roundUp(most / MOST_STEPS, most);
   }
 
   private roundUp(step: number, most: number): void {
-    const { at, cost, shaken } = this;
+    const { at, cost, last } = this;
     this.at = [];
     this.cost = [];
-    this.shaken = [];
+    this.last = [];
     at.forEach((a, n) => {
       const up = Math.min(most, Math.ceil(a / step - 1e-9) * step);
-      const last = this.at.at(-1);
-      if (last !== undefined && last >= up - 1e-12) return;
+      const reached = this.at.at(-1);
+      if (reached !== undefined && reached >= up - 1e-12) return;
       this.at.push(up);
       this.cost.push(cost[n] as number);
-      this.shaken.push(shaken[n] ?? null);
+      this.last.push(last[n] as number);
     });
   }
 }
