@@ -160,7 +160,7 @@ function workOut(yard: Yard, solver: Solver, start: FoundPlan, price: number, ro
 /** Packs nucs into the hives that are opened for the most part: plans to choose from at once. */
 function packYard(yard: Yard, random: () => number, numbers: readonly number[]): void {
   const { columns, part } = yard;
-  if (!columns) return;
+  if (!columns || columns.made === 0) return;
   const opened = mostlyOpened(columns.opening).hives.size;
   for (const more of numbers) {
     // As many nucs from each hive as the model of the moment makes.
