@@ -10,8 +10,11 @@ import { nothingMoved, nucsWanted, type Assignment, type YardProblem } from './p
 import { planOfPart, planOfParts, type YardPart } from './yardPart.ts';
 
 /** Rounds for each yard at the first price of a nuc, and at each that follows. */
-const FIRST_ROUNDS = 14;
+const FIRST_ROUNDS = 8;
 const MORE_ROUNDS = 6;
+/** Rounds for each yard to settle the best bound of those prices, and at a price that it knows. */
+const SETTLING_ROUNDS = 12;
+const FEW_ROUNDS = 4;
 /** Rounds for all yards at the price that is settled on, but for each no fewer than so many. */
 const LAST_ROUNDS = 600;
 const FEWEST_ROUNDS = 40;
@@ -106,11 +109,15 @@ export function* proveByYards(
       packYard(yard, random, OTHER_NUMBERS);
     }
     yield { bound: best, better: putTogether(problem, yards, wanted) };
+    for (const yard of yards) reprice(yard, bestPrice, SETTLING_ROUNDS);
+    best = Math.max(best, sum((y) => y.bound) + bestPrice * wanted);
+    yield { bound: best, better: null };
     for (const yard of yards) {
+      reprice(yard, choice, FEW_ROUNDS);
       workOut(yard, solver, start, choice, ROUNDS_OF_CHOICE);
       yield { bound: best, better: putTogether(problem, yards, wanted) };
     }
-    for (const yard of yards) reprice(yard, bestPrice, MORE_ROUNDS);
+    for (const yard of yards) reprice(yard, bestPrice, FEW_ROUNDS);
     for (const yard of yards) {
       workOut(yard, solver, start, bestPrice, lastRounds);
       best = Math.max(best, sum((y) => y.bound) + bestPrice * wanted);
