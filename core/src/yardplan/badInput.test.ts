@@ -94,6 +94,24 @@ describe('a request that cannot be', () => {
     expect(faults([self])).toEqual(['unite-with-itself at goals.0.intoId']);
   });
 
+  it('says of a colony of one box that it cannot be brought down', () => {
+    const yard = new TestYard();
+    const one = yard.hive(
+      'One',
+      [Array.from({ length: 8 }, () => bothSides({ capped: 8 }, 8))],
+      '2026-05-10',
+    );
+    const goal: YardGoal = { id: 's', kind: 'shrink', colonyId: one.id, boxes: 1, importance: 2 };
+    const built = buildProblem(yard.apiary, requestFor(yard.apiary, [goal]));
+    expect(built.ok ? [] : built.problems).toMatchObject([
+      {
+        code: 'nothing-to-shrink',
+        message: 'One has 1 brood box already.',
+        remedy: 'It cannot be brought down further: choose another colony.',
+      },
+    ]);
+  });
+
   it('says what keeps a colony out that a goal names', () => {
     const yard = new TestYard();
     const sick = yard.hive(

@@ -85,7 +85,9 @@ function problemsOfGoal(apiary: Apiary, request: YardPlanRequest, goal: YardGoal
               'nothing-to-shrink',
               [...path, 'boxes'],
               `${colony?.name} has ${boxes} brood ${boxes === 1 ? 'box' : 'boxes'} already.`,
-              'Ask for fewer boxes than it has.',
+              boxes > 1
+                ? 'Ask for fewer boxes than it has.'
+                : 'It cannot be brought down further: choose another colony.',
             ),
           ]
         : [];

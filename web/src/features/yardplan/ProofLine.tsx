@@ -84,10 +84,14 @@ function inShort({ seen, problem }: Bench): string {
 }
 
 function proofOf({ gap, bound, proving, seen }: Bench): string {
+  if (seen && seen.broken.length > 0) return `${count(seen.broken.length, 'rule')} broken by what you placed`;
   if (gap === null || bound === null)
     return proving ? 'no rule broken; proving how good it is' : 'no rule broken';
   if (gap < 0.0005) return 'the best plan there is, proven';
-  return `within ${(gap * 100).toFixed(gap < 0.1 ? 1 : 0)} % of the best there can be: ${pointsInWords((seen?.cost ?? 0) - bound)} at most`;
+  const points = (seen?.cost ?? 0) - bound;
+  // Of a plan that costs next to nothing a large share is little.
+  if (points < 1 && gap > 0.1) return 'within one comb carried of the best there can be';
+  return `within ${(gap * 100).toFixed(gap < 0.1 ? 1 : 0)} % of the best there can be: ${pointsInWords(points)} at most`;
 }
 
 /** What a difference comes to; a large one is told in parts of a nuc, for no work at the hives is worth so much. */

@@ -251,6 +251,25 @@ describe('a plan on the bench', () => {
     expect(screen.queryByRole('region', { name: 'Frame in hand' })).toBeNull();
   });
 
+  it('is not praised when what was placed by hand breaks a rule', async () => {
+    proverSays.bound = 2;
+    await withNucs();
+    // The recipe has two combs with brood; three are sent there.
+    const words = () => screen.queryByRole('region', { name: 'Frame in hand' })?.textContent ?? '';
+    const isSpare = () =>
+      /stays where it hangs/.test(words()) && /capped brood/.test(words()) && !/queen/.test(words());
+    for (let n = 0; n < 3; n++) {
+      const combs = within(hive('Tansy', 'before')).getAllByRole('option');
+      expect(combs.some((comb) => fireEvent.click(comb) && isSpare())).toBe(true);
+      const select = screen.getByLabelText<HTMLSelectElement>('Send it to');
+      const nuc = [...select.options].find((o) => o.text === 'to Nuc 1')!;
+      fireEvent.change(select, { target: { value: nuc.value } });
+    }
+    click('Work out the rest anew');
+    expect(await screen.findByText(/^\d rules? broken by what you placed$/)).toBeTruthy();
+    expect(screen.queryByText(/best there/)).toBeNull();
+  });
+
   it('does without a move that is ruled out, and allows it again', async () => {
     const { request } = await withNucs();
     const [ban] = screen.getAllByRole('button', { name: /^Not this: Tansy/ });

@@ -193,7 +193,7 @@ function BenchView({
               }
             />
           )}
-          {recipe && (
+          {recipe && !bench.problems.some((p) => p.code.startsWith('recipe-')) && (
             <HowMany apiary={apiary} request={request} recipe={recipe} today={today} onDay={planDay} />
           )}
         </Box>
