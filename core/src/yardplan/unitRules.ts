@@ -272,7 +272,8 @@ export function nucRules(
       threshold: recipe.emptyCombs,
       nearWithin: 0,
       why: 'The recipe: a young queen needs cells to lay in.',
-      mend: (n) => `Short by ${n} drawn ${n === '1' ? 'comb' : 'combs'}: the store has no more.`,
+      mend: (n) =>
+        `Short by ${n} drawn ${n === '1' ? 'comb' : 'combs'}: make room for it, or put more into the store.`,
     }),
     hard({
       id: `${unit}/eggs`,
