@@ -29,6 +29,8 @@ describe('house rules', () => {
     await user.click(keep());
     expect(await screen.findByText(`default ${floor.default}`)).toBeTruthy();
     expect(houseRules(now().houseRules.changes).donorFloorBrood).toBe(4.5);
+    // It is shown before it is sent: until then the button has no words.
+    await waitFor(() => expect(keep().disabled).toBe(true));
     type(String(floor.default));
     await user.click(keep());
     await waitFor(() => expect(keep().disabled).toBe(true));
