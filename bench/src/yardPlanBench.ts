@@ -51,7 +51,11 @@ export async function benchYardPlans(): Promise<void> {
         `   ${percent(mid((r) => r.gap))} (${runs.map((r) => percent(r.gap).trim()).join(', ')})` +
         ` in ${ms(mid((r) => r.boundMs)).trim()}` +
         `   after ${size.seconds} s ${runs.map((r) => percent(r.gapAfter(size.seconds)).trim()).join(', ')}` +
-        `   ${percent(size.gap).trim()}: ${runs.map((r) => since(r.within(size.gap))).join(', ')}   1 %: ${runs.map((r) => since(r.within(0.01))).join(', ')}   3 %: ${runs.map((r) => since(r.within(0.03))).join(', ')}` +
+        [...new Set([0.01, 0.03, size.gap])]
+          .map(
+            (share) => `   ${percent(share).trim()}: ${runs.map((r) => since(r.within(share))).join(', ')}`,
+          )
+          .join('') +
         `   ${Math.round(mid((r) => r.heapMb))} MB`,
     );
   }

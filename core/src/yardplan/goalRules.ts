@@ -6,7 +6,7 @@ import type { FrameSizeId } from '../comb/frameSizes.ts';
 import type { HouseRules } from '../rules/houseRules.ts';
 import { AT, type Measure, type Measured } from './measures.ts';
 import type { YardGoal } from './request.ts';
-import { combs, frames, type UnitRule } from './unitRule.ts';
+import { counted, type UnitRule } from './unitRule.ts';
 
 /** Price of a wish missed by one frame, for a goal of middling importance. */
 const WISH_PRICE = 15;
@@ -82,7 +82,7 @@ export function wishesOf(goal: YardGoal, u: GoalUnit, context: GoalContext): Uni
           label: `Level: ${word}, at least`,
           sense: 'atLeast',
           threshold: Math.max(0, mean - rules.levelWithin),
-          mend: (n) => `${frames(n, `of ${word}`)} below the others.`,
+          mend: (n) => `${counted(n, 'frame')} of ${word} below the others.`,
         }),
         wish({
           ...common,
@@ -92,7 +92,7 @@ export function wishesOf(goal: YardGoal, u: GoalUnit, context: GoalContext): Uni
           threshold: mean + rules.levelWithin,
           // Being above is no fault of its own; it matters less than being below.
           weight: 0.25,
-          mend: (n) => `${frames(n, `of ${word}`)} above the others.`,
+          mend: (n) => `${counted(n, 'frame')} of ${word} above the others.`,
         }),
       ];
     }
@@ -109,7 +109,7 @@ export function wishesOf(goal: YardGoal, u: GoalUnit, context: GoalContext): Uni
             sense: 'atLeast',
             threshold: goal.targetFrames,
             why: 'The target that was set.',
-            mend: (n) => `Short by ${frames(n, 'of brood')}.`,
+            mend: (n) => `Short by ${counted(n, 'frame')} of brood.`,
           }),
         ];
       }
@@ -132,7 +132,7 @@ export function wishesOf(goal: YardGoal, u: GoalUnit, context: GoalContext): Uni
           sense: 'atLeast',
           threshold: goal.targetFrames,
           why: 'Bees that are alive then, and those that hatch from its capped brood.',
-          mend: (n) => `Short by ${frames(n, 'of bees')}: a later day, or a lower target.`,
+          mend: (n) => `Short by ${counted(n, 'frame')} of bees: a later day, or a lower target.`,
         }),
       ];
     }
@@ -147,7 +147,7 @@ export function wishesOf(goal: YardGoal, u: GoalUnit, context: GoalContext): Uni
           sense: 'atMost',
           threshold: Math.max(rules.donorFloorBrood, rules.calmBroodShare * u.slots),
           why: 'Brood wall to wall hatches into more bees than its boxes hold.',
-          mend: (n) => `${frames(n, 'of brood')} more than it has room for: make a nuc of it.`,
+          mend: (n) => `${counted(n, 'frame')} of brood more than it has room for: make a nuc of it.`,
         }),
         roomWish(rules, wish),
       ];
@@ -167,7 +167,7 @@ export function wishesOf(goal: YardGoal, u: GoalUnit, context: GoalContext): Uni
           sense: 'atMost',
           threshold: slots,
           why: 'What stays must fit into the boxes that stay.',
-          mend: (n) => `${combs(n)} too many: they hold brood or food that it may not lose.`,
+          mend: (n) => `${counted(n, 'comb')} too many: they hold brood or food that it may not lose.`,
         }),
       ];
     }
@@ -183,7 +183,7 @@ export function wishesOf(goal: YardGoal, u: GoalUnit, context: GoalContext): Uni
           sense: 'atLeast',
           threshold: wanted,
           why: `${goal.storesKg} kg, at ${honeyKgPerFrame(context.reference).likely.toFixed(1)} kg a full comb.`,
-          mend: (n) => `Short by ${frames(n, 'of honey')}: feed syrup in the evening.`,
+          mend: (n) => `Short by ${counted(n, 'frame')} of honey: feed syrup in the evening.`,
         }),
       ];
     }
@@ -198,7 +198,7 @@ export function wishesOf(goal: YardGoal, u: GoalUnit, context: GoalContext): Uni
           sense: 'atLeast',
           threshold: at(u, 'stores') + rules.hiveUpStores,
           why: 'The new box has combs to draw; honey carries it over bad weather.',
-          mend: (n) => `Short by ${frames(n, 'of honey')}: feed 1:1 in the evening.`,
+          mend: (n) => `Short by ${counted(n, 'frame')} of honey: feed 1:1 in the evening.`,
         }),
       ];
   }
@@ -220,6 +220,6 @@ function roomWish(
     sense: 'atLeast',
     threshold: rules.roomToLay,
     why: 'A queen without empty cells stops laying, and the bees think of swarming.',
-    mend: (n) => `Short by ${frames(n, 'of empty comb')}: put more into the store.`,
+    mend: (n) => `Short by ${counted(n, 'frame')} of empty comb: put more into the store.`,
   });
 }

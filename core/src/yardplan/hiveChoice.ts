@@ -25,8 +25,8 @@ export function onlyHives(problem: YardProblem, hives: ReadonlySet<number>): Yar
   };
 }
 
-/** A share of a hive that is as good as none. */
-const PART = 0.02;
+/** A share of a hive, or of a nuc, that is as good as none, or as one. */
+export const PART = 0.02;
 
 /**
  * The hives that are opened for the most part, as many as are opened in all, and so many more; and the one that

@@ -1,12 +1,11 @@
 import { seededRandom } from '../plan/search.ts';
 import { evaluate } from './evaluate.ts';
 import type { Solver } from './linearModel.ts';
-import { ANY_HIVES, mostlyOpened, onlyHives, type HiveChoice } from './hiveChoice.ts';
+import { ANY_HIVES, mostlyOpened, onlyHives, PART, type HiveChoice } from './hiveChoice.ts';
 import { NucColumns } from './nucColumns.ts';
 import type { Worth } from './nucModel.ts';
 import { PRICES } from './prices.ts';
 import { nucsWanted, STORE, type Assignment, type YardProblem } from './problem.ts';
-import { YardSearch } from './searchYard.ts';
 
 /** A plan that breaks no rule, and what it costs. */
 export interface FoundPlan {
@@ -55,8 +54,6 @@ const NEAR = 1e-3;
 /** Hives are not tried for a plan that is better by less, nor for one that is further from what they allow. */
 const WORTH_TRYING = 3e-3;
 const FAR = 0.02;
-/** A share of a hive that is as good as none, or as one. */
-const PART = 0.02;
 
 /**
  * Looks for the best choice of hives to open, and shows that no other is better.
@@ -87,7 +84,6 @@ export class HiveTree {
   private rounds = 0;
   private readonly toTry: Candidates[] = [];
   private readonly random = seededRandom(1);
-  private readonly hasWishes: boolean;
 
   /**
    * @param columns - whole nucs of the problem, at the same price of one that is not made
@@ -106,7 +102,6 @@ export class HiveTree {
     this.columns = columns;
     this.nucMissing = nucMissing;
     this.wanted = nucsWanted(problem);
-    this.hasWishes = problem.units.some((u) => u.rules.some((r) => !r.hard));
     this.hives =
       new Set(problem.frames.flatMap((f) => (f.mayGoTo.length > 0 && f.home !== STORE ? [f.home] : [])))
         .size || 1;
@@ -222,15 +217,8 @@ export class HiveTree {
     const key = keyOf(hives);
     if (this.packed.has(key)) return;
     this.packed.add(key);
-    const plan = this.columns.packed(hives, PACKINGS, this.random);
+    this.take(this.columns.packed(hives, PACKINGS, this.random));
     this.left--;
-    if (!this.hasWishes) {
-      this.take(plan);
-      return;
-    }
-    const search = new YardSearch(this.problem, plan);
-    search.first();
-    this.take(search.best().plan);
   }
 
   /** The best plan for certain hives: with these settled, little is left to choose. */

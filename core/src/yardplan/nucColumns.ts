@@ -1,4 +1,4 @@
-import { ANY_HIVES, type HiveChoice } from './hiveChoice.ts';
+import { ANY_HIVES, PART, type HiveChoice } from './hiveChoice.ts';
 import { BROKEN } from './hiveRoom.ts';
 import { INFINITE, type Solver } from './linearModel.ts';
 import { NucModel, type Worth } from './nucModel.ts';
@@ -7,6 +7,7 @@ import type { NucPool, Way } from './pooledModel.ts';
 import type { Assignment, YardProblem } from './problem.ts';
 import { packNucs, wholeCounts } from './packNucs.ts';
 import { hasPoint, isWhole, roundedNucs } from './roundNucs.ts';
+import { withWishes } from './searchYard.ts';
 import { hasBegunNucs, nucsOfPlan, planOfNucs, type PoolHunt, type WholeNuc } from './wholeNuc.ts';
 
 /** Nucs taken in at most in one round, for each pool. */
@@ -24,8 +25,6 @@ const DEARER = 0.7;
 /** So many more of them than the model makes, but no more than so many at once. */
 const SPARE = 2;
 const MOST_BESIDE = 9;
-/** Hives that are opened by less than this are as good as shut. */
-const BARELY = 0.02;
 
 /**
  * Bounds the price of every plan, with nucs taken whole: a nuc that is half one thing and half another does not
@@ -185,7 +184,7 @@ export class NucColumns {
   private takeBesideEachOther(cheapest: ReadonlyMap<NucPool, number>, fixed: readonly number[] = []): number {
     const room = this.roomBeside(fixed);
     const { whole } = this;
-    const only = new Set([...this.opening].flatMap(([unit, part]) => (part > BARELY ? [unit] : [])));
+    const only = new Set([...this.opening].flatMap(([unit, part]) => (part > PART ? [unit] : [])));
     let taken = 0;
     for (const hunt of whole.hunts) {
       const below = (cheapest.get(hunt.pool) as number) + DEARER;
@@ -222,11 +221,8 @@ export class NucColumns {
     const counts = wholeCounts(madeOf, more);
     const { nucs } = packNucs({ whole, worth, hives, counts, tries, random });
     for (const { hunt, items } of nucs) this.takeIn(hunt, items);
-    return planOfNucs(
-      this.problem,
-      [],
-      nucs.map((nuc) => ({ nuc, times: 1 })),
-    );
+    const made = nucs.map((nuc) => ({ nuc, times: 1 }));
+    return withWishes(this.problem, planOfNucs(this.problem, [], made));
   }
 
   /**

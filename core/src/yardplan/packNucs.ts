@@ -1,3 +1,4 @@
+import { PART } from './hiveChoice.ts';
 import type { Entry, HiveRoom } from './hiveRoom.ts';
 import type { NucModel, Worth } from './nucModel.ts';
 import { NucPricer, type NucItem } from './nucPricer.ts';
@@ -58,9 +59,6 @@ export function packNucs(packing: Packing): Packed {
   return best;
 }
 
-/** A share of a nuc that is as good as none. */
-const BARELY = 0.02;
-
 /**
  * How many whole nucs to make of each pool: numbers in parts are rounded up so that their sum is, for no goal gets
  * more than it asks for.
@@ -76,9 +74,9 @@ export function wholeCounts(
   let left = more;
   const counts = new Map<PoolHunt, number>();
   for (const [hunt, made] of madeOf) {
-    const before = Math.ceil(sum - BARELY);
+    const before = Math.ceil(sum - PART);
     sum += made;
-    const rounded = Math.ceil(sum - BARELY) - before;
+    const rounded = Math.ceil(sum - PART) - before;
     const count = Math.max(0, Math.min(hunt.pool.nucs.length, rounded + left));
     left -= count - rounded;
     counts.set(hunt, count);

@@ -17,6 +17,14 @@ const COLD = 0.08;
 const STAGES = 10;
 const LENIENT = 0.15;
 
+/** The same plan with nucs made that are missing, where that is easy, and with what colonies are wished to have. */
+export function withWishes(problem: YardProblem, plan: Assignment): Assignment {
+  if (!problem.units.some((u) => u.rules.some((r) => !r.hard))) return plan;
+  const search = new YardSearch(problem, plan);
+  search.first();
+  return search.best().plan;
+}
+
 /**
  * Looks for the best plan of a yard: a greedy start that breaks no rule, then rounds of annealing over single
  * frames, exchanges, shakes and whole nucs.

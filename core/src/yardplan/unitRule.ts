@@ -26,11 +26,8 @@ export interface UnitRule {
   readonly ratio?: { readonly of: Measure; readonly to: Measure; readonly threshold: number };
 }
 
-/** “1 comb of honey”, “2 combs of honey”. @param n - how many, written out */
-export const combs = (n: string, of = '') => `${n} ${n === '1' ? 'comb' : 'combs'}${of && ` ${of}`}`;
-
-/** “1 frame of brood”, “1.4 frames of brood”. @param n - how many, written out */
-export const frames = (n: string, of = '') => `${n} ${n === '1' ? 'frame' : 'frames'}${of && ` ${of}`}`;
+/** “1 comb”, “1.4 frames”. @param n - how many, written out */
+export const counted = (n: string, thing: string) => `${n} ${thing}${n === '1' ? '' : 's'}`;
 
 /** The weighted sum of a rule. */
 export function sumOf(rule: UnitRule, measured: Measured): number {

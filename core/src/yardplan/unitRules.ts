@@ -1,7 +1,7 @@
 import type { HouseRules } from '../rules/houseRules.ts';
 import { AT, type Measured } from './measures.ts';
 import type { NucRecipe, YardPlanRequest } from './request.ts';
-import { combs, frames, sumOf, type UnitRule } from './unitRule.ts';
+import { counted, sumOf, type UnitRule } from './unitRule.ts';
 
 /** What the search pays for a rule missed by one, on its way to a plan that breaks none. */
 const RULE_PRICE = 60;
@@ -80,7 +80,7 @@ export function colonyRules(
         why: dearth
           ? 'About eight weeks to recover, and winter bees to raise.'
           : 'In build-up one or two good brood frames carry on: the field bees come home to it.',
-        mend: (n) => `${frames(n, 'of brood')} under its floor: take less, or wait for more brood.`,
+        mend: (n) => `${counted(n, 'frame')} of brood under its floor: take less, or wait for more brood.`,
       }),
     ),
     hard({
@@ -92,7 +92,7 @@ export function colonyRules(
       threshold: Math.floor(b('broodCombs') * (1 - rules.giftKeepShare) + 1e-6),
       nearWithin: 0,
       why: 'Of seven brood combs it gives one and keeps six.',
-      mend: (n) => `${combs(n)} too many: let another colony give.`,
+      mend: (n) => `${counted(n, 'comb')} too many: let another colony give.`,
     }),
     coverRule(unit, rules, when.nights, nowCover),
     keep(
@@ -105,7 +105,7 @@ export function colonyRules(
         threshold: rules.weakBees,
         nearWithin: 0.5,
         why: 'Helping one colony must not make another weak.',
-        mend: (n) => `Short by ${frames(n, 'of bees')}: take fewer frames or shake fewer.`,
+        mend: (n) => `Short by ${counted(n, 'frame')} of bees: take fewer frames or shake fewer.`,
       }),
     ),
     keep(
@@ -143,7 +143,7 @@ export function colonyRules(
       threshold: rules.shakesPerGiver,
       nearWithin: 0,
       why: 'Shaking more bares the brood.',
-      mend: (n) => `${frames(n)} too many: shake from another colony.`,
+      mend: (n) => `${counted(n, 'frame')} too many: shake from another colony.`,
     }),
     hard({
       id: `${unit}/queen`,
@@ -171,7 +171,7 @@ export function colonyRules(
       nearWithin: 0,
       price: 400,
       why: 'A comb needs a slot of its size.',
-      mend: (n) => `${frames(n)} too many: take as many combs out.`,
+      mend: (n) => `${counted(n, 'frame')} too many: take as many combs out.`,
     }),
   ];
 }
@@ -194,7 +194,7 @@ export function nucRules(
       threshold: rules.minBeesNewPart,
       nearWithin: 0.3,
       why: 'Below this a small unit neither keeps brood warm nor feeds queen larvae well.',
-      mend: (n) => `Short by ${frames(n, 'of bees')}: shake in nurses, or carry it beyond 3 km.`,
+      mend: (n) => `Short by ${counted(n, 'frame')} of bees: shake in nurses, or carry it beyond 3 km.`,
     }),
     coverRule(unit, rules, when.nights),
     hard({
@@ -206,7 +206,7 @@ export function nucRules(
       threshold: recipe.broodFrames,
       nearWithin: 0.15,
       why: 'The recipe: the bees that will replace those it begins with.',
-      mend: (n) => `Short by ${frames(n, 'of brood')}: wait for more, or make one nuc fewer.`,
+      mend: (n) => `Short by ${counted(n, 'frame')} of brood: wait for more, or make one nuc fewer.`,
     }),
     hard({
       id: `${unit}/brood-combs-least`,
@@ -217,7 +217,7 @@ export function nucRules(
       threshold: recipe.broodCombs.min,
       nearWithin: 0,
       why: 'The recipe.',
-      mend: (n) => `Short by ${combs(n, 'with brood')}.`,
+      mend: (n) => `Short by ${counted(n, 'comb')} with brood.`,
     }),
     hard({
       id: `${unit}/brood-combs-most`,
@@ -228,7 +228,7 @@ export function nucRules(
       threshold: recipe.broodCombs.max,
       nearWithin: 0,
       why: 'The recipe: more than this its bees will not cover.',
-      mend: (n) => `${combs(n, 'with brood')} too many.`,
+      mend: (n) => `${counted(n, 'comb')} with brood too many.`,
     }),
     hard({
       id: `${unit}/stores-combs`,
@@ -239,7 +239,7 @@ export function nucRules(
       threshold: recipe.storesCombs,
       nearWithin: 0,
       why: 'The recipe: food for the days without field bees.',
-      mend: (n) => `Short by ${combs(n, 'of honey')}: feed instead and ask for fewer.`,
+      mend: (n) => `Short by ${counted(n, 'comb')} of honey: feed instead and ask for fewer.`,
     }),
     hard({
       id: `${unit}/stores`,
@@ -272,8 +272,7 @@ export function nucRules(
       threshold: recipe.emptyCombs,
       nearWithin: 0,
       why: 'The recipe: a young queen needs cells to lay in.',
-      mend: (n) =>
-        `Short by ${n} drawn ${n === '1' ? 'comb' : 'combs'}: make room for it, or put more into the store.`,
+      mend: (n) => `Short by ${counted(n, 'drawn comb')}: make room for it, or put more into the store.`,
     }),
     hard({
       id: `${unit}/eggs`,
@@ -323,7 +322,7 @@ export function nucRules(
       nearWithin: 0,
       price: 400,
       why: 'A comb needs a slot.',
-      mend: (n) => `${frames(n)} too many for its box.`,
+      mend: (n) => `${counted(n, 'frame')} too many for its box.`,
     }),
   ];
 }
