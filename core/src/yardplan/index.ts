@@ -24,6 +24,7 @@ export {
 export {
   newYardPlanRequest,
   NUC_RECIPES,
+  rulesOut,
   STORE_KEY,
   yardPlanRequest,
   type FramePin,

@@ -3,7 +3,7 @@ import { broughtBy, combKind, isShakable } from './effects.ts';
 import { AT, type Measure } from './measures.ts';
 import { STORE, type YardFrame, type YardUnit } from './problem.ts';
 import { missingOf } from './unitRule.ts';
-import { STORE_KEY, type YardPlanRequest } from './request.ts';
+import { rulesOut, STORE_KEY, type YardPlanRequest } from './request.ts';
 
 type Unlinked = Omit<YardFrame, 'mayGoTo' | 'mayShakeFor' | 'pinnedTo' | 'shakenAlready'>;
 
@@ -24,12 +24,6 @@ export function linkFrames(
   byKey.set(STORE_KEY, STORE);
   const pins = new Map(request.pins.map((p) => [p.frameId, p.to]));
   const shaken = new Map(request.shaken.map((s) => [s.frameId, byKey.get(s.to)]));
-  const forbidden = new Map<string, Set<string>>();
-  for (const f of request.forbids) {
-    const set = forbidden.get(f.frameId) ?? new Set();
-    set.add(f.to);
-    forbidden.set(f.frameId, set);
-  }
   const links = linksOf(units);
   const problems: Problem[] = [];
   const linked = frames.map((raw): YardFrame => {
@@ -47,8 +41,11 @@ export function linkFrames(
       const stays = to === frame.home;
       return { ...frame, pinnedTo: to ?? frame.home, mayShakeFor: stays ? shakeTargets(frame, links) : [] };
     }
-    const no = forbidden.get(frame.id);
-    const allowed = (to: number) => !no?.has(to === STORE ? STORE_KEY : (units[to]?.key ?? ''));
+    const bans = request.forbids.filter((f) => f.frameId === frame.id);
+    const allowed = (to: number) => {
+      const move = { frameId: frame.id, to: to === STORE ? STORE_KEY : (units[to]?.key ?? '') };
+      return !bans.some((ban) => rulesOut(ban, move));
+    };
     return {
       ...frame,
       mayGoTo: targetsOf(frame, links).filter(allowed),

@@ -181,7 +181,7 @@ export const yardPlanRequest = z.strictObject({
   pins: z.array(framePin).max(400).default([]),
   /** Frames whose bees have been shaken out for a unit already; the frames stay. */
   shaken: z.array(framePin).max(400).default([]),
-  /** Moves that must not be made. */
+  /** Moves that must not be made; one to a nuc means all nucs of its goal, see {@link rulesOut}. */
   forbids: z.array(framePin).max(400).default([]),
   /** What can be done in a day. */
   limits: z
@@ -192,6 +192,16 @@ export const yardPlanRequest = z.strictObject({
     .default({ hives: null, frames: null }),
 });
 export type YardPlanRequest = z.infer<typeof yardPlanRequest>;
+
+/** Where a nuc is made, whichever of its goal it is: nucs of one goal in one yard have nothing that tells them apart. */
+const placeOf = (to: string) => (to.includes('/') ? to.slice(0, to.lastIndexOf('/')) : to);
+
+/**
+ * Whether a ban speaks against a move. A comb that is not to go into one nuc is not to go into the next one of its
+ * kind either: else only their numbers would change.
+ */
+export const rulesOut = (ban: FramePin, move: FramePin) =>
+  ban.frameId === move.frameId && placeOf(ban.to) === placeOf(move.to);
 
 /** A request for yards with nothing asked yet, under the usual circumstances. */
 export function newYardPlanRequest(yardIds: readonly string[], day: string): YardPlanRequest {

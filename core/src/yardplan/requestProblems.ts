@@ -1,7 +1,7 @@
 import type { Apiary } from '../apiary/records.ts';
 import { boxesOfColony, framesOfColony, housemates, placeOf } from '../apiary/views.ts';
 import type { Problem } from '../result/problem.ts';
-import type { NucRecipe, YardGoal, YardPlanRequest } from './request.ts';
+import { rulesOut, type NucRecipe, type YardGoal, type YardPlanRequest } from './request.ts';
 
 /** What is wrong with a request before anything is reckoned: things that are gone, or that cannot be. */
 export function problemsOfRequest(apiary: Apiary, request: YardPlanRequest): Problem[] {
@@ -229,7 +229,7 @@ function problemsOfPins(apiary: Apiary, request: YardPlanRequest): Problem[] {
       ];
     }
     first.set(pin.frameId, pin.to);
-    return request.forbids.some((f) => f.frameId === pin.frameId && f.to === pin.to)
+    return request.forbids.some((ban) => rulesOut(ban, pin))
       ? [
           problem(
             'pin-forbidden',

@@ -10,7 +10,7 @@ import { evaluate, measure } from './evaluate.ts';
 import { layOutYard } from './layOutYard.ts';
 import { AT } from './measures.ts';
 import { framesInStore } from '../apiary/views.ts';
-import { nothingMoved, type Assignment, type YardProblem } from './problem.ts';
+import { nothingMoved, STORE, type Assignment, type YardProblem } from './problem.ts';
 import type { YardGoal } from './request.ts';
 import { YardSearch } from './searchYard.ts';
 import { YardState } from './yardState.ts';
@@ -103,6 +103,41 @@ describe('a plan for a yard', () => {
       ),
       { numRuns: 25, seed: 11 },
     );
+  });
+
+  it('makes no move that is ruled out, whoever finds it: search or proof', async () => {
+    const solver = await loadSolver();
+    const strays = (problem: YardProblem, { to, shakenFor }: Assignment) =>
+      problem.frames.filter((f, i) => {
+        const [unit, shaken] = [to[i] as number, shakenFor[i] as number | null];
+        const mayGo = unit === f.home || f.mayGoTo.includes(unit);
+        return !mayGo || (shaken !== null && !f.mayShakeFor.includes(shaken));
+      });
+    for (const seed of [1, 2, 3]) {
+      const apiary = generatedYards({ colonies: 6, seed });
+      const goals = [nucs(2)];
+      const free = problemOf(apiary, requestFor(apiary, goals));
+      const { plan } = planned(free, 3);
+      expect(strays(free, plan)).toEqual([]);
+      // Half of what goes into nucs is ruled out for the nuc that it goes to.
+      const forbids = free.frames.flatMap((f, i) => {
+        const unit = free.units[plan.to[i] as number];
+        return i % 2 === 0 && f.home !== STORE && unit?.kind === 'nuc'
+          ? [{ frameId: f.id, to: unit.key }]
+          : [];
+      });
+      expect(forbids.length).toBeGreaterThan(0);
+      const problem = problemOf(apiary, requestFor(apiary, goals, { forbids }));
+      const found = [planned(problem, 3).plan, proveYard(problem, solver, 'thorough').better?.plan];
+      for (const other of found.filter((p) => p !== undefined)) {
+        expect(strays(problem, other)).toEqual([]);
+        const inNucs = (f: { frameId: string }) => {
+          const frame = problem.frames.find((g) => g.id === f.frameId);
+          return problem.units[other.to[frame?.index ?? 0] as number]?.kind === 'nuc';
+        };
+        expect(forbids.filter(inNucs)).toEqual([]);
+      }
+    }
   });
 
   it('is as cheap as the cheapest of all plans in small yards, and dearer than the bound', async () => {

@@ -52,6 +52,11 @@ export function FramePanel({
   const moves = to !== frame.home;
   const move = laid.moves.find((m) => m.index === frame.index && m.fromUnit !== m.toUnit);
   const forbidden = request.forbids.filter((f) => f.frameId === frame.id);
+  const placeInWords = (key: string) => {
+    if (key === STORE_KEY) return 'the store';
+    const unit = problem.units.find((u) => u.key === key);
+    return unit?.kind === 'colony' ? unit.name : 'a nuc of this recipe';
+  };
   const goes = moves
     ? `goes to ${nameOf(to)}`
     : typeof shaken === 'number'
@@ -92,7 +97,7 @@ export function FramePanel({
         {reason && <Text>{reason}</Text>}
         {forbidden.length > 0 && (
           <Text color="inkSoft">
-            Not to {forbidden.map((f) => nameOf(problem.units.findIndex((u) => u.key === f.to))).join(', ')}.{' '}
+            Not to {forbidden.map((f) => placeInWords(f.to)).join(', ')}.{' '}
             <button type="button" className="bench-link" onClick={() => forbidden.forEach(onForbid)}>
               Allow again
             </button>

@@ -1,4 +1,11 @@
-import type { Alternative, Assignment, FramePin, YardGoal, YardPlanRequest } from '@incremen/core/yardplan';
+import {
+  rulesOut,
+  type Alternative,
+  type Assignment,
+  type FramePin,
+  type YardGoal,
+  type YardPlanRequest,
+} from '@incremen/core/yardplan';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** One state of the bench that can be come back to. */
@@ -92,9 +99,7 @@ const slice = createSlice({
         request: {
           ...request,
           pins: [...request.pins.filter((p) => !moved.has(p.frameId)), ...placed],
-          forbids: request.forbids.filter(
-            (f) => !placed.some((p) => p.frameId === f.frameId && p.to === f.to),
-          ),
+          forbids: request.forbids.filter((ban) => !placed.some((p) => rulesOut(ban, p))),
         },
         placed: [],
       });
@@ -118,7 +123,7 @@ const slice = createSlice({
       const { pins, forbids } = state.now.request;
       const same = (p: FramePin) => p.frameId === payload.frameId && p.to === payload.to;
       return change(state, {
-        pins: pins.filter((p) => !same(p)),
+        pins: pins.filter((p) => !rulesOut(payload, p)),
         forbids: forbids.some(same) ? forbids.filter((p) => !same(p)) : [...forbids, payload],
       });
     },
