@@ -45,6 +45,8 @@ const AT_ONCE = 5;
 /** So many hives more than the proof opens are there to pack nucs into, and so often others are packed. */
 const SPARE_HIVES = [0, 2] as const;
 const PACKINGS = 20;
+/** While a nuc more might be made, others are packed so often, into the same hives again and again. */
+const PACKINGS_FOR_MORE = 100;
 /** A plan this near to the bound is not packed better any more. */
 const WELL_PACKED = 0.01;
 /** Plans are put together slowly only after so many rounds. */
@@ -77,6 +79,8 @@ export class HiveTree {
   private settled = Infinity;
   /** What the best plan costs, were a nuc that is not made to cost no more than {@link nucMissing}. */
   private best = Infinity;
+  /** Nucs that the best plan makes. */
+  private made = 0;
   private readonly packed = new Set<string>();
   private readonly tried = new Set<string>();
   /** Rounds that are left, and that have been in all. */
@@ -208,16 +212,21 @@ export class HiveTree {
     const candidates = mostlyOpened(opening);
     if (candidates.hives.size === 0) return;
     const isPacked = this.best <= bound + WELL_PACKED * Math.abs(bound);
-    if (!isPacked) for (const spare of SPARE_HIVES) this.pack(mostlyOpened(opening, spare).hives);
+    const isShort = this.made < this.wanted && this.best - bound > this.nucMissing;
+    const tries = isShort ? PACKINGS_FOR_MORE : PACKINGS;
+    // At other prices other nucs are packed: the same hives may hold one more.
+    const when = isShort ? this.rounds : 0;
+    if (!isPacked)
+      for (const spare of SPARE_HIVES) this.pack(mostlyOpened(opening, spare).hives, tries, when);
     this.toTry.push(candidates);
   }
 
-  /** Packs nucs into certain hives: a plan at once. */
-  private pack(hives: ReadonlySet<number>): void {
-    const key = keyOf(hives);
+  /** Packs nucs into certain hives: a plan at once. @param when - the same hives are not packed twice at one time */
+  private pack(hives: ReadonlySet<number>, tries: number, when: number): void {
+    const key = `${keyOf(hives)} ${when}`;
     if (this.packed.has(key)) return;
     this.packed.add(key);
-    this.take(this.columns.packed(hives, PACKINGS, this.random));
+    this.take(this.columns.packed(hives, tries, this.random));
     this.left--;
   }
 
@@ -259,7 +268,8 @@ export class HiveTree {
     const seen = evaluate(this.problem, plan);
     if (seen.broken.length > 0) return;
     const missing = this.wanted - seen.nucsMade;
-    this.best = Math.min(this.best, seen.cost - (PRICES.nucMissing - this.nucMissing) * missing);
+    const cost = seen.cost - (PRICES.nucMissing - this.nucMissing) * missing;
+    if (cost < this.best) [this.best, this.made] = [cost, seen.nucsMade];
     keepCheapest(this.plans, seen.nucsMade, { plan, price: seen.cost });
   }
 }

@@ -1,5 +1,13 @@
 export { alternativeOf, type Alternative } from './alternative.ts';
-export { gapOf, proofsOf, proveYard, type Proof, type ProofEffort } from './proveYard.ts';
+export {
+  gapOf,
+  gapOfPlan,
+  NO_PROOF,
+  proofsOf,
+  proveYard,
+  type Proof,
+  type ProofEffort,
+} from './proveYard.ts';
 export { buildProblem } from './buildProblem.ts';
 export { combKind } from './effects.ts';
 export { evaluate, ledgerOf, type Evaluation, type Shortfall } from './evaluate.ts';
@@ -17,6 +25,7 @@ export {
   type Assignment,
   type LeftOut,
   type YardFrame,
+  nucsWanted,
   type YardProblem,
   type YardUnit,
   type Union,

@@ -1,9 +1,10 @@
-import { evaluate } from './evaluate.ts';
+import { evaluate, type Evaluation } from './evaluate.ts';
 import { HiveTree, type FoundPlan } from './hiveTree.ts';
+import { mostNucs, withFewerNucs } from './mostNucs.ts';
 import { NucColumns } from './nucColumns.ts';
 import { proveByYards } from './proveByYards.ts';
 import { hasBegunNucs } from './wholeNuc.ts';
-import { yardParts, type YardPart } from './yardPart.ts';
+import { planOfParts, yardParts, type YardPart } from './yardPart.ts';
 import { solveModel, type Solver } from './linearModel.ts';
 import { pooledModel } from './pooledModel.ts';
 import { PRICES } from './prices.ts';
@@ -19,7 +20,12 @@ export interface Proof {
   readonly bound: number | null;
   /** A plan that was found on the way, which breaks no rule. */
   readonly better: FoundPlan | null;
+  /** No plan makes more nucs; null when that was not shown. */
+  readonly mostNucs: number | null;
 }
+
+/** Before anything is shown. */
+export const NO_PROOF: Proof = { bound: null, better: null, mostNucs: null };
 
 /** Whole nucs are looked for through fewer rounds where there are more hives, for each takes longer. */
 const roundsFor = (hives: number) => Math.max(60, Math.min(400, Math.round(8000 / Math.max(1, hives))));
@@ -46,7 +52,7 @@ const MISSING_LEAST = 12;
  *   whole, and puts plans together from them
  */
 export function proveYard(problem: YardProblem, solver: Solver, effort: ProofEffort): Proof {
-  let last: Proof = { bound: null, better: null };
+  let last = NO_PROOF;
   for (const proof of proofsOf(problem, solver)) {
     last = proof;
     if (effort === 'quick') break;
@@ -59,24 +65,44 @@ export function proveYard(problem: YardProblem, solver: Solver, effort: ProofEff
  */
 export function* proofsOf(problem: YardProblem, solver: Solver): Generator<Proof> {
   const pooled = pooledModel(problem).model;
-  const known = new BestProof();
+  const known = new BestProof(problem);
   yield known.with(solveModel(solver, pooled, 'relaxed').bound, null);
-  const inParts = partsOf(problem);
+  const parts = partsOf(problem);
+  const { limits } = problem.request;
+  const isApart = limits.hives === null && limits.frames === null;
+  if (parts && isApart && problem.nucGoals.every((g) => g.count === null)) {
+    yield* proveApart(problem, parts, solver, known);
+    return;
+  }
   const search = new YardSearch(problem);
   search.first();
   // Whole nucs make better plans than the search: it goes on only while nucs are missing.
   const isEnough = () => search.best().price < PRICES.nucMissing;
   for (let r = 0; r < SEARCHED && !isEnough(); r++) search.round();
-  const start = bestOf(search);
+  yield* proveFrom(problem, solver, bestOf(search), known);
+}
+
+/** Proofs from a plan on. */
+function* proveFrom(
+  problem: YardProblem,
+  solver: Solver,
+  start: FoundPlan | null,
+  known: BestProof,
+): Generator<Proof> {
+  if (start) yield known.with(null, start);
+  if (known.makesMost) {
+    yield* proveFewer(problem, solver, known);
+    return;
+  }
   const nucMissing = missingPrice(problem, start);
-  const parts = nucMissing < PRICES.nucMissing ? inParts : null;
+  const parts = nucMissing < PRICES.nucMissing ? partsOf(problem) : null;
   if (start && parts) {
-    yield known.with(null, start);
     for (const { bound, better } of proveByYards(problem, parts, solver, start, known.bound ?? 0))
       yield known.with(bound, better);
     if (known.better) yield known.with(null, polished(problem, known.better));
     return;
   }
+  const pooled = pooledModel(problem).model;
   const columns = NucColumns.of(problem, solver, start?.plan ?? null, nucMissing);
   if (!columns) {
     const effortOf = { nodes: nodesFor(pooled.columns), seconds: SECONDS };
@@ -88,10 +114,14 @@ export function* proofsOf(problem: YardProblem, solver: Solver): Generator<Proof
     for (let left = roundsFor(hiveCount(problem)); left > 0; left -= REPORTED) {
       const isOpen = tree.work(Math.min(left, REPORTED));
       yield known.with(tree.bound, tree.cheapest);
-      if (!isOpen || known.gap < CLOSED) break;
+      if (!isOpen || known.gap < CLOSED || known.makesMost) break;
     }
   } finally {
     columns.dispose();
+  }
+  if (known.makesMost) {
+    yield* proveFewer(problem, solver, known);
+    return;
   }
   if (known.better) yield known.with(null, polished(problem, known.better));
   // Whole nucs say nothing of combs that colonies give each other: in a small yard everything is taken whole.
@@ -102,6 +132,64 @@ export function* proofsOf(problem: YardProblem, solver: Solver): Generator<Proof
   yield known.with(solveModel(solver, exact, effortOf).bound, null);
 }
 
+/** What is left when no nuc more can be made: to make as many in the best way. */
+function* proveFewer(problem: YardProblem, solver: Solver, known: BestProof): Generator<Proof> {
+  const { better } = known;
+  if (!better) return;
+  const made = evaluate(problem, better.plan).nucsMade;
+  const less = PRICES.nucMissing * (nucsWanted(problem) - made);
+  const fewer = withFewerNucs(problem, made);
+  const start = { ...better, price: better.price - less };
+  for (const proof of proveFrom(fewer, solver, start, new BestProof(fewer))) {
+    yield known.with(
+      proof.bound === null ? null : proof.bound + less,
+      proof.better && { ...proof.better, price: proof.better.price + less },
+    );
+  }
+}
+
+/** Where each yard makes as many as it can, one has nothing to do with the other. Each goes one step on in turn. */
+function* proveApart(
+  problem: YardProblem,
+  parts: readonly YardPart[],
+  solver: Solver,
+  known: BestProof,
+): Generator<Proof> {
+  const yards = parts.map((part) => ({ part, proofs: proofsOf(part.problem, solver), last: NO_PROOF }));
+  const open = new Set(yards);
+  while (open.size > 0) {
+    for (const yard of open) {
+      const { value, done } = yard.proofs.next();
+      if (done) open.delete(yard);
+      else yard.last = value;
+    }
+    const sumOf = (of: (proof: Proof) => number | null) =>
+      yards.reduce<number | null>((sum, { last }) => {
+        const n = of(last);
+        return sum === null || n === null ? null : sum + n;
+      }, 0);
+    yield known.with(
+      sumOf((p) => p.bound),
+      together(problem, yards),
+      sumOf((p) => p.mostNucs),
+    );
+  }
+}
+
+/** The best plans of all yards as one; null while a yard has none, and where the store is too small for all. */
+function together(
+  problem: YardProblem,
+  yards: readonly { readonly part: YardPart; readonly last: Proof }[],
+): FoundPlan | null {
+  const plan = planOfParts(
+    problem,
+    yards.flatMap(({ part, last }) => (last.better ? [{ part, plan: last.better.plan }] : [])),
+  );
+  if (!plan || yards.some(({ last }) => !last.better)) return null;
+  const seen = evaluate(problem, plan);
+  return seen.broken.length === 0 ? { plan, price: seen.cost } : null;
+}
+
 /** The yards to prove one by one; null where they hang together by more than the number of nucs of one recipe. */
 function partsOf(problem: YardProblem): YardPart[] | null {
   const isOneGoal = problem.nucGoals.length === 1 && !hasBegunNucs(problem);
@@ -110,16 +198,32 @@ function partsOf(problem: YardProblem): YardPart[] | null {
 
 /** The best bound and the best plan so far. */
 class BestProof {
-  private proof: Proof = { bound: null, better: null };
+  private proof = NO_PROOF;
+  private readonly problem: YardProblem;
 
-  with(bound: number | null, better: FoundPlan | null): Proof {
-    const { proof } = this;
+  constructor(problem: YardProblem) {
+    this.problem = problem;
+  }
+
+  with(bound: number | null, better: FoundPlan | null, most: number | null = null): Proof {
+    const { proof, problem } = this;
     const shown = bound === null ? null : bound - NOISE * Math.max(1, Math.abs(bound));
+    const mosts = [proof.mostNucs, most, shown === null ? null : mostNucs(problem, shown)].filter(
+      (n) => n !== null,
+    );
     this.proof = {
       bound: proof.bound === null || (shown !== null && shown > proof.bound) ? shown : proof.bound,
       better: !proof.better || (better && better.price < proof.better.price) ? better : proof.better,
+      mostNucs: mosts.length > 0 ? Math.min(...mosts) : null,
     };
     return this.proof;
+  }
+
+  /** The best plan makes as many nucs as can be made, though fewer than are asked for by the one goal that asks. */
+  get makesMost(): boolean {
+    const { better, mostNucs: most } = this.proof;
+    if (better === null || most === null || most >= nucsWanted(this.problem)) return false;
+    return this.problem.nucGoals.length === 1 && evaluate(this.problem, better.plan).nucsMade === most;
   }
 
   get bound(): number | null {
@@ -169,6 +273,20 @@ const nodesFor = (columns: number) => Math.max(20, Math.min(20_000, Math.round(4
 
 /** Points: a thousandth of a comb carried is no difference, nor is what solvers are off. */
 const SAME = 1e-3;
+
+/**
+ * How far a plan may be from the best, as a share of what it costs; null while no bound is shown. Nucs that nobody can
+ * make are no cost that another plan could save.
+ */
+export function gapOfPlan(
+  problem: YardProblem,
+  { cost, nucsMade }: Pick<Evaluation, 'cost' | 'nucsMade'>,
+  { bound, mostNucs: most }: Pick<Proof, 'bound' | 'mostNucs'>,
+): number | null {
+  if (bound === null) return null;
+  const inVain = nucsMade === most ? PRICES.nucMissing * (nucsWanted(problem) - nucsMade) : 0;
+  return gapOf(cost - inVain, bound - inVain);
+}
 
 /** How far a price may be from the best, as a share of it. */
 export function gapOf(price: number, bound: number): number {

@@ -4,12 +4,12 @@ import {
   buildProblem,
   evaluate,
   faultsOfPlan,
-  gapOf,
+  gapOfPlan,
   makeYardPlan,
+  NO_PROOF,
   proofsOf,
   shortageOf,
   YardSearch,
-  type Proof,
 } from '@incremen/core/yardplan';
 import loadSolver from 'highs';
 import { randomUUID } from 'node:crypto';
@@ -33,7 +33,7 @@ async function workOut({ apiary, question }: PlanWork): Promise<Result<YardPlanA
   for (let r = 0; r < question.rounds; r++) search.round();
   const found = search.best();
   const solver = question.prove === 'no' ? null : await loadSolver();
-  let proof: Proof = { bound: null, better: null };
+  let proof = NO_PROOF;
   const started = performance.now();
   for (const next of solver ? proofsOf(problem, solver) : []) {
     proof = next;
@@ -58,7 +58,7 @@ async function workOut({ apiary, question }: PlanWork): Promise<Result<YardPlanA
     combsCarried: seen.combsCarried,
     cost: price,
     bound,
-    gap: bound === null ? null : gapOf(price, bound),
+    gap: gapOfPlan(problem, seen, proof),
     shortfalls: seen.shortfalls.map((s) => s.text),
     shortages: solver && seen.shortfalls.some((s) => s.unit === null) ? shortageOf(problem, solver) : [],
     faults: feasible ? [] : faultsOfPlan(problem, plan),

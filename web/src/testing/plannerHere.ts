@@ -16,12 +16,14 @@ import type { Found } from '../workers/yardPlanner.worker.ts';
 /** What the stand-in for the prover answers. */
 export const proverSays: {
   bound: number | null;
+  mostNucs: number | null;
   shortages: Shortage[];
   wait: { day: Day; days: number } | null;
   /** It goes on looking, and never ends by itself. */
   isAtIt: boolean;
 } = {
   bound: null,
+  mostNucs: null,
   shortages: [],
   wait: null,
   isAtIt: false,
@@ -77,7 +79,7 @@ export const plannerHere = {
   askProver: (ask: (prover: object) => Promise<unknown>): Promise<unknown> =>
     ask({
       prove: (_apiary: Apiary, _request: YardPlanRequest, effort: string, report: (p: Proof) => void) => {
-        report({ bound: proverSays.bound, better: null });
+        report({ bound: proverSays.bound, better: null, mostNucs: proverSays.mostNucs });
         const isEndless = proverSays.isAtIt && effort === 'thorough';
         return isEndless ? new Promise<void>(() => undefined) : Promise.resolve();
       },

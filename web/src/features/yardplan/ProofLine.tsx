@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core';
-import { PRICES } from '@incremen/core/yardplan';
+import { nucsWanted, PRICES } from '@incremen/core/yardplan';
 import { count } from '../../ui/format.ts';
 import type { Bench } from './useBench.ts';
 
@@ -83,7 +83,20 @@ function inShort({ seen, problem }: Bench): string {
   return parts.join(' · ');
 }
 
-function proofOf({ gap, bound, proving, seen }: Bench): string {
+function proofOf(bench: Bench): string {
+  const { problem, seen, mostNucs } = bench;
+  const isShort = problem !== null && seen !== null && seen.nucsMade < nucsWanted(problem);
+  if (isShort && seen.broken.length === 0 && mostNucs !== null) {
+    if (seen.nucsMade < mostNucs) return `no plan makes more than ${count(mostNucs, 'nuc')}`;
+    // As long as the bound tells nothing but the number, it is silent on how well they are made.
+    const isOnlyNumber = bench.gap === null || bench.gap > 1;
+    if (seen.nucsMade === mostNucs) return `no more can be made${isOnlyNumber ? '' : `; ${nearness(bench)}`}`;
+  }
+  return nearness(bench);
+}
+
+/** How near the plan is to the best of those that make as many nucs. */
+function nearness({ gap, bound, proving, seen }: Bench): string {
   if (seen && seen.broken.length > 0) return `${count(seen.broken.length, 'rule')} broken by what you placed`;
   if (gap === null || bound === null)
     return proving ? 'no rule broken; proving how good it is' : 'no rule broken';

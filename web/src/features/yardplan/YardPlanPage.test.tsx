@@ -19,6 +19,7 @@ withoutNetwork();
 afterEach(cleanup);
 beforeEach(() => {
   proverSays.bound = null;
+  proverSays.mostNucs = null;
   proverSays.isAtIt = false;
   proverSays.shortages = [];
   proverSays.wait = null;
@@ -367,6 +368,20 @@ describe('how good a plan is', () => {
     proverSays.bound = -400;
     await withNucs();
     expect(await screen.findByText(/: 0\.4 of a nuc more at most$/)).toBeTruthy();
+  });
+
+  it('begins with how many can be made, where all that may be are wanted', async () => {
+    proverSays.mostNucs = 99;
+    await withNucs();
+    fireEvent.click(screen.getByRole('button', { name: 'most' }));
+    expect(await screen.findByText('no plan makes more than 99 nucs')).toBeTruthy();
+    const made = Number(/^(\d+) nucs? ·/.exec(screen.getByText(/^\d+ nucs? ·/).textContent)?.[1]);
+    cleanup();
+    proverSays.mostNucs = made;
+    proverSays.bound = 1e9;
+    await withNucs();
+    fireEvent.click(screen.getByRole('button', { name: 'most' }));
+    expect(await screen.findByText('no more can be made; the best plan there is, proven')).toBeTruthy();
   });
 
   it('stands when no more is looked for, which is offered as long as it is', async () => {

@@ -2,7 +2,8 @@ import type { Apiary, Problem } from '@incremen/core';
 import {
   buildProblem,
   evaluate,
-  gapOf,
+  gapOfPlan,
+  NO_PROOF,
   type Assignment,
   type Evaluation,
   type FramePin,
@@ -37,6 +38,8 @@ export interface Bench {
   readonly bound: number | null;
   /** By how much of its price the plan may be from the best there is; null while nothing is proven. */
   readonly gap: number | null;
+  /** No plan makes more nucs; null while that is not shown. */
+  readonly mostNucs: number | null;
   readonly proving: boolean;
   readonly shortages: readonly Shortage[];
   readonly wait: { readonly day: string; readonly days: number } | null;
@@ -50,11 +53,9 @@ interface Answer {
   readonly problems: readonly Problem[];
   readonly over: boolean;
 }
-interface Proof {
+interface Proof extends ProofOfYard {
   readonly key: string;
   readonly apiary: Apiary;
-  readonly bound: number | null;
-  readonly better: ProofOfYard['better'];
   readonly over: boolean;
   readonly shortages: readonly Shortage[];
   readonly wait: Bench['wait'];
@@ -124,7 +125,8 @@ export function useBench(apiary: Apiary, request: YardPlanRequest, placed: reado
     rounds: found?.rounds ?? ROUNDS,
     busy: built.ok && !mine?.over,
     bound,
-    gap: bound !== null && found && placed.length === 0 ? gapOf(found.price, bound) : null,
+    gap: problem && seen && proven && placed.length === 0 ? gapOfPlan(problem, seen, proven) : null,
+    mostNucs: proven?.mostNucs ?? null,
     proving: built.ok && !proven?.over,
     shortages: proven?.shortages ?? [],
     wait: proven?.wait ?? null,
@@ -149,7 +151,7 @@ function withNews(a: Answer, part: Partial<Answer>): Answer {
 const freshProof = (p: Proof | null, apiary: Apiary, key: string): Proof =>
   p?.key === key && p.apiary === apiary
     ? p
-    : { key, apiary, bound: null, better: null, over: false, shortages: [], wait: null };
+    : { key, apiary, ...NO_PROOF, over: false, shortages: [], wait: null };
 
 async function search(
   apiary: Apiary,
@@ -177,7 +179,7 @@ async function prove(
   report: (part: Partial<Proof>) => void,
 ): Promise<void> {
   try {
-    const say = proxy(({ bound, better }: ProofOfYard) => report({ bound, better }));
+    const say = proxy((proof: ProofOfYard) => report(proof));
     await askProver((p) => p.prove(apiary, request, 'quick', say));
     if (request.goals.some((g) => g.kind === 'makeNucs' && g.count !== null)) {
       const shortages = await askProver((p) => p.shortage(apiary, request));

@@ -1,0 +1,87 @@
+import loadSolver from 'highs';
+import { assert, describe, expect, it } from 'vitest';
+import { generatedYards } from '../testing/generatedYards.ts';
+import { nucs, problemOf, requestFor } from '../testing/yardRequests.ts';
+import { evaluate } from './evaluate.ts';
+import { solveModel } from './linearModel.ts';
+import { mostNucs, withFewerNucs } from './mostNucs.ts';
+import { pooledModel } from './pooledModel.ts';
+import { PRICES } from './prices.ts';
+import { nothingMoved, nucsWanted, type YardProblem } from './problem.ts';
+import { gapOfPlan, proofsOf, type Proof } from './proveYard.ts';
+import type { YardGoal } from './request.ts';
+
+const level: YardGoal = { id: 'level', kind: 'level', by: 'brood', importance: 2 };
+
+/** The last proof, and how many nucs its plan makes. */
+async function proven(problem: YardProblem): Promise<{ proof: Proof; made: number }> {
+  const proof = [...proofsOf(problem, await loadSolver())].at(-1);
+  assert(proof?.better);
+  const seen = evaluate(problem, proof.better.plan);
+  expect(seen.broken).toEqual([]);
+  return { proof, made: seen.nucsMade };
+}
+
+describe('the most nucs that can be made', () => {
+  const apiary = generatedYards({ colonies: 6, seed: 3 });
+  const problem = problemOf(apiary, requestFor(apiary, [nucs(null)]));
+  const wanted = nucsWanted(problem);
+
+  it('are fewer by one for every whole nuc that the bound is above all work that there could be', () => {
+    const most = (bound: number) => mostNucs(problem, bound);
+    expect(most(0)).toBe(wanted);
+    // Six hives to open and some seventy combs to carry come to less than half a nuc that is missing.
+    expect(most(PRICES.nucMissing * 2.5)).toBe(wanted - 3);
+    expect(most(PRICES.nucMissing * 2)).toBe(wanted - 2);
+  });
+
+  it('are not told where wishes cost as well', () => {
+    const withWish = problemOf(apiary, requestFor(apiary, [nucs(null), level]));
+    expect(mostNucs(withWish, 5000)).toBeNull();
+  });
+
+  it('cost as much less, when fewer are asked for', () => {
+    const plan = nothingMoved(problem);
+    const less = evaluate(problem, plan).cost - evaluate(withFewerNucs(problem, 2), plan).cost;
+    expect(less).toBeCloseTo(PRICES.nucMissing * (wanted - 2), 6);
+  });
+
+  it('are made and proven, and so is the work for them', async () => {
+    const { proof, made } = await proven(problem);
+    expect(made).toBe(proof.mostNucs);
+    expect(made).toBeLessThan(wanted);
+    expect(proof.bound).toBeGreaterThan(PRICES.nucMissing * (wanted - made));
+    const cost = proof.better?.price ?? 0;
+    expect(gapOfPlan(problem, { cost, nucsMade: made }, proof)).toBeLessThan(0.1);
+    // Were the nucs that cannot be made counted, any plan would look good.
+    expect(gapOfPlan(problem, { cost, nucsMade: made }, { ...proof, mostNucs: null })).toBeLessThan(0.003);
+  }, 60_000);
+
+  it('are as many as the solver finds with every nuc for itself', async () => {
+    const solver = await loadSolver();
+    for (const seed of [1, 2]) {
+      const small = generatedYards({ colonies: 2, seed });
+      const exact = problemOf(small, requestFor(small, [nucs(null)]));
+      const { model, pools } = pooledModel(exact, { nucsApart: true });
+      model.forgetCosts();
+      for (const pool of pools) model.setCost(pool.made, -1);
+      const { cost, isOptimal } = solveModel(solver, model, { nodes: 20_000, seconds: 60 });
+      assert(isOptimal && cost !== null);
+      const { proof, made } = await proven(exact);
+      expect([made, proof.mostNucs]).toEqual([-cost, -cost].map(Math.round));
+    }
+  }, 120_000);
+
+  it('are the sum of what each yard can make', async () => {
+    const two = generatedYards({ colonies: 4, yards: 2, seed: 3 });
+    const whole = await proven(problemOf(two, requestFor(two, [nucs(null)])));
+    const yards: Awaited<ReturnType<typeof proven>>[] = [];
+    for (const yardId of Object.keys(two.yard)) {
+      yards.push(await proven(problemOf(two, requestFor(two, [nucs(null)], { yardIds: [yardId] }))));
+    }
+    const sum = (of: (y: Awaited<ReturnType<typeof proven>>) => number) =>
+      yards.reduce((n, y) => n + of(y), 0);
+    expect(whole.made).toBe(sum((y) => y.made));
+    expect(whole.proof.mostNucs).toBe(sum((y) => y.proof.mostNucs ?? NaN));
+  }, 60_000);
+});
