@@ -43,6 +43,7 @@ export {
   type YardGoalOf,
   type YardPlanRequest,
 } from './request.ts';
+export { nucsInOrder } from './nucsInOrder.ts';
 export { YardSearch } from './searchYard.ts';
 export { shortageOf, type Shortage } from './shortage.ts';
 export type { Solver } from './linearModel.ts';

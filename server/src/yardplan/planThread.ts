@@ -7,6 +7,7 @@ import {
   gapOfPlan,
   makeYardPlan,
   NO_PROOF,
+  nucsInOrder,
   proofsOf,
   shortageOf,
   YardSearch,
@@ -42,7 +43,8 @@ async function workOut({ apiary, question }: PlanWork): Promise<Result<YardPlanA
   }
   const { bound, better } = proof;
   const isBetter = better !== null && (!found.feasible || better.price < found.price);
-  const { plan, price, feasible } = isBetter ? { ...better, feasible: true } : found;
+  const { plan: asFound, price, feasible } = isBetter ? { ...better, feasible: true } : found;
+  const plan = nucsInOrder(problem, asFound);
   const seen = evaluate(problem, plan);
   const { yardPlan } = makeYardPlan(
     apiary,

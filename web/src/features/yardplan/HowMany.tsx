@@ -17,12 +17,15 @@ export function HowMany({
   request,
   recipe,
   today,
+  made,
   onDay,
 }: {
   readonly apiary: Apiary;
   readonly request: YardPlanRequest;
   readonly recipe: NucRecipe;
   readonly today: string;
+  /** Nucs of the recipe that a plan on the bench makes, after a longer look at its day; null where there is none. */
+  readonly made: Pick<NucsOnDay, 'day' | 'nucs'> | null;
   readonly onDay: (day: NucsOnDay) => void;
 }) {
   const all = useMemo(() => daysAhead(today), [today]);
@@ -50,7 +53,14 @@ export function HowMany({
       void yardPlanner('days').stop();
     };
   }, [apiary, key, all, inView]);
-  const days = useMemo(() => (found.key === key ? found.days : []), [found, key]);
+  const { day: madeOn, nucs: madeThere = 0 } = made ?? {};
+  const days = useMemo(
+    () =>
+      (found.key === key ? found.days : []).map((d) =>
+        d.day === madeOn && d.nucs < madeThere ? { ...d, nucs: madeThere } : d,
+      ),
+    [found, key, madeOn, madeThere],
+  );
   const now = days.find((d) => d.day === today);
   const most = days.reduce<NucsOnDay | undefined>(
     (m, d) => (m === undefined || d.nucs > m.nucs ? d : m),
@@ -93,7 +103,7 @@ export function HowMany({
       </Suspense>
       <Text fontSize="sm" color="inkSoft">
         From counts carried forward day by day: brood hatches, queens go on laying, nothing comes in. Each
-        figure is a plan that breaks no rule.
+        figure is a plan that breaks no rule; a longer look at a day, on the bench, may find one nuc more.
       </Text>
     </Box>
   );

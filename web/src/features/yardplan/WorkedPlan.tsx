@@ -105,6 +105,7 @@ export function WorkedPlan({
   const frame = problem.frames.find((f) => f.id === chosen);
   const shown = tried ?? seen;
   const lines = ledgerOf(problem, shown).flatMap((l) => l.lines);
+  const wishes = new Set(problem.units.flatMap((u) => u.rules.filter((r) => !r.hard).map((r) => r.id)));
   const nothing = nothingMoved(problem).to.every((to, i) => plan.to[i] === to) && picture.after.length === 0;
   const inHand = frame ? (
     <FramePanel
@@ -138,11 +139,14 @@ export function WorkedPlan({
           </Text>
           {!isWide && <Box minH={{ base: 0, md: '152px' }}>{inHand}</Box>}
           {nothing ? (
-            <Text>
-              {seen.shortfalls.length === 0
-                ? 'Nothing has to be moved: what you want is there already.'
-                : 'Nothing can be moved for it without breaking a rule.'}
-            </Text>
+            <Box as="section" aria-label="What you want, as it is">
+              <Text mb={2}>
+                {seen.shortfalls.length === 0
+                  ? 'Nothing has to be moved: what you want is there already.'
+                  : 'Nothing can be moved for it without breaking a rule.'}
+              </Text>
+              <RuleLedger ledger={lines.filter((l) => wishes.has(l.id))} />
+            </Box>
           ) : (
             <Stage
               problem={problem}

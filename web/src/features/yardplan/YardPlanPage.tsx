@@ -194,7 +194,19 @@ function BenchView({
             />
           )}
           {recipe && !bench.problems.some((p) => p.code.startsWith('recipe-')) && (
-            <HowMany apiary={apiary} request={request} recipe={recipe} today={today} onDay={planDay} />
+            <HowMany
+              apiary={apiary}
+              request={request}
+              recipe={recipe}
+              today={today}
+              made={
+                request.goals.filter((g) => g.kind === 'makeNucs').length === 1 &&
+                bench.seen?.broken.length === 0
+                  ? { day: request.day, nucs: bench.seen.nucsMade }
+                  : null
+              }
+              onDay={planDay}
+            />
           )}
         </Box>
       </Flex>

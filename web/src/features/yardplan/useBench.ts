@@ -3,6 +3,7 @@ import {
   buildProblem,
   evaluate,
   gapOfPlan,
+  nucsInOrder,
   NO_PROOF,
   type Assignment,
   type Evaluation,
@@ -107,7 +108,7 @@ export function useBench(apiary: Apiary, request: YardPlanRequest, placed: reado
       : searched;
   const foundPlan = found?.plan ?? null;
   const plan = useMemo(
-    () => (problem && foundPlan ? withPlaced(problem, foundPlan, placed) : null),
+    () => (problem && foundPlan ? withPlaced(problem, nucsInOrder(problem, foundPlan), placed) : null),
     [problem, foundPlan, placed],
   );
   const seen = useMemo(() => (problem && plan ? evaluate(problem, plan) : null), [problem, plan]);
