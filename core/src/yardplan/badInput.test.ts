@@ -10,12 +10,11 @@ import { buildProblem } from './buildProblem.ts';
 import { evaluate } from './evaluate.ts';
 import { AT } from './measures.ts';
 import { faultsOfPlan } from './outcome.ts';
-import { firstDayFor, nucsOnDay } from './howMany.ts';
 import type { YardGoal, YardPlanRequest } from './request.ts';
 import { shortageOf } from './shortage.ts';
 
 const apiary = generatedYards({ colonies: 4, seed: 9 });
-const [first, second] = Object.values(apiary.colony);
+const [first] = Object.values(apiary.colony);
 const firstId = first?.id ?? '';
 
 /** The faults of a request, as `code at path`. */
@@ -240,18 +239,5 @@ describe('what is missing', () => {
     const hungry = fiveFrames({ slots: 8, emptyCombs: 4 });
     const problem = problemOf(bare, requestFor(bare, [nucs(4, hungry)]));
     expect(shortageOf(problem, solver).map((s) => s.what)).toContain('drawn comb');
-  });
-
-  it('nucs of a day to come rest on counts carried forward', () => {
-    const recipe = fiveFrames();
-    const today = nucsOnDay(apiary, requestFor(apiary, []), recipe, '2026-05-15');
-    const later = nucsOnDay(apiary, requestFor(apiary, []), recipe, '2026-05-27');
-    expect(today.nucs).toBeGreaterThanOrEqual(1);
-    expect(later.bees).not.toBe(today.bees);
-    const most = planned(problemOf(apiary, requestFor(apiary, [nucs(today.nucs)])));
-    expect(most.feasible).toBe(true);
-    const wait = firstDayFor(apiary, requestFor(apiary, [nucs(today.nucs)]), 10);
-    expect(wait === null || wait.days >= 1).toBe(true);
-    expect(second?.id).not.toBe(firstId);
   });
 });

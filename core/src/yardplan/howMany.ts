@@ -2,6 +2,10 @@ import type { Apiary } from '../apiary/records.ts';
 import { addDays, type Day } from '../calendar/day.ts';
 import { buildProblem } from './buildProblem.ts';
 import { evaluate } from './evaluate.ts';
+import type { Solver } from './linearModel.ts';
+import { AT, type Measure } from './measures.ts';
+import { nucsWanted, type YardProblem } from './problem.ts';
+import { proofsOf } from './proveYard.ts';
 import type { NucRecipe, YardPlanRequest } from './request.ts';
 import { YardSearch } from './searchYard.ts';
 
@@ -9,6 +13,8 @@ import { YardSearch } from './searchYard.ts';
 export interface NucsOnDay {
   readonly day: Day;
   readonly nucs: number;
+  /** No plan of the day makes more; null while that is not looked into. */
+  readonly mostNucs: number | null;
   /** Frames of bees and of brood in the yards on that day. */
   readonly bees: number;
   readonly brood: number;
@@ -16,6 +22,8 @@ export interface NucsOnDay {
 
 /** How far ahead counts are carried: two cycles of brood. */
 const DAYS_AHEAD = 42;
+/** Steps of a proof for one day. */
+const STEPS = 7;
 
 /**
  * How many nucs of a recipe can be made on a day, from counts carried forward: a plan that breaks no rule
@@ -30,26 +38,75 @@ export function nucsOnDay(
   day: Day,
   rounds = 1,
 ): NucsOnDay {
-  const asked: YardPlanRequest = {
+  const problem = problemOfDay(apiary, request, recipe, day);
+  if (!problem) return noneOn(day);
+  const search = new YardSearch(problem);
+  search.first();
+  for (let r = 0; r < rounds; r++) search.round(0.25);
+  const { plan, feasible } = search.best();
+  return {
+    day,
+    nucs: feasible ? evaluate(problem, plan).nucsMade : 0,
+    mostNucs: null,
+    ...strengthOf(problem),
+  };
+}
+
+/**
+ * The same with a longer look: a proof finds more nucs, and says how many there can be at most. It is broken off when
+ * the two are one, or after a while.
+ */
+export function nucsOnDayProven(
+  apiary: Apiary,
+  request: YardPlanRequest,
+  recipe: NucRecipe,
+  day: Day,
+  solver: Solver,
+): NucsOnDay {
+  const problem = problemOfDay(apiary, request, recipe, day);
+  if (!problem) return noneOn(day);
+  return { day, ...mostFound(problem, solver, null), ...strengthOf(problem) };
+}
+
+function problemOfDay(
+  apiary: Apiary,
+  request: YardPlanRequest,
+  recipe: NucRecipe,
+  day: Day,
+): YardProblem | null {
+  const problem = buildProblem(apiary, {
     ...request,
     day,
     pins: [],
     forbids: [],
     goals: [{ id: 'most', kind: 'makeNucs', count: null, recipe, importance: 2 }],
-  };
-  const problem = buildProblem(apiary, asked);
-  if (!problem.ok) return { day, nucs: 0, bees: 0, brood: 0 };
-  const search = new YardSearch(problem.value);
-  search.first();
-  for (let r = 0; r < rounds; r++) search.round(0.25);
-  const { plan, feasible } = search.best();
-  const total = (m: 0 | 1) => problem.value.units.reduce((n, u) => n + (u.before[m] ?? 0), 0);
-  return {
-    day,
-    nucs: feasible ? evaluate(problem.value, plan).nucsMade : 0,
-    bees: total(0),
-    brood: total(1),
-  };
+  });
+  return problem.ok ? problem.value : null;
+}
+
+const noneOn = (day: Day): NucsOnDay => ({ day, nucs: 0, mostNucs: 0, bees: 0, brood: 0 });
+
+function strengthOf({ units }: YardProblem) {
+  const total = (m: Measure) => units.reduce((n, u) => n + (u.before[AT[m]] as number), 0);
+  return { bees: total('bees'), brood: total('brood') };
+}
+
+/**
+ * How many nucs a proof comes upon, and how many there can be.
+ *
+ * @param wanted - no more are looked for than these, nor when there cannot be so many; null for all there can be
+ */
+function mostFound(problem: YardProblem, solver: Solver, wanted: number | null) {
+  let nucs = 0;
+  let most: number | null = null;
+  let steps = 0;
+  for (const { better, mostNucs } of proofsOf(problem, solver)) {
+    if (better) nucs = evaluate(problem, better.plan).nucsMade;
+    most = mostNucs;
+    const isSettled = nucs === (wanted ?? most) || (most !== null && most < (wanted ?? 0));
+    if (isSettled || ++steps >= STEPS) break;
+  }
+  return { nucs, mostNucs: most };
 }
 
 /** The days of a chart: today and the six weeks to come. */
@@ -64,6 +121,7 @@ export function daysAhead(from: Day): Day[] {
 export function firstDayFor(
   apiary: Apiary,
   request: YardPlanRequest,
+  solver: Solver,
   within = DAYS_AHEAD,
 ): { readonly day: Day; readonly days: number } | null {
   for (let days = 1; days <= within; days++) {
@@ -74,11 +132,12 @@ export function firstDayFor(
       forbids: [],
     });
     if (!problem.ok) continue;
+    const wanted = nucsWanted(problem.value);
     const search = new YardSearch(problem.value);
     search.first();
     const { plan, feasible } = search.best();
-    const wanted = problem.value.nucGoals.reduce((n, g) => n + (g.count ?? 0), 0);
-    if (feasible && evaluate(problem.value, plan).nucsMade >= wanted) {
+    const isMade = feasible && evaluate(problem.value, plan).nucsMade >= wanted;
+    if (isMade || mostFound(problem.value, solver, wanted).nucs >= wanted) {
       return { day: problem.value.day, days };
     }
   }

@@ -11,7 +11,7 @@ export {
 export { buildProblem } from './buildProblem.ts';
 export { combKind } from './effects.ts';
 export { evaluate, ledgerOf, type Evaluation, type Shortfall } from './evaluate.ts';
-export { daysAhead, firstDayFor, nucsOnDay, type NucsOnDay } from './howMany.ts';
+export { daysAhead, firstDayFor, nucsOnDay, nucsOnDayProven, type NucsOnDay } from './howMany.ts';
 export { isHivedUp, layOutYard, type LaidFrame, type LaidMove, type LaidOut } from './layOutYard.ts';
 export { whyNotThere } from './linkFrames.ts';
 export { makeYardPlan } from './makeYardPlan.ts';

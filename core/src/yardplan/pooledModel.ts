@@ -4,6 +4,7 @@ import { AT, noMeasures, type Measured } from './measures.ts';
 import { PRICES, priceOfMove } from './prices.ts';
 import { STORE, type YardFrame, type YardProblem, type YardUnit } from './problem.ts';
 import { INFINITE, LinearModel } from './linearModel.ts';
+import type { YardPlanRequest } from './request.ts';
 import type { UnitRule } from './unitRule.ts';
 
 /** The nucs of one goal in one yard, taken as one pool. */
@@ -54,8 +55,8 @@ export interface PooledModel {
   readonly goalRows: readonly GoalRow[];
   /** By unit: the column that opens the hive; below zero for a nuc. */
   readonly opened: readonly number[];
-  /** The row that limits how many hives are opened; null without a limit. */
-  readonly limitRow: number | null;
+  /** The rows that limit what is done in a day, as far as there are limits. */
+  readonly limitRows: Readonly<Record<keyof YardPlanRequest['limits'], number | null>>;
   /** Rows that say how many combs of a kind the store holds. */
   readonly storeRows: readonly number[];
 }
@@ -164,7 +165,7 @@ export function pooledModel(
     }
   }
   tieToOpening(model, rows.list, opened);
-  const limitRow = addLimit(problem, model, opened);
+  const limitRows = addLimits(problem, model, opened, ways);
   return {
     model,
     pools,
@@ -172,7 +173,7 @@ export function pooledModel(
     ways,
     goalRows: goals,
     opened,
-    limitRow,
+    limitRows,
     storeRows: [...storeRows.values()].map(({ row }) => row),
   };
 }
@@ -331,10 +332,32 @@ function givenRows(problem: YardProblem, model: LinearModel, opened: readonly nu
   };
 }
 
-function addLimit(problem: YardProblem, model: LinearModel, opened: readonly number[]): number | null {
-  const { hives } = problem.request.limits;
-  if (hives === null) return null;
-  const row = model.row(-INFINITE, hives);
-  for (const z of opened) if (z >= 0) model.add(row, z, 1);
-  return row;
+/** No more hives are opened, and no more frames carried from hive to hive, than is wanted for a day. */
+function addLimits(
+  problem: YardProblem,
+  model: LinearModel,
+  opened: readonly number[],
+  ways: readonly Way[],
+): PooledModel['limitRows'] {
+  const { hives, frames } = problem.request.limits;
+  const limit = (most: number | null, columns: readonly number[]) => {
+    if (most === null) return null;
+    const row = model.row(-INFINITE, most);
+    for (const column of columns) model.add(row, column, 1);
+    return row;
+  };
+  const isPinned = ({ home, pinnedTo }: YardFrame) =>
+    home !== STORE && pinnedTo !== null && pinnedTo !== home;
+  const pinned = problem.frames.filter(isPinned).length;
+  const carried = ways.filter((w) => !w.isShake && w.frame.home !== STORE);
+  return {
+    hives: limit(
+      hives,
+      opened.filter((z) => z >= 0),
+    ),
+    frames: limit(
+      frames === null ? null : frames - pinned,
+      carried.map((w) => w.column),
+    ),
+  };
 }

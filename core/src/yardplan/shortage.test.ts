@@ -2,6 +2,8 @@ import loadSolver from 'highs';
 import { describe, expect, it } from 'vitest';
 import { generatedYards } from '../testing/generatedYards.ts';
 import { fiveFrames, nucs, problemOf, requestFor } from '../testing/yardRequests.ts';
+import { evaluate } from './evaluate.ts';
+import { proveYard } from './proveYard.ts';
 import { shortageOf } from './shortage.ts';
 
 async function shortOf(count: number | null, recipe = fiveFrames(), colonies = 4, drawn = 20) {
@@ -56,6 +58,27 @@ describe('what is missing for all that is asked for', () => {
     expect(first?.missing).toBeGreaterThanOrEqual(1);
     expect(first?.unit).toMatch(/^hives? to open beyond the limit that you have set$/);
   });
+
+  it('names the limit of frames as well', async () => {
+    const solver = await loadSolver();
+    const apiary = generatedYards({ colonies: 8, seed: 3 });
+    const limits = { hives: null, frames: 9 };
+    const problem = problemOf(apiary, requestFor(apiary, [nucs(4)], { limits }));
+    const [first, ...more] = shortageOf(problem, solver);
+    expect(more).toEqual([]);
+    expect(first).toMatchObject({
+      what: 'frames carried',
+      unit: 'frames to carry beyond the limit that you have set',
+    });
+    // Four nucs by the recipe need three combs each at least from hives.
+    expect(first?.missing).toBeGreaterThanOrEqual(3);
+    // The proof keeps to the limit too.
+    const { better, mostNucs } = proveYard(problem, solver, 'thorough');
+    const seen = better && evaluate(problem, better.plan);
+    expect(seen?.broken).toEqual([]);
+    expect(seen?.combsCarried).toBeLessThanOrEqual(9);
+    expect(seen?.nucsMade).toBe(mostNucs);
+  }, 60_000);
 
   it('names a giver when no colony has that frame size', async () => {
     const short = await shortOf(1, fiveFrames({ sizeId: 'zander' }));

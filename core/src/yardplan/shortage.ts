@@ -24,9 +24,21 @@ const RESOURCE: Readonly<Record<string, readonly [what: string, one: string, man
   eggs: ['eggs', 'tenth of a side with eggs', 'tenths of a side with eggs', 0.1],
 };
 
-/** What a hive that is opened beyond the limit of the day counts for. */
-const HIVE_MORE = 0.1;
-const hivesMore = (n: number) => `${n === 1 ? 'hive' : 'hives'} to open beyond the limit that you have set`;
+/** What is done beyond a limit of the day counts for so much. */
+const LIMITS = [
+  {
+    limit: 'hives',
+    what: 'hives opened',
+    price: 0.1,
+    wordsOf: (n: number) => `${n === 1 ? 'hive' : 'hives'} to open`,
+  },
+  {
+    limit: 'frames',
+    what: 'frames carried',
+    price: 0.02,
+    wordsOf: (n: number) => `${n === 1 ? 'frame' : 'frames'} to carry`,
+  },
+] as const;
 
 /**
  * What is missing for all the nucs that are asked for: the least that would have to be added, over all ways
@@ -37,7 +49,7 @@ const hivesMore = (n: number) => `${n === 1 ? 'hive' : 'hives'} to open beyond t
  */
 export function shortageOf(problem: YardProblem, solver: Solver): Shortage[] {
   if (problem.nucGoals.every((g) => g.count === null)) return [];
-  const { model, pools, ruleRows, limitRow } = pooledModel(problem);
+  const { model, pools, ruleRows, limitRows } = pooledModel(problem);
   model.forgetCosts();
   for (const goal of problem.nucGoals) {
     if (goal.count === null) continue;
@@ -57,9 +69,14 @@ export function shortageOf(problem: YardProblem, solver: Solver): Shortage[] {
     model.add(row, column, rule.sense === 'atLeast' ? 1 : -1);
     return [{ column, resource }];
   });
-  // To open one hive more is easier than to find a frame of anything.
-  const moreHives = limitRow === null ? null : model.column(HIVE_MORE, 0, INFINITE, false);
-  if (limitRow !== null && moreHives !== null) model.add(limitRow, moreHives, -1);
+  // To open one hive more, or to carry a frame more, is easier than to find a frame of anything.
+  const beyond = LIMITS.flatMap(({ limit, what, price, wordsOf }) => {
+    const row = limitRows[limit];
+    if (row === null) return [];
+    const column = model.column(price, 0, INFINITE, false);
+    model.add(row, column, -1);
+    return [{ column, what, wordsOf }];
+  });
   const { values } = solveModel(solver, model, 'relaxed');
   if (!values) return [];
   const byWhat = new Map<string, Shortage>();
@@ -72,8 +89,11 @@ export function shortageOf(problem: YardProblem, solver: Solver): Shortage[] {
     byWhat.set(what, { what, unit: rounded === 1 ? one : many, missing: rounded });
   }
   const found = [...byWhat.values()].filter((s) => s.missing >= 0.1);
-  const hives = moreHives === null ? 0 : Math.ceil((values[moreHives] ?? 0) - 0.05);
-  if (hives > 0) found.push({ what: 'hives opened', missing: hives, unit: hivesMore(hives) });
+  for (const { column, what, wordsOf } of beyond) {
+    const missing = Math.ceil((values[column] ?? 0) - 0.05);
+    if (missing > 0)
+      found.push({ what, missing, unit: `${wordsOf(missing)} beyond the limit that you have set` });
+  }
   return found.toSorted((a, b) => b.missing - a.missing);
 }
 

@@ -6,15 +6,10 @@ import {
   type Proof,
   type ProofEffort,
   type Shortage,
-  type Solver,
   type YardPlanRequest,
 } from '@incremen/core/yardplan';
 import { expose } from 'comlink';
-import loadSolver from 'highs';
-import wasmUrl from 'highs/runtime?url';
-
-let solver: Promise<Solver> | undefined;
-const loaded = () => (solver ??= loadSolver({ locateFile: () => wasmUrl }));
+import { loadedSolver } from './solver.ts';
 
 const prover = {
   /**
@@ -31,7 +26,7 @@ const prover = {
   ): Promise<void> {
     const built = buildProblem(apiary, request);
     if (!built.ok) return;
-    for (const proof of proofsOf(built.value, await loaded())) {
+    for (const proof of proofsOf(built.value, await loadedSolver())) {
       report(proof);
       if (effort === 'quick') return;
     }
@@ -39,7 +34,7 @@ const prover = {
   /** What is missing for all that is asked for. */
   async shortage(apiary: Apiary, request: YardPlanRequest): Promise<readonly Shortage[]> {
     const built = buildProblem(apiary, request);
-    return built.ok ? shortageOf(built.value, await loaded()) : [];
+    return built.ok ? shortageOf(built.value, await loadedSolver()) : [];
   },
 };
 export type Prover = typeof prover;

@@ -6,6 +6,7 @@ import {
   faultsOfPlan,
   firstDayFor,
   nucsOnDay,
+  nucsOnDayProven,
   YardSearch,
   type Alternative,
   type Assignment,
@@ -14,6 +15,7 @@ import {
   type YardPlanRequest,
 } from '@incremen/core/yardplan';
 import { expose } from 'comlink';
+import { loadedSolver } from './solver.ts';
 
 /** A plan as far as the search has got. */
 export interface Found {
@@ -73,7 +75,7 @@ const planner = {
     latest++;
   },
 
-  /** How many nucs can be made on each of these days, as they are worked out. */
+  /** How many nucs can be made on each of these days: roughly for all of them, then with a longer look at each. */
   async days(
     apiary: Apiary,
     request: YardPlanRequest,
@@ -82,15 +84,23 @@ const planner = {
     report: (day: NucsOnDay) => void,
   ): Promise<void> {
     const mine = ++latest;
-    for (const day of days) {
-      await breathe();
-      if (mine !== latest) return;
-      report(nucsOnDay(apiary, request, recipe, day));
+    const solver = await loadedSolver();
+    const looks = [
+      (day: Day) => nucsOnDay(apiary, request, recipe, day),
+      (day: Day) => nucsOnDayProven(apiary, request, recipe, day, solver),
+    ];
+    for (const look of looks) {
+      for (const day of days) {
+        await breathe();
+        if (mine !== latest) return;
+        report(look(day));
+      }
     }
   },
 
   /** The first day on which all that is asked for can be made. */
-  firstDay: (apiary: Apiary, request: YardPlanRequest) => firstDayFor(apiary, request),
+  firstDay: async (apiary: Apiary, request: YardPlanRequest) =>
+    firstDayFor(apiary, request, await loadedSolver()),
 
   /** Another request worked out for the table of alternatives; null when it cannot be. */
   alternative(

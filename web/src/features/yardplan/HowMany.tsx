@@ -11,6 +11,14 @@ import { lazyPart } from '../../ui/lazyPart.tsx';
 
 const HowManyChart = lazyPart(() => import('./HowManyChart.tsx'));
 
+/** Days with what was found on one of them. A longer look is not worse than the one before. */
+function withDay(days: readonly NucsOnDay[], day: NucsOnDay): readonly NucsOnDay[] {
+  const before = days.find((d) => d.day === day.day);
+  if (!before) return [...days, day];
+  const better = { ...day, nucs: Math.max(day.nucs, before.nucs) };
+  return days.map((d) => (d === before ? better : d));
+}
+
 /** How many nucs of a recipe can be made today and on each of the days to come; a day leads to its plan. */
 export function HowMany({
   apiary,
@@ -45,7 +53,7 @@ export function HowMany({
       all,
       proxy((day: NucsOnDay) => {
         if (!current) return;
-        setFound((f) => ({ key, days: f.key === key ? [...f.days, day] : [day] }));
+        setFound((f) => ({ key, days: f.key === key ? withDay(f.days, day) : [day] }));
       }),
     );
     return () => {
@@ -57,7 +65,7 @@ export function HowMany({
   const days = useMemo(
     () =>
       (found.key === key ? found.days : []).map((d) =>
-        d.day === madeOn && d.nucs < madeThere ? { ...d, nucs: madeThere } : d,
+        d.day === madeOn ? { ...d, nucs: Math.max(d.nucs, madeThere) } : d,
       ),
     [found, key, madeOn, madeThere],
   );
@@ -77,7 +85,7 @@ export function HowMany({
           {now
             ? `${count(now.nucs, 'nuc')} today${next ? `, ${next.nucs} from ${dayInWords(next.day)}` : ''}${most && next && most.nucs > next.nucs ? `, ${most.nucs} on ${dayInWords(most.day)}` : ''}.`
             : 'Reckoning…'}{' '}
-          {days.length < all.length && <Spinner size="xs" />}
+          {(days.length < all.length || days.some((d) => d.mostNucs === null)) && <Spinner size="xs" />}
         </Text>
         <Select
           label="Plan for a day"
@@ -103,7 +111,8 @@ export function HowMany({
       </Suspense>
       <Text fontSize="sm" color="inkSoft">
         From counts carried forward day by day: brood hatches, queens go on laying, nothing comes in. Each
-        figure is a plan that breaks no rule; a longer look at a day, on the bench, may find one nuc more.
+        figure is a plan that breaks no rule. What stands above it in outline is not ruled out, but no plan
+        was found for it.
       </Text>
     </Box>
   );

@@ -10,6 +10,9 @@ import { useChart } from '../../ui/useChart.ts';
 
 register([BarChart, LineChart, GridComponent, LegendComponent, TooltipComponent, SVGRenderer]);
 
+/** Nucs beyond those that were found; null where there are none. */
+const moreOn = (day: NucsOnDay | undefined) => Math.max(0, (day?.mostNucs ?? 0) - (day?.nucs ?? 0)) || null;
+
 /** Nucs that can be made on each of the next days, as bars; a bar leads to the plan of its day. */
 export default function HowManyChart({
   days,
@@ -30,7 +33,7 @@ export default function HowManyChart({
       animation: false,
       textStyle: { fontFamily: 'inherit', color: ink, fontSize: 13 },
       grid: { left: 34, right: 12, top: 30, bottom: 26 },
-      legend: { top: 0, right: 0, textStyle: { color: ink } },
+      legend: { top: 0, left: 30, textStyle: { color: ink } },
       tooltip: { trigger: 'axis' },
       xAxis: {
         type: 'category',
@@ -42,9 +45,17 @@ export default function HowManyChart({
         {
           name: 'nucs',
           type: 'bar',
+          stack: 'nucs',
           data: all.map((d) => days.find((x) => x.day === d)?.nucs ?? null),
           itemStyle: { color: '#2F8F83' },
           barCategoryGap: '20%',
+        },
+        {
+          name: 'not ruled out',
+          type: 'bar',
+          stack: 'nucs',
+          data: all.map((d) => moreOn(days.find((x) => x.day === d))),
+          itemStyle: { color: 'transparent', borderColor: '#2F8F83', borderType: 'dashed', borderWidth: 1.5 },
         },
       ],
     });
