@@ -26,6 +26,8 @@ const SIZES = [
 ] as const;
 
 const SEEDS = [1, 2, 3] as const;
+/** The most nucs are looked for no longer than this. */
+const MOST_MS = 40_000;
 
 /** Plans for generated yards: first plan, how soon it is as good as it gets, and how far from the proven bound. */
 export async function benchYardPlans(): Promise<void> {
@@ -59,14 +61,37 @@ export async function benchYardPlans(): Promise<void> {
         `   ${Math.round(mid((r) => r.heapMb))} MB`,
     );
   }
+  console.log('as many nucs as possible: found / at most, and when nothing more could be shown');
+  for (const colonies of [6, 12, 30]) {
+    const runs = SEEDS.map((seed) => most(colonies, seed, solver));
+    console.log(
+      `${String(colonies).padEnd(12)} ${runs.map((r) => `${r.made} / ${r.atMost ?? '?'} after ${since(r.ms)}`).join('   ')}`,
+    );
+  }
   survive(solver);
+}
+
+/** How many nucs a proof comes upon when all that may be are wanted, how many there can be, and when the two stood. */
+function most(colonies: number, seed: number, solver: Solver) {
+  const apiary = generatedYards({ colonies, yards: 1, seed });
+  const built = buildProblem(apiary, requestFor(Object.keys(apiary.yard), null));
+  if (!built.ok) throw new Error(built.problems[0]?.message);
+  const started = performance.now();
+  let last = { made: 0, atMost: null as number | null, ms: 0 };
+  for (const { better, mostNucs } of proofsOf(built.value, solver)) {
+    const made = better ? evaluate(built.value, better.plan).nucsMade : 0;
+    const ms = performance.now() - started;
+    if (made !== last.made || mostNucs !== last.atMost) last = { made, atMost: mostNucs, ms };
+    if (made === mostNucs || ms > MOST_MS) break;
+  }
+  return last;
 }
 
 const percent = (share: number) => `${(100 * share).toFixed(1).padStart(6)} %`;
 const since = (after: number | null) => (after === null ? 'not' : `${(after / 1000).toFixed(1)} s`);
 const ms = (n: number) => `${Math.round(n)} ms`.padStart(9);
 
-function requestFor(yardIds: string[], count: number, more: YardGoal[] = []): YardPlanRequest {
+function requestFor(yardIds: string[], count: number | null, more: YardGoal[] = []): YardPlanRequest {
   const recipe = NUC_RECIPES[0]?.recipe;
   if (!recipe) throw new Error('there must be a recipe');
   return {

@@ -212,7 +212,9 @@ export class HiveTree {
     const candidates = mostlyOpened(opening);
     if (candidates.hives.size === 0) return;
     const isPacked = this.best <= bound + WELL_PACKED * Math.abs(bound);
-    const isShort = this.made < this.wanted && this.best - bound > this.nucMissing;
+    // Where a missing nuc costs what it does, one more outweighs all else.
+    const isOneMore = this.nucMissing >= PRICES.nucMissing && this.best - bound > this.nucMissing;
+    const isShort = this.made < this.wanted && isOneMore;
     const tries = isShort ? PACKINGS_FOR_MORE : PACKINGS;
     // At other prices other nucs are packed: the same hives may hold one more.
     const when = isShort ? this.rounds : 0;

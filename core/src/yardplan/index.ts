@@ -1,13 +1,6 @@
 export { alternativeOf, type Alternative } from './alternative.ts';
-export {
-  gapOf,
-  gapOfPlan,
-  NO_PROOF,
-  proofsOf,
-  proveYard,
-  type Proof,
-  type ProofEffort,
-} from './proveYard.ts';
+export { gapOf, gapOfPlan, NO_PROOF, type Proof } from './bestProof.ts';
+export { proofsOf, proveYard, type ProofEffort } from './proveYard.ts';
 export { buildProblem } from './buildProblem.ts';
 export { combKind } from './effects.ts';
 export { evaluate, ledgerOf, type Evaluation, type Shortfall } from './evaluate.ts';

@@ -2,13 +2,14 @@ import loadSolver from 'highs';
 import { assert, describe, expect, it } from 'vitest';
 import { generatedYards } from '../testing/generatedYards.ts';
 import { nucs, problemOf, requestFor } from '../testing/yardRequests.ts';
+import { gapOfPlan, type Proof } from './bestProof.ts';
 import { evaluate } from './evaluate.ts';
-import { solveModel } from './linearModel.ts';
+import { solveModel, type Solver } from './linearModel.ts';
 import { mostNucs, withFewerNucs } from './mostNucs.ts';
 import { pooledModel } from './pooledModel.ts';
 import { PRICES } from './prices.ts';
 import { nothingMoved, nucsWanted, type YardProblem } from './problem.ts';
-import { gapOfPlan, proofsOf, type Proof } from './proveYard.ts';
+import { proofsOf } from './proveYard.ts';
 import type { YardGoal } from './request.ts';
 
 const level: YardGoal = { id: 'level', kind: 'level', by: 'brood', importance: 2 };
@@ -71,6 +72,34 @@ describe('the most nucs that can be made', () => {
       expect([made, proof.mostNucs]).toEqual([-cost, -cost].map(Math.round));
     }
   }, 120_000);
+
+  it('are let go of when the proof is broken off', async () => {
+    const solver = await loadSolver();
+    const held = new Set<unknown>();
+    const watched = new Proxy(solver, {
+      get(target, key) {
+        if (key !== 'createModel') return Reflect.get(target, key, target) as unknown;
+        return (...given: Parameters<Solver['createModel']>) => {
+          const model = target.createModel(...given);
+          held.add(model);
+          const dispose = model.dispose.bind(model);
+          model.dispose = () => {
+            held.delete(model);
+            dispose();
+          };
+          return model;
+        };
+      },
+    });
+    const two = generatedYards({ colonies: 6, yards: 2, seed: 3 });
+    let most = 0;
+    for (const { mostNucs: atMost } of proofsOf(problemOf(two, requestFor(two, [nucs(null)])), watched)) {
+      most = Math.max(most, held.size);
+      if (most > 0 && atMost !== null) break;
+    }
+    expect(most).toBeGreaterThan(0);
+    expect(held.size).toBe(0);
+  }, 60_000);
 
   it('are the sum of what each yard can make', async () => {
     const two = generatedYards({ colonies: 4, yards: 2, seed: 3 });

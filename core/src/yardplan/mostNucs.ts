@@ -22,7 +22,8 @@ function mostWork(problem: YardProblem): number {
   return frames.reduce((sum, frame) => {
     const targets = frame.pinnedTo === null ? frame.mayGoTo : [frame.pinnedTo];
     const moves = targets.map((to) => priceOfMove(problem, frame, to === STORE ? null : (units[to] ?? null)));
-    return sum + Math.max(0, ...moves, frame.mayShakeFor.length > 0 ? PRICES.frameShaken : 0);
+    const isShaken = frame.mayShakeFor.length > 0 || frame.shakenAlready !== null;
+    return sum + Math.max(0, ...moves, isShaken ? PRICES.frameShaken : 0);
   }, opening);
 }
 

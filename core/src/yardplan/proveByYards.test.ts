@@ -2,11 +2,12 @@ import loadSolver from 'highs';
 import { assert, describe, expect, it } from 'vitest';
 import { generatedYards } from '../testing/generatedYards.ts';
 import { nucs, planned, problemOf, requestFor } from '../testing/yardRequests.ts';
+import { gapOf } from './bestProof.ts';
 import { evaluate } from './evaluate.ts';
 import { solveModel } from './linearModel.ts';
 import { pooledModel } from './pooledModel.ts';
 import { proveByYards, type ProofByYards } from './proveByYards.ts';
-import { gapOf, proofsOf } from './proveYard.ts';
+import { proofsOf } from './proveYard.ts';
 import { yardParts } from './yardPart.ts';
 
 describe('a proof yard by yard', () => {

@@ -1,6 +1,7 @@
-import { evaluate, type Evaluation } from './evaluate.ts';
+import { BestProof, NO_PROOF, type Proof } from './bestProof.ts';
+import { evaluate } from './evaluate.ts';
 import { HiveTree, type FoundPlan } from './hiveTree.ts';
-import { mostNucs, withFewerNucs } from './mostNucs.ts';
+import { withFewerNucs } from './mostNucs.ts';
 import { NucColumns } from './nucColumns.ts';
 import { proveByYards } from './proveByYards.ts';
 import { hasBegunNucs } from './wholeNuc.ts';
@@ -14,19 +15,6 @@ import { YardSearch } from './searchYard.ts';
 /** How hard to look for a bound. */
 export type ProofEffort = 'quick' | 'thorough';
 
-/** What was proven of a problem. */
-export interface Proof {
-  /** No plan costs less; null when nothing was shown. */
-  readonly bound: number | null;
-  /** A plan that was found on the way, which breaks no rule. */
-  readonly better: FoundPlan | null;
-  /** No plan makes more nucs; null when that was not shown. */
-  readonly mostNucs: number | null;
-}
-
-/** Before anything is shown. */
-export const NO_PROOF: Proof = { bound: null, better: null, mostNucs: null };
-
 /** Whole nucs are looked for through fewer rounds where there are more hives, for each takes longer. */
 const roundsFor = (hives: number) => Math.max(60, Math.min(400, Math.round(8000 / Math.max(1, hives))));
 /** Rounds between two reports. */
@@ -39,8 +27,6 @@ const CLOSED = 1.1e-3;
 const SECONDS = 12;
 /** Rounds of search before nucs are priced, and after a plan is put together from them. */
 const SEARCHED = 2;
-/** Solvers work to a tolerance: the last digits prove nothing. */
-const NOISE = 1e-5;
 /** For the proof a nuc that is not made costs so many times what one costs, but no less than this. */
 const MISSING_TIMES = 1.6;
 const MISSING_LEAST = 12;
@@ -157,22 +143,27 @@ function* proveApart(
 ): Generator<Proof> {
   const yards = parts.map((part) => ({ part, proofs: proofsOf(part.problem, solver), last: NO_PROOF }));
   const open = new Set(yards);
-  while (open.size > 0) {
-    for (const yard of open) {
-      const { value, done } = yard.proofs.next();
-      if (done) open.delete(yard);
-      else yard.last = value;
+  try {
+    while (open.size > 0) {
+      for (const yard of open) {
+        const { value, done } = yard.proofs.next();
+        if (done) open.delete(yard);
+        else yard.last = value;
+      }
+      const sumOf = (of: (proof: Proof) => number | null) =>
+        yards.reduce<number | null>((sum, { last }) => {
+          const n = of(last);
+          return sum === null || n === null ? null : sum + n;
+        }, 0);
+      yield known.with(
+        sumOf((p) => p.bound),
+        together(problem, yards),
+        sumOf((p) => p.mostNucs),
+      );
     }
-    const sumOf = (of: (proof: Proof) => number | null) =>
-      yards.reduce<number | null>((sum, { last }) => {
-        const n = of(last);
-        return sum === null || n === null ? null : sum + n;
-      }, 0);
-    yield known.with(
-      sumOf((p) => p.bound),
-      together(problem, yards),
-      sumOf((p) => p.mostNucs),
-    );
+  } finally {
+    // Proofs that are broken off let go of what they hold.
+    for (const { proofs } of yards) proofs.return(undefined);
   }
 }
 
@@ -194,50 +185,6 @@ function together(
 function partsOf(problem: YardProblem): YardPart[] | null {
   const isOneGoal = problem.nucGoals.length === 1 && !hasBegunNucs(problem);
   return isOneGoal ? yardParts(problem) : null;
-}
-
-/** The best bound and the best plan so far. */
-class BestProof {
-  private proof = NO_PROOF;
-  private readonly problem: YardProblem;
-
-  constructor(problem: YardProblem) {
-    this.problem = problem;
-  }
-
-  with(bound: number | null, better: FoundPlan | null, most: number | null = null): Proof {
-    const { proof, problem } = this;
-    const shown = bound === null ? null : bound - NOISE * Math.max(1, Math.abs(bound));
-    const mosts = [proof.mostNucs, most, shown === null ? null : mostNucs(problem, shown)].filter(
-      (n) => n !== null,
-    );
-    this.proof = {
-      bound: proof.bound === null || (shown !== null && shown > proof.bound) ? shown : proof.bound,
-      better: !proof.better || (better && better.price < proof.better.price) ? better : proof.better,
-      mostNucs: mosts.length > 0 ? Math.min(...mosts) : null,
-    };
-    return this.proof;
-  }
-
-  /** The best plan makes as many nucs as can be made, though fewer than are asked for by the one goal that asks. */
-  get makesMost(): boolean {
-    const { better, mostNucs: most } = this.proof;
-    if (better === null || most === null || most >= nucsWanted(this.problem)) return false;
-    return this.problem.nucGoals.length === 1 && evaluate(this.problem, better.plan).nucsMade === most;
-  }
-
-  get bound(): number | null {
-    return this.proof.bound;
-  }
-
-  get better(): FoundPlan | null {
-    return this.proof.better;
-  }
-
-  get gap(): number {
-    const { bound, better } = this.proof;
-    return bound === null || better === null ? Infinity : gapOf(better.price, bound);
-  }
 }
 
 const hiveCount = (problem: YardProblem) => problem.units.filter((u) => u.kind === 'colony').length;
@@ -270,26 +217,3 @@ function bestOf(search: YardSearch): FoundPlan | null {
 
 /** A larger model gets fewer nodes, for each takes longer. */
 const nodesFor = (columns: number) => Math.max(20, Math.min(20_000, Math.round(4_000_000 / columns)));
-
-/** Points: a thousandth of a comb carried is no difference, nor is what solvers are off. */
-const SAME = 1e-3;
-
-/**
- * How far a plan may be from the best, as a share of what it costs; null while no bound is shown. Nucs that nobody can
- * make are no cost that another plan could save.
- */
-export function gapOfPlan(
-  problem: YardProblem,
-  { cost, nucsMade }: Pick<Evaluation, 'cost' | 'nucsMade'>,
-  { bound, mostNucs: most }: Pick<Proof, 'bound' | 'mostNucs'>,
-): number | null {
-  if (bound === null) return null;
-  const inVain = nucsMade === most ? PRICES.nucMissing * (nucsWanted(problem) - nucsMade) : 0;
-  return gapOf(cost - inVain, bound - inVain);
-}
-
-/** How far a price may be from the best, as a share of it. */
-export function gapOf(price: number, bound: number): number {
-  if (price - bound <= SAME) return 0;
-  return (price - bound) / Math.max(Math.abs(price), 1e-6);
-}

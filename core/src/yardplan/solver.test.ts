@@ -2,7 +2,8 @@ import loadSolver from 'highs';
 import { describe, expect, it } from 'vitest';
 import { generatedYards } from '../testing/generatedYards.ts';
 import { nucs, problemOf, requestFor } from '../testing/yardRequests.ts';
-import { gapOf, proveYard } from './proveYard.ts';
+import { gapOf } from './bestProof.ts';
+import { proveYard } from './proveYard.ts';
 import { INFINITE, LinearModel, solveModel } from './linearModel.ts';
 import { pooledModel } from './pooledModel.ts';
 
