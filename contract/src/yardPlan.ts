@@ -7,7 +7,7 @@ export const yardPlanQuestion = z.strictObject({
   request: yardPlanRequest,
   /** Rounds of search after the first plan. The same number gives the same plan. */
   rounds: z.int().min(0).max(200).default(20),
-  /** How hard to look for a proof: `thorough` takes up to 20 s. */
+  /** How hard to look for a proof: `thorough` takes up to a minute. */
   prove: z.enum(['no', 'quick', 'thorough']).default('quick'),
 });
 export type YardPlanQuestion = z.infer<typeof yardPlanQuestion>;
@@ -16,9 +16,14 @@ export type YardPlanQuestion = z.infer<typeof yardPlanQuestion>;
 export interface YardPlanAnswer {
   readonly plan: z.infer<typeof yardPlanRecord>;
   readonly nucsMade: number;
+  /** No plan makes more nucs; null when that was not shown. */
+  readonly mostNucs: number | null;
   readonly hivesOpened: number;
   readonly combsCarried: number;
-  /** What the plan costs in points, what any would cost at least, and how far it may be from that, as a share. */
+  /**
+   * What the plan costs in points, what any would cost at least, and how far it may be from that, as a share of what
+   * the work costs.
+   */
   readonly cost: number;
   readonly bound: number | null;
   readonly gap: number | null;

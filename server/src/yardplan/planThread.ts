@@ -56,6 +56,7 @@ async function workOut({ apiary, question }: PlanWork): Promise<Result<YardPlanA
   return success({
     plan: yardPlan,
     nucsMade: seen.nucsMade,
+    mostNucs: proof.mostNucs,
     hivesOpened: seen.hivesOpened,
     combsCarried: seen.combsCarried,
     cost: price,

@@ -17,7 +17,7 @@ const bank = async () => {
   );
   return body.records.yard.find((y) => y.name === 'Sallow Bank')?.id ?? '';
 };
-const question = async (count: number, more: object = {}) => ({
+const question = async (count: number | null, more: object = {}) => ({
   request: {
     yardIds: [await bank()],
     day: '2026-05-15',
@@ -45,6 +45,20 @@ describe('a plan worked out by the server', () => {
     expect(body.nucsMade).toBeLessThan(15);
     expect(body.shortages.length).toBeGreaterThan(0);
   });
+
+  it('says how many nucs there can be at most, and makes as many', async () => {
+    const asked = await question(null, { prove: 'thorough' });
+    const { body } = await server.ask<YardPlanAnswer>('POST', path(), asked);
+    expect(body.faults).toEqual([]);
+    expect(body.mostNucs).toBeGreaterThan(0);
+    expect(body.nucsMade).toBe(body.mostNucs);
+    expect(body.gap).toBeLessThan(0.1);
+    // Nucs have the first keys, without gaps.
+    const keys = body.plan.body.units
+      .filter((u) => u.kind === 'nuc')
+      .map((u) => Number(u.key.split('/').at(-1)));
+    expect(keys).toEqual(keys.map((_, n) => n + 1));
+  }, 90_000);
 
   it('is refused with the place and the remedy when it cannot be', async () => {
     const asked = await question(1);
