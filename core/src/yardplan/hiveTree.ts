@@ -47,6 +47,8 @@ const SPARE_HIVES = [0, 2] as const;
 const PACKINGS = 20;
 /** While a nuc more might be made, others are packed so often, into the same hives again and again. */
 const PACKINGS_FOR_MORE = 100;
+/** A nuc more saves what a missing one costs, less the work for it: at least such a share. */
+const NUC_MORE = 0.9;
 /** A plan this near to the bound is not packed better any more. */
 const WELL_PACKED = 0.01;
 /** Plans are put together slowly only after so many rounds. */
@@ -213,8 +215,8 @@ export class HiveTree {
     if (candidates.hives.size === 0) return;
     const isPacked = this.best <= bound + WELL_PACKED * Math.abs(bound);
     // Where a missing nuc costs what it does, one more outweighs all else.
-    const isOneMore = this.nucMissing >= PRICES.nucMissing && this.best - bound > this.nucMissing;
-    const isShort = this.made < this.wanted && isOneMore;
+    const isDear = this.nucMissing >= PRICES.nucMissing;
+    const isShort = isDear && this.made < this.wanted && this.best - bound > NUC_MORE * this.nucMissing;
     const tries = isShort ? PACKINGS_FOR_MORE : PACKINGS;
     // At other prices other nucs are packed: the same hives may hold one more.
     const when = isShort ? this.rounds : 0;

@@ -1,10 +1,11 @@
 import loadSolver from 'highs';
-import { describe, expect, it } from 'vitest';
+import { assert, describe, expect, it } from 'vitest';
 import { addDays, type Day } from '../calendar/day.ts';
 import { DEMO_DAY, demoScenario } from '../demo/scenario.ts';
 import { generatedYards } from '../testing/generatedYards.ts';
 import { fiveFrames, nucs, planned, problemOf, requestFor } from '../testing/yardRequests.ts';
-import { firstDayFor, nucsOnDay, nucsOnDayProven } from './howMany.ts';
+import { evaluate } from './evaluate.ts';
+import { firstDayFor, nucsOnDay, nucsOnDayProven, planOfAll } from './howMany.ts';
 
 const apiary = generatedYards({ colonies: 4, seed: 9 });
 const recipe = fiveFrames();
@@ -45,6 +46,18 @@ describe('how many nucs on a day', () => {
     expect(nucsOnDay(apiary, request, recipe, '2026-05-15')).toEqual(none);
     expect(nucsOnDayProven(apiary, request, recipe, '2026-05-15', await loadSolver())).toEqual(none);
   });
+});
+
+describe('a plan of all nucs', () => {
+  it('makes what is asked for where a short search falls short of it', async () => {
+    const solver = await loadSolver();
+    const yard = generatedYards({ colonies: 6, seed: 3 });
+    const problem = problemOf(yard, requestFor(yard, [nucs(6)]));
+    expect(evaluate(problem, planned(problem, 1).plan).nucsMade).toBeLessThan(6);
+    const found = planOfAll(problem, solver);
+    assert(found);
+    expect(evaluate(problem, found.plan)).toMatchObject({ broken: [], nucsMade: 6 });
+  }, 60_000);
 });
 
 describe('the first day on which all can be made', () => {

@@ -1,11 +1,13 @@
 import type { Apiary } from '../apiary/records.ts';
 import { addDays, type Day } from '../calendar/day.ts';
 import { buildProblem } from './buildProblem.ts';
+import { NO_PROOF } from './bestProof.ts';
 import { evaluate } from './evaluate.ts';
+import type { FoundPlan } from './hiveTree.ts';
 import type { Solver } from './linearModel.ts';
 import { AT, type Measure } from './measures.ts';
 import { nucsWanted, type YardProblem } from './problem.ts';
-import { proofsOf } from './proveYard.ts';
+import { proofsOf, proveYard } from './proveYard.ts';
 import type { NucRecipe, YardPlanRequest } from './request.ts';
 import { YardSearch } from './searchYard.ts';
 
@@ -65,7 +67,8 @@ export function nucsOnDayProven(
 ): NucsOnDay {
   const problem = problemOfDay(apiary, request, recipe, day);
   if (!problem) return noneOn(day);
-  return { day, ...mostFound(problem, solver, null), ...strengthOf(problem) };
+  const { nucs, mostNucs } = mostFound(problem, solver, null);
+  return { day, nucs, mostNucs, ...strengthOf(problem) };
 }
 
 function problemOfDay(
@@ -92,21 +95,38 @@ function strengthOf({ units }: YardProblem) {
 }
 
 /**
+ * A plan that makes all nucs that are asked for, or as many as a proof comes upon after a while. It knows ways that a
+ * search by single frames misses.
+ *
+ * @returns null when none was found that breaks no rule
+ */
+export const planOfAll = (problem: YardProblem, solver: Solver): FoundPlan | null =>
+  mostFound(problem, solver, nucsWanted(problem)).better;
+
+/**
  * How many nucs a proof comes upon, and how many there can be.
  *
- * @param wanted - no more are looked for than these, nor when there cannot be so many; null for all there can be
+ * @param wanted - no more are looked for than these; null for all there can be
  */
 function mostFound(problem: YardProblem, solver: Solver, wanted: number | null) {
   let nucs = 0;
-  let most: number | null = null;
+  let last = NO_PROOF;
   let steps = 0;
-  for (const { better, mostNucs } of proofsOf(problem, solver)) {
+  for (const proof of proofsOf(problem, solver)) {
+    last = proof;
+    const { better, mostNucs } = proof;
     if (better) nucs = evaluate(problem, better.plan).nucsMade;
-    most = mostNucs;
-    const isSettled = nucs === (wanted ?? most) || (most !== null && most < (wanted ?? 0));
-    if (isSettled || ++steps >= STEPS) break;
+    const most = Math.min(wanted ?? Infinity, mostNucs ?? Infinity);
+    if (nucs === most || ++steps >= STEPS) break;
   }
-  return { nucs, mostNucs: most };
+  return { nucs, mostNucs: last.mostNucs, better: last.better };
+}
+
+/** Whether so many nucs can be made, by a longer look where the quick bound does not rule it out. */
+function isInReach(problem: YardProblem, solver: Solver, wanted: number): boolean {
+  const { mostNucs } = proveYard(problem, solver, 'quick');
+  if (mostNucs !== null && mostNucs < wanted) return false;
+  return mostFound(problem, solver, wanted).nucs >= wanted;
 }
 
 /** The days of a chart: today and the six weeks to come. */
@@ -137,7 +157,7 @@ export function firstDayFor(
     search.first();
     const { plan, feasible } = search.best();
     const isMade = feasible && evaluate(problem.value, plan).nucsMade >= wanted;
-    if (isMade || mostFound(problem.value, solver, wanted).nucs >= wanted) {
+    if (isMade || isInReach(problem.value, solver, wanted)) {
       return { day: problem.value.day, days };
     }
   }

@@ -4,7 +4,7 @@ export { proofsOf, proveYard, type ProofEffort } from './proveYard.ts';
 export { buildProblem } from './buildProblem.ts';
 export { combKind } from './effects.ts';
 export { evaluate, ledgerOf, type Evaluation, type Shortfall } from './evaluate.ts';
-export { daysAhead, firstDayFor, nucsOnDay, nucsOnDayProven, type NucsOnDay } from './howMany.ts';
+export { daysAhead, firstDayFor, nucsOnDay, nucsOnDayProven, planOfAll, type NucsOnDay } from './howMany.ts';
 export { isHivedUp, layOutYard, type LaidFrame, type LaidMove, type LaidOut } from './layOutYard.ts';
 export { whyNotThere } from './linkFrames.ts';
 export { makeYardPlan } from './makeYardPlan.ts';

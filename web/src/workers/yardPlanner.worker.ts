@@ -7,6 +7,8 @@ import {
   firstDayFor,
   nucsOnDay,
   nucsOnDayProven,
+  nucsWanted,
+  planOfAll,
   YardSearch,
   type Alternative,
   type Assignment,
@@ -103,17 +105,20 @@ const planner = {
     firstDayFor(apiary, request, await loadedSolver()),
 
   /** Another request worked out for the table of alternatives; null when it cannot be. */
-  alternative(
+  async alternative(
     apiary: Apiary,
     request: YardPlanRequest,
     rounds: number,
-  ): { readonly alternative: Alternative; readonly plan: Assignment } | null {
+  ): Promise<{ readonly alternative: Alternative; readonly plan: Assignment } | null> {
     const built = buildProblem(apiary, request);
     if (!built.ok) return null;
     const search = new YardSearch(built.value);
     search.first();
     for (let r = 0; r < rounds; r++) search.round();
-    const { plan } = search.best();
+    const quick = search.best();
+    const isShort = evaluate(built.value, quick.plan).nucsMade < nucsWanted(built.value);
+    const longer = isShort ? planOfAll(built.value, await loadedSolver()) : null;
+    const plan = longer && longer.price < quick.price ? longer.plan : quick.plan;
     return { alternative: alternativeOf(built.value, evaluate(built.value, plan)), plan };
   },
 };
