@@ -1,7 +1,7 @@
 import loadSolver from 'highs';
 import { assert, describe, expect, it } from 'vitest';
 import { generatedYards } from '../testing/generatedYards.ts';
-import { nucs, problemOf, requestFor } from '../testing/yardRequests.ts';
+import { fiveFrames, nucs, problemOf, requestFor } from '../testing/yardRequests.ts';
 import { gapOfPlan, type Proof } from './bestProof.ts';
 import { evaluate } from './evaluate.ts';
 import { solveModel, type Solver } from './linearModel.ts';
@@ -57,6 +57,20 @@ describe('the most nucs that can be made', () => {
     // Were the nucs that cannot be made counted, any plan would look good.
     expect(gapOfPlan(problem, { cost, nucsMade: made }, { ...proof, mostNucs: null })).toBeLessThan(0.003);
   }, 60_000);
+
+  it('are none where no colony can give, and that is proven too', async () => {
+    const weak = generatedYards({ colonies: 2, seed: 29 });
+    const asked = requestFor(weak, [nucs(null, fiveFrames({ queen: 'mated' }))], {
+      season: 'dearth',
+      nights: 'cold',
+    });
+    const none = problemOf(weak, asked);
+    // By rough sums one might be in reach.
+    expect(none.units.filter((u) => u.kind === 'nuc')).toHaveLength(1);
+    const { proof, made } = await proven(none);
+    expect([made, proof.mostNucs]).toEqual([0, 0]);
+    expect(Number.isFinite(proof.bound)).toBe(true);
+  });
 
   it('are as many as the solver finds with every nuc for itself', async () => {
     const solver = await loadSolver();

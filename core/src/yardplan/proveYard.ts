@@ -194,11 +194,9 @@ const hiveCount = (problem: YardProblem) => problem.units.filter((u) => u.kind =
  * above what a nuc costs gives a good one soon.
  */
 function missingPrice(problem: YardProblem, start: FoundPlan | null): number {
-  if (!start || start.price >= PRICES.nucMissing) return PRICES.nucMissing;
-  return Math.min(
-    PRICES.nucMissing,
-    Math.max(MISSING_LEAST, (MISSING_TIMES * start.price) / nucsWanted(problem)),
-  );
+  const wanted = nucsWanted(problem);
+  if (!start || wanted === 0 || start.price >= PRICES.nucMissing) return PRICES.nucMissing;
+  return Math.min(PRICES.nucMissing, Math.max(MISSING_LEAST, (MISSING_TIMES * start.price) / wanted));
 }
 
 function polished(problem: YardProblem, found: FoundPlan): FoundPlan {
