@@ -5,13 +5,13 @@ import { generatedYards } from '../testing/generatedYards.ts';
 import { fiveFrames, nucs, planned, problemOf, requestFor } from '../testing/yardRequests.ts';
 import { operationOf, type Apiary } from '../apiary/records.ts';
 import type { HouseRuleChanges } from '../rules/houseRules.ts';
-import { proveYard } from './proveYard.ts';
+import { proofsOf, proveYard } from './proveYard.ts';
 import { evaluate, measure } from './evaluate.ts';
 import { layOutYard } from './layOutYard.ts';
 import { AT } from './measures.ts';
 import { framesInStore } from '../apiary/views.ts';
 import { nothingMoved, STORE, type Assignment, type YardProblem } from './problem.ts';
-import type { YardGoal } from './request.ts';
+import { STORE_KEY, type YardGoal } from './request.ts';
 import { YardSearch } from './searchYard.ts';
 import { YardState } from './yardState.ts';
 
@@ -70,6 +70,14 @@ function cheapestOfAll(problem: YardProblem): number {
   return best;
 }
 
+/** Frames that are where they may not go, or shaken out for whom they may not be. */
+const strays = (problem: YardProblem, { to, shakenFor }: Assignment) =>
+  problem.frames.filter((f, i) => {
+    const [unit, shaken] = [to[i] as number, shakenFor[i] as number | null];
+    const mayGo = unit === f.home || f.mayGoTo.includes(unit);
+    return !mayGo || (shaken !== null && !f.mayShakeFor.includes(shaken));
+  });
+
 describe('a plan for a yard', () => {
   it('breaks no rule, keeps every frame once, and costs what the evaluator says', () => {
     fc.assert(
@@ -107,12 +115,6 @@ describe('a plan for a yard', () => {
 
   it('makes no move that is ruled out, whoever finds it: search or proof', async () => {
     const solver = await loadSolver();
-    const strays = (problem: YardProblem, { to, shakenFor }: Assignment) =>
-      problem.frames.filter((f, i) => {
-        const [unit, shaken] = [to[i] as number, shakenFor[i] as number | null];
-        const mayGo = unit === f.home || f.mayGoTo.includes(unit);
-        return !mayGo || (shaken !== null && !f.mayShakeFor.includes(shaken));
-      });
     for (const seed of [1, 2, 3]) {
       const apiary = generatedYards({ colonies: 6, seed });
       const goals = [nucs(2)];
@@ -156,6 +158,52 @@ describe('a plan for a yard', () => {
       }
     }
   });
+
+  it('keeps to bans, limits and bounds whatever is asked for together', async () => {
+    const solver = await loadSolver();
+    const goals = fc.tuple(
+      fc.constantFrom<YardGoal[]>([], [nucs(null)], [nucs(1)], [nucs(9)]),
+      fc.constantFrom<YardGoal[]>([], [level], [{ ...level, id: 'free', kind: 'relieve', colonyIds: [] }]),
+      fc.constantFrom('raises', 'cell', 'mated', 'old-queen'),
+    );
+    const limits = fc.record({ hives: fc.constantFrom(null, 1, 3), frames: fc.constantFrom(null, 4, 15) });
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 500 }),
+        fc.integer({ min: 2, max: 5 }),
+        fc.integer({ min: 1, max: 2 }),
+        goals,
+        limits,
+        fc.constantFrom('build-up', 'dearth'),
+        (seed, colonies, yards, [some, more, queen], most, season) => {
+          const apiary = generatedYards({ colonies, yards, seed });
+          const recipe = fiveFrames({ queen: queen as 'raises' });
+          const asked = [...some.map((g) => ({ ...g, recipe }) as YardGoal), ...more];
+          const change = { limits: most, season: season as 'dearth', nights: 'cold' as const };
+          const free = problemOf(apiary, requestFor(apiary, asked, change));
+          const first = planned(free, 1).plan;
+          const banned = free.frames.find((f, i) => first.to[i] !== f.home && f.home !== STORE);
+          const to = banned && (free.units[first.to[banned.index] as number]?.key ?? STORE_KEY);
+          const forbids = banned && to ? [{ frameId: banned.id, to }] : [];
+          const problem = problemOf(apiary, requestFor(apiary, asked, { ...change, forbids }));
+          const search = planned(problem, 1);
+          let steps = 0;
+          for (const { bound, better, mostNucs } of proofsOf(problem, solver)) {
+            for (const plan of [search.plan, better?.plan]) {
+              if (!plan) continue;
+              const seen = evaluate(problem, plan);
+              expect(seen.broken).toEqual([]);
+              expect(strays(problem, plan)).toEqual([]);
+              expect(seen.cost).toBeGreaterThanOrEqual((bound ?? -Infinity) - 1e-4);
+              expect(seen.nucsMade).toBeLessThanOrEqual(mostNucs ?? Infinity);
+            }
+            if (++steps === 4) break;
+          }
+        },
+      ),
+      { numRuns: 15, seed: 5 },
+    );
+  }, 120_000);
 
   it('never has a price below the bound', async () => {
     const solver = await loadSolver();
