@@ -4,7 +4,7 @@ import { effectsOfPlace, effectsOfShake } from './effects.ts';
 import { AT, MEASURE_COUNT, noMeasures, type Measured } from './measures.ts';
 import { PRICES, priceOfMove } from './prices.ts';
 import { STORE, type Assignment, type YardProblem, type YardUnit } from './problem.ts';
-import { lineOf, missingOf, tidy, type UnitRule } from './unitRule.ts';
+import { lineOf, missingOf, noticedOf, tidy, type UnitRule } from './unitRule.ts';
 
 /** What was wished and by how much it is missed. */
 export interface Shortfall {
@@ -80,7 +80,7 @@ export function evaluate(problem: YardProblem, plan: Assignment): Evaluation {
         continue;
       }
       work += rule.price * missing;
-      shortfalls.push(shortOf(rule, u, missing));
+      if (noticedOf(rule, measured) > 0) shortfalls.push(shortOf(rule, u, missing));
     }
   }
   for (const goal of problem.nucGoals) {

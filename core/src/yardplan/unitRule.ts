@@ -48,7 +48,7 @@ export function missingOf(rule: UnitRule, measured: Measured): number {
 
 /** The rule as a line of the ledger. */
 export function lineOf(rule: UnitRule, measured: Measured, unitName: string): RuleLine {
-  const missing = missingOf(rule, measured);
+  const missing = noticedOf(rule, measured);
   const { ratio } = rule;
   const value = ratio
     ? (measured[AT[ratio.of]] as number) / Math.max(measured[AT[ratio.to]] as number, 0.01)
@@ -65,6 +65,12 @@ export function lineOf(rule: UnitRule, measured: Measured, unitName: string): Ru
     why: rule.why,
     mend: missing > 0 ? rule.mend(String(tidy(missing))) : '',
   };
+}
+
+/** What is missing as far as it matters: counts are by tenths of a side, and of a wish nobody would notice less. */
+export function noticedOf(rule: UnitRule, measured: Measured): number {
+  const missing = missingOf(rule, measured);
+  return rule.hard || missing >= 0.05 ? missing : 0;
 }
 
 /** A wish that is missed breaks nothing: it is shown as near, with what is missing. */
