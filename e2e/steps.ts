@@ -67,8 +67,11 @@ export async function countTansy(page: Page): Promise<void> {
 export async function workedOut(page: Page): Promise<void> {
   await expect(page.getByText(/frames? to carry/)).toBeVisible({ timeout: 30_000 });
   const stop = page.getByRole('button', { name: 'Stop', exact: true });
-  await stop.click({ timeout: 5_000 }).catch(() => undefined);
-  await expect(stop).toBeHidden({ timeout: 30_000 });
+  // What was asked last may begin only after the stop that was pressed for what was asked before.
+  await expect(async () => {
+    await stop.click({ timeout: 1_000 }).catch(() => undefined);
+    await expect(stop).toBeHidden({ timeout: 1_000 });
+  }).toPass({ timeout: 30_000 });
 }
 
 /** What was seen of a colony besides frames, answer by answer, kept. */

@@ -45,8 +45,9 @@ const AT_ONCE = 5;
 /** So many hives more than the proof opens are there to pack nucs into, and so often others are packed. */
 const SPARE_HIVES = [0, 2] as const;
 const PACKINGS = 20;
-/** While a nuc more might be made, others are packed so often, into the same hives again and again. */
+/** While a nuc more might be made, others are packed so often, into the same hives again, but not for ever. */
 const PACKINGS_FOR_MORE = 100;
+const TIMES_FOR_MORE = 20;
 /** A nuc more saves what a missing one costs, less the work for it: at least such a share. */
 const NUC_MORE = 0.9;
 /** A plan this near to the bound is not packed better any more. */
@@ -216,7 +217,8 @@ export class HiveTree {
     const isPacked = this.best <= bound + WELL_PACKED * Math.abs(bound);
     // Where a missing nuc costs what it does, one more outweighs all else.
     const isDear = this.nucMissing >= PRICES.nucMissing;
-    const isShort = isDear && this.made < this.wanted && this.best - bound > NUC_MORE * this.nucMissing;
+    const mayBeMore = this.made < this.wanted && this.best - bound > NUC_MORE * this.nucMissing;
+    const isShort = isDear && mayBeMore && this.packed.size < TIMES_FOR_MORE;
     const tries = isShort ? PACKINGS_FOR_MORE : PACKINGS;
     // At other prices other nucs are packed: the same hives may hold one more.
     const when = isShort ? this.rounds : 0;
