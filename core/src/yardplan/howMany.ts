@@ -122,7 +122,7 @@ function mostFound(problem: YardProblem, solver: Solver, wanted: number | null) 
   return { nucs, mostNucs: last.mostNucs, better: last.better };
 }
 
-/** Whether so many nucs can be made, by a longer look where the quick bound does not rule it out. */
+/** Whether so many nucs can be made: looked for where the quick bound does not rule it out. */
 function isInReach(problem: YardProblem, solver: Solver, wanted: number): boolean {
   const { mostNucs } = proveYard(problem, solver, 'quick');
   if (mostNucs !== null && mostNucs < wanted) return false;
@@ -152,12 +152,7 @@ export function firstDayFor(
       forbids: [],
     });
     if (!problem.ok) continue;
-    const wanted = nucsWanted(problem.value);
-    const search = new YardSearch(problem.value);
-    search.first();
-    const { plan, feasible } = search.best();
-    const isMade = feasible && evaluate(problem.value, plan).nucsMade >= wanted;
-    if (isMade || isInReach(problem.value, solver, wanted)) {
+    if (isInReach(problem.value, solver, nucsWanted(problem.value))) {
       return { day: problem.value.day, days };
     }
   }

@@ -1,4 +1,4 @@
-import type { Assignment, YardProblem, YardUnit } from './problem.ts';
+import { alikeNucs, type Assignment, type YardProblem, type YardUnit } from './problem.ts';
 
 /**
  * The same plan with the first nucs of each goal and yard made, so that their numbers have no gaps. Where pins hold
@@ -7,14 +7,8 @@ import type { Assignment, YardProblem, YardUnit } from './problem.ts';
 export function nucsInOrder(problem: YardProblem, plan: Assignment): Assignment {
   const held = new Set(problem.frames.flatMap((f) => [f.pinnedTo, f.shakenAlready]));
   const used = new Set([...plan.to, ...plan.shakenFor]);
-  const alike = new Map<string, YardUnit[]>();
-  for (const u of problem.units) {
-    if (u.kind !== 'nuc') continue;
-    const key = `${u.goalId}/${u.yardId}`;
-    alike.set(key, [...(alike.get(key) ?? []), u]);
-  }
   const number = new Map<number, number>();
-  for (const nucs of alike.values()) {
+  for (const nucs of alikeNucs(problem)) {
     if (nucs.some((u) => held.has(u.index))) continue;
     const made = nucs.filter((u) => used.has(u.index));
     made.forEach((u, n) => number.set(u.index, (nucs[n] as YardUnit).index));

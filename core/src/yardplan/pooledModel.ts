@@ -2,7 +2,7 @@ import { stayShares } from '../rules/houseRules.ts';
 import { broughtBy, effectsOfPlace, effectsOfShake, type Effect } from './effects.ts';
 import { AT, noMeasures, type Measured } from './measures.ts';
 import { PRICES, priceOfMove } from './prices.ts';
-import { STORE, type YardFrame, type YardProblem, type YardUnit } from './problem.ts';
+import { alikeNucs, STORE, type YardFrame, type YardProblem, type YardUnit } from './problem.ts';
 import { INFINITE, LinearModel } from './linearModel.ts';
 import type { YardPlanRequest } from './request.ts';
 import type { UnitRule } from './unitRule.ts';
@@ -219,14 +219,10 @@ function poolsOf(
   nucsApart: boolean,
   nucMissing: number,
 ): NucPool[] {
-  const groups = new Map<string, YardUnit[]>();
-  for (const u of problem.units) {
-    if (u.kind !== 'nuc') continue;
-    const key = nucsApart ? u.key : `${u.goalId}/${u.yardId}`;
-    groups.set(key, [...(groups.get(key) ?? []), u]);
-  }
+  const alike = alikeNucs(problem);
+  const groups = nucsApart ? alike.flatMap((nucs) => nucs.map((u) => [u])) : alike;
   const pinnedTo = new Set(problem.frames.flatMap((f) => [f.pinnedTo, f.shakenAlready]));
-  const pools = [...groups.values()].map((nucs): NucPool => {
+  const pools = groups.map((nucs): NucPool => {
     const first = nucs[0] as YardUnit;
     const least = nucs.filter((n) => pinnedTo.has(n.index)).length;
     return {

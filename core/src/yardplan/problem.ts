@@ -105,6 +105,17 @@ export interface Assignment {
   readonly shakenFor: readonly (number | null)[];
 }
 
+/** Nucs that nothing tells apart: those of one goal in one yard. */
+export function alikeNucs({ units }: YardProblem): YardUnit[][] {
+  const groups = new Map<string, YardUnit[]>();
+  for (const u of units) {
+    if (u.kind !== 'nuc') continue;
+    const key = `${u.goalId}/${u.yardId}`;
+    groups.set(key, [...(groups.get(key) ?? []), u]);
+  }
+  return [...groups.values()];
+}
+
 /** How many nucs are asked for in all. */
 export const nucsWanted = (problem: YardProblem) => problem.nucGoals.reduce((n, g) => n + g.wanted, 0);
 
