@@ -57,4 +57,19 @@ describe('the tree of hives', () => {
     }
     columns.dispose();
   }, 120_000);
+
+  it('puts plans together soon: after few rounds hardly one is dearer than after many', async () => {
+    for (const [colonies, count, seed] of [
+      [12, 3, 3],
+      [30, 8, 3],
+    ] as const) {
+      const { tree, columns } = await treeFor(colonies, count, seed, 16);
+      tree.work(15);
+      const soon = tree.cheapest;
+      assert(soon);
+      tree.work(60);
+      expect(soon.price).toBeLessThanOrEqual(1.01 * (tree.cheapest?.price ?? 0));
+      columns.dispose();
+    }
+  }, 120_000);
 });

@@ -37,7 +37,7 @@ interface Candidates {
 const ROUNDS_OF_ANY = 25;
 const ROUNDS = 60;
 /** Rounds of pricing for hives that are known. */
-const ROUNDS_OF_SET = 15;
+const ROUNDS_OF_SET = 8;
 /** To put a plan together takes as long as so many rounds for each nuc, among the same hives. */
 const ROUNDS_OF_NUC = 2;
 /** Hives that are opened for the most part are tried after so many rounds. */
@@ -45,6 +45,8 @@ const AT_ONCE = 5;
 /** So many hives more than the proof opens are there to pack nucs into, and so often others are packed. */
 const SPARE_HIVES = [0, 2] as const;
 const PACKINGS = 20;
+/** So many packings until plans are put together, which are better: packings are there for a plan at once. */
+const FIRST_PACKINGS = 2;
 /** While a nuc more might be made, others are packed so often, into the same hives again, but not for ever. */
 const PACKINGS_FOR_MORE = 100;
 const TIMES_FOR_MORE = 20;
@@ -52,8 +54,14 @@ const TIMES_FOR_MORE = 20;
 const NUC_MORE = 0.9;
 /** A plan this near to the bound is not packed better any more. */
 const WELL_PACKED = 0.01;
-/** Plans are put together slowly only after so many rounds. */
-const SOON = 30;
+/**
+ * Plans are put together when prices know which combs are scarce: after so many rounds, sooner where there are few
+ * hives, and after so many again.
+ */
+const soonFor = (hives: number) => Math.max(5, Math.min(12, hives / 3));
+const AGAIN = 10;
+/** Where a missing nuc costs what it does, packing once more finds more of them in the same time. */
+const LATE = 30;
 /** Bound and price within this share of each other are as good as one. */
 const NEAR = 1e-3;
 /** Hives are not tried for a plan that is better by less, nor for one that is further from what they allow. */
@@ -89,7 +97,9 @@ export class HiveTree {
   /** Rounds that are left, and that have been in all. */
   private left = 0;
   private rounds = 0;
+  /** Hives to put plans together from; the last, which were noted at the best prices, come first. */
   private readonly toTry: Candidates[] = [];
+  private tryAfter: number;
   private readonly random = seededRandom(1);
 
   /**
@@ -112,6 +122,7 @@ export class HiveTree {
     this.hives =
       new Set(problem.frames.flatMap((f) => (f.mayGoTo.length > 0 && f.home !== STORE ? [f.home] : [])))
         .size || 1;
+    this.tryAfter = nucMissing >= PRICES.nucMissing ? LATE : soonFor(this.hives);
     this.open = [{ choice: ANY_HIVES, worth: columns.steady, bound: columns.bound, rounds: 0 }];
     this.take(start);
   }
@@ -131,10 +142,14 @@ export class HiveTree {
   work(rounds: number): boolean {
     this.left = rounds;
     while (this.left > 0 && (this.toTry.length > 0 || this.open.length > 0)) {
-      const isTime = this.rounds > SOON || this.open.length === 0;
-      const candidates = isTime ? this.toTry.shift() : null;
-      if (candidates) this.trySet(candidates);
-      else this.step();
+      const isTime = this.rounds >= this.tryAfter || this.open.length === 0;
+      const candidates = isTime ? this.toTry.pop() : null;
+      if (candidates) {
+        this.trySet(candidates);
+        this.tryAfter = this.rounds + AGAIN;
+      } else {
+        this.step();
+      }
     }
     return this.open.length > 0;
   }
@@ -222,7 +237,7 @@ export class HiveTree {
     const tries = isShort ? PACKINGS_FOR_MORE : PACKINGS;
     // At other prices other nucs are packed: the same hives may hold one more.
     const when = isShort ? this.rounds : 0;
-    if (!isPacked)
+    if (isShort || (!isPacked && this.packed.size < FIRST_PACKINGS))
       for (const spare of SPARE_HIVES) this.pack(mostlyOpened(opening, spare).hives, tries, when);
     this.toTry.push(candidates);
   }
@@ -244,16 +259,16 @@ export class HiveTree {
     const columns = this.columnsOf(hives);
     if (!columns) return;
     this.columns.takeOver(columns);
-    // With what is opened in part one hive more may be needed to make whole nucs.
-    if (next !== null && columns.made < this.wanted - PART) {
-      this.toTry.unshift({ hives: new Set([...hives, next]), next: null });
-    }
     const { bound } = columns;
     if (this.best === Infinity || bound < this.best - WORTH_TRYING * Math.abs(this.best)) {
       this.left -= (ROUNDS_OF_NUC * columns.made * hives.size) / this.hives;
       this.take(columns.plan(Math.min(this.best, bound + FAR * Math.abs(bound))));
     }
     columns.dispose();
+    // With what is opened in part one hive more may be needed to make whole nucs.
+    if (next !== null && columns.made < this.wanted - PART) {
+      this.trySet({ hives: new Set([...hives, next]), next: null });
+    }
   }
 
   /** Nucs for certain hives that are opened while all others are left shut. */

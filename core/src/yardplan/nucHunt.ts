@@ -53,12 +53,16 @@ class NucHunt {
   private readonly leastOfRest: Float64Array;
   /** By rule: what is needed beside the brood that is picked; and the rules that may still be missed. */
   private readonly needed: Float64Array;
+  private readonly beeWeights: Float64Array;
   private readonly open: number[] = [];
   private readonly lowestRest: number;
   private readonly lowestNet: number;
   /** What may hang beside the brood, by net price. */
   private readonly rest: readonly RestChoice[];
   private readonly restNet: Float64Array;
+  private readonly restPrice: Float64Array;
+  /** What each adds to the rules, side by side in memory: most of the time goes into reading it. */
+  private readonly restValues: Float64Array;
   private cheapest: PricedNuc | null = null;
   /** By item: what the cheapest nuc with that brood comb has to be cheaper than. */
   private readonly limitOf: Float64Array;
@@ -76,6 +80,7 @@ class NucHunt {
     this.mostOfRest = new Float64Array(count).fill(-Infinity);
     this.leastOfRest = new Float64Array(count).fill(Infinity);
     this.needed = new Float64Array(count);
+    this.beeWeights = Float64Array.from(g.pricer.rules, (r) => r.beeWeight);
     const mostOfBrood = g.pricer.rules.map((_, r) => {
       const top = g.brood.reduce((most, i) => Math.max(most, g.pricer.values[i]?.[r] as number), 0);
       return top * g.pricer.mostBrood;
@@ -98,6 +103,9 @@ class NucHunt {
     rest.sort((a, b) => a.net - b.net);
     this.rest = rest.map((r) => r.choice);
     this.restNet = Float64Array.from(rest, (r) => r.net);
+    this.restPrice = Float64Array.from(rest, (r) => r.choice.price);
+    this.restValues = new Float64Array(count * rest.length);
+    rest.forEach((r, c) => this.restValues.set(r.choice.values, count * c));
     this.lowestRest = rest.reduce((least, r) => Math.min(least, r.choice.price), Infinity);
     this.lowestNet = this.restNet[0] ?? Infinity;
   }
@@ -162,15 +170,19 @@ class NucHunt {
     }
   }
 
-  /** Frames of bees that are missing beside the brood picked and such a rest; infinite when combs are. */
-  private beesMissing(rest: Float64Array): number {
-    const { rules } = this.g.pricer;
+  /**
+   * Frames of bees that are missing beside the brood picked and such a rest; infinite when combs are.
+   *
+   * @param first - where its values begin
+   */
+  private beesMissing(rest: Float64Array, first = 0): number {
+    const { open, needed, beeWeights } = this;
     let bees = 0;
-    for (let n = 0; n < this.open.length; n++) {
-      const r = this.open[n] as number;
-      const missed = (this.needed[r] as number) - (rest[r] as number);
+    for (let n = 0; n < open.length; n++) {
+      const r = open[n] as number;
+      const missed = (needed[r] as number) - (rest[first + r] as number);
       if (missed <= 0) continue;
-      const beeWeight = rules[r]?.beeWeight as number;
+      const beeWeight = beeWeights[r] as number;
       if (beeWeight === 0) return Infinity;
       if (missed > bees * beeWeight) bees = missed / beeWeight;
     }
@@ -188,14 +200,15 @@ class NucHunt {
     if (price + this.lowestRest + ownBees >= this.limit) return;
 
     this.brood = this.picked.slice();
-    for (let c = 0; c < this.rest.length; c++) {
-      if (net + (this.restNet[c] as number) >= this.limit) return;
-      const choice = this.rest[c] as RestChoice;
-
-      const own = price + choice.price;
+    const { restNet, restPrice, restValues } = this;
+    const count = this.needed.length;
+    for (let c = 0; c < restNet.length; c++) {
+      if (net + (restNet[c] as number) >= this.limit) return;
+      const own = price + (restPrice[c] as number);
       if (own + ownBees >= this.limit) continue;
-      const bees = this.beesMissing(choice.values);
-      if (own + steps.priceOf(bees) >= this.limit) continue;
+      const bees = this.beesMissing(restValues, count * c);
+      if (bees === Infinity || own + steps.priceOf(bees) >= this.limit) continue;
+      const choice = this.rest[c] as RestChoice;
       for (const i of choice.items) {
         this.picked.push(i);
         this.isHung[pricer.items[i]?.thing as number] = 1;

@@ -2,7 +2,7 @@ import { seededRandom } from '../plan/search.ts';
 import { evaluate } from './evaluate.ts';
 import { HiveTree, keepCheapest, type FoundPlan } from './hiveTree.ts';
 import { solveModel, type Solver } from './linearModel.ts';
-import { ANY_HIVES, mostlyOpened } from './hiveChoice.ts';
+import { ANY_HIVES, mostlyOpened, PART } from './hiveChoice.ts';
 import { NucColumns } from './nucColumns.ts';
 import { pooledModel } from './pooledModel.ts';
 import { PRICES } from './prices.ts';
@@ -10,7 +10,7 @@ import { nothingMoved, nucsWanted, type Assignment, type YardProblem } from './p
 import { planOfPart, planOfParts, type YardPart } from './yardPart.ts';
 
 /** Rounds for each yard at the first price of a nuc, and at each that follows. */
-const FIRST_ROUNDS = 8;
+const FIRST_ROUNDS = 5;
 const MORE_ROUNDS = 6;
 /** Rounds for each yard to settle the best bound of those prices, and at a price that it knows. */
 const SETTLING_ROUNDS = 12;
@@ -22,17 +22,29 @@ const FEWEST_ROUNDS = 40;
 const ROUNDS_OF_CHOICE = 25;
 /** Where no price was tried at which enough nucs are made, it is as much higher. */
 const HIGHER = 1.01;
+/** So much higher where a yard makes none at all. */
+const ONE_AT_LEAST = 1.1;
 /** The price of a nuc that is tried first, as a share of what one costs at least when nucs share their combs. */
 const FIRST = 1.12;
 /** By so large a share it is changed, and twice as much the next time, while it is too low, or too high. */
 const STEP = 0.02;
 /** Prices that are tried. */
 const TRIES = 4;
-/** So many hives more than the proof opens are there to pack nucs into, and so often others are packed. */
+/** So many hives more than the proof opens are there to pack nucs into. */
 const SPARE_HIVES = [0, 1] as const;
-const PACKINGS = 10;
-/** So many nucs more or fewer than the model makes. */
-const OTHER_NUMBERS = [0, -1, 1, -2, 2] as const;
+
+/** How much is packed to have plans to choose from. */
+interface Packing {
+  /** So many nucs more or fewer than are expected of a yard. */
+  readonly numbers: readonly number[];
+  /** How often others are packed. */
+  readonly tries: number;
+}
+
+/** At the first price, for a plan soon; at others that are tried; and at the one that is settled on. */
+const FIRST_PLANS: Packing = { numbers: [0, -1, 1], tries: 4 };
+const PLANS: Packing = { numbers: [0], tries: 10 };
+const MANY_PLANS: Packing = { numbers: [0, -1, 1, -2, 2], tries: 10 };
 
 /** What is shown of all yards together. */
 export interface ProofByYards {
@@ -88,11 +100,12 @@ export function* proveByYards(
       const now = sum((y) => y.bound) + price * wanted;
       if (now > best) [best, bestPrice] = [now, price];
       yield { bound: best, better: null };
-      const isEnough = sum((y) => y.columns?.made ?? 0) >= wanted - 1e-6;
+      const made = sum((y) => y.columns?.made ?? 0);
+      const isEnough = made >= wanted - 1e-6;
       if (isEnough) enough = price;
       else low = price;
-      if (isEnough && n > 0) {
-        for (const yard of yards) packYard(yard, random, [0]);
+      if (isEnough || n === 0) {
+        for (const yard of yards) packYard(yard, random, n === 0 ? FIRST_PLANS : PLANS, wanted / made);
         yield { bound: best, better: putTogether(problem, yards, wanted) };
       }
       if (low > 0 && enough < Infinity) {
@@ -106,15 +119,20 @@ export function* proveByYards(
     const choice = Math.min(enough, bestPrice * HIGHER);
     for (const yard of yards) {
       reprice(yard, choice, MORE_ROUNDS);
-      packYard(yard, random, OTHER_NUMBERS);
+      // A yard that makes none may be the one to make the last.
+      if (yard.columns?.made === 0) reprice(yard, choice * ONE_AT_LEAST, MORE_ROUNDS);
+      packYard(yard, random, MANY_PLANS);
     }
-    yield { bound: best, better: putTogether(problem, yards, wanted) };
+    const chosen = putTogether(problem, yards, wanted);
+    yield { bound: best, better: chosen };
     for (const yard of yards) reprice(yard, bestPrice, SETTLING_ROUNDS);
     best = Math.max(best, sum((y) => y.bound) + bestPrice * wanted);
     yield { bound: best, better: null };
+    // Where yards are small whole nucs cost more than such as share combs: for less none would be made.
+    const whole = Math.max(choice, chosen ? chosen.price / wanted : 0);
     for (const yard of yards) {
-      reprice(yard, choice, FEW_ROUNDS);
-      workOut(yard, solver, start, choice, ROUNDS_OF_CHOICE);
+      reprice(yard, whole, FEW_ROUNDS);
+      workOut(yard, solver, start, whole, ROUNDS_OF_CHOICE);
       yield { bound: best, better: putTogether(problem, yards, wanted) };
     }
     for (const yard of yards) reprice(yard, bestPrice, FEW_ROUNDS);
@@ -164,18 +182,25 @@ function workOut(yard: Yard, solver: Solver, start: FoundPlan, price: number, ro
   for (const found of tree.plans.values()) notePlans(yard, found);
 }
 
-/** Packs nucs into the hives that are opened for the most part: plans to choose from at once. */
-function packYard(yard: Yard, random: () => number, numbers: readonly number[]): void {
+/**
+ * Packs nucs into the hives that are opened for the most part: plans to choose from at once.
+ *
+ * @param share - of the nucs that the model of the moment makes: where all yards together make too many at a price, or
+ *   too few, so many are expected of this one
+ */
+function packYard(yard: Yard, random: () => number, { numbers, tries }: Packing, share = 1): void {
   const { columns, part } = yard;
   if (!columns || columns.made === 0) return;
   const opened = mostlyOpened(columns.opening).hives.size;
-  for (const more of numbers) {
+  const expected = share === 1 ? 0 : Math.round(share * columns.made) - Math.ceil(columns.made - PART);
+  for (const number of numbers) {
+    const more = expected + number;
     // As many nucs from each hive as the model of the moment makes.
     const needed = Math.ceil(opened * Math.max(0, 1 + more / columns.made)) - opened;
     for (const spare of SPARE_HIVES) {
       const { hives } = mostlyOpened(columns.opening, needed + spare);
       if (hives.size === 0) continue;
-      const plan = columns.packed(hives, PACKINGS, random, more);
+      const plan = columns.packed(hives, tries, random, more);
       const { cost, broken } = evaluate(part.problem, plan);
       if (broken.length === 0) notePlans(yard, { plan, price: cost });
     }

@@ -6,7 +6,7 @@ type Master = ReturnType<Solver['createModel']>;
 /** Nucs that are left, at most, while a plan is put together. */
 const MOST_LEFT = 8;
 /** What is fixed changes what the rest is worth: nucs are looked for anew, so often at most. */
-const REFILLS = 3;
+const REFILLS = 2;
 
 /** What rounding needs to know of nucs; they are numbered from the first. */
 export interface Rounding {
