@@ -13,13 +13,18 @@ import { makeStore } from './app/store.ts';
 import { system } from './app/theme.ts';
 import { follow } from './mirror/follow.ts';
 import { keepInStep, load } from './mirror/sync.ts';
+import { keepBench } from './features/yardplan/keptBench.ts';
 import { installForOffline } from './offline/installed.ts';
 
 const store = makeStore();
 showLook(store.getState().look.name);
+let { planner: kept } = store.getState();
 store.subscribe(() => {
-  const { name } = store.getState().look;
-  if (document.documentElement.className !== name) showLook(name);
+  const { look, planner } = store.getState();
+  if (document.documentElement.className !== look.name) showLook(look.name);
+  if (planner === kept) return;
+  kept = planner;
+  keepBench(kept);
 });
 keepInStep(store);
 follow(store);

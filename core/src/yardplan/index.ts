@@ -28,6 +28,7 @@ export {
   NUC_RECIPES,
   rulesOut,
   STORE_KEY,
+  framePin,
   yardPlanRequest,
   type FramePin,
   type NucQueen,

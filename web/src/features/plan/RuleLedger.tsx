@@ -1,24 +1,29 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import type { RuleLine } from '@incremen/core';
-import { Check, Circle, X } from 'lucide-react';
+import { Check, Circle, Minus, X } from 'lucide-react';
 
+/** What needs a look comes first. */
 const STATE = {
-  met: { word: 'met', icon: Check, color: 'accent', bg: 'accentSoft' },
-  near: { word: 'near', icon: Circle, color: 'near', bg: 'nearSoft' },
   broken: { word: 'broken', icon: X, color: 'alarm', bg: 'alarmSoft' },
+  short: { word: 'falls short', icon: Minus, color: 'near', bg: 'nearSoft' },
+  near: { word: 'near', icon: Circle, color: 'near', bg: 'nearSoft' },
+  met: { word: 'met', icon: Check, color: 'accent', bg: 'accentSoft' },
 } as const;
 
 /** Two decimals for small figures, one for large ones: more is not in a count by eye. */
 const figure = (n: number) => String(Math.abs(n) < 3 ? Math.round(n * 100) / 100 : Math.round(n * 10) / 10);
 
-/** The rules of a plan, one line each: met, near or broken, the number, the threshold, the why. */
+/** A wish that is missed breaks nothing, but it is not there either: what is missing is said. */
+const lookOf = ({ state, mend }: RuleLine) => (state === 'near' && mend !== '' ? 'short' : state);
+
+/** The rules of a plan, one line each: met, near, short or broken, the number, the threshold, the why. */
 export function RuleLedger({ ledger }: { readonly ledger: readonly RuleLine[] }) {
-  const order = { broken: 0, near: 1, met: 2 } as const;
-  const lines = ledger.toSorted((a, b) => order[a.state] - order[b.state]);
+  const order = Object.keys(STATE);
+  const lines = ledger.toSorted((a, b) => order.indexOf(lookOf(a)) - order.indexOf(lookOf(b)));
   return (
     <Box as="ul" listStyleType="none" aria-label="Rules">
       {lines.map((line) => {
-        const look = STATE[line.state];
+        const look = STATE[lookOf(line)];
         return (
           <Box as="li" key={line.id} borderBottomWidth="1px" borderColor="line" py={1.5}>
             <details open={line.state === 'broken'}>
@@ -56,7 +61,7 @@ export function RuleLedger({ ledger }: { readonly ledger: readonly RuleLine[] })
               </Flex>
               <Box pl="32px" pb={1} fontSize="sm">
                 {line.mend && (
-                  <Text fontWeight="600" color="alarm">
+                  <Text fontWeight="600" color={look.color}>
                     {line.mend}
                   </Text>
                 )}

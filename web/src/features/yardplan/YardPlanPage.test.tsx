@@ -245,6 +245,13 @@ describe('a plan on the bench', () => {
     expect(placed()).toEqual([]);
     click('Redo');
     expect(placed()).toHaveLength(1);
+    fireEvent.keyDown(document.body, { key: 'z', ctrlKey: true });
+    expect(placed()).toEqual([]);
+    fireEvent.keyDown(document.body, { key: 'Z', ctrlKey: true, shiftKey: true });
+    expect(placed()).toHaveLength(1);
+    // In a text the keys are the text's own.
+    fireEvent.keyDown(screen.getByLabelText('how many'), { key: 'z', ctrlKey: true });
+    expect(placed()).toHaveLength(1);
     click('Work out the rest anew');
     expect(request().pins).toHaveLength(1);
     await planned();

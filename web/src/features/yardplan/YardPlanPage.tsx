@@ -19,11 +19,21 @@ import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { SquareButton } from '../../ui/SquareButton.tsx';
+import { useUndoKeys } from '../../ui/useUndoKeys.ts';
 import { FirstGoal } from './FirstGoal.tsx';
 import { GoalPanel, makeGoal } from './GoalPanel.tsx';
 import { GOAL_KINDS, labelOf, newGoal } from './goalWords.ts';
 import { HowMany } from './HowMany.tsx';
-import { asked, begun, begunFrom, goalsChanged, redone, solvedAround, undone } from './plannerSlice.ts';
+import {
+  asked,
+  begun,
+  begunFrom,
+  dayCome,
+  goalsChanged,
+  redone,
+  solvedAround,
+  undone,
+} from './plannerSlice.ts';
 import { useBench } from './useBench.ts';
 import { WorkedPlan } from './WorkedPlan.tsx';
 import './bench.css';
@@ -59,6 +69,7 @@ export function YardPlanPage() {
         begunFrom({ from: asking, request: { ...request, goals: goalsFor(kind, colony?.id, today) } }),
       );
     } else if (now === null || stale || other) dispatch(begun(request));
+    else if (now.request.day < today) dispatch(dayCome(today));
   }, [dispatch, yardId, kind, isNew, asking, colony?.id, now, stale, other, today]);
   if (yardId === undefined) {
     return (
@@ -100,6 +111,9 @@ function BenchView({
   const { units } = useOperation();
   const { send, problems, busy: sending } = useSend();
   const { past, future, names } = useAppSelector((s) => s.planner);
+  const undo = past.length > 0 ? () => dispatch(undone()) : null;
+  const redo = future.length > 0 ? () => dispatch(redone()) : null;
+  useUndoKeys(undo, redo);
   const bench = useBench(apiary, request, placed);
   const { problem, plan, seen } = bench;
   const hasGoals = request.goals.length > 0;
@@ -135,7 +149,10 @@ function BenchView({
       () => crypto.randomUUID(),
     );
     const sent = await send(command);
-    if (sent.ok) await navigate(`/worksheet/yard/${command.yardPlan.id}`);
+    if (!sent.ok) return;
+    // The plan stands among the work now; the bench is free for the next.
+    dispatch(begun(newYardPlanRequest(request.yardIds, today)));
+    await navigate(`/worksheet/yard/${command.yardPlan.id}`);
   }
 
   const broken = seen?.broken.length ?? 0;
@@ -154,10 +171,10 @@ function BenchView({
             onChange={(id) => dispatch(begun({ ...newYardPlanRequest([id], request.day) }))}
           />
         )}
-        <SquareButton label="Undo" disabled={past.length === 0} onClick={() => dispatch(undone())}>
+        <SquareButton label="Undo" disabled={!undo} onClick={() => undo?.()}>
           <Undo2 size={20} aria-hidden />
         </SquareButton>
-        <SquareButton label="Redo" disabled={future.length === 0} onClick={() => dispatch(redone())}>
+        <SquareButton label="Redo" disabled={!redo} onClick={() => redo?.()}>
           <Redo2 size={20} aria-hidden />
         </SquareButton>
         {placed.length > 0 && (

@@ -7,6 +7,7 @@ import {
   type YardPlanRequest,
 } from '@incremen/core/yardplan';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { keptBench } from './keptBench.ts';
 
 /** One state of the bench that can be come back to. */
 export interface BenchState {
@@ -36,7 +37,7 @@ export interface Planner {
   readonly from: string | null;
 }
 
-const initialState: Planner = { past: [], now: null, future: [], alternatives: [], names: {}, from: null };
+const EMPTY: Planner = { past: [], now: null, future: [], alternatives: [], names: {}, from: null };
 
 /** Steps that can be taken back. */
 const MOST_STEPS = 60;
@@ -53,18 +54,18 @@ const change = (state: Planner, by: Partial<YardPlanRequest>): Planner =>
 
 const slice = createSlice({
   name: 'planner',
-  initialState,
+  initialState: () => keptBench() ?? EMPTY,
   reducers: {
     /** Begins with other yards; nothing of the last plan is left. */
     begun: (_, { payload }: PayloadAction<YardPlanRequest>): Planner => ({
-      ...initialState,
+      ...EMPTY,
       now: { request: payload, placed: [] },
     }),
     /** Begins with what another view asks for. */
     begunFrom: (
       _,
       { payload }: PayloadAction<{ readonly from: string; readonly request: YardPlanRequest }>,
-    ): Planner => ({ ...initialState, now: { request: payload.request, placed: [] }, from: payload.from }),
+    ): Planner => ({ ...EMPTY, now: { request: payload.request, placed: [] }, from: payload.from }),
     /** Something else is asked for. Keys of nucs change with the goals, so that pins to them are let go. */
     goalsChanged: (state, { payload: goals }: PayloadAction<readonly YardGoal[]>) => {
       if (!state.now) return state;
@@ -82,6 +83,11 @@ const slice = createSlice({
       });
     },
     asked: (state, { payload }: PayloadAction<Partial<YardPlanRequest>>) => change(state, payload),
+    /** What was planned for a day that is past is planned for today; plans laid aside were made for then. */
+    dayCome: (state, { payload: day }: PayloadAction<string>) => ({
+      ...change(state, { day }),
+      alternatives: [],
+    }),
     /** A frame is put somewhere by hand. */
     framePlaced: (state, { payload }: PayloadAction<FramePin>) =>
       state.now
@@ -174,6 +180,7 @@ export const {
   begunFrom,
   goalsChanged,
   asked,
+  dayCome,
   framePlaced,
   solvedAround,
   pinToggled,
