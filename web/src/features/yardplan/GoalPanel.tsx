@@ -1,12 +1,15 @@
-import { Box, Field, Heading, Input, Text } from '@chakra-ui/react';
+import { Box, Heading, Text } from '@chakra-ui/react';
 import { coloniesOfYard, type Apiary } from '@incremen/core';
 import type { YardGoal, YardPlanRequest, YardProblem } from '@incremen/core/yardplan';
 import { useAppDispatch } from '../../app/store.ts';
+import { useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { GoalCard } from './GoalCard.tsx';
 import { GOAL_KINDS, newGoal } from './goalWords.ts';
+import { LimitField } from './LimitField.tsx';
 import { asked, colonyLeftOut, goalsChanged } from './plannerSlice.ts';
+import { WorkDayField } from './WorkDayField.tsx';
 import { NightsForetold } from '../weather/NightsForetold.tsx';
 
 /** What is wanted, on which day, and under which circumstances. */
@@ -76,24 +79,14 @@ export function makeGoal(
 function Circumstances({ request, apiary }: { readonly request: YardPlanRequest; readonly apiary: Apiary }) {
   const dispatch = useAppDispatch();
   const yards = Object.values(apiary.yard);
-  const limit = (key: 'hives' | 'frames', text: string) => {
-    const n = Math.floor(Number(text));
-    dispatch(asked({ limits: { ...request.limits, [key]: text !== '' && n >= 1 ? n : null } }));
-  };
+  const today = useToday();
+  const limit = (by: Partial<YardPlanRequest['limits']>) =>
+    dispatch(asked({ limits: { ...request.limits, ...by } }));
   return (
     <Box as="details">
       <summary className="bench-summary">Day, nights, season, order, limits</summary>
       <Box display="grid" gap={3} pt={2} fontSize="sm">
-        <Field.Root>
-          <Field.Label>Day of the work</Field.Label>
-          <Input
-            type="date"
-            bg="sheet"
-            minH="44px"
-            value={request.day}
-            onChange={(e) => e.target.value && dispatch(asked({ day: e.target.value }))}
-          />
-        </Field.Root>
+        <WorkDayField day={request.day} today={today} onChange={(day) => dispatch(asked({ day }))} />
         <Choice
           label="Nights to come"
           value={request.nights}
@@ -142,28 +135,18 @@ function Circumstances({ request, apiary }: { readonly request: YardPlanRequest;
             ))}
           </fieldset>
         )}
-        <Field.Root>
-          <Field.Label>Hives opened at most</Field.Label>
-          <Input
-            inputMode="numeric"
-            bg="sheet"
-            minH="44px"
-            placeholder="no limit"
-            defaultValue={request.limits.hives ?? ''}
-            onBlur={(e) => limit('hives', e.target.value)}
-          />
-        </Field.Root>
-        <Field.Root>
-          <Field.Label>Frames carried at most</Field.Label>
-          <Input
-            inputMode="numeric"
-            bg="sheet"
-            minH="44px"
-            placeholder="no limit"
-            defaultValue={request.limits.frames ?? ''}
-            onBlur={(e) => limit('frames', e.target.value)}
-          />
-        </Field.Root>
+        <LimitField
+          label="Hives opened at most"
+          value={request.limits.hives}
+          most={400}
+          onChange={(hives) => limit({ hives })}
+        />
+        <LimitField
+          label="Frames carried from hive to hive at most"
+          value={request.limits.frames}
+          most={4000}
+          onChange={(frames) => limit({ frames })}
+        />
       </Box>
     </Box>
   );

@@ -5,16 +5,27 @@ import { count } from '../../ui/format.ts';
 import type { Bench } from './useBench.ts';
 
 /** How good the plan is, how that is known, and what is missing for all that was asked. */
-export function ProofLine({ bench, placed }: { readonly bench: Bench; readonly placed: number }) {
+export function ProofLine({
+  bench,
+  placed,
+  onSolve,
+}: {
+  readonly bench: Bench;
+  /** Frames placed by hand. */
+  readonly placed: number;
+  /** Works out the rest around what was placed. */
+  readonly onSolve: () => void;
+}) {
   const { seen } = bench;
   if (!seen) return null;
   const short = seen.shortfalls;
   return (
     <Box display="grid" gap={2}>
-      <Flex gap={3} align="center" wrap="wrap">
-        <Text fontWeight="700" fontSize="1.1rem">
-          {inShort(bench)}
-        </Text>
+      <Text fontWeight="700" fontSize="1.1rem">
+        {inShort(bench)}
+      </Text>
+      {/* As high with buttons as without, so that nothing jumps away under a frame that is dragged. */}
+      <Flex gap={3} align="center" wrap="wrap" minH="44px">
         <Box
           as="span"
           bg="accentSoft"
@@ -27,6 +38,11 @@ export function ProofLine({ bench, placed }: { readonly bench: Bench; readonly p
         >
           {placed > 0 ? `${count(placed, 'frame')} placed by hand` : proofOf(bench)}
         </Box>
+        {placed > 0 && (
+          <Button minH="44px" variant="outline" bg="sheet" onClick={onSolve}>
+            Work out the rest anew
+          </Button>
+        )}
         {(bench.busy || bench.proving) && (
           <>
             <Text fontSize="sm" color="inkSoft">
@@ -34,7 +50,7 @@ export function ProofLine({ bench, placed }: { readonly bench: Bench; readonly p
                 ? `looking further, round ${bench.round} of ${bench.rounds}`
                 : 'still looking for a better one'}
             </Text>
-            <Button size="sm" minH="36px" variant="outline" bg="sheet" onClick={bench.stop}>
+            <Button minH="44px" variant="outline" bg="sheet" onClick={bench.stop}>
               Stop
             </Button>
           </>
@@ -73,11 +89,13 @@ export function ProofLine({ bench, placed }: { readonly bench: Bench; readonly p
 function inShort({ seen, problem }: Bench): string {
   if (!seen) return '';
   const united = problem?.unions.length ?? 0;
+  // The limit of a day is on frames carried from hive to hive.
+  const isLimited = (problem?.request.limits.frames ?? null) !== null;
   const parts = [
     ...(seen.nucsMade > 0 ? [count(seen.nucsMade, 'nuc')] : []),
     ...(united > 0 ? [`${count(united, 'colony', 'colonies')} united`] : []),
     count(seen.hivesOpened, 'hive'),
-    `${count(seen.combsCarried + seen.combsFromStore, 'frame')} to carry`,
+    `${count(seen.combsCarried + seen.combsFromStore, 'frame')} to carry${isLimited && seen.combsFromStore > 0 ? `, ${seen.combsFromStore} of them from the store` : ''}`,
     ...(seen.framesShaken > 0 ? [`${seen.framesShaken} to shake`] : []),
   ];
   return parts.join(' · ');

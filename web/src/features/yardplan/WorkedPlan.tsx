@@ -22,7 +22,14 @@ import { benchPicture } from './benchHives.ts';
 import { FramePanel } from './FramePanel.tsx';
 import type { FrameActs } from './HiveOnBench.tsx';
 import { MoveList } from './MoveList.tsx';
-import { colonyLeftOut, forbidToggled, framePlaced, nucNamed, pinToggled } from './plannerSlice.ts';
+import {
+  colonyLeftOut,
+  forbidToggled,
+  framePlaced,
+  nucNamed,
+  pinToggled,
+  solvedAround,
+} from './plannerSlice.ts';
 import { ProofLine } from './ProofLine.tsx';
 import { Stage } from './Stage.tsx';
 import { withPlaced, type Bench } from './useBench.ts';
@@ -129,7 +136,7 @@ export function WorkedPlan({
   );
   return (
     <>
-      <ProofLine bench={bench} placed={placed.length} />
+      <ProofLine bench={bench} placed={placed.length} onSolve={() => dispatch(solvedAround())} />
       <Flex gap={5} direction={{ base: 'column', xl: 'row' }} align="flex-start">
         <Box flex="1" minW={0} w="100%" display="grid" gridTemplateColumns="minmax(0, 1fr)" gap={3}>
           <Text srOnly role="status">

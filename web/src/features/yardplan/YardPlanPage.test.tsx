@@ -204,7 +204,18 @@ describe('goals', () => {
     const none = screen.getByLabelText('Hives opened at most');
     fireEvent.change(none, { target: { value: 'few' } });
     fireEvent.blur(none);
+    expect(screen.getByText(/^Enter a whole number from 1 to 400/)).toBeTruthy();
+    expect(request().limits.hives).toBe(2);
+    fireEvent.change(none, { target: { value: '' } });
+    fireEvent.blur(none);
     expect(request().limits.hives).toBeNull();
+    expect(screen.queryByText(/^Enter a whole number/)).toBeNull();
+    const day = screen.getByLabelText<HTMLInputElement>('Day of the work');
+    fireEvent.change(day, { target: { value: '2026-05-01' } });
+    fireEvent.blur(day);
+    expect(screen.getByText('Fri 1 May is past. Choose Fri 15 May or a day after it.')).toBeTruthy();
+    expect(request().day).toBe('2026-05-20');
+    expect(day.value).toBe('2026-05-20');
   });
 });
 

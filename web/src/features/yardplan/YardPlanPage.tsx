@@ -10,7 +10,7 @@ import {
   type YardPlanRequest,
 } from '@incremen/core/yardplan';
 import { Redo2, Undo2 } from 'lucide-react';
-import { useCallback, useEffect, useMemo } from 'react';
+import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { useApiary, useOperation, useSend, useToday } from '../../mirror/hooks.ts';
@@ -24,16 +24,7 @@ import { FirstGoal } from './FirstGoal.tsx';
 import { GoalPanel, makeGoal } from './GoalPanel.tsx';
 import { GOAL_KINDS, labelOf, newGoal } from './goalWords.ts';
 import { HowMany } from './HowMany.tsx';
-import {
-  asked,
-  begun,
-  begunFrom,
-  dayCome,
-  goalsChanged,
-  redone,
-  solvedAround,
-  undone,
-} from './plannerSlice.ts';
+import { asked, begun, begunFrom, dayCome, goalsChanged, redone, undone } from './plannerSlice.ts';
 import { useBench } from './useBench.ts';
 import { WorkedPlan } from './WorkedPlan.tsx';
 import './bench.css';
@@ -121,6 +112,7 @@ function BenchView({
   const nucGoal = request.goals.find((g) => g.kind === 'makeNucs');
   const recipe = nucGoal?.kind === 'makeNucs' ? nucGoal.recipe : NUC_RECIPES[0]?.recipe;
 
+  const worked = useRef<HTMLDivElement>(null);
   const planDay = useCallback(
     (day: NucsOnDay) => {
       if (!recipe) return;
@@ -131,6 +123,8 @@ function BenchView({
       dispatch(
         goalsChanged(goal ? request.goals.map((g) => (g.id === id ? nucs : g)) : [...request.goals, nucs]),
       );
+      // The chart stands far below the plan that it leads to.
+      worked.current?.scrollIntoView({ behavior: 'smooth' });
     },
     [dispatch, request, recipe],
   );
@@ -177,11 +171,6 @@ function BenchView({
         <SquareButton label="Redo" disabled={!redo} onClick={() => redo?.()}>
           <Redo2 size={20} aria-hidden />
         </SquareButton>
-        {placed.length > 0 && (
-          <Button minH="44px" variant="outline" bg="sheet" onClick={() => dispatch(solvedAround())}>
-            Work out the rest anew
-          </Button>
-        )}
         <Button
           minH="44px"
           disabled={!plan || !hasGoals || broken > 0}
@@ -195,7 +184,16 @@ function BenchView({
         <Box w={{ base: '100%', lg: '236px' }} flex="none">
           <GoalPanel apiary={apiary} request={request} problem={problem} />
         </Box>
-        <Box flex="1" minW={0} w="100%" display="grid" gridTemplateColumns="minmax(0, 1fr)" gap={4}>
+        <Box
+          ref={worked}
+          flex="1"
+          minW={0}
+          w="100%"
+          display="grid"
+          gridTemplateColumns="minmax(0, 1fr)"
+          gap={4}
+          scrollMarginTop={4}
+        >
           <ProblemList problems={[...problems, ...bench.problems]} />
           {hasGoals ? (
             <WorkedPlan apiary={apiary} request={request} bench={bench} placed={placed} names={names} />
