@@ -107,6 +107,16 @@ export class NucColumns {
     return [...this.madeOf.values()].reduce((sum, made) => sum + made, 0);
   }
 
+  /** How many nucs the model would make of those so far at another price. {@link setNucMissing} has to follow. */
+  madeAt(price: number): number {
+    const { whole, master } = this;
+    for (const { pool } of whole.hunts) master.changeColCost(pool.made, -price);
+    master.run();
+    if (!hasPoint(master)) return 0;
+    const { colValue } = master.getSolution();
+    return whole.hunts.reduce((sum, hunt) => sum + (colValue[hunt.pool.made] as number), 0);
+  }
+
   /** From now on a nuc that is not made costs so much. The bound holds no longer: {@link restrict} begins anew. */
   setNucMissing(price: number): void {
     const { whole, master } = this;

@@ -20,16 +20,17 @@ const LAST_ROUNDS = 600;
 const FEWEST_ROUNDS = 40;
 /** Rounds for each yard to find plans to choose from. */
 const ROUNDS_OF_CHOICE = 25;
-/** Where no price was tried at which enough nucs are made, it is as much higher. */
-const HIGHER = 1.01;
-/** So much higher where a yard makes none at all. */
+/** The price is so much higher where a yard makes no nuc at all. */
 const ONE_AT_LEAST = 1.1;
 /** The price of a nuc that is tried first, as a share of what one costs at least when nucs share their combs. */
 const FIRST = 1.12;
-/** By so large a share it is changed, and twice as much the next time, while it is too low, or too high. */
-const STEP = 0.02;
 /** Prices that are tried. */
 const TRIES = 4;
+/** The next lies no lower than this share of the last, and is found by halving so often. */
+const LOWEST = 0.8;
+const HALVINGS = 12;
+/** Solvers are a hair off: so much less than a nuc is none. */
+const NONE = 1e-6;
 /** So many hives more than the proof opens are there to pack nucs into. */
 const SPARE_HIVES = [0, 1] as const;
 
@@ -41,9 +42,8 @@ interface Packing {
   readonly tries: number;
 }
 
-/** At the first price, for a plan soon; at others that are tried; and at the one that is settled on. */
-const FIRST_PLANS: Packing = { numbers: [0, -1, 1], tries: 4 };
-const PLANS: Packing = { numbers: [0], tries: 10 };
+/** While prices are tried, and at the one that is settled on. */
+const FEW_PLANS: Packing = { numbers: [0, -1, 1], tries: 4 };
 const MANY_PLANS: Packing = { numbers: [0, -1, 1, -2, 2], tries: 10 };
 
 /** What is shown of all yards together. */
@@ -92,35 +92,21 @@ export function* proveByYards(
   try {
     let best = -Infinity;
     let bestPrice = price;
-    let low = 0;
-    let enough = Infinity;
-    let step = STEP;
     for (let n = 0; n < TRIES; n++) {
       for (const yard of yards) reprice(yard, price, n === 0 ? FIRST_ROUNDS : MORE_ROUNDS);
       const now = sum((y) => y.bound) + price * wanted;
       if (now > best) [best, bestPrice] = [now, price];
       yield { bound: best, better: null };
       const made = sum((y) => y.columns?.made ?? 0);
-      const isEnough = made >= wanted - 1e-6;
-      if (isEnough) enough = price;
-      else low = price;
-      if (isEnough || n === 0) {
-        for (const yard of yards) packYard(yard, random, n === 0 ? FIRST_PLANS : PLANS, wanted / made);
-        yield { bound: best, better: putTogether(problem, yards, wanted) };
-      }
-      if (low > 0 && enough < Infinity) {
-        price = (low + enough) / 2;
-      } else {
-        price *= isEnough ? 1 - step : 1 + step;
-        step *= 2;
-      }
+      for (const yard of yards) packYard(yard, random, FEW_PLANS, wanted / made);
+      yield { bound: best, better: putTogether(problem, yards, wanted) };
+      price = priceForAll(yards, wanted, price, highest);
     }
-    // At the price of the best bound yards often make too few nucs; where they make enough, there are plans to choose from.
-    const choice = Math.min(enough, bestPrice * HIGHER);
+    // At the price of the best bound yards may make too few nucs; where they make enough, there are plans to choose from.
     for (const yard of yards) {
-      reprice(yard, choice, MORE_ROUNDS);
+      reprice(yard, price, MORE_ROUNDS);
       // A yard that makes none may be the one to make the last.
-      if (yard.columns?.made === 0) reprice(yard, choice * ONE_AT_LEAST, MORE_ROUNDS);
+      if (yard.columns?.made === 0) reprice(yard, price * ONE_AT_LEAST, MORE_ROUNDS);
       packYard(yard, random, MANY_PLANS);
     }
     const chosen = putTogether(problem, yards, wanted);
@@ -129,7 +115,7 @@ export function* proveByYards(
     best = Math.max(best, sum((y) => y.bound) + bestPrice * wanted);
     yield { bound: best, better: null };
     // Where yards are small whole nucs cost more than such as share combs: for less none would be made.
-    const whole = Math.max(choice, chosen ? chosen.price / wanted : 0);
+    const whole = Math.max(price, chosen ? chosen.price / wanted : 0);
     for (const yard of yards) {
       reprice(yard, whole, FEW_ROUNDS);
       workOut(yard, solver, start, whole, ROUNDS_OF_CHOICE);
@@ -160,6 +146,22 @@ function yardOf(part: YardPart, solver: Solver, start: FoundPlan, price: number)
   // A yard that can make no nuc has its wishes all the same.
   const { bound } = solveModel(solver, pooledModel(problem).model, 'relaxed');
   return { part, columns, wanted, bound: bound ?? -Infinity, plans };
+}
+
+/**
+ * The price at which all yards together make as many nucs as are wanted, of those that they know. With more nucs known
+ * it falls; a price for which far more or far fewer are made says little.
+ */
+function priceForAll(yards: readonly Yard[], wanted: number, last: number, highest: number): number {
+  let low = LOWEST * last;
+  let high = highest;
+  for (let n = 0; n < HALVINGS; n++) {
+    const middle = (low + high) / 2;
+    const made = yards.reduce((sum, { columns }) => sum + (columns?.madeAt(middle) ?? 0), 0);
+    if (made >= wanted - NONE) high = middle;
+    else low = middle;
+  }
+  return high;
 }
 
 /** Bounds a yard at a price of a nuc. */
