@@ -58,10 +58,9 @@ const WELL_PACKED = 0.01;
  * Plans are put together when prices know which combs are scarce: after so many rounds, sooner where there are few
  * hives, and after so many again.
  */
-const soonFor = (hives: number) => Math.max(5, Math.min(12, hives / 3));
-const AGAIN = 10;
+const pauseFor = (hives: number) => Math.max(5, Math.min(12, hives / 3));
 /** Where a missing nuc costs what it does, packing once more finds more of them in the same time. */
-const LATE = 30;
+const LONG_PAUSE = 30;
 /** Bound and price within this share of each other are as good as one. */
 const NEAR = 1e-3;
 /** Hives are not tried for a plan that is better by less, nor for one that is further from what they allow. */
@@ -99,6 +98,7 @@ export class HiveTree {
   private rounds = 0;
   /** Hives to put plans together from; the last, which were noted at the best prices, come first. */
   private readonly toTry: Candidates[] = [];
+  private readonly pause: number;
   private tryAfter: number;
   private readonly random = seededRandom(1);
 
@@ -122,7 +122,8 @@ export class HiveTree {
     this.hives =
       new Set(problem.frames.flatMap((f) => (f.mayGoTo.length > 0 && f.home !== STORE ? [f.home] : [])))
         .size || 1;
-    this.tryAfter = nucMissing >= PRICES.nucMissing ? LATE : soonFor(this.hives);
+    this.pause = nucMissing >= PRICES.nucMissing ? LONG_PAUSE : pauseFor(this.hives);
+    this.tryAfter = this.pause;
     this.open = [{ choice: ANY_HIVES, worth: columns.steady, bound: columns.bound, rounds: 0 }];
     this.take(start);
   }
@@ -141,12 +142,14 @@ export class HiveTree {
   /** Looks further, through so many rounds of pricing at most. @returns false when nothing is left to look into */
   work(rounds: number): boolean {
     this.left = rounds;
-    while (this.left > 0 && (this.toTry.length > 0 || this.open.length > 0)) {
+    // Once all choices are settled as no better than the best plan, no hives are worth a try.
+    const mayTry = () => this.toTry.length > 0 && !this.isDone(this.settled);
+    while (this.left > 0 && (this.open.length > 0 || mayTry())) {
       const isTime = this.rounds >= this.tryAfter || this.open.length === 0;
       const candidates = isTime ? this.toTry.pop() : null;
       if (candidates) {
         this.trySet(candidates);
-        this.tryAfter = this.rounds + AGAIN;
+        this.tryAfter = this.rounds + this.pause;
       } else {
         this.step();
       }

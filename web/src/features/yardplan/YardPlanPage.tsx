@@ -144,9 +144,9 @@ function BenchView({
     );
     const sent = await send(command);
     if (!sent.ok) return;
+    await navigate(`/worksheet/yard/${command.yardPlan.id}`);
     // The plan stands among the work now; the bench is free for the next.
     dispatch(begun(newYardPlanRequest(request.yardIds, today)));
-    await navigate(`/worksheet/yard/${command.yardPlan.id}`);
   }
 
   const broken = seen?.broken.length ?? 0;
