@@ -48,6 +48,14 @@ describe('which colonies a goal is about', () => {
     expect(pressed()).toEqual(['Tansy']);
   });
 
+  it('lets go of one that is gone', () => {
+    render(<Trial all={null} from={['burnet']} />);
+    expect(pressed()).toEqual([]);
+    click('Tansy');
+    click('Tansy');
+    expect(pressed()).toEqual(['Tansy']);
+  });
+
   it('is one group with its name', () => {
     render(<Trial all={null} />);
     expect(screen.getByRole('group', { name: 'Colonies' })).toBeTruthy();

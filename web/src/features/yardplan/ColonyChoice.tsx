@@ -17,7 +17,9 @@ export function ColonyChoice({
   readonly onChange: (ids: string[]) => void;
 }) {
   const toggle = (id: string) => {
-    const next = chosen.includes(id) ? chosen.filter((c) => c !== id) : [...chosen, id];
+    // One that is gone has no button here: it is let go with the next choice.
+    const there = chosen.filter((c) => colonies.some((known) => known.id === c));
+    const next = there.includes(id) ? there.filter((c) => c !== id) : [...there, id];
     if (all !== null || next.length > 0) onChange(next);
   };
   return (

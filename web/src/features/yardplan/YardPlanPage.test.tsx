@@ -1,11 +1,13 @@
 import 'fake-indexeddb/auto';
 import { demoScenario } from '@incremen/core';
+import { STORE_KEY } from '@incremen/core/yardplan';
 import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { plannerFails, proverSays } from '../../testing/plannerHere.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
+import { asked, framePlaced } from './plannerSlice.ts';
 import { YardPlanPage } from './YardPlanPage.tsx';
 
 vi.mock(
@@ -268,6 +270,20 @@ describe('a plan on the bench', () => {
     await planned();
     fireEvent.click(await waitFor(() => screen.getByRole('button', { name: 'Put the frame out of sight' })));
     expect(screen.queryByRole('region', { name: 'Frame in hand' })).toBeNull();
+  });
+
+  it('lets go of frames that are gone', async () => {
+    const { store, request, placed } = await withNucs();
+    const gone = { frameId: '00000000-0000-4000-8000-000000000000', to: STORE_KEY };
+    const held = { frameId: Object.keys(apiary.frame)[0]!, to: STORE_KEY };
+    act(() => {
+      store.dispatch(asked({ pins: [gone], forbids: [gone, held] }));
+      store.dispatch(framePlaced(gone));
+    });
+    await waitFor(() => expect(request()).toMatchObject({ pins: [], forbids: [held] }));
+    expect(placed()).toEqual([]);
+    await planned();
+    expect(screen.queryByRole('alert')).toBeNull();
   });
 
   it('is not praised when what was placed by hand breaks a rule', async () => {

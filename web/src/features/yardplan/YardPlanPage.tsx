@@ -4,6 +4,7 @@ import {
   makeYardPlan,
   newYardPlanRequest,
   NUC_RECIPES,
+  STORE_KEY,
   type FramePin,
   type NucsOnDay,
   type YardGoal,
@@ -24,7 +25,17 @@ import { FirstGoal } from './FirstGoal.tsx';
 import { GoalPanel, makeGoal } from './GoalPanel.tsx';
 import { GOAL_KINDS, labelOf, newGoal } from './goalWords.ts';
 import { HowMany } from './HowMany.tsx';
-import { asked, begun, begunFrom, dayCome, goalsChanged, redone, undone } from './plannerSlice.ts';
+import {
+  asked,
+  begun,
+  begunFrom,
+  dayCome,
+  framesGone,
+  goalsChanged,
+  redone,
+  undone,
+  type BenchState,
+} from './plannerSlice.ts';
 import { useBench } from './useBench.ts';
 import { WorkedPlan } from './WorkedPlan.tsx';
 import './bench.css';
@@ -49,6 +60,7 @@ export function YardPlanPage() {
   const kind = GOAL_KINDS.find((g) => g.kind === params.get('goal'))?.kind;
   const stale = now?.request.yardIds.some((id) => !apiary.yard[id]) ?? false;
   const other = wanted !== null && now !== null && !now.request.yardIds.includes(wanted);
+  const gone = useMemo(() => (now ? framesGoneFrom(apiary, now) : []), [apiary, now]);
   const asking = params.toString();
   const isNew = kind !== undefined && from !== asking;
   useEffect(() => {
@@ -61,7 +73,8 @@ export function YardPlanPage() {
       );
     } else if (now === null || stale || other) dispatch(begun(request));
     else if (now.request.day < today) dispatch(dayCome(today));
-  }, [dispatch, yardId, kind, isNew, asking, colony?.id, now, stale, other, today]);
+    else if (gone.length > 0) dispatch(framesGone(gone));
+  }, [dispatch, yardId, kind, isNew, asking, colony?.id, now, stale, other, today, gone]);
   if (yardId === undefined) {
     return (
       <Box>
@@ -75,6 +88,17 @@ export function YardPlanPage() {
   }
   if (now === null || stale || isNew) return null;
   return <BenchView apiary={apiary} request={now.request} placed={now.placed} today={today} />;
+}
+
+/** Frames on the bench that are not there any more, or are to go to a colony that is not: a plan may be kept for long. */
+function framesGoneFrom(apiary: Apiary, { request, placed }: BenchState): string[] {
+  const isGone = ({ frameId, to }: FramePin) => {
+    const isColony = to !== STORE_KEY && !to.includes('/');
+    const hasEnded = isColony && apiary.colony[to]?.endedOn !== null;
+    return hasEnded || (apiary.frame[frameId]?.place ?? 'gone') === 'gone';
+  };
+  const all = [...request.pins, ...request.shaken, ...request.forbids, ...placed];
+  return all.filter(isGone).map((p) => p.frameId);
 }
 
 /** The goals for one colony that a view elsewhere leads to. */

@@ -88,6 +88,21 @@ const slice = createSlice({
       ...change(state, { day }),
       alternatives: [],
     }),
+    /** Lets go of frames that are not there any more: they can be neither held nor placed. */
+    framesGone: (state, { payload: ids }: PayloadAction<readonly string[]>) => {
+      if (!state.now) return state;
+      const gone = new Set(ids);
+      const left = (pins: readonly FramePin[]) => pins.filter((p) => !gone.has(p.frameId));
+      const { request, placed } = state.now;
+      const { pins, shaken, forbids } = request;
+      return {
+        ...state,
+        now: {
+          request: { ...request, pins: left(pins), shaken: left(shaken), forbids: left(forbids) },
+          placed: left(placed),
+        },
+      };
+    },
     /** A frame is put somewhere by hand. */
     framePlaced: (state, { payload }: PayloadAction<FramePin>) =>
       state.now
@@ -182,6 +197,7 @@ export const {
   asked,
   dayCome,
   framePlaced,
+  framesGone,
   solvedAround,
   pinToggled,
   forbidToggled,
