@@ -17,8 +17,9 @@ const VIEWS = [
   'ways',
   'tags',
   'plan',
-  'plan bench',
+  // Before the other, which is kept on the device.
   'empty bench',
+  'plan bench',
   'work',
   'call-out',
   'pad',
