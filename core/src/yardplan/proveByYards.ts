@@ -194,7 +194,8 @@ function packYard(yard: Yard, random: () => number, { numbers, tries }: Packing,
   const { columns, part } = yard;
   if (!columns || columns.made === 0) return;
   const opened = mostlyOpened(columns.opening).hives.size;
-  const expected = share === 1 ? 0 : Math.round(share * columns.made) - Math.ceil(columns.made - PART);
+  const whole = (made: number) => Math.ceil(made - PART);
+  const expected = whole(share * columns.made) - whole(columns.made);
   for (const number of numbers) {
     const more = expected + number;
     // As many nucs from each hive as the model of the moment makes.

@@ -1,11 +1,21 @@
 import 'fake-indexeddb/auto';
-import { demoScenario } from '@incremen/core';
 import { STORE_KEY } from '@incremen/core/yardplan';
 import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { Route, Routes } from 'react-router';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
-import { plannerFails, proverSays } from '../../testing/plannerHere.ts';
+import {
+  about,
+  apiary,
+  choose,
+  click,
+  hive,
+  idOf,
+  openBench,
+  planned,
+  proverSilent,
+  withNucs,
+} from '../../testing/onBench.tsx';
+import { proverSays } from '../../testing/plannerHere.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { asked, framePlaced } from './plannerSlice.ts';
 import { YardPlanPage } from './YardPlanPage.tsx';
@@ -19,59 +29,11 @@ vi.mock('./HowManyChart.tsx', () => ({ default: () => null }));
 
 withoutNetwork();
 afterEach(cleanup);
-beforeEach(() => {
-  proverSays.bound = null;
-  proverSays.mostNucs = null;
-  proverSays.isAtIt = false;
-  proverSays.shortages = [];
-  proverSays.wait = null;
-});
-
-const { apiary } = demoScenario();
-const idOf = (name: string) => Object.values(apiary.colony).find((c) => c.name === name)?.id ?? '';
-
-function open(at = '/plan') {
-  const views = (
-    <Routes>
-      <Route path="/plan" element={<YardPlanPage />} />
-      <Route path="/worksheet/yard/:id" element={<h1>Work</h1>} />
-    </Routes>
-  );
-  const view = renderView(views, demoStore([], apiary), at);
-  const request = () => {
-    const { now } = view.store.getState().planner;
-    if (!now) throw new Error('the bench is empty');
-    return now.request;
-  };
-  return { ...view, request, placed: () => view.store.getState().planner.now?.placed ?? [] };
-}
-
-const click = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
-const choose = (label: string, value: string) =>
-  fireEvent.change(screen.getByLabelText(label), { target: { value } });
-/** Names colonies in a goal, or takes their names back. */
-const about = (goal: string, ...names: string[]) => {
-  for (const name of names) {
-    const group = screen.getByRole('group', { name: `Colonies of: ${goal}` });
-    fireEvent.click(within(group).getByRole('button', { name }));
-  }
-};
-/** Waits until the first plan stands on the bench. */
-const planned = () => screen.findByText(/frames? to carry/);
-
-async function withNucs() {
-  const view = open();
-  click(/^Make nucs/);
-  await planned();
-  return view;
-}
-
-const hive = (name: string, when: string) =>
-  screen.getByRole('listbox', { name: `Frames of ${name} ${when}` });
+beforeEach(proverSilent);
 
 describe('the plan bench, empty', () => {
   it('says what could be wanted, and begins with what is chosen', async () => {
-    const { request } = open();
+    const { request } = openBench();
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Plan for Sallow Bank');
     expect(screen.getByRole('button', { name: 'Start the work' })).toHaveProperty('disabled', true);
     for (const goal of ['Make nucs', 'Level the yard', 'Raise the weak', 'Unite two colonies']) {
@@ -83,7 +45,7 @@ describe('the plan bench, empty', () => {
   });
 
   it('is begun by a view that asks for something, once', async () => {
-    const { request, store } = open(`/plan?goal=hiveUp&colony=${idOf('Clary')}`);
+    const { request, store } = openBench(`/plan?goal=hiveUp&colony=${idOf('Clary')}`);
     await planned();
     expect(request().goals).toMatchObject([
       { kind: 'hiveUp', colonyId: idOf('Clary') },
@@ -160,7 +122,7 @@ describe('goals', () => {
   });
 
   it('to unite name the two', async () => {
-    const { request } = open();
+    const { request } = openBench();
     click(/^Unite two colonies/);
     choose('Colony that ends', idOf('Burnet'));
     choose('Colony that stays', idOf('Yarrow'));
@@ -375,90 +337,5 @@ describe('a plan on the bench', () => {
       'There is a colony named Burnet already.',
     );
     expect(Object.keys(store.getState().mirror.apiary.yardPlan)).toEqual([]);
-  });
-});
-
-describe('how good a plan is', () => {
-  it('is said only as far as it is proven', async () => {
-    await withNucs();
-    expect(screen.getByText(/^no rule broken/)).toBeTruthy();
-  });
-
-  it('is the best there is when nothing can be cheaper', async () => {
-    proverSays.bound = 1e6;
-    await withNucs();
-    expect(await screen.findByText('the best plan there is, proven')).toBeTruthy();
-  });
-
-  it('is a share, and what that is in combs, when something might be', async () => {
-    proverSays.bound = 2;
-    await withNucs();
-    expect(
-      await screen.findByText(/^within \d+ % of the best there can be: about \d+ combs? carried/),
-    ).toBeTruthy();
-  });
-
-  it('tells in parts of a nuc what no carrying of combs can be worth', async () => {
-    proverSays.bound = -400;
-    await withNucs();
-    expect(await screen.findByText(/: 0\.4 of a nuc more at most$/)).toBeTruthy();
-  });
-
-  it('begins with how many can be made, where all that may be are wanted', async () => {
-    proverSays.mostNucs = 99;
-    await withNucs();
-    fireEvent.click(screen.getByRole('button', { name: 'most' }));
-    expect(await screen.findByText('no plan makes more than 99 nucs')).toBeTruthy();
-    const made = Number(/^(\d+) nucs? ·/.exec(screen.getByText(/^\d+ nucs? ·/).textContent)?.[1]);
-    cleanup();
-    proverSays.mostNucs = made;
-    proverSays.bound = 1e9;
-    await withNucs();
-    fireEvent.click(screen.getByRole('button', { name: 'most' }));
-    expect(await screen.findByText('no more can be made; the best plan there is, proven')).toBeTruthy();
-  });
-
-  it('stands when no more is looked for, which is offered as long as it is', async () => {
-    proverSays.bound = 1e6;
-    proverSays.isAtIt = true;
-    await withNucs();
-    expect(await screen.findByText('still looking for a better one')).toBeTruthy();
-    click('Stop');
-    await waitFor(() => expect(screen.queryByText(/still looking/)).toBeNull());
-    expect(screen.queryByRole('button', { name: 'Stop' })).toBeNull();
-    expect(screen.getByText('the best plan there is, proven')).toBeTruthy();
-  });
-
-  it('goes with what is missing, and how long to wait', async () => {
-    proverSays.shortages = [{ what: 'bees', unit: 'frames of bees', missing: 1.4 }];
-    proverSays.wait = { day: '2026-05-21', days: 6 };
-    await withNucs();
-    expect(await screen.findByText(/^Short by at least 1.4 frames of bees\./)).toBeTruthy();
-    expect(await screen.findByText(/Wait 6 days, until Thu 21 May, or ask for fewer/)).toBeTruthy();
-  });
-
-  it('a planner that fails says so', async () => {
-    plannerFails.next = true;
-    open();
-    click(/^Make nucs/);
-    expect((await screen.findByRole('alert')).textContent).toContain('The planner has failed.');
-  });
-});
-
-describe('plans side by side', () => {
-  it('are kept, taken and dropped', async () => {
-    const { store, request } = await withNucs();
-    click('Keep this beside');
-    click('Try other queens and numbers');
-    await waitFor(() => expect(store.getState().planner.alternatives.length).toBeGreaterThanOrEqual(5));
-    const table = within(screen.getByRole('region', { name: 'Plans side by side' }));
-    const mated = table.getByRole('row', { name: /^2 nucs, mated queens/ });
-    expect(mated.textContent).toContain('2 boxes, 2 queens');
-    fireEvent.click(within(mated).getByRole('button', { name: 'Take it' }));
-    expect(request().goals).toMatchObject([{ recipe: { queen: 'mated' } }]);
-    await planned();
-    const kept = store.getState().planner.alternatives.length;
-    fireEvent.click(screen.getAllByRole('button', { name: /^Drop: / })[0]!);
-    expect(store.getState().planner.alternatives).toHaveLength(kept - 1);
   });
 });

@@ -52,6 +52,20 @@ const step = (state: Planner, now: BenchState): Planner => ({
 const change = (state: Planner, by: Partial<YardPlanRequest>): Planner =>
   state.now ? step(state, { ...state.now, request: { ...state.now.request, ...by } }) : state;
 
+/** The bench with only some of what was decided of single frames. */
+function keeping({ request, placed }: BenchState, stays: (pin: FramePin) => boolean): BenchState {
+  const { pins, shaken, forbids } = request;
+  return {
+    request: {
+      ...request,
+      pins: pins.filter(stays),
+      shaken: shaken.filter(stays),
+      forbids: forbids.filter(stays),
+    },
+    placed: placed.filter(stays),
+  };
+}
+
 const slice = createSlice({
   name: 'planner',
   initialState: () => keptBench() ?? EMPTY,
@@ -70,17 +84,8 @@ const slice = createSlice({
     goalsChanged: (state, { payload: goals }: PayloadAction<readonly YardGoal[]>) => {
       if (!state.now) return state;
       const ids = new Set(goals.map((g) => g.id));
-      const stays = (p: FramePin) => !p.to.includes('/') || ids.has(p.to.slice(0, p.to.indexOf('/')));
-      const { request, placed } = state.now;
-      return step(state, {
-        request: {
-          ...request,
-          goals: [...goals],
-          pins: request.pins.filter(stays),
-          forbids: request.forbids.filter(stays),
-        },
-        placed: placed.filter(stays),
-      });
+      const now = keeping(state.now, ({ to }) => !to.includes('/') || ids.has(to.slice(0, to.indexOf('/'))));
+      return step(state, { ...now, request: { ...now.request, goals: [...goals] } });
     },
     asked: (state, { payload }: PayloadAction<Partial<YardPlanRequest>>) => change(state, payload),
     /** What was planned for a day that is past is planned for today; plans laid aside were made for then. */
@@ -92,16 +97,7 @@ const slice = createSlice({
     framesGone: (state, { payload: ids }: PayloadAction<readonly string[]>) => {
       if (!state.now) return state;
       const gone = new Set(ids);
-      const left = (pins: readonly FramePin[]) => pins.filter((p) => !gone.has(p.frameId));
-      const { request, placed } = state.now;
-      const { pins, shaken, forbids } = request;
-      return {
-        ...state,
-        now: {
-          request: { ...request, pins: left(pins), shaken: left(shaken), forbids: left(forbids) },
-          placed: left(placed),
-        },
-      };
+      return { ...state, now: keeping(state.now, (p) => !gone.has(p.frameId)) };
     },
     /** A frame is put somewhere by hand. */
     framePlaced: (state, { payload }: PayloadAction<FramePin>) =>
