@@ -35,10 +35,14 @@ export class BestProof {
     const mosts = [proof.mostNucs, most, shown === null ? null : mostNucs(problem, shown)].filter(
       (n) => n !== null,
     );
+    const mostNow = mosts.length > 0 ? Math.min(...mosts) : null;
+    // Nucs that cannot be made are missing from every plan.
+    const inVain = mostNow === null ? null : PRICES.nucMissing * (nucsWanted(problem) - mostNow);
+    const bounds = [proof.bound, shown, inVain].filter((n) => n !== null);
     this.proof = {
-      bound: proof.bound === null || (shown !== null && shown > proof.bound) ? shown : proof.bound,
+      bound: bounds.length > 0 ? Math.max(...bounds) : null,
       better: !proof.better || (better && better.price < proof.better.price) ? better : proof.better,
-      mostNucs: mosts.length > 0 ? Math.min(...mosts) : null,
+      mostNucs: mostNow,
     };
     return this.proof;
   }

@@ -45,6 +45,11 @@ export class HiveRoom {
     return isRoom;
   }
 
+  /** Rows that are broken: what is taken may make room for other things, which are too much without it. */
+  broken(): number[] {
+    return [...this.rooms.keys()].filter((row) => !this.isKept(row));
+  }
+
   private isKept(row: number): boolean {
     const room = this.rooms.get(row);
     if (room === undefined) return true;

@@ -46,7 +46,7 @@ const AT_ONCE = 5;
 const SPARE_HIVES = [0, 2] as const;
 const PACKINGS = 20;
 /** So many packings until plans are put together, which are better: packings are there for a plan at once. */
-const FIRST_PACKINGS = 2;
+const FIRST_PACKINGS = 4;
 /** While a nuc more might be made, others are packed so often, into the same hives again, but not for ever. */
 const PACKINGS_FOR_MORE = 100;
 const TIMES_FOR_MORE = 20;
@@ -64,7 +64,7 @@ const LONG_PAUSE = 30;
 /** Bound and price within this share of each other are as good as one. */
 const NEAR = 1e-3;
 /** Hives are not tried for a plan that is better by less, nor for one that is further from what they allow. */
-const WORTH_TRYING = 3e-3;
+const WORTH_TRYING = 1e-3;
 const FAR = 0.02;
 
 /**
@@ -92,6 +92,8 @@ export class HiveTree {
   /** Nucs that the best plan makes. */
   private made = 0;
   private readonly packed = new Set<string>();
+  /** So often nucs were packed for one more. */
+  private timesForMore = 0;
   private readonly tried = new Set<string>();
   /** Rounds that are left, and that have been in all. */
   private left = 0;
@@ -126,6 +128,7 @@ export class HiveTree {
     this.tryAfter = this.pause;
     this.open = [{ choice: ANY_HIVES, worth: columns.steady, bound: columns.bound, rounds: 0 }];
     this.take(start);
+    this.noteSets(columns.opening, columns.bound);
   }
 
   /** The cheapest plan of all; null while there is none. */
@@ -142,6 +145,8 @@ export class HiveTree {
   /** Looks further, through so many rounds of pricing at most. @returns false when nothing is left to look into */
   work(rounds: number): boolean {
     this.left = rounds;
+    // The first prices, of nucs that share their combs, tell best what is scarce.
+    if (this.rounds === 0 && this.mayMakeMore(this.columns.bound)) this.packMore(this.columns.opening);
     // Once all choices are settled as no better than the best plan, no hives are worth a try.
     const mayTry = () => this.toTry.length > 0 && !this.isDone(this.settled);
     while (this.left > 0 && (this.open.length > 0 || mayTry())) {
@@ -233,24 +238,36 @@ export class HiveTree {
     const candidates = mostlyOpened(opening);
     if (candidates.hives.size === 0) return;
     const isPacked = this.best <= bound + WELL_PACKED * Math.abs(bound);
-    // Where a missing nuc costs what it does, one more outweighs all else.
-    const isDear = this.nucMissing >= PRICES.nucMissing;
-    const mayBeMore = this.made < this.wanted && this.best - bound > NUC_MORE * this.nucMissing;
-    const isShort = isDear && mayBeMore && this.packed.size < TIMES_FOR_MORE;
-    const tries = isShort ? PACKINGS_FOR_MORE : PACKINGS;
-    // At other prices other nucs are packed: the same hives may hold one more.
-    const when = isShort ? this.rounds : 0;
-    if (isShort || (!isPacked && this.packed.size < FIRST_PACKINGS))
-      for (const spare of SPARE_HIVES) this.pack(mostlyOpened(opening, spare).hives, tries, when);
+    if (this.mayMakeMore(bound)) {
+      this.packMore(opening);
+    } else if (!isPacked && this.packed.size < FIRST_PACKINGS) {
+      for (const spare of SPARE_HIVES) this.pack(mostlyOpened(opening, spare).hives);
+    }
     this.toTry.push(candidates);
   }
 
-  /** Packs nucs into certain hives: a plan at once. @param when - the same hives are not packed twice at one time */
-  private pack(hives: ReadonlySet<number>, tries: number, when: number): void {
-    const key = `${keyOf(hives)} ${when}`;
+  /** Whether a nuc more is not ruled out. Where a missing one costs what it does, that outweighs all else. */
+  private mayMakeMore(bound: number): boolean {
+    const { nucMissing, timesForMore } = this;
+    if (nucMissing < PRICES.nucMissing || timesForMore >= TIMES_FOR_MORE) return false;
+    return this.made < this.wanted && this.best - bound > NUC_MORE * nucMissing;
+  }
+
+  /** Packs nucs into all hives that may be opened, for one nuc more. */
+  private packMore(opening: ReadonlyMap<number, number>): void {
+    // The first plan is not to be waited for.
+    const tries = this.timesForMore === 0 ? PACKINGS : PACKINGS_FOR_MORE;
+    this.timesForMore++;
+    this.take(this.columns.packed(mostlyOpened(opening, this.hives).hives, tries, this.random));
+    this.left--;
+  }
+
+  /** Packs nucs into certain hives: a plan at once. */
+  private pack(hives: ReadonlySet<number>): void {
+    const key = keyOf(hives);
     if (this.packed.has(key)) return;
     this.packed.add(key);
-    this.take(this.columns.packed(hives, tries, this.random));
+    this.take(this.columns.packed(hives, PACKINGS, this.random));
     this.left--;
   }
 

@@ -45,9 +45,9 @@ export class NucColumns {
   /** What rows are worth where the bound is best. */
   steady: Worth;
   /** Hives by index of the unit, in how far the model of the moment opens them. */
-  opening: ReadonlyMap<number, number> = new Map();
+  opening: ReadonlyMap<number, number>;
   /** How many nucs the model of the moment makes, by pool. */
-  private madeOf: ReadonlyMap<PoolHunt, number> = new Map();
+  private madeOf: ReadonlyMap<PoolHunt, number>;
   private readonly problem: YardProblem;
   private readonly whole: NucModel;
   /** The model as the solver holds it, with a column for every nuc so far. */
@@ -67,7 +67,10 @@ export class NucColumns {
     this.choice = choice;
     this.allowed = allowedBy(problem, choice);
     this.whole.restrict(choice);
-    this.steady = this.whole.takeWhole(solver);
+    const { worth, values } = this.whole.takeWhole(solver, nucMissing >= PRICES.nucMissing);
+    this.steady = worth;
+    this.opening = this.whole.openingIn(values);
+    this.madeOf = this.whole.madeIn(values);
     this.waiting = new Set(this.whole.roomIn.keys());
     this.master = solver.createModel(this.whole.model.data(true));
     this.master.options.set({ output_flag: false, solver: 'simplex', presolve: 'off' });
@@ -284,10 +287,8 @@ export class NucColumns {
     const { rowDual, colValue, rowValue } = master.getSolution();
     const price = master.getObjectiveValue();
     if (rowDual.length < whole.model.rows || rowDual.some((w) => !Number.isFinite(w))) return null;
-    this.madeOf = new Map(whole.hunts.map((hunt) => [hunt, colValue[hunt.pool.made] as number]));
-    this.opening = new Map(
-      whole.opened.flatMap((column, unit) => (column < 0 ? [] : [[unit, colValue[column] as number]])),
-    );
+    this.madeOf = whole.madeIn(colValue);
+    this.opening = whole.openingIn(colValue);
     this.isLax = this.callIn(rowValue);
     if (!this.isLax) this.price = price;
     return whole.signed(rowDual);

@@ -55,7 +55,7 @@ describe('the model of whole nucs', () => {
 
   it('has no price against the sense of a row', async () => {
     const whole = new NucModel(problemFor(4, 1), PRICES.nucMissing);
-    const worth = whole.takeWhole(await loadSolver());
+    const { worth } = whole.takeWhole(await loadSolver(), false);
     expect(worth.some((w) => w !== 0)).toBe(true);
     const flipped = whole.signed(worth.map((w) => -w));
     worth.forEach((w, r) => {

@@ -87,22 +87,49 @@ export class NucModel {
   /**
    * Has nucs taken whole from now on: the ways that fill them are no columns of their own any more.
    *
-   * @returns what rows are worth when nucs share their combs as one pool: where the search for prices begins
+   * @param isShort - it is not known that all nucs that are asked for can be made. Then combs are priced as if any number
+   *   were asked for: which are scarce does not show where a few nucs fit in by halves
+   * @returns what rows are worth when nucs share their combs as one pool: where the search for prices begins; and what
+   *   columns are there
    */
-  takeWhole(solver: Solver): Worth {
+  takeWhole(solver: Solver, isShort: boolean): { readonly worth: Worth; readonly values: Float64Array } {
     const { model } = this;
     for (const { row } of this.hunts) model.freeRow(row);
-    const pooled = solver.withModel(model.data(true), (pool) => {
+    const { rowDual, colValue } = solver.withModel(model.data(true), (pool) => {
+      if (isShort) {
+        for (const { row } of this.goals) pool.changeRowBounds(row, -INFINITE, INFINITE);
+        for (const {
+          pool: { made },
+        } of this.hunts)
+          pool.changeColBounds(made, 0, INFINITE);
+      }
       pool.options.set({ output_flag: false, solver: 'ipm', run_crossover: 'off' });
       pool.run();
-      return pool.getSolution().rowDual;
+      return pool.getSolution();
     });
     for (const { row } of this.hunts) model.setRowBounds(row, 0, 0);
     for (const row of this.kept) model.freeRow(row);
     for (const w of this.ways) if (w.pool) model.setBounds(w.column, 0, 0);
+    for (const { pools, wanted } of this.goals) {
+      const made = pools.reduce((sum, pool) => sum + (colValue[pool.made] as number), 0);
+      const share = made > wanted ? wanted / made : 1;
+      for (const pool of pools) colValue[pool.made] = share * (colValue[pool.made] as number);
+    }
     const worth = new Float64Array(model.rows);
-    pooled.forEach((w, row) => (worth[row] = w));
-    return this.signed(worth);
+    rowDual.forEach((w, row) => (worth[row] = w));
+    return { worth: this.signed(worth), values: colValue };
+  }
+
+  /** Hives by index of the unit, in how far a solution opens them. */
+  openingIn(values: Float64Array): Map<number, number> {
+    return new Map(
+      this.opened.flatMap((column, unit) => (column < 0 ? [] : [[unit, values[column] as number] as const])),
+    );
+  }
+
+  /** How many nucs of each pool a solution makes. */
+  madeIn(values: Float64Array): Map<PoolHunt, number> {
+    return new Map(this.hunts.map((hunt) => [hunt, values[hunt.pool.made] as number]));
   }
 
   /** Solvers are a hair off, and free rows are worth nothing; a bound needs the signs right. */
@@ -141,6 +168,11 @@ export class NucModel {
 
   entriesOfItem(hunt: PoolHunt, item: number): readonly Entry[] {
     return this.entries[(hunt.ways[item] as Way).column] ?? [];
+  }
+
+  /** What stands in a row of a single hive or of the store when the hive is opened; nothing for other rows. */
+  roomOf(row: number): number | undefined {
+    return this.rooms.get(row);
   }
 
   /** What hives that are opened, and the store, have left beside certain nucs. */

@@ -144,6 +144,26 @@ describe('the cheapest nuc', () => {
     }
   });
 
+  it('is looked for until what is left makes none', () => {
+    for (const seed of [1, 2, 3]) {
+      const { items, pricer } = market(6, seed);
+      // Combs that cost nothing outdo each other by what they hold alone.
+      pricer.setPrices(Float64Array.from(items, (it) => (it.isShake ? 1 : 0)));
+      const gone = new Set<number>();
+      const isLeft = (i: number) => (items[i]?.home ?? -1) < 0 || !gone.has(items[i]?.thing ?? -1);
+      let made = 0;
+      pricer.besideEachOther({}, Infinity, isLeft, (taken) => {
+        for (const i of taken) gone.add(items[i]?.thing ?? -1);
+        made++;
+        return null;
+      });
+      expect(made).toBeGreaterThan(3);
+      const left = pricer.among(items.filter((_, i) => isLeft(i)));
+      left.setPrices(Float64Array.from(left.items, () => 0));
+      expect(left.cheapest()).toBeNull();
+    }
+  });
+
   it('does without what is too much together with the rest of it', () => {
     const { items, pricer } = market(6, 3);
     const prices = pricesOf(items, 1, seededRandom(5));

@@ -61,7 +61,8 @@ export class NucPricer {
   readonly most: readonly number[];
   /** Numbers of things end below this. */
   readonly things: number;
-  private readonly kind: readonly number[];
+  /** By item: its kind, of those that a nuc is put together from. */
+  readonly kinds: readonly number[];
   private readonly unitRules: readonly UnitRule[];
   /** By thing: its bees can be shaken out. */
   private readonly isShakable: Uint8Array;
@@ -81,7 +82,7 @@ export class NucPricer {
     this.slots = slots;
     this.things = items.reduce((n, it) => Math.max(n, it.thing + 1), 0);
     const hard = rules.filter((r) => r.hard);
-    this.kind = items.map((it) => {
+    this.kinds = items.map((it) => {
       const k = KINDS.findIndex((m) => (it.brings[m] as number) > 0);
       return k < 0 ? OTHER : k;
     });
@@ -152,7 +153,8 @@ export class NucPricer {
   }
 
   /**
-   * Nucs one after another, each the cheapest of what those before it leave.
+   * Nucs one after another, each the cheapest of what those before it leave; combs that better ones outdo have their
+   * turn when these are gone.
    *
    * @param isLeft - whether an item may still be taken
    * @param take - notes what a nuc takes; of items that are too much together it names one, and takes none
@@ -163,25 +165,21 @@ export class NucPricer {
     isLeft: (item: number) => boolean,
     take: (items: readonly number[]) => number | null,
   ): void {
-    const ground = this.ground(hunt);
-    const used = [...new Set(ground.rest.flatMap((choice) => choice.items))];
-    const left = new Uint8Array(this.items.length);
-    const has = (i: number) => left[i] === 1;
     const tooMuch = new Set<number>();
+    const mayUse = (item: number) => !tooMuch.has(item) && isLeft(item);
+    let ground = this.ground(hunt);
+    let isFresh = true;
     for (let n = 0; n < count;) {
-      for (const list of [ground.brood, used, ground.shakes]) {
-        for (const i of list) left[i] = !tooMuch.has(i) && isLeft(i) ? 1 : 0;
+      const nuc = this.cheapestLeft(ground, mayUse);
+      if (!nuc) {
+        // What hangs beside brood was chosen while more was left: what was outdone then is looked at now.
+        if (isFresh) return;
+        ground = this.ground(hunt, mayUse);
+        isFresh = true;
+        continue;
       }
-      const shakes = ground.shakes.filter(has);
-      const nuc = huntNucs({
-        ...ground,
-        brood: ground.brood.filter(has),
-        rest: ground.rest.filter((choice) => choice.items.every(has)),
-        shakes,
-        steps: this.stepsOf(shakes),
-      }).at(-1);
-      if (!nuc) return;
       const over = take(nuc.items);
+      isFresh = false;
       if (over === null) {
         n++;
         tooMuch.clear();
@@ -191,11 +189,32 @@ export class NucPricer {
     }
   }
 
-  private ground(hunt: Hunt): Omit<HuntGround, 'steps'> {
+  private cheapestLeft(
+    ground: Omit<HuntGround, 'steps'>,
+    isLeft: (item: number) => boolean,
+  ): PricedNuc | null {
+    const left = new Uint8Array(this.items.length);
+    const has = (i: number) => left[i] === 1;
+    const used = new Set(ground.rest.flatMap((choice) => choice.items));
+    for (const list of [ground.brood, used, ground.shakes]) {
+      for (const i of list) left[i] = isLeft(i) ? 1 : 0;
+    }
+    const shakes = ground.shakes.filter(has);
+    const nucs = huntNucs({
+      ...ground,
+      brood: ground.brood.filter(has),
+      rest: ground.rest.filter((choice) => choice.items.every(has)),
+      shakes,
+      steps: this.stepsOf(shakes),
+    });
+    return nucs.at(-1) ?? null;
+  }
+
+  private ground(hunt: Hunt, isLeft: (item: number) => boolean = () => true): Omit<HuntGround, 'steps'> {
     const { below = Infinity, ofEach = null, only } = hunt;
     const mayUse = (i: number) => {
       const home = this.items[i]?.home as number;
-      return !only || home < 0 || only.has(home);
+      return (!only || home < 0 || only.has(home)) && isLeft(i);
     };
     const price = (i: number) => this.prices[i] as number;
     const perBees = (i: number) => price(i) / (this.bees[i] as number);
@@ -267,7 +286,7 @@ export class NucPricer {
   private combsByKind(mayUse: (i: number) => boolean = () => true): number[][] {
     const lists: number[][] = [[], [], [], []];
     this.items.forEach((it, i) => {
-      if (!it.isShake && mayUse(i)) lists[this.kind[i] as number]?.push(i);
+      if (!it.isShake && mayUse(i)) lists[this.kinds[i] as number]?.push(i);
     });
     return lists;
   }

@@ -10,17 +10,24 @@ import { NucModel } from './nucModel.ts';
 import { packNucs, wholeCounts, type Packed } from './packNucs.ts';
 import { pooledModel } from './pooledModel.ts';
 import { PRICES } from './prices.ts';
-import type { YardProblem } from './problem.ts';
+import { nucsWanted, type YardProblem } from './problem.ts';
+import type { YardPlanRequest } from './request.ts';
 import { planOfNucs, type PoolHunt } from './wholeNuc.ts';
 
 /** A generated yard, and what packs so many nucs into some of its hives. */
-function yard(solver: Solver, colonies: number, count: number, seed: number) {
+function yard(
+  solver: Solver,
+  colonies: number,
+  count: number | null,
+  seed: number,
+  change: Partial<YardPlanRequest> = {},
+) {
   const apiary = generatedYards({ colonies, seed });
-  const problem = problemOf(apiary, requestFor(apiary, [nucs(count)]));
+  const problem = problemOf(apiary, requestFor(apiary, [nucs(count)], change));
   const whole = new NucModel(problem, PRICES.nucMissing);
-  const worth = whole.takeWhole(solver);
+  const { worth } = whole.takeWhole(solver, count === null);
   const all = problem.units.filter((u) => u.kind === 'colony').map((u) => u.index);
-  const counts = new Map(whole.hunts.map((hunt) => [hunt, count]));
+  const counts = new Map(whole.hunts.map((hunt) => [hunt, nucsWanted(problem)]));
   const pack = (tries: number, hives: readonly number[] = all) =>
     packNucs({ whole, worth, hives: new Set(hives), counts, tries, random: seededRandom(5) });
   return { problem, pack, all };
@@ -45,6 +52,22 @@ describe('nucs packed into few hives', () => {
         expect(seen.nucsMade).toBe(packed.nucs.length);
         expect(packed.cost).toBeCloseTo(seen.cost, 6);
       }
+    }
+  });
+
+  it('break none where all that can be made are wanted, either', async () => {
+    const solver = await loadSolver();
+    for (const [colonies, seed] of [
+      [6, 16],
+      [6, 18],
+      [12, 10],
+    ] as const) {
+      // A brood comb that goes leaves bees to shake: were its nuc taken back alone, too few would stay.
+      const { problem, pack } = yard(solver, colonies, null, seed, { nights: 'cold' });
+      const packed = pack(40);
+      const seen = evaluate(problem, planOf(problem, packed));
+      expect(seen.broken).toEqual([]);
+      expect(seen.nucsMade).toBe(packed.nucs.length);
     }
   });
 

@@ -165,7 +165,8 @@ class NucPacker {
   }
 
   /** Makes as many nucs beside others as can be made. */
-  fill(nucs: readonly WholeNuc[], mood: Mood): WholeNuc[] {
+  fill(others: readonly WholeNuc[], mood: Mood): WholeNuc[] {
+    const nucs = this.withRoom(others);
     const room = this.whole.roomBeside(nucs);
     const filled = [...nucs];
     for (const ground of this.grounds) {
@@ -173,6 +174,14 @@ class NucPacker {
       filled.push(...this.fillWith(ground, ground.count - made, room, mood));
     }
     return filled;
+  }
+
+  /** Nucs without those for which there is room only beside others that are gone: a brood comb less leaves bees to shake. */
+  private withRoom(nucs: readonly WholeNuc[]): readonly WholeNuc[] {
+    const broken = new Set(this.whole.roomBeside(nucs).broken());
+    if (broken.size === 0) return nucs;
+    const last = nucs.findLastIndex((nuc) => this.whole.entriesOf(nuc).some(([row]) => broken.has(row)));
+    return last < 0 ? nucs : this.withRoom(nucs.toSpliced(last, 1));
   }
 
   private fillWith(ground: Ground, count: number, room: HiveRoom, { noise, share, shut }: Mood): WholeNuc[] {

@@ -89,7 +89,14 @@ export function* proveByYards(
   const sum = (of: (yard: Yard) => number) => yards.reduce((n, y) => n + of(y), 0);
   const lastRounds = Math.max(FEWEST_ROUNDS, Math.round(LAST_ROUNDS / yards.length));
   const random = seededRandom(1);
+  const packAll = () => {
+    const made = sum((y) => y.columns?.made ?? 0);
+    for (const yard of yards) packYard(yard, random, FEW_PLANS, wanted / made);
+    return putTogether(problem, yards, wanted);
+  };
   try {
+    // What combs are worth when nucs share them is enough to begin with.
+    yield { bound, better: packAll() };
     let best = -Infinity;
     let bestPrice = price;
     for (let n = 0; n < TRIES; n++) {
@@ -97,9 +104,7 @@ export function* proveByYards(
       const now = sum((y) => y.bound) + price * wanted;
       if (now > best) [best, bestPrice] = [now, price];
       yield { bound: best, better: null };
-      const made = sum((y) => y.columns?.made ?? 0);
-      for (const yard of yards) packYard(yard, random, FEW_PLANS, wanted / made);
-      yield { bound: best, better: putTogether(problem, yards, wanted) };
+      yield { bound: best, better: packAll() };
       price = priceForAll(yards, wanted, price, highest);
     }
     // At the price of the best bound yards may make too few nucs; where they make enough, there are plans to choose from.

@@ -1,6 +1,7 @@
 import { BestProof, NO_PROOF, type Proof } from './bestProof.ts';
 import { evaluate } from './evaluate.ts';
 import { HiveTree, type FoundPlan } from './hiveTree.ts';
+import { mostByCounting } from './mostByCounting.ts';
 import { withFewerNucs } from './mostNucs.ts';
 import { NucColumns } from './nucColumns.ts';
 import { proveByYards } from './proveByYards.ts';
@@ -56,15 +57,16 @@ export function* proofsOf(problem: YardProblem, solver: Solver): Generator<Proof
   const parts = partsOf(problem);
   const { limits } = problem.request;
   const isApart = limits.hives === null && limits.frames === null;
-  if (parts && isApart && problem.nucGoals.every((g) => g.count === null)) {
+  const isMost = problem.nucGoals.length > 0 && problem.nucGoals.every((g) => g.count === null);
+  if (parts && isApart && isMost) {
     yield* proveApart(problem, parts, solver, known);
     return;
   }
   const search = new YardSearch(problem);
   search.first();
-  // Whole nucs make better plans than the search: it goes on only while nucs are missing.
+  // Whole nucs make better plans than the search: it goes on only while nucs are missing that may well be made.
   const isEnough = () => search.best().price < PRICES.nucMissing;
-  for (let r = 0; r < SEARCHED && !isEnough(); r++) search.round();
+  for (let r = 0; r < SEARCHED && !isMost && !isEnough(); r++) search.round();
   yield* proveFrom(problem, solver, bestOf(search), known);
 }
 
@@ -77,7 +79,7 @@ function* proveFrom(
 ): Generator<Proof> {
   if (start) yield known.with(null, start);
   if (known.makesMost) {
-    yield* proveFewer(problem, solver, known);
+    yield* proveNoMore(problem, solver, known);
     return;
   }
   const nucMissing = missingPrice(problem, start);
@@ -95,18 +97,28 @@ function* proveFrom(
     yield known.with(solveModel(solver, pooled, effortOf).bound, start);
     return;
   }
+  // With all nucs made, the bound is good sooner at a price for a missing one that is near what one costs.
+  const isDear = nucMissing >= PRICES.nucMissing;
+  const isAllMade = () => isDear && missingPrice(problem, known.better) < PRICES.nucMissing;
+  const isSettled = () => known.makesMost || isAllMade();
   try {
     const tree = new HiveTree(problem, solver, columns, nucMissing, start?.plan ?? null);
-    for (let left = roundsFor(hiveCount(problem)); left > 0; left -= REPORTED) {
+    yield known.with(tree.bound, tree.cheapest);
+    if (isDear && !isAllMade()) yield known.with(null, null, mostByCounting(problem, solver));
+    for (let left = roundsFor(hiveCount(problem)); left > 0 && !isSettled(); left -= REPORTED) {
       const isOpen = tree.work(Math.min(left, REPORTED));
       yield known.with(tree.bound, tree.cheapest);
-      if (!isOpen || known.gap < CLOSED || known.makesMost) break;
+      if (!isOpen || known.gap < CLOSED) break;
     }
   } finally {
     columns.dispose();
   }
+  if (isAllMade()) {
+    yield* proveFrom(problem, solver, known.better, known);
+    return;
+  }
   if (known.makesMost) {
-    yield* proveFewer(problem, solver, known);
+    yield* proveNoMore(problem, solver, known);
     return;
   }
   if (known.better) yield known.with(null, polished(problem, known.better));
@@ -119,17 +131,27 @@ function* proveFrom(
 }
 
 /** What is left when no nuc more can be made: to make as many in the best way. */
-function* proveFewer(problem: YardProblem, solver: Solver, known: BestProof): Generator<Proof> {
+function* proveNoMore(problem: YardProblem, solver: Solver, known: BestProof): Generator<Proof> {
   const { better } = known;
-  if (!better) return;
-  const made = evaluate(problem, better.plan).nucsMade;
-  const less = PRICES.nucMissing * (nucsWanted(problem) - made);
-  const fewer = withFewerNucs(problem, made);
-  const start = { ...better, price: better.price - less };
-  for (const proof of proveFrom(fewer, solver, start, new BestProof(fewer))) {
+  if (better) yield* proveFewer(problem, solver, known, better, evaluate(problem, better.plan).nucsMade);
+}
+
+/** The same problem with no more nucs asked for than can be made. */
+function* proveFewer(
+  problem: YardProblem,
+  solver: Solver,
+  known: BestProof,
+  plan: FoundPlan,
+  most: number,
+): Generator<Proof> {
+  const less = PRICES.nucMissing * (nucsWanted(problem) - most);
+  const fewer = withFewerNucs(problem, most);
+  const start = { ...plan, price: plan.price - less };
+  for (const { bound, better, mostNucs } of proveFrom(fewer, solver, start, new BestProof(fewer))) {
     yield known.with(
-      proof.bound === null ? null : proof.bound + less,
-      proof.better && { ...proof.better, price: proof.better.price + less },
+      bound === null ? null : bound + less,
+      better && { ...better, price: better.price + less },
+      mostNucs,
     );
   }
 }
