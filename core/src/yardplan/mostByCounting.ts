@@ -111,7 +111,7 @@ class NucCount {
     return most;
   }
 
-  /** Nucs that cost less than one at the prices that were set, and share no combs of hives. */
+  /** Nucs that cost less than one at the prices that were set, and share no combs of hives: one more than a few at most. */
   private cheapBesideEachOther(): number[][] {
     const { pricer } = this.hunt;
     const things = pricer.items.map((it) => (it.home === STORE ? null : it.thing));
@@ -119,7 +119,7 @@ class NucCount {
     const nucs: number[][] = [];
     pricer.besideEachOther(
       { below: 1 - HAIR },
-      Infinity,
+      FEW + 1,
       (item) => !taken.has(things[item] as number | null),
       (items) => {
         for (const i of items) if (things[i] !== null) taken.add(things[i] as number);

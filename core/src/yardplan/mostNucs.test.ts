@@ -1,7 +1,7 @@
 import loadSolver from 'highs';
 import { assert, describe, expect, it } from 'vitest';
 import { generatedYards } from '../testing/generatedYards.ts';
-import { fiveFrames, nucs, problemOf, requestFor } from '../testing/yardRequests.ts';
+import { fiveFrames, nucs, planned, problemOf, requestFor } from '../testing/yardRequests.ts';
 import { gapOfPlan, type Proof } from './bestProof.ts';
 import { evaluate } from './evaluate.ts';
 import { solveModel, type Solver } from './linearModel.ts';
@@ -56,6 +56,23 @@ describe('the most nucs that can be made', () => {
     expect(gapOfPlan(problem, { cost, nucsMade: made }, proof)).toBeLessThan(0.1);
     // Were the nucs that cannot be made counted, any plan would look good.
     expect(gapOfPlan(problem, { cost, nucsMade: made }, { ...proof, mostNucs: null })).toBeLessThan(0.003);
+  }, 60_000);
+
+  it('are made in a yard of twelve, where a search by single frames makes fewer', async () => {
+    const solver = await loadSolver();
+    for (const seed of [1, 3]) {
+      const yard = generatedYards({ colonies: 12, seed });
+      const asked = problemOf(yard, requestFor(yard, [nucs(null)]));
+      let made = 0;
+      let most: number | null = null;
+      for (const { better, mostNucs: atMost } of proofsOf(asked, solver)) {
+        made = better ? evaluate(asked, better.plan).nucsMade : 0;
+        most = atMost;
+        if (made === most) break;
+      }
+      expect(made).toBe(most);
+      expect(evaluate(asked, planned(asked, 1).plan).nucsMade).toBeLessThan(made);
+    }
   }, 60_000);
 
   it('are none where no colony can give, and that is proven too', async () => {

@@ -87,8 +87,8 @@ export class NucModel {
   /**
    * Has nucs taken whole from now on: the ways that fill them are no columns of their own any more.
    *
-   * @param isShort - it is not known that all nucs that are asked for can be made. Then combs are priced as if any number
-   *   were asked for: which are scarce does not show where a few nucs fit in by halves
+   * @param isShort - it is not known that all nucs that are asked for can be made. Then combs are priced as if more were
+   *   asked for than there can be: while shared combs suffice, it does not show which are scarce
    * @returns what rows are worth when nucs share their combs as one pool: where the search for prices begins; and what
    *   columns are there
    */
@@ -98,10 +98,7 @@ export class NucModel {
     const { rowDual, colValue } = solver.withModel(model.data(true), (pool) => {
       if (isShort) {
         for (const { row } of this.goals) pool.changeRowBounds(row, -INFINITE, INFINITE);
-        for (const {
-          pool: { made },
-        } of this.hunts)
-          pool.changeColBounds(made, 0, INFINITE);
+        for (const hunt of this.hunts) pool.changeColBounds(hunt.pool.made, 0, INFINITE);
       }
       pool.options.set({ output_flag: false, solver: 'ipm', run_crossover: 'off' });
       pool.run();
@@ -110,6 +107,7 @@ export class NucModel {
     for (const { row } of this.hunts) model.setRowBounds(row, 0, 0);
     for (const row of this.kept) model.freeRow(row);
     for (const w of this.ways) if (w.pool) model.setBounds(w.column, 0, 0);
+    // No more are made than are asked for, all the same.
     for (const { pools, wanted } of this.goals) {
       const made = pools.reduce((sum, pool) => sum + (colValue[pool.made] as number), 0);
       const share = made > wanted ? wanted / made : 1;

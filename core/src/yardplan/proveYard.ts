@@ -79,7 +79,7 @@ function* proveFrom(
 ): Generator<Proof> {
   if (start) yield known.with(null, start);
   if (known.makesMost) {
-    yield* proveNoMore(problem, solver, known);
+    yield* proveFewer(problem, solver, known);
     return;
   }
   const nucMissing = missingPrice(problem, start);
@@ -118,7 +118,7 @@ function* proveFrom(
     return;
   }
   if (known.makesMost) {
-    yield* proveNoMore(problem, solver, known);
+    yield* proveFewer(problem, solver, known);
     return;
   }
   if (known.better) yield known.with(null, polished(problem, known.better));
@@ -131,27 +131,17 @@ function* proveFrom(
 }
 
 /** What is left when no nuc more can be made: to make as many in the best way. */
-function* proveNoMore(problem: YardProblem, solver: Solver, known: BestProof): Generator<Proof> {
-  const { better } = known;
-  if (better) yield* proveFewer(problem, solver, known, better, evaluate(problem, better.plan).nucsMade);
-}
-
-/** The same problem with no more nucs asked for than can be made. */
-function* proveFewer(
-  problem: YardProblem,
-  solver: Solver,
-  known: BestProof,
-  plan: FoundPlan,
-  most: number,
-): Generator<Proof> {
-  const less = PRICES.nucMissing * (nucsWanted(problem) - most);
-  const fewer = withFewerNucs(problem, most);
-  const start = { ...plan, price: plan.price - less };
-  for (const { bound, better, mostNucs } of proveFrom(fewer, solver, start, new BestProof(fewer))) {
+function* proveFewer(problem: YardProblem, solver: Solver, known: BestProof): Generator<Proof> {
+  if (!known.better) return;
+  const { plan, price } = known.better;
+  const { nucsMade } = evaluate(problem, plan);
+  const less = PRICES.nucMissing * (nucsWanted(problem) - nucsMade);
+  const fewer = withFewerNucs(problem, nucsMade);
+  const start = { plan, price: price - less };
+  for (const { bound, better } of proveFrom(fewer, solver, start, new BestProof(fewer))) {
     yield known.with(
       bound === null ? null : bound + less,
       better && { ...better, price: better.price + less },
-      mostNucs,
     );
   }
 }
