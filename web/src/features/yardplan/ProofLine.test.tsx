@@ -54,6 +54,12 @@ describe('how good a plan is', () => {
     await withNucs();
     fireEvent.click(screen.getByRole('button', { name: 'most' }));
     expect(await screen.findByText('no more can be made; the best plan there is, proven')).toBeTruthy();
+    cleanup();
+    // A bound that tells nothing but the number.
+    proverSays.bound = 0;
+    await withNucs();
+    fireEvent.click(screen.getByRole('button', { name: 'most' }));
+    expect(await screen.findByText('no more can be made')).toBeTruthy();
   });
 
   it('stands when no more is looked for, which is offered as long as it is', async () => {

@@ -107,7 +107,7 @@ function proofOf(bench: Bench): string {
   if (isShort && seen.broken.length === 0 && mostNucs !== null) {
     if (seen.nucsMade < mostNucs) return `no plan makes more than ${count(mostNucs, 'nuc')}`;
     // As long as the bound tells nothing but the number, it is silent on how well they are made.
-    const isOnlyNumber = bench.gap === null || bench.gap > 1;
+    const isOnlyNumber = bench.gap === null || bench.gap > 0.99;
     if (seen.nucsMade === mostNucs) return `no more can be made${isOnlyNumber ? '' : `; ${nearness(bench)}`}`;
   }
   return nearness(bench);
