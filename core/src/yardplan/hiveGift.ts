@@ -18,7 +18,7 @@ export interface GiftRow {
   readonly most: number;
 }
 
-/** Looked at at most; then what is left is taken as if no rule spoke against it. */
+/** Looked at at most; then as much is said as any one row allows. */
 const MOST_LOOKED_AT = 20_000;
 /** Less than this is no gain. */
 const GAIN = 1e-9;
