@@ -18,7 +18,7 @@ export interface GiftRow {
   readonly most: number;
 }
 
-/** Looked at at most; then as much is said as any one row allows. */
+/** So many choices are looked into; where there are more, as much is said as any one row allows. */
 const MOST_LOOKED_AT = 20_000;
 /** Less than this is no gain. */
 const GAIN = 1e-9;
@@ -66,14 +66,13 @@ class GiftSearch {
     for (let n = this.frames.length - 1; n >= 0; n--) {
       this.still[n] = (this.still[n + 1] as number) + top(this.frames[n] as readonly Gift[]);
     }
+    const uses = rows.map(({ row }) => usesOf(row, useful));
+    this.onlyRises = uses.map((list) => list.every(({ use }) => use >= 0));
+    this.onlyFalls = uses.map((list) => list.every(({ use }) => use <= 0));
     this.highest = rows.reduce(
-      (most, row) => Math.min(most, highestBy(row, useful)),
+      (most, row, n) => Math.min(most, highestBy(row, uses[n] as readonly Use[])),
       this.still[0] as number,
     );
-    const valuesIn = (row: number) =>
-      useful.flatMap(({ entries }) => entries.flatMap(([r, value]) => (r === row ? [value] : [])));
-    this.onlyRises = rows.map(({ row }) => valuesIn(row).every((value) => value >= 0));
-    this.onlyFalls = rows.map(({ row }) => valuesIn(row).every((value) => value <= 0));
   }
 
   run(): number {
@@ -111,25 +110,29 @@ class GiftSearch {
   }
 }
 
-/** What gifts are worth together at most, as one row allows, when all that makes room in it is given. */
-function highestBy({ row, start, least, most }: GiftRow, gifts: readonly Gift[]): number {
-  const uses = gifts.map(({ worth, entries }) => ({
+/** What a gift is worth, and what it adds to a row. */
+interface Use {
+  readonly worth: number;
+  readonly use: number;
+}
+
+const usesOf = (row: number, gifts: readonly Gift[]): Use[] =>
+  gifts.map(({ worth, entries }) => ({
     worth,
     use: entries.reduce((sum, [r, value]) => (r === row ? sum + value : sum), 0),
   }));
+
+/** What gifts are worth together at most, as one row allows, when all that makes room in it is given. */
+function highestBy({ start, least, most }: GiftRow, uses: readonly Use[]): number {
+  const falls = uses.map(({ worth, use }) => ({ worth, use: -use }));
   return Math.min(
     most < INFINITE ? mostIn(most - start, uses) : Infinity,
-    least > -INFINITE
-      ? mostIn(
-          start - least,
-          uses.map(({ worth, use }) => ({ worth, use: -use })),
-        )
-      : Infinity,
+    least > -INFINITE ? mostIn(start - least, falls) : Infinity,
   );
 }
 
 /** As much worth as fits into a room, the last of it in part. */
-function mostIn(room: number, uses: readonly { readonly worth: number; readonly use: number }[]): number {
+function mostIn(room: number, uses: readonly Use[]): number {
   let left = room + BROKEN;
   let sum = 0;
   for (const { worth, use } of uses) {

@@ -1,17 +1,27 @@
 import { demoScenario } from '@incremen/core';
-import { fireEvent, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
+import { afterEach, beforeEach, vi } from 'vitest';
 import { YardPlanPage } from '../features/yardplan/YardPlanPage.tsx';
+import { withoutNetwork } from './noNetwork.ts';
 import { proverSays } from './plannerHere.ts';
 import { demoStore, renderView } from './renderView.tsx';
 
-/** The prover says nothing, as before each test. */
-export function proverSilent(): void {
-  proverSays.bound = null;
-  proverSays.mostNucs = null;
-  proverSays.isAtIt = false;
-  proverSays.shortages = [];
-  proverSays.wait = null;
+vi.mock('../workers/yardPlanner.ts', async () => (await import('./plannerHere.ts')).plannerHere);
+// The chart needs a canvas of a real browser; its figures stand beside it in words.
+vi.mock('../features/yardplan/HowManyChart.tsx', () => ({ default: () => null }));
+
+/** Tests of the bench: no network, planner and chart stood in for, and a prover that says nothing before each. */
+export function atTheBench(): void {
+  withoutNetwork();
+  afterEach(cleanup);
+  beforeEach(() => {
+    proverSays.bound = null;
+    proverSays.mostNucs = null;
+    proverSays.isAtIt = false;
+    proverSays.shortages = [];
+    proverSays.wait = null;
+  });
 }
 
 export const { apiary } = demoScenario();

@@ -1,20 +1,10 @@
 import 'fake-indexeddb/auto';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { withoutNetwork } from '../../testing/noNetwork.ts';
-import { click, openBench, planned, proverSilent, withNucs } from '../../testing/onBench.tsx';
+import { describe, expect, it } from 'vitest';
+import { atTheBench, click, openBench, planned, withNucs } from '../../testing/onBench.tsx';
 import { plannerFails, proverSays } from '../../testing/plannerHere.ts';
 
-vi.mock(
-  '../../workers/yardPlanner.ts',
-  async () => (await import('../../testing/plannerHere.ts')).plannerHere,
-);
-// The chart needs a canvas of a real browser; its figures stand beside it in words.
-vi.mock('./HowManyChart.tsx', () => ({ default: () => null }));
-
-withoutNetwork();
-afterEach(cleanup);
-beforeEach(proverSilent);
+atTheBench();
 
 describe('how good a plan is', () => {
   it('is said only as far as it is proven', async () => {

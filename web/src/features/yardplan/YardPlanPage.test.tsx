@@ -1,18 +1,17 @@
 import 'fake-indexeddb/auto';
 import { STORE_KEY } from '@incremen/core/yardplan';
-import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { withoutNetwork } from '../../testing/noNetwork.ts';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
 import {
   about,
   apiary,
+  atTheBench,
   choose,
   click,
   hive,
   idOf,
   openBench,
   planned,
-  proverSilent,
   withNucs,
 } from '../../testing/onBench.tsx';
 import { proverSays } from '../../testing/plannerHere.ts';
@@ -20,16 +19,7 @@ import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { asked, framePlaced } from './plannerSlice.ts';
 import { YardPlanPage } from './YardPlanPage.tsx';
 
-vi.mock(
-  '../../workers/yardPlanner.ts',
-  async () => (await import('../../testing/plannerHere.ts')).plannerHere,
-);
-// The chart needs a canvas of a real browser; its figures stand beside it in words.
-vi.mock('./HowManyChart.tsx', () => ({ default: () => null }));
-
-withoutNetwork();
-afterEach(cleanup);
-beforeEach(proverSilent);
+atTheBench();
 
 describe('the plan bench, empty', () => {
   it('says what could be wanted, and begins with what is chosen', async () => {
