@@ -1,5 +1,8 @@
 import { test as base, expect, type Page } from '@playwright/test';
-import { demoScenario, emptyApiary, toBundle, type Apiary, type Bundle, type Day } from '@incremen/core';
+import { demoScenario } from '@incremen/core/demo';
+import { emptyApiary, type Apiary } from '@incremen/core/records';
+import { toBundle, type Bundle } from '@incremen/core/formats';
+import type { Day } from '@incremen/core/basics';
 
 /** The demonstration as a file, built once. */
 const demo = (() => {

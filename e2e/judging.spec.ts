@@ -1,4 +1,4 @@
-import { addDays } from '@incremen/core';
+import { addDays } from '@incremen/core/basics';
 import {
   NEST,
   NO_BROOD,

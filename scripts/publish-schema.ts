@@ -1,6 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { bundle } from '@incremen/core';
+import { bundle } from '@incremen/core/formats';
 import { z } from 'zod';
 import { ROOT } from './dataFolder.ts';
 

@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { demoScenario, framesOfColony, toBundle, type Apiary } from '@incremen/core';
+import { demoScenario } from '@incremen/core/demo';
+import { framesOfColony, type Apiary } from '@incremen/core/records';
+import { toBundle } from '@incremen/core/formats';
 import { createApp, openOrm, OperationStore, startPostgres } from '@incremen/server';
 import { median, ms, quantile } from './statistics.ts';
 

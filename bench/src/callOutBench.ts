@@ -4,7 +4,7 @@ import {
   simulatedColony,
   simulatedPlaces,
   type Policy,
-} from '@incremen/core/callout';
+} from '@incremen/core/testing';
 import { median, ms, quantile } from './statistics.ts';
 
 const POLICIES: readonly { readonly policy: Policy; readonly name: string }[] = [

@@ -1,16 +1,15 @@
 import {
   applyChanges,
-  decide,
   emptyApiary,
   framesOfColony,
   newOperation,
-  seededIds,
-  spreadNest,
-  toBundle,
   type Apiary,
-  type Bundle,
   type Command,
-} from '@incremen/core';
+} from '@incremen/core/records';
+import { decide } from '@incremen/core/decide';
+import { seededIds } from '@incremen/core/demo';
+import { spreadNest } from '@incremen/core/brood';
+import { toBundle, type Bundle } from '@incremen/core/formats';
 
 /** A yard of two-box colonies with invented counts, as a file: strong, even and weak by turns. */
 export function largeYard(colonies: number, operationId: string): Bundle {

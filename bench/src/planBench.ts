@@ -1,12 +1,7 @@
-import {
-  colonyState,
-  coloniesOfYard,
-  DEMO_DAY,
-  demoScenario,
-  makePlan,
-  METHODS,
-  seededIds,
-} from '@incremen/core';
+import { colonyState } from '@incremen/core/colony';
+import { coloniesOfYard } from '@incremen/core/records';
+import { DEMO_DAY, demoScenario, seededIds } from '@incremen/core/demo';
+import { makePlan, METHODS } from '@incremen/core/split';
 import { median, ms, quantile } from './statistics.ts';
 
 const RUNS = 30;

@@ -1,7 +1,8 @@
-import { noEvidence } from '@incremen/core';
-import { planBOf, queenLane, weakDesk } from '@incremen/core/remedies';
-import { generatedYards, PartYard } from '@incremen/core/testing';
-import { calibration, nextObservation, queenBelief } from '@incremen/core/queenstate';
+import { noEvidence } from '@incremen/core/records';
+import { planBOf, queenLane } from '@incremen/core/followup';
+import { weakDesk } from '@incremen/core/remedies';
+import { nextObservation, queenBelief } from '@incremen/core/queen-odds';
+import { calibration, generatedYards, PartYard } from '@incremen/core/testing';
 import { median, ms, quantile } from './statistics.ts';
 
 const PARTS = 5000;

@@ -2,15 +2,12 @@ import {
   buildProblem,
   evaluate,
   gapOf,
-  newYardPlanRequest,
-  NUC_RECIPES,
   proofsOf,
   proveYard,
   YardSearch,
   type Solver,
-  type YardGoal,
-  type YardPlanRequest,
 } from '@incremen/core/yardplan';
+import { newYardPlanRequest, NUC_RECIPES, type YardGoal, type YardPlanRequest } from '@incremen/core/records';
 import loadSolver from 'highs';
 import { generatedYards } from '@incremen/core/testing';
 import { median } from './statistics.ts';

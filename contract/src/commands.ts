@@ -1,4 +1,4 @@
-import { changeSchema, command, type Change, type Command } from '@incremen/core';
+import { changeSchema, command, type Change, type Command } from '@incremen/core/records';
 import { z } from 'zod';
 
 /** An instant in UTC that a database can keep. */

@@ -1,4 +1,5 @@
-import type { Bundle, Change, Reading } from '@incremen/core';
+import type { Bundle } from '@incremen/core/formats';
+import type { Change, Reading } from '@incremen/core/records';
 import { z } from 'zod';
 
 /** One operation in the list of those that there are. */

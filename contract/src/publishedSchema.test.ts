@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { bundle } from '@incremen/core';
+import { bundle } from '@incremen/core/formats';
 import { expect, it } from 'vitest';
 import { z } from 'zod';
 

@@ -1,4 +1,4 @@
-import type { ScaleHour, WeatherHour } from '@incremen/core';
+import type { ScaleHour, WeatherHour } from '@incremen/core/weather';
 
 /** Weather around a day, by hour. */
 export interface WeatherReport {

@@ -1,5 +1,5 @@
-import { yardPlanRecord, type Problem } from '@incremen/core';
-import { yardPlanRequest } from '@incremen/core/yardplan';
+import { yardPlanRecord, yardPlanRequest } from '@incremen/core/records';
+import type { Problem } from '@incremen/core/basics';
 import { z } from 'zod';
 
 /** Asks the server to work a plan out: for other programs, and for yards too large for a phone. */

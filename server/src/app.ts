@@ -1,6 +1,6 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import { bundle } from '@incremen/core';
+import { bundle } from '@incremen/core/formats';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';

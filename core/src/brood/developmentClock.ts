@@ -1,4 +1,4 @@
-import type { Range } from '../comb/densities.ts';
+import type { Range } from '../comb/index.ts';
 
 /** The castes whose brood keeps its own time. */
 export type Caste = 'worker' | 'queen' | 'drone';

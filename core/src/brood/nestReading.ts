@@ -1,4 +1,4 @@
-import { shareOf } from '../comb/contents.ts';
+import { shareOf } from '../comb/index.ts';
 import { WORKER_STAGE_DAYS } from './developmentClock.ts';
 import { layingRates, type LayingRates, type NestFrame } from './projectNest.ts';
 

@@ -3,9 +3,14 @@ import {
   EMERGENCE_SHARE,
   BEES_PER_CM2,
   WORKER_CELLS_PER_CM2,
-} from '../comb/densities.ts';
-import { frameSize, type FrameSizeId } from '../comb/frameSizes.ts';
-import { shareOf, type ContentClass, type Contents, type FrameReading, type Side } from '../comb/contents.ts';
+  frameSize,
+  type FrameSizeId,
+  shareOf,
+  type ContentClass,
+  type Contents,
+  type FrameReading,
+  type Side,
+} from '../comb/index.ts';
 import { DEVELOPMENT, WORKER_STAGE_DAYS } from './developmentClock.ts';
 
 /** A frame as it was counted: its size and what was read. */

@@ -1,6 +1,5 @@
-import { bothSides, type FrameReading } from '../comb/contents.ts';
-import { inReferenceFrames, type FrameSizeId } from '../comb/frameSizes.ts';
-import type { Problem } from '../result/problem.ts';
+import { bothSides, type FrameReading, inReferenceFrames, type FrameSizeId } from '../comb/index.ts';
+import type { Problem } from '../basics/index.ts';
 import { spreadNest } from './spreadNest.ts';
 
 /**

@@ -1,5 +1,4 @@
-import type { Contents, Side } from '../comb/contents.ts';
-import { bothSides, type FrameReading } from '../comb/contents.ts';
+import { type Contents, type Side, bothSides, type FrameReading } from '../comb/index.ts';
 
 /** A colony in whole frames, as one says it aloud: "eight of bees, five of brood, three of stores". */
 export interface NestTotals {

@@ -4,7 +4,7 @@ import { adviseCall, bestCorrection } from './adviseCall.ts';
 import { BreakUp, type Place } from './breakUpWorth.ts';
 import type { CalledFrame } from './calledFrame.ts';
 import { countError } from './expectation.ts';
-import { inHindsight, playBreakUp, simulatedColony, simulatedPlaces } from './simulatedBreakUp.ts';
+import { inHindsight, playBreakUp, simulatedColony, simulatedPlaces } from '../testing/simulatedBreakUp.ts';
 
 const frame = (brood: number, stores = 0, rest: Partial<CalledFrame> = {}): CalledFrame => ({
   brood,

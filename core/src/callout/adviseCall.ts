@@ -1,4 +1,4 @@
-import { seededRandom } from '../random/seededRandom.ts';
+import { seededRandom } from '../basics/index.ts';
 import type { BreakUp } from './breakUpWorth.ts';
 import type { CalledFrame } from './calledFrame.ts';
 import { sampleFrame, type CountError } from './expectation.ts';

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { CallOut, Colony } from '../apiary/records.ts';
-import { framesOfColony, openFollowUps, queenOf, readingOf } from '../apiary/views.ts';
+import type { CallOut, Colony } from '../records/records.ts';
+import { framesOfColony, openFollowUps, queenOf, readingOf } from '../records/views.ts';
 import { shareOf, type FrameReading } from '../comb/contents.ts';
 import { TestYard } from '../testing/builders.ts';
 import { NEST, STRONG_BOX, withQueen } from '../testing/nests.ts';
-import { LEFT_IN_ORDER } from '../worksheet/closing.ts';
-import { NUC_RECIPES, type NucRecipe } from '../yardplan/request.ts';
-import type { CallOutChange, CallPlace } from './callOut.ts';
+import { LEFT_IN_ORDER } from '../records/closing.ts';
+import { NUC_RECIPES, type NucRecipe } from '../records/request.ts';
+import type { CallOutChange, CallPlace } from '../records/callOut.ts';
 import { callOutLooks } from './callOutLooks.ts';
 import { newCallOut } from './newCallOut.ts';
 import { advise, padCorrection } from './padAdvice.ts';

@@ -1,8 +1,7 @@
-import type { FollowUp } from '../apiary/records.ts';
-import { addDays, type Day } from '../calendar/day.ts';
-import { newUnitLooks, type LookText } from '../followup/newUnitLooks.ts';
-import { queenCalendar, windowAfter } from '../followup/windows.ts';
-import type { CallOutBody, CallUnit } from './callOut.ts';
+import type { FollowUp, CallOutBody, CallUnit } from '../records/index.ts';
+import { addDays, type Day, windowAfter } from '../basics/index.ts';
+import { newUnitLooks, type LookText } from '../followup/index.ts';
+import { queenCalendar } from '../brood/index.ts';
 
 /** Cells are given one to three days after the break-up, once the bees know that they have no queen. */
 const giveCells = (day: Day): LookText => ({

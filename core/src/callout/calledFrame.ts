@@ -1,5 +1,5 @@
-import { shareOf, shareOfBees, type FrameReading } from '../comb/contents.ts';
-import { stayShare, type Distance, type StayShares } from '../drift/drift.ts';
+import { shareOf, shareOfBees, type FrameReading } from '../comb/index.ts';
+import { stayShare, type Distance, type StayShares } from '../brood/index.ts';
 
 /** What counts of a frame when it is to be given a place, in frames. */
 export interface CalledFrame {

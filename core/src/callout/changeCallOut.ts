@@ -1,6 +1,6 @@
-import { problemsOfReading } from '../comb/contents.ts';
-import type { Problem } from '../result/problem.ts';
-import type { CallOutBody, CallOutChange, CallPlace, FrameCall } from './callOut.ts';
+import { problemsOfReading } from '../comb/index.ts';
+import type { Problem } from '../basics/index.ts';
+import type { CallOutBody, CallOutChange, CallPlace, FrameCall } from '../records/index.ts';
 
 /** A break-up after a change, or why it cannot be. */
 export type Changed =

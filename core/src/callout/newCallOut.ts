@@ -1,7 +1,5 @@
-import type { CallOut } from '../apiary/records.ts';
-import type { Day } from '../calendar/day.ts';
-import type { NucRecipe } from '../yardplan/request.ts';
-import type { CallGiver, CallUnit } from './callOut.ts';
+import type { CallOut, NucRecipe, CallGiver, CallUnit } from '../records/index.ts';
+import type { Day } from '../basics/index.ts';
 
 /** What is asked before a break-up begins. */
 export interface CallOutWish {

@@ -1,8 +1,8 @@
-import { hasLiveCell, type FrameReading } from '../comb/contents.ts';
+import { hasLiveCell, type FrameReading } from '../comb/index.ts';
 import { adviseCall, bestCorrection } from './adviseCall.ts';
 import { BreakUp } from './breakUpWorth.ts';
 import { BROOD_COMB, STORES_COMB, type CalledFrame } from './calledFrame.ts';
-import type { CallPlace, FrameCall } from './callOut.ts';
+import type { CallPlace, FrameCall } from '../records/index.ts';
 import { countError, UNCOUNTED_SPREAD } from './expectation.ts';
 import { indexOf, type PadState } from './padState.ts';
 import { freeSlotFor } from './slotFor.ts';

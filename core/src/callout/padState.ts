@@ -1,11 +1,18 @@
-import { operationOf, type Apiary, type CallOut } from '../apiary/records.ts';
-import { framesOfColony, placeInWords, readingOf } from '../apiary/views.ts';
-import { framesOn } from '../colony/colonyOn.ts';
-import type { FrameReading } from '../comb/contents.ts';
-import { houseRules, type HouseRules, stayShares } from '../rules/houseRules.ts';
+import {
+  operationOf,
+  type Apiary,
+  type CallOut,
+  framesOfColony,
+  placeInWords,
+  readingOf,
+  type CallUnit,
+  type FrameCall,
+} from '../records/index.ts';
+import { framesOn } from '../colony/index.ts';
+import type { FrameReading } from '../comb/index.ts';
+import { houseRules, type HouseRules, stayShares } from '../rules/index.ts';
 import type { Place } from './breakUpWorth.ts';
 import { BROOD_COMB, calledFrame, STORES_COMB, type CalledFrame } from './calledFrame.ts';
-import type { CallUnit, FrameCall } from './callOut.ts';
 import { UNCOUNTED } from './expectation.ts';
 
 /** A frame that was not called yet. */

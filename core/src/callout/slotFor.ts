@@ -1,5 +1,5 @@
 import { BROOD_COMB, type CalledFrame } from './calledFrame.ts';
-import type { CallOutBody, CallUnit } from './callOut.ts';
+import type { CallOutBody, CallUnit } from '../records/index.ts';
 
 /**
  * The slot for a frame in a unit: brood together in the warm place, most of it first, and food at the cold wall. In a

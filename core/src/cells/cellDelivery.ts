@@ -1,6 +1,5 @@
-import { DEVELOPMENT } from '../brood/developmentClock.ts';
-import { addDays, type Day } from '../calendar/day.ts';
-import { queenCalendar, windowAfter, type Window } from '../followup/windows.ts';
+import { DEVELOPMENT, queenCalendar } from '../brood/index.ts';
+import { addDays, type Day, windowAfter, type Window } from '../basics/index.ts';
 
 /** Day-old larvae are grafted: so old is the queen to be, counted from the egg. */
 const GRAFTED_AT = DEVELOPMENT.queen.eggHatches.likely + 1;

@@ -1,10 +1,21 @@
-import { operationOf, type Apiary, type Colony } from '../apiary/records.ts';
-import { boxesOfColony, framesOfColony, placeInWords, visitsOf } from '../apiary/views.ts';
-import { DEVELOPMENT } from '../brood/developmentClock.ts';
-import { addDays, daysBetween, type Day } from '../calendar/day.ts';
-import { isLiveCell, type CellFinding, type CellKind, type CellPlace } from '../comb/contents.ts';
-import type { FrameSizeId } from '../comb/frameSizes.ts';
-import { emergenceFromCells, shiftWindow, type Window } from '../followup/windows.ts';
+import {
+  operationOf,
+  type Apiary,
+  type Colony,
+  boxesOfColony,
+  framesOfColony,
+  placeInWords,
+  visitsOf,
+} from '../records/index.ts';
+import { DEVELOPMENT, emergenceFromCells } from '../brood/index.ts';
+import { addDays, daysBetween, type Day, shiftWindow, type Window } from '../basics/index.ts';
+import {
+  isLiveCell,
+  type CellFinding,
+  type CellKind,
+  type CellPlace,
+  type FrameSizeId,
+} from '../comb/index.ts';
 
 /** Where a cell is on its way on a day. */
 export type CellStage = 'open' | 'tender' | 'ripe' | 'due' | 'over';

@@ -1,9 +1,7 @@
-import type { Apiary } from '../apiary/records.ts';
-import { queenOf, visitsOf } from '../apiary/views.ts';
-import type { Day } from '../calendar/day.ts';
-import { shareOf } from '../comb/contents.ts';
-import { queenCalendar } from '../followup/windows.ts';
-import type { Evidence } from '../queen/evidence.ts';
+import { type Apiary, queenOf, visitsOf, type Evidence } from '../records/index.ts';
+import type { Day } from '../basics/index.ts';
+import { shareOf } from '../comb/index.ts';
+import { queenCalendar } from '../brood/index.ts';
 
 /** Parts that raised a queen and parts that failed, as far as the records tell. */
 export interface RaisingResults {

@@ -1,4 +1,4 @@
-import type { FrameSizeId } from '../comb/frameSizes.ts';
+import type { FrameSizeId } from '../comb/index.ts';
 import type { LedgerLine } from './cellLedger.ts';
 
 /** How many cells a part keeps: practice differs. */

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import type { CommandOf } from '../apiary/commands.ts';
-import { framesOfColony, nestOf } from '../apiary/views.ts';
+import type { CommandOf } from '../records/commands.ts';
+import { framesOfColony, nestOf } from '../records/views.ts';
 import { bothSides, shareOf, shareOfBees } from '../comb/contents.ts';
 import { projectNest } from '../brood/projectNest.ts';
 import { TestYard } from '../testing/builders.ts';
 import { framesBack, framesOn, layingOf } from './colonyOn.ts';
 import { descentOf } from './descent.ts';
 import { strengthHistory } from './strengthHistory.ts';
-import { makePlan } from '../plan/makePlan.ts';
+import { makePlan } from '../split/plan/makePlan.ts';
 
 const brood = bothSides({ eggs: 1, open: 2, capped: 4, honey: 3 }, 6);
 const honey = bothSides({ honey: 8, drawn: 2 }, 4);

@@ -1,7 +1,14 @@
-import type { Apiary, Colony, Reading } from '../apiary/records.ts';
-import { framesOfColony, nestOf, queenOf, type PlacedFrame } from '../apiary/views.ts';
-import { presentLayingRate, projectNest, type Laying, type NestFrame } from '../brood/projectNest.ts';
-import { daysBetween, type Day } from '../calendar/day.ts';
+import {
+  type Apiary,
+  type Colony,
+  type Reading,
+  framesOfColony,
+  nestOf,
+  queenOf,
+  type PlacedFrame,
+} from '../records/index.ts';
+import { presentLayingRate, projectNest, type Laying, type NestFrame } from '../brood/index.ts';
+import { daysBetween, type Day } from '../basics/index.ts';
 
 /**
  * What the queen of a colony is taken to do after its count: she lays on at the rate that eggs and open

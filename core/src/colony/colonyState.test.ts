@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { framesOfColony } from '../apiary/views.ts';
+import { framesOfColony } from '../records/views.ts';
 import { bothSides, type CellFinding, type FrameReading } from '../comb/contents.ts';
-import { makePlan } from '../plan/makePlan.ts';
+import { makePlan } from '../split/plan/makePlan.ts';
 import { TestYard } from '../testing/builders.ts';
 import { colonyState } from './colonyState.ts';
 

@@ -1,6 +1,9 @@
-import { addDays, dayInWords, type Day } from '../calendar/day.ts';
-import { operationOf, type Apiary, type Colony, type Queen } from '../apiary/records.ts';
+import { addDays, dayInWords, type Day } from '../basics/index.ts';
 import {
+  operationOf,
+  type Apiary,
+  type Colony,
+  type Queen,
   ageOfCount,
   boxesOfColony,
   framesOfColony,
@@ -9,10 +12,10 @@ import {
   queenOf,
   queenPerhapsIn,
   type PlacedFrame,
-} from '../apiary/views.ts';
-import { DEVELOPMENT } from '../brood/developmentClock.ts';
-import type { CellFinding } from '../comb/contents.ts';
-import { houseRules, type HouseRules } from '../rules/houseRules.ts';
+} from '../records/index.ts';
+import { DEVELOPMENT } from '../brood/index.ts';
+import type { CellFinding } from '../comb/index.ts';
+import { houseRules, type HouseRules } from '../rules/index.ts';
 import { doubtOf } from './doubts.ts';
 import { isOutgrown, NUC_SLOTS } from './nuc.ts';
 import { strengthOf, type Strength } from './strength.ts';

@@ -1,4 +1,4 @@
-import type { Apiary, Colony } from '../apiary/records.ts';
+import type { Apiary, Colony } from '../records/index.ts';
 
 /** A colony in its line of descent; `generation` 0 is the one asked about, ancestors are negative. */
 export interface Kin {

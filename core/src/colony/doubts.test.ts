@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { bothSides, type FrameReading } from '../comb/contents.ts';
-import { noEvidence, type Evidence } from '../queen/evidence.ts';
-import { queenDoubts } from '../queen/queenDoubts.ts';
+import { noEvidence, type Evidence } from '../records/evidence.ts';
+import { queenDoubts } from '../queen-verdict/queenDoubts.ts';
 import { TestYard } from '../testing/builders.ts';
 import { colonyState } from './colonyState.ts';
 

@@ -1,8 +1,14 @@
-import type { Apiary, Colony, Visit } from '../apiary/records.ts';
-import { visitsOf, type PlacedFrame } from '../apiary/views.ts';
-import { addDays, dayInWords, daysBetween, type Day } from '../calendar/day.ts';
-import { shareOf } from '../comb/contents.ts';
-import { DISEASE_SIGN_NAMES, type Evidence } from '../queen/evidence.ts';
+import {
+  type Apiary,
+  type Colony,
+  type Visit,
+  visitsOf,
+  type PlacedFrame,
+  DISEASE_SIGN_NAMES,
+  type Evidence,
+} from '../records/index.ts';
+import { addDays, dayInWords, daysBetween, type Day } from '../basics/index.ts';
+import { shareOf } from '../comb/index.ts';
 import type { Strength } from './strength.ts';
 
 /** Something about a colony that outweighs its strength. */

@@ -1,8 +1,12 @@
-import { shareOf, type FrameReading } from '../comb/contents.ts';
-import { beesPerFrame, EMERGENCE_SHARE, workerCellsPerFrame } from '../comb/densities.ts';
-import type { FrameSizeId } from '../comb/frameSizes.ts';
-import { DEVELOPMENT, WORKER_STAGE_DAYS } from '../brood/developmentClock.ts';
-import { projectNest, type Laying, type NestFrame } from '../brood/projectNest.ts';
+import {
+  shareOf,
+  type FrameReading,
+  beesPerFrame,
+  EMERGENCE_SHARE,
+  workerCellsPerFrame,
+  type FrameSizeId,
+} from '../comb/index.ts';
+import { DEVELOPMENT, WORKER_STAGE_DAYS, projectNest, type Laying, type NestFrame } from '../brood/index.ts';
 import { strengthOf } from './strength.ts';
 
 const WORKER_DAYS = DEVELOPMENT.worker.emerges.likely;

@@ -1,7 +1,15 @@
-import { CONTENT_CLASSES, shareOf, shareOfBees, type ContentClass } from '../comb/contents.ts';
-import { beesPerFrame, honeyKgPerFrame, type Range } from '../comb/densities.ts';
-import { inReferenceFrames, type FrameSizeId } from '../comb/frameSizes.ts';
-import type { NestFrame } from '../brood/projectNest.ts';
+import {
+  CONTENT_CLASSES,
+  shareOf,
+  shareOfBees,
+  type ContentClass,
+  beesPerFrame,
+  honeyKgPerFrame,
+  type Range,
+  inReferenceFrames,
+  type FrameSizeId,
+} from '../comb/index.ts';
+import type { NestFrame } from '../brood/index.ts';
 
 /** How far one person's reading of comb cover may be off, as a share (common practice, no source). */
 export const READING_ERROR_SHARE = 0.15;

@@ -1,6 +1,6 @@
-import type { Apiary, Reading } from '../apiary/records.ts';
-import { daysBetween, type Day } from '../calendar/day.ts';
-import type { FrameSizeId } from '../comb/frameSizes.ts';
+import type { Apiary, Reading } from '../records/index.ts';
+import { daysBetween, type Day } from '../basics/index.ts';
+import type { FrameSizeId } from '../comb/index.ts';
 import { strengthOf } from './strength.ts';
 
 /** How strong a colony was on a day on which it was counted. */

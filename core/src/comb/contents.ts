@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Problem } from '../result/problem.ts';
+import type { Problem } from '../basics/index.ts';
 
 /** What a patch of comb can hold, in the order in which it lies on a typical comb from the top down. */
 export const CONTENT_CLASSES = [

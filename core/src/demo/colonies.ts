@@ -1,7 +1,6 @@
-import type { Day } from '../calendar/day.ts';
-import type { FrameSizeId } from '../comb/frameSizes.ts';
-import type { MethodId } from '../methods/method.ts';
-import type { Evidence } from '../queen/evidence.ts';
+import type { Day } from '../basics/index.ts';
+import type { FrameSizeId } from '../comb/index.ts';
+import type { MethodId, Evidence } from '../records/index.ts';
 import type { DemoCount } from './scenario.ts';
 
 /** One made-up colony of the demonstration. */

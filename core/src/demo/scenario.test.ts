@@ -1,9 +1,9 @@
 import Ajv2020 from 'ajv/dist/2020.js';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
-import { applyChanges } from '../apiary/change.ts';
-import { emptyApiary, operationOf } from '../apiary/records.ts';
-import { coloniesOfYard } from '../apiary/views.ts';
+import { applyChanges } from '../records/change.ts';
+import { emptyApiary, operationOf } from '../records/records.ts';
+import { coloniesOfYard } from '../records/views.ts';
 import { colonyState } from '../colony/colonyState.ts';
 import { bundle, fromBundle, toBundle } from '../formats/bundle.ts';
 import { DEMO_DAY, demoColonyNames, demoScenario } from './scenario.ts';

@@ -1,19 +1,25 @@
-import { decide } from '../apiary/decide.ts';
-import { applyChanges, type Change } from '../apiary/change.ts';
-import type { Command } from '../apiary/commands.ts';
-import { emptyApiary, newOperation, type Apiary } from '../apiary/records.ts';
-import { summarise } from '../apiary/summarise.ts';
-import { coloniesOfYard, framesOfColony, openFollowUps } from '../apiary/views.ts';
-import { spreadNest, type NestTotals } from '../brood/spreadNest.ts';
-import type { Day } from '../calendar/day.ts';
-import { bothSides, type CellFinding, type FrameReading } from '../comb/contents.ts';
-import type { FrameSizeId } from '../comb/frameSizes.ts';
-import type { JournalEntry } from '../formats/bundle.ts';
-import type { MethodId } from '../methods/method.ts';
-import { LEFT_IN_ORDER, unitsOfPlan } from '../worksheet/closing.ts';
-import { makePlan } from '../plan/makePlan.ts';
-import { noEvidence } from '../queen/evidence.ts';
-import type { MarkingColour } from '../queen/markingColour.ts';
+import { decide, summarise } from '../decide/index.ts';
+import {
+  applyChanges,
+  type Change,
+  type Command,
+  emptyApiary,
+  newOperation,
+  type Apiary,
+  coloniesOfYard,
+  framesOfColony,
+  openFollowUps,
+  type MethodId,
+  LEFT_IN_ORDER,
+  unitsOfPlan,
+  noEvidence,
+  type MarkingColour,
+} from '../records/index.ts';
+import { spreadNest, type NestTotals } from '../brood/index.ts';
+import type { Day } from '../basics/index.ts';
+import { bothSides, type CellFinding, type FrameReading, type FrameSizeId } from '../comb/index.ts';
+import type { JournalEntry } from '../formats/index.ts';
+import { makePlan } from '../split/index.ts';
 import { DEMO_COLONIES, type DemoColony } from './colonies.ts';
 import { seededIds } from './seededIds.ts';
 

@@ -1,9 +1,7 @@
-import { operationOf, type Apiary, type Colony } from '../apiary/records.ts';
-import { framesOfColony, nestOf, placeOf } from '../apiary/views.ts';
-import { daysBetween, type Day } from '../calendar/day.ts';
-import { framesOn } from '../colony/colonyOn.ts';
-import { strengthOf } from '../colony/strength.ts';
-import { houseRules, type HouseRules } from '../rules/houseRules.ts';
+import { operationOf, type Apiary, type Colony, framesOfColony, nestOf, placeOf } from '../records/index.ts';
+import { daysBetween, type Day } from '../basics/index.ts';
+import { framesOn, strengthOf } from '../colony/index.ts';
+import { houseRules, type HouseRules } from '../rules/index.ts';
 import { densityOf, STORES_PER_KG_SUGAR } from './syrup.ts';
 
 /** What feeding is for. */

@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result/problem.ts';
+import { failure, success, type Result } from '../basics/index.ts';
 
 /**
  * Density of sucrose solutions at 20 °C in g/mL, by per cent of sugar by weight.

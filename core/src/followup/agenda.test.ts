@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { openFollowUps } from '../apiary/views.ts';
+import { openFollowUps } from '../records/views.ts';
 import { PartYard } from '../testing/partYard.ts';
 import { cells, NO } from '../testing/queenLooks.ts';
-import type { FollowUp } from '../apiary/records.ts';
+import type { FollowUp } from '../records/records.ts';
 import { agendaOf, clashesOf, reschedulesFor } from './agenda.ts';
 import { pastLast, planBOf } from './planB.ts';
 import { queenLane, type QueenLane } from './queenLane.ts';

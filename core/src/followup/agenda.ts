@@ -1,9 +1,6 @@
-import type { Apiary, FollowUp } from '../apiary/records.ts';
-import { openFollowUps, placeOf } from '../apiary/views.ts';
-import { addDays, dayInWords, daysBetween, type Day } from '../calendar/day.ts';
-import { listInWords } from '../words/listInWords.ts';
+import { type Apiary, type FollowUp, openFollowUps, placeOf } from '../records/index.ts';
+import { addDays, dayInWords, daysBetween, type Day, listInWords, type Window } from '../basics/index.ts';
 import type { QueenLane } from './queenLane.ts';
-import type { Window } from './windows.ts';
 
 /** What is due on one day in one yard. */
 export interface AgendaDay {

@@ -1,10 +1,8 @@
-import { capital } from '../words/capital.ts';
-import { datesOfChargedCell } from '../brood/developmentClock.ts';
-import { addDays, dayInWords, daysBetween, type Day } from '../calendar/day.ts';
-import type { CellFinding } from '../comb/contents.ts';
-import { cellsOf, countCells } from '../queen/evidence.ts';
-import type { DatedLook } from '../queenstate/queenOdds.ts';
-import { emergenceFromCells, emergencyEmergence, type Window } from './windows.ts';
+import { capital, addDays, dayInWords, daysBetween, type Day, type Window } from '../basics/index.ts';
+import { datesOfChargedCell, emergenceFromCells, emergencyEmergence } from '../brood/index.ts';
+import type { CellFinding } from '../comb/index.ts';
+import { cellsOf, countCells } from '../records/index.ts';
+import type { DatedLook } from '../queen-odds/index.ts';
 
 /** A date that a look moved, and why. */
 export interface LaneChange {

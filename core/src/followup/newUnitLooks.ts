@@ -1,6 +1,6 @@
-import type { Day } from '../calendar/day.ts';
-import type { NucQueen } from '../yardplan/request.ts';
-import { onDay, queenCalendar, windowAfter, type FollowUpTopic, type Window } from './windows.ts';
+import { type Day, onDay, windowAfter, type Window } from '../basics/index.ts';
+import type { NucQueen, FollowUpTopic } from '../records/index.ts';
+import { queenCalendar } from '../brood/index.ts';
 
 /** A look or days of rest, before it is filed for a colony. */
 export interface LookText {

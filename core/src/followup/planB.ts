@@ -1,8 +1,7 @@
-import type { Apiary, Colony } from '../apiary/records.ts';
-import { queenOf } from '../apiary/views.ts';
-import { addDays, dayInWords, type Day } from '../calendar/day.ts';
-import { yardSeason } from '../season/yardSeason.ts';
-import { DAYS_TO_EGGS } from './daysToEggs.ts';
+import { type Apiary, type Colony, queenOf } from '../records/index.ts';
+import { addDays, dayInWords, type Day } from '../basics/index.ts';
+import { yardSeason } from '../colony/index.ts';
+import { DAYS_TO_EGGS } from '../brood/index.ts';
 import type { QueenLane } from './queenLane.ts';
 
 /** What is done when a part fails, from the first choice to the last. */

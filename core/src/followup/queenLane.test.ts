@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { addDays } from '../calendar/day.ts';
+import { addDays } from '../basics/day.ts';
 import { PartYard } from '../testing/partYard.ts';
 import { cells, eggs, NO, queen } from '../testing/queenLooks.ts';
 import { queenLane, type LaneEventId } from './queenLane.ts';

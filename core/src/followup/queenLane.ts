@@ -1,11 +1,8 @@
-import type { Apiary, Colony } from '../apiary/records.ts';
-import { queenOf } from '../apiary/views.ts';
-import { DEVELOPMENT } from '../brood/developmentClock.ts';
-import { addDays, dayInWords, daysBetween, type Day } from '../calendar/day.ts';
-import { looksOf } from '../queenstate/looksOf.ts';
-import type { DatedLook } from '../queenstate/queenOdds.ts';
+import { type Apiary, type Colony, queenOf } from '../records/index.ts';
+import { DEVELOPMENT, queenCalendar } from '../brood/index.ts';
+import { addDays, dayInWords, daysBetween, type Day, shiftWindow, type Window } from '../basics/index.ts';
+import { looksOf, type DatedLook } from '../queen-odds/index.ts';
 import { datedByLooks, MATURE_AFTER, type LaneChange } from './datedByLooks.ts';
-import { queenCalendar, shiftWindow, type Window } from './windows.ts';
 
 /** What happens in a part that raises its queen, in its order. */
 export const LANE_EVENTS = [

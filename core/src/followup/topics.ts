@@ -1,4 +1,4 @@
-import type { FollowUpTopic } from './windows.ts';
+import type { FollowUpTopic } from '../records/index.ts';
 
 const WORDS: Readonly<Record<FollowUpTopic, string>> = {
   'early-capped': 'Cells capped too early?',

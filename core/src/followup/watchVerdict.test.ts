@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import type { FollowUp } from '../apiary/records.ts';
-import { framesOfColony } from '../apiary/views.ts';
+import type { FollowUp } from '../records/records.ts';
+import { framesOfColony } from '../records/views.ts';
 import type { FrameReading } from '../comb/contents.ts';
-import { unitFacts } from '../remedies/unitFacts.ts';
+import { unitFacts } from '../remedies/unit/unitFacts.ts';
 import { watchOn } from '../remedies/watchOn.ts';
 import { NEST } from '../testing/nests.ts';
 import { FULL_OF_BROOD, WEAK_DAY, WeakYard } from '../testing/weakYard.ts';

@@ -1,7 +1,6 @@
-import { operationOf, type Apiary, type FollowUp } from '../apiary/records.ts';
-import { framesOfColony, nestOf } from '../apiary/views.ts';
-import type { Day } from '../calendar/day.ts';
-import { strengthOf } from '../colony/strength.ts';
+import { operationOf, type Apiary, type FollowUp, framesOfColony, nestOf } from '../records/index.ts';
+import type { Day } from '../basics/index.ts';
+import { strengthOf } from '../colony/index.ts';
 
 /** How a watch stands by what was counted since it was begun. */
 export type WatchVerdict =

@@ -1,8 +1,15 @@
 import { z } from 'zod';
-import { changeSchema, type Change } from '../apiary/change.ts';
-import { emptyApiary, RECORD_KINDS, RECORD_SCHEMAS, type AnyRecord, type Apiary } from '../apiary/records.ts';
-import { failure, success, type Problem, type Result } from '../result/problem.ts';
-import { conservationProblems } from '../apiary/conservation.ts';
+import {
+  changeSchema,
+  type Change,
+  emptyApiary,
+  RECORD_KINDS,
+  RECORD_SCHEMAS,
+  type AnyRecord,
+  type Apiary,
+} from '../records/index.ts';
+import { failure, success, type Problem, type Result } from '../basics/index.ts';
+import { conservationProblems } from '../decide/index.ts';
 
 /** One line of the journal: what was asked, when, and what it changed. */
 export const journalEntry = z.strictObject({

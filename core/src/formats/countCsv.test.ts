@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { bothSides, shareOf } from '../comb/contents.ts';
-import { framesOfColony } from '../apiary/views.ts';
+import { framesOfColony } from '../records/views.ts';
 import { TestYard } from '../testing/builders.ts';
 import { planCountImport, type CountRow } from './countCsv.ts';
 

@@ -1,11 +1,15 @@
 import { z } from 'zod';
 import { colonyStart } from './newHiveFromCsv.ts';
-import type { Command } from '../apiary/commands.ts';
-import { applyChanges } from '../apiary/change.ts';
-import { decide } from '../apiary/decide.ts';
-import type { Apiary, Colony } from '../apiary/records.ts';
-import { boxesOfColony, framesOfColony } from '../apiary/views.ts';
-import { daySchema, type Day } from '../calendar/day.ts';
+import {
+  type Command,
+  applyChanges,
+  type Apiary,
+  type Colony,
+  boxesOfColony,
+  framesOfColony,
+} from '../records/index.ts';
+import { decide } from '../decide/index.ts';
+import { daySchema, type Day } from '../basics/index.ts';
 import {
   bothSides,
   problemsOfReading,
@@ -13,8 +17,10 @@ import {
   type CellFinding,
   type Contents,
   type FrameReading,
-} from '../comb/contents.ts';
-import { FRAME_SIZE_IDS, frameSizeId, type FrameSizeId } from '../comb/frameSizes.ts';
+  FRAME_SIZE_IDS,
+  frameSizeId,
+  type FrameSizeId,
+} from '../comb/index.ts';
 
 /** One documented column of a file of counts. */
 export interface CountColumn {

@@ -1,6 +1,6 @@
-import { NUC_SLOTS } from '../colony/nuc.ts';
-import type { Command } from '../apiary/commands.ts';
-import type { FrameSizeId } from '../comb/frameSizes.ts';
+import { NUC_SLOTS } from '../colony/index.ts';
+import type { Command } from '../records/index.ts';
+import type { FrameSizeId } from '../comb/index.ts';
 import type { RowProblem } from './countCsv.ts';
 
 interface Row {

@@ -1,7 +1,7 @@
-import type { Day } from '../calendar/day.ts';
-import { expectationOf } from './expectation.ts';
-import { bestUnion, type Union } from './partners.ts';
-import type { UnitFacts } from './unitFacts.ts';
+import type { Day } from '../basics/index.ts';
+import { expectationOf } from './unit/expectation.ts';
+import { bestUnion, type Union } from './unit/partners.ts';
+import type { UnitFacts } from './unit/unitFacts.ts';
 
 /** A union that brings the number of colonies down by one. */
 export interface StepDown {

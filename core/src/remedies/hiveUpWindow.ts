@@ -1,7 +1,7 @@
-import { addDays, dayInWords, type Day } from '../calendar/day.ts';
-import { isOutgrown, NUC_SLOTS } from '../colony/nuc.ts';
-import { boundsOfPresentQueen, layingChance, type UnitFacts } from './unitFacts.ts';
-import { broodOf, unitAfter } from './unitProspect.ts';
+import { addDays, dayInWords, type Day } from '../basics/index.ts';
+import { isOutgrown, NUC_SLOTS } from '../colony/index.ts';
+import { boundsOfPresentQueen, layingChance, type UnitFacts } from './unit/unitFacts.ts';
+import { broodOf, unitAfter } from './unit/unitProspect.ts';
 
 /** When a nuc is ready for a full-sized box, and the last day on which that still makes sense. */
 export interface HiveUpWindow {

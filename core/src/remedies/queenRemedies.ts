@@ -1,12 +1,12 @@
-import { addDays, dayInWords } from '../calendar/day.ts';
-import { DAYS_TO_EGGS } from '../followup/daysToEggs.ts';
-import { expectationOf, type Expectation } from './expectation.ts';
-import { bestUnion, eggGift, giversFor } from './partners.ts';
-import type { QueenMeasure } from './queenOutcomes.ts';
+import { addDays, dayInWords } from '../basics/index.ts';
+import { DAYS_TO_EGGS } from '../brood/index.ts';
+import { expectationOf, type Expectation } from './unit/expectation.ts';
+import { bestUnion, eggGift, giversFor } from './unit/partners.ts';
+import type { QueenMeasure } from './unit/queenOutcomes.ts';
 import type { RemedyId } from './remedies.ts';
 import { broodSizeOf, inWords, type RemedyMaker } from './remedyDraft.ts';
-import { layingChance, type UnitFacts } from './unitFacts.ts';
-import { broodOf } from './unitProspect.ts';
+import { layingChance, type UnitFacts } from './unit/unitFacts.ts';
+import { broodOf } from './unit/unitProspect.ts';
 
 /** Nothing is left of it. */
 const NOTHING: Expectation = { colonies: 0, bees: 0, strength: 0 };

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { addDays, dayInWords } from '../calendar/day.ts';
+import { addDays, dayInWords } from '../basics/day.ts';
 import { bothSides } from '../comb/contents.ts';
 import { queenLane } from '../followup/queenLane.ts';
 import { NEST, withQueen } from '../testing/nests.ts';
@@ -7,7 +7,7 @@ import { PartYard } from '../testing/partYard.ts';
 import { caps, eggs, NO, queen } from '../testing/queenLooks.ts';
 import { FULL_OF_BROOD, NO_BROOD, NO_NURSES, WEAK_DAY, WeakYard } from '../testing/weakYard.ts';
 import { remediesFor, type RemedyId } from './remedies.ts';
-import type { Outside } from './unitFacts.ts';
+import type { Outside } from './unit/unitFacts.ts';
 
 const MILD: Outside = { coldNights: false, flow: false };
 const COLD: Outside = { coldNights: true, flow: false };

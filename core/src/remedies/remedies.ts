@@ -1,13 +1,13 @@
-import type { ActionId } from '../actions/actions.ts';
-import type { Apiary, Colony } from '../apiary/records.ts';
-import { addDays, dayInWords, type Day } from '../calendar/day.ts';
-import { queenLane } from '../followup/queenLane.ts';
-import { expectationOf, type Expectation } from './expectation.ts';
+import type { ActionId, Apiary, Colony } from '../records/index.ts';
+import { dayInWords, type Day } from '../basics/index.ts';
+import { queenLane } from '../followup/index.ts';
+import { usualHorizon } from './unit/usualHorizon.ts';
+import { expectationOf, type Expectation } from './unit/expectation.ts';
 import { combine, freeQueen, giveCell, giveQueen, letGo, shakeOut, testFrame } from './queenRemedies.ts';
 import type { RemedyMaker } from './remedyDraft.ts';
 import { boostBrood, boostNurses, shrink, swapStands, watch } from './strengthRemedies.ts';
-import { unitFacts, type Outside, type UnitFacts } from './unitFacts.ts';
-import { whyWeak, type WeakCause } from './whyWeak.ts';
+import { unitFacts, type Outside, type UnitFacts } from './unit/unitFacts.ts';
+import { whyWeak, type WeakCause } from './unit/whyWeak.ts';
 
 /** What can be done about a weak or doubtful unit: any action but those about single cells, or to watch it. */
 export type RemedyId = Exclude<ActionId, 'cut-early-cells' | 'cut-cells'> | 'watch';
@@ -39,15 +39,6 @@ export interface Remedies {
   /** What is expected when it is left alone. */
   readonly left: Expectation;
   readonly remedies: readonly Remedy[];
-}
-
-/** Days from now on which what is done is judged, unless frosts come sooner. */
-const LOOK_AHEAD = 42;
-
-/** The day on which remedies are compared when none is chosen. */
-export function usualHorizon({ day, season }: Pick<UnitFacts, 'day' | 'season'>): Day {
-  const ahead = addDays(day, LOOK_AHEAD);
-  return ahead < season.frost ? ahead : season.frost;
 }
 
 /** Facts of every unit that is alive. */

@@ -1,7 +1,7 @@
-import type { Day } from '../calendar/day.ts';
-import type { Expectation } from './expectation.ts';
+import type { Day } from '../basics/index.ts';
+import type { Expectation } from './unit/expectation.ts';
 import type { Remedy } from './remedies.ts';
-import type { UnitFacts } from './unitFacts.ts';
+import type { UnitFacts } from './unit/unitFacts.ts';
 
 /** A remedy before it is compared with leaving the unit alone. */
 export type RemedyDraft = Pick<Remedy, 'id' | 'title' | 'why' | 'blocked'> & {

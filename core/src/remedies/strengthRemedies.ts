@@ -1,10 +1,10 @@
-import { QUEEN_STATE_WORDS } from '../queenstate/queenStates.ts';
-import { expectationOf } from './expectation.ts';
-import { cappedGift, giversFor, nurseGift } from './partners.ts';
-import { outcomesOf } from './queenOutcomes.ts';
+import { QUEEN_STATE_WORDS } from '../rules/index.ts';
+import { expectationOf } from './unit/expectation.ts';
+import { cappedGift, giversFor, nurseGift } from './unit/partners.ts';
+import { outcomesOf } from './unit/queenOutcomes.ts';
 import { broodSizeOf, inWords, type RemedyMaker } from './remedyDraft.ts';
-import { boundsOf, layingChance, type UnitFacts } from './unitFacts.ts';
-import { broodOf, type UnitBees } from './unitProspect.ts';
+import { boundsOf, layingChance, type UnitFacts } from './unit/unitFacts.ts';
+import { broodOf, type UnitBees } from './unit/unitProspect.ts';
 import { watchInWords } from './watchOn.ts';
 
 /** Nothing is done for a week, with a test that decides then. */

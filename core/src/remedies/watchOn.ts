@@ -1,9 +1,8 @@
-import type { FollowUp } from '../apiary/records.ts';
-import { addDays, dayInWords, type Day } from '../calendar/day.ts';
-import type { WatchTest } from '../followup/watchTest.ts';
+import type { FollowUp, WatchTest } from '../records/index.ts';
+import { addDays, dayInWords, type Day } from '../basics/index.ts';
 import { inWords } from './remedyDraft.ts';
-import type { UnitFacts } from './unitFacts.ts';
-import { broodOf } from './unitProspect.ts';
+import type { UnitFacts } from './unit/unitFacts.ts';
+import { broodOf } from './unit/unitProspect.ts';
 
 /** A week: longer costs too many of its bees, sooner nothing shows (common practice, no source). */
 const WATCH_DAYS = 7;

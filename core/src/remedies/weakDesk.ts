@@ -1,9 +1,9 @@
-import type { Apiary } from '../apiary/records.ts';
-import type { Day } from '../calendar/day.ts';
-import { pastLast, planBOf } from '../followup/planB.ts';
-import { queenLane } from '../followup/queenLane.ts';
-import { allFacts, remediesFor, usualHorizon, type Remedies } from './remedies.ts';
-import { layingChance, type Outside, type UnitFacts } from './unitFacts.ts';
+import type { Apiary } from '../records/index.ts';
+import type { Day } from '../basics/index.ts';
+import { pastLast, planBOf, queenLane } from '../followup/index.ts';
+import { allFacts, remediesFor, type Remedies } from './remedies.ts';
+import { usualHorizon } from './unit/usualHorizon.ts';
+import { layingChance, type Outside, type UnitFacts } from './unit/unitFacts.ts';
 import { hiveUpWindow, nucReserve, type HiveUpWindow, type NucReserve } from './hiveUpWindow.ts';
 
 /** Everything that a desk for weak units shows. */

@@ -1,4 +1,4 @@
-import type { StayShares } from '../drift/drift.ts';
+import type { StayShares } from '../brood/index.ts';
 import { z } from 'zod';
 
 /** One threshold that beekeepers argue about: a default, its reason, and the range that makes sense. */

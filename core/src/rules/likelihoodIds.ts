@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { QUEEN_STATES, type QueenStateName } from '../queenstate/queenStates.ts';
+import { QUEEN_STATES, type QueenStateName } from './queenStates.ts';
 
 /** Signs that are seen with different chances in the states of a queen. */
 export const SIGNS = [

@@ -1,4 +1,4 @@
-import { CONTENT_NAMES } from '../comb/contents.ts';
+import { CONTENT_NAMES } from '../comb/index.ts';
 import { CELL_LETTERS, CONTENT_LETTERS, MIXED_LETTERS, nameOf } from './letters.ts';
 
 /** What may be typed next, and what it would mean. */

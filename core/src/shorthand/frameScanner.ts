@@ -6,7 +6,7 @@ import {
   type Contents,
   type FrameReading,
   type Side,
-} from '../comb/contents.ts';
+} from '../comb/index.ts';
 import { CELL_LETTERS, CONTENT_LETTERS, MIXED_LETTERS, nameOf, PLACE_LETTERS } from './letters.ts';
 
 /** A frame that a line of shorthand may speak of, in the order in which frames are read. */

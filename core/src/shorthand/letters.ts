@@ -1,4 +1,4 @@
-import { CONTENT_NAMES, type CellKind, type CellPlace, type ContentClass } from '../comb/contents.ts';
+import { CONTENT_NAMES, type CellKind, type CellPlace, type ContentClass } from '../comb/index.ts';
 
 /**
  * The letters of the shorthand. They are the keys of the recorder's buttons, so that both are learned at

@@ -1,4 +1,4 @@
-import type { FrameReading } from '../comb/contents.ts';
+import type { FrameReading } from '../comb/index.ts';
 import { FrameScanner, type ShorthandPlace, type ShorthandProblem } from './frameScanner.ts';
 
 /** Which part of the text speaks of which frame. */

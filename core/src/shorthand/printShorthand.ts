@@ -1,4 +1,4 @@
-import { CONTENT_CLASSES, type CellFinding, type FrameReading, type Side } from '../comb/contents.ts';
+import { CONTENT_CLASSES, type CellFinding, type FrameReading, type Side } from '../comb/index.ts';
 import { CELL_LETTERS, CONTENT_LETTERS, letterOf, PLACE_LETTERS } from './letters.ts';
 import type { ShorthandPlace } from './frameScanner.ts';
 

@@ -1,12 +1,12 @@
-import { applyChanges } from '../apiary/change.ts';
-import type { Command } from '../apiary/commands.ts';
-import { decide } from '../apiary/decide.ts';
-import { emptyApiary, newOperation, type Apiary, type Colony } from '../apiary/records.ts';
-import { framesOfColony } from '../apiary/views.ts';
+import { applyChanges } from '../records/change.ts';
+import type { Command } from '../records/commands.ts';
+import { decide } from '../decide/decide.ts';
+import { emptyApiary, newOperation, type Apiary, type Colony } from '../records/records.ts';
+import { framesOfColony } from '../records/views.ts';
 import type { FrameReading } from '../comb/contents.ts';
 import { seededIds } from '../demo/seededIds.ts';
-import type { Day } from '../calendar/day.ts';
-import { LEFT_IN_ORDER, unitsOfPlan, unitsOfYardPlan, type ClosingAnswer } from '../worksheet/closing.ts';
+import type { Day } from '../basics/day.ts';
+import { LEFT_IN_ORDER, unitsOfPlan, unitsOfYardPlan, type ClosingAnswer } from '../records/closing.ts';
 
 /** The answers that close the visit with this step; nothing while others are left. */
 export function closingFor(apiary: Apiary, stepId: string): { closing?: ClosingAnswer[] } {

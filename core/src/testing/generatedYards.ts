@@ -1,11 +1,11 @@
-import { applyChanges } from '../apiary/change.ts';
-import type { Command } from '../apiary/commands.ts';
-import { decide } from '../apiary/decide.ts';
-import { emptyApiary, newOperation, type Apiary } from '../apiary/records.ts';
-import { framesOfColony } from '../apiary/views.ts';
+import { applyChanges } from '../records/change.ts';
+import type { Command } from '../records/commands.ts';
+import { decide } from '../decide/decide.ts';
+import { emptyApiary, newOperation, type Apiary } from '../records/records.ts';
+import { framesOfColony } from '../records/views.ts';
 import { bothSides, type FrameReading } from '../comb/contents.ts';
 import { seededIds } from '../demo/seededIds.ts';
-import { seededRandom } from '../plan/search.ts';
+import { seededRandom } from '../split/plan/search.ts';
 
 /** How many colonies, in how many yards, and what the store holds. */
 export interface GeneratedYards {

@@ -3,3 +3,11 @@ export { TestYard } from './builders.ts';
 export { NEST, STRONG_BOX, WEAK_BOX, withQueen } from './nests.ts';
 export { PartYard } from './partYard.ts';
 export { WeakYard, FULL_OF_BROOD, NO_BROOD, NO_NURSES } from './weakYard.ts';
+export {
+  inHindsight,
+  playBreakUp,
+  simulatedColony,
+  simulatedPlaces,
+  type Policy,
+} from './simulatedBreakUp.ts';
+export { calibration } from './simulatedQueens.ts';

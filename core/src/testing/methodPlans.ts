@@ -1,7 +1,7 @@
 import { bothSides, type FrameReading } from '../comb/contents.ts';
 import { seededIds } from '../demo/seededIds.ts';
-import type { MethodId } from '../methods/method.ts';
-import { makePlan } from '../plan/makePlan.ts';
+import type { MethodId } from '../records/methodId.ts';
+import { makePlan } from '../split/plan/makePlan.ts';
 import { TestYard } from './builders.ts';
 
 /** The day of the work in tests of methods. */

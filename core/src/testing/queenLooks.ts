@@ -1,7 +1,7 @@
-import { addDays, type Day } from '../calendar/day.ts';
+import { addDays, type Day } from '../basics/day.ts';
 import type { CellKind } from '../comb/contents.ts';
-import { noEvidence, type Evidence } from '../queen/evidence.ts';
-import { queenBelief } from '../queenstate/queenOdds.ts';
+import { noEvidence, type Evidence } from '../records/evidence.ts';
+import { queenBelief } from '../queen-odds/queenOdds.ts';
 
 /** What looks say, in few words, for tests of queen states. */
 export const NO = { look: 'notFound' } as const;

@@ -1,7 +1,7 @@
-import type { Evidence } from '../queen/evidence.ts';
-import type { Colony } from '../apiary/records.ts';
-import { framesOfColony, readingOf } from '../apiary/views.ts';
-import type { Day } from '../calendar/day.ts';
+import type { Evidence } from '../records/evidence.ts';
+import type { Colony } from '../records/records.ts';
+import { framesOfColony, readingOf } from '../records/views.ts';
+import type { Day } from '../basics/day.ts';
 import { bothSides } from '../comb/contents.ts';
 import { TestYard } from './builders.ts';
 import { NEST, STRONG_BOX, withQueen } from './nests.ts';

@@ -1,14 +1,14 @@
-import type { Apiary } from '../apiary/records.ts';
-import { buildProblem } from '../yardplan/buildProblem.ts';
-import type { YardProblem } from '../yardplan/problem.ts';
+import type { Apiary } from '../records/records.ts';
+import { buildProblem } from '../yardplan/problem/buildProblem.ts';
+import type { YardProblem } from '../yardplan/problem/problem.ts';
 import {
   newYardPlanRequest,
   NUC_RECIPES,
   type NucRecipe,
   type YardGoal,
   type YardPlanRequest,
-} from '../yardplan/request.ts';
-import { YardSearch } from '../yardplan/searchYard.ts';
+} from '../records/request.ts';
+import { YardSearch } from '../yardplan/search/searchYard.ts';
 
 /** The five-frame recipe, changed where a test needs it. */
 export const fiveFrames = (change: Partial<NucRecipe> = {}): NucRecipe => ({

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { addDays } from '../calendar/day.ts';
+import { addDays } from '../basics/day.ts';
 import { matingDays, nextRain, nights, scaleDays, scaleVerdict, workingWindows } from './beeWeather.ts';
 import { scaleRows, weatherRows, type WeatherHour } from './weatherHour.ts';
 

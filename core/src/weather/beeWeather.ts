@@ -1,4 +1,4 @@
-import type { Day } from '../calendar/day.ts';
+import type { Day } from '../basics/index.ts';
 import { dayOfHour, hourOfDay, type Hour, type ScaleHour, type WeatherHour } from './weatherHour.ts';
 
 /** Limits of weather for bees and beekeepers (common practice, no source, unless a house rule says otherwise). */

@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import { daySchema, type Day } from '../calendar/day.ts';
-import { failure, success, type Problem, type Result } from '../result/problem.ts';
+import { daySchema, type Day, failure, success, type Problem, type Result } from '../basics/index.ts';
 
 /** An hour of local time, as 2026-05-15T14:00. */
 export const hourSchema = z

@@ -1,10 +1,10 @@
 import loadSolver from 'highs';
 import { assert, describe, expect, it } from 'vitest';
-import { addDays, type Day } from '../calendar/day.ts';
+import { addDays, type Day } from '../basics/day.ts';
 import { DEMO_DAY, demoScenario } from '../demo/scenario.ts';
 import { generatedYards } from '../testing/generatedYards.ts';
 import { fiveFrames, nucs, planned, problemOf, requestFor } from '../testing/yardRequests.ts';
-import { evaluate } from './evaluate.ts';
+import { evaluate } from './search/evaluate.ts';
 import { firstDayFor, nucsOnDay, nucsOnDayProven, planOfAll } from './howMany.ts';
 
 const apiary = generatedYards({ colonies: 4, seed: 9 });

@@ -1,15 +1,14 @@
-import type { Apiary } from '../apiary/records.ts';
-import { addDays, type Day } from '../calendar/day.ts';
-import { buildProblem } from './buildProblem.ts';
-import { NO_PROOF } from './bestProof.ts';
-import { evaluate } from './evaluate.ts';
-import type { FoundPlan } from './hiveTree.ts';
-import type { Solver } from './linearModel.ts';
-import { AT, type Measure } from './measures.ts';
-import { nucsWanted, type YardProblem } from './problem.ts';
-import { proofsOf, proveYard } from './proveYard.ts';
-import type { NucRecipe, YardPlanRequest } from './request.ts';
-import { YardSearch } from './searchYard.ts';
+import type { Apiary, NucRecipe, YardPlanRequest } from '../records/index.ts';
+import { addDays, type Day } from '../basics/index.ts';
+import { buildProblem } from './problem/buildProblem.ts';
+import { NO_PROOF } from './bound/bestProof.ts';
+import { evaluate } from './search/evaluate.ts';
+import type { FoundPlan } from './bound/hiveTree.ts';
+import type { Solver } from './model/linearModel.ts';
+import { AT, type Measure } from './rules/measures.ts';
+import { nucsWanted, type YardProblem } from './problem/problem.ts';
+import { proofsOf, proveYard } from './bound/proveYard.ts';
+import { YardSearch } from './search/searchYard.ts';
 
 /** How many nucs can be made on a day. */
 export interface NucsOnDay {

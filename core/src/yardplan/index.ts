@@ -1,43 +1,29 @@
-export { alternativeOf, type Alternative } from './alternative.ts';
-export { gapOf, gapOfPlan, NO_PROOF, type Proof } from './bestProof.ts';
-export { proofsOf, proveYard, type ProofEffort } from './proveYard.ts';
-export { buildProblem } from './buildProblem.ts';
-export { combKind } from './effects.ts';
-export { evaluate, ledgerOf, type Evaluation, type Shortfall } from './evaluate.ts';
-export { daysAhead, firstDayFor, nucsOnDay, nucsOnDayProven, planOfAll, type NucsOnDay } from './howMany.ts';
-export { isHivedUp, layOutYard, type LaidFrame, type LaidMove, type LaidOut } from './layOutYard.ts';
-export { whyNotThere } from './linkFrames.ts';
-export { makeYardPlan } from './makeYardPlan.ts';
-export { AT, type Measure, type Measured } from './measures.ts';
-export { faultsOfPlan } from './outcome.ts';
-export { PRICES } from './prices.ts';
-export { reasonOfMove, reasonOfShake } from './moveReasons.ts';
+export { gapOf, gapOfPlan, NO_PROOF, type Proof } from './bound/bestProof.ts';
+export { type ProofEffort, proofsOf, proveYard } from './bound/proveYard.ts';
+export { type Shortage, shortageOf } from './bound/shortage.ts';
+export { daysAhead, firstDayFor, type NucsOnDay, nucsOnDay, nucsOnDayProven, planOfAll } from './howMany.ts';
+export { type Alternative, alternativeOf } from './layout/alternative.ts';
+export { arrangeBox } from './layout/arrangeBox.ts';
+export { isHivedUp, type LaidMove, type LaidOut, layOutYard } from './layout/layOutYard.ts';
+export { makeYardPlan } from './layout/makeYardPlan.ts';
+export { reasonOfMove, reasonOfShake } from './layout/moveReasons.ts';
+export { faultsOfPlan } from './layout/outcome.ts';
+export type { StepDraft } from './layout/yardSteps.ts';
+export type { Solver } from './model/linearModel.ts';
+export { buildProblem } from './problem/buildProblem.ts';
+export { whyNotThere } from './problem/linkFrames.ts';
+export { PRICES } from './problem/prices.ts';
 export {
-  nothingMoved,
-  STORE,
   type Assignment,
-  type LeftOut,
-  type YardFrame,
+  nothingMoved,
   nucsWanted,
+  STORE,
+  type Union,
+  type YardFrame,
   type YardProblem,
   type YardUnit,
-  type Union,
-} from './problem.ts';
-export {
-  newYardPlanRequest,
-  NUC_RECIPES,
-  rulesOut,
-  STORE_KEY,
-  framePin,
-  yardPlanRequest,
-  type FramePin,
-  type NucQueen,
-  type NucRecipe,
-  type YardGoal,
-  type YardGoalOf,
-  type YardPlanRequest,
-} from './request.ts';
-export { nucsInOrder } from './nucsInOrder.ts';
-export { YardSearch } from './searchYard.ts';
-export { shortageOf, type Shortage } from './shortage.ts';
-export type { Solver } from './linearModel.ts';
+} from './problem/problem.ts';
+export { AT } from './rules/measures.ts';
+export { evaluate, type Evaluation, ledgerOf } from './search/evaluate.ts';
+export { nucsInOrder } from './search/nucsInOrder.ts';
+export { YardSearch } from './search/searchYard.ts';

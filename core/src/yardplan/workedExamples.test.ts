@@ -3,13 +3,13 @@ import type { FrameReading } from '../comb/contents.ts';
 import { TestYard } from '../testing/builders.ts';
 import { NEST, STRONG_BOX, WEAK_BOX, withQueen } from '../testing/nests.ts';
 import { fiveFrames, nucs, planned, problemOf, requestFor, twoAndTwo } from '../testing/yardRequests.ts';
-import { evaluate } from './evaluate.ts';
-import { combKind } from './effects.ts';
-import { layOutYard } from './layOutYard.ts';
-import { AT } from './measures.ts';
-import { STORE, type YardProblem } from './problem.ts';
-import type { YardGoal } from './request.ts';
-import { framesInStore } from '../apiary/views.ts';
+import { evaluate } from './search/evaluate.ts';
+import { combKind } from './problem/effects.ts';
+import { layOutYard } from './layout/layOutYard.ts';
+import { AT } from './rules/measures.ts';
+import { STORE, type YardProblem } from './problem/problem.ts';
+import type { YardGoal } from '../records/request.ts';
+import { framesInStore } from '../records/views.ts';
 
 // Worked examples of the trade: common practice, no source.
 

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { framesInStore } from '../apiary/views.ts';
+import { framesInStore } from '../records/views.ts';
 import { TestYard } from '../testing/builders.ts';
 import { NEST, STRONG_BOX, WEAK_BOX, withQueen } from '../testing/nests.ts';
 import { fiveFrames, nucs, planned, problemOf, requestFor } from '../testing/yardRequests.ts';
-import { evaluate } from './evaluate.ts';
-import { layOutYard } from './layOutYard.ts';
-import { makeYardPlan } from './makeYardPlan.ts';
-import { reasonOfMove } from './moveReasons.ts';
-import type { NucRecipe, YardGoal, YardPlanRequest } from './request.ts';
+import { evaluate } from './search/evaluate.ts';
+import { layOutYard } from './layout/layOutYard.ts';
+import { makeYardPlan } from './layout/makeYardPlan.ts';
+import { reasonOfMove } from './layout/moveReasons.ts';
+import type { NucRecipe, YardGoal, YardPlanRequest } from '../records/request.ts';
 
 const above = [
   NEST.honey(6),

@@ -3,17 +3,17 @@ import loadSolver from 'highs';
 import { describe, expect, it } from 'vitest';
 import { generatedYards } from '../testing/generatedYards.ts';
 import { fiveFrames, nucs, planned, problemOf, requestFor } from '../testing/yardRequests.ts';
-import { operationOf, type Apiary } from '../apiary/records.ts';
+import { operationOf, type Apiary } from '../records/records.ts';
 import type { HouseRuleChanges } from '../rules/houseRules.ts';
-import { proofsOf, proveYard } from './proveYard.ts';
-import { evaluate, measure } from './evaluate.ts';
-import { layOutYard } from './layOutYard.ts';
-import { AT } from './measures.ts';
-import { framesInStore } from '../apiary/views.ts';
-import { nothingMoved, STORE, type Assignment, type YardProblem } from './problem.ts';
-import { STORE_KEY, type YardGoal } from './request.ts';
-import { YardSearch } from './searchYard.ts';
-import { YardState } from './yardState.ts';
+import { proofsOf, proveYard } from './bound/proveYard.ts';
+import { evaluate, measure } from './search/evaluate.ts';
+import { layOutYard } from './layout/layOutYard.ts';
+import { AT } from './rules/measures.ts';
+import { framesInStore } from '../records/views.ts';
+import { nothingMoved, STORE, type Assignment, type YardProblem } from './problem/problem.ts';
+import { STORE_KEY, type YardGoal } from '../records/request.ts';
+import { YardSearch } from './search/searchYard.ts';
+import { YardState } from './search/yardState.ts';
 
 const withRules = (apiary: Apiary, changes: HouseRuleChanges): Apiary => {
   const operation = operationOf(apiary);

@@ -1,4 +1,6 @@
-import { addDays, dayInWords, openFollowUps, followUpInShort, type Apiary, type Day } from '@incremen/core';
+import { addDays, dayInWords, type Day } from '@incremen/core/basics';
+import { openFollowUps, type Apiary } from '@incremen/core/records';
+import { followUpInShort } from '@incremen/core/followup';
 import ical, { ICalCalendarMethod, ICalEventTransparency } from 'ical-generator';
 
 /**

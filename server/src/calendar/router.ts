@@ -1,4 +1,5 @@
-import { daySchema, operationOf, type Day } from '@incremen/core';
+import { daySchema, type Day } from '@incremen/core/basics';
+import { operationOf } from '@incremen/core/records';
 import { Router } from 'express';
 import { z } from 'zod';
 import type { OperationStore } from '../operations/OperationStore.ts';

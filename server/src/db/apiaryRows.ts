@@ -6,7 +6,7 @@ import {
   type Apiary,
   type Change,
   type RecordKind,
-} from '@incremen/core';
+} from '@incremen/core/records';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { RECORD_ENTITIES } from './entities.ts';
 

@@ -1,4 +1,5 @@
-import { changeSchema, RECORD_SCHEMAS, scaleHour, weatherHour, type RecordKind } from '@incremen/core';
+import { changeSchema, RECORD_SCHEMAS, type RecordKind } from '@incremen/core/records';
+import { scaleHour, weatherHour } from '@incremen/core/weather';
 import { DeferMode, defineEntity, p, type EntitySchema } from '@mikro-orm/postgresql';
 import { z } from 'zod';
 import { zodJson } from './zodJson.ts';

@@ -1,22 +1,16 @@
 import type { CommandEnvelope, CommandResult, JournalPage, OperationSummary } from '@incremen/contract';
 import {
   applyChanges,
-  decide,
-  failure,
-  fromBundle,
   photosIn,
   RECORD_KINDS,
-  summarise,
-  toBundle,
-  undoChanges,
   type AnyRecord,
   type Apiary,
-  type Bundle,
   type Change,
-  type JournalEntry,
   type Operation,
-  type Result,
-} from '@incremen/core';
+} from '@incremen/core/records';
+import { decide, summarise, undoChanges } from '@incremen/core/decide';
+import { failure, type Result } from '@incremen/core/basics';
+import { fromBundle, toBundle, type Bundle, type JournalEntry } from '@incremen/core/formats';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { loadApiary, loadRecord, writeChanges } from '../db/apiaryRows.ts';
 import { JournalEntity, OperationEntity } from '../db/entities.ts';

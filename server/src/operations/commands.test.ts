@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { get } from 'node:http';
-import type { Command, CommandOf } from '@incremen/core';
+import type { Command, CommandOf } from '@incremen/core/records';
 import type { Snapshot } from '@incremen/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { TestServer } from '../testing/testServer.ts';

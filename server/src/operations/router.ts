@@ -1,5 +1,5 @@
 import { commandEnvelope, undoRequest, type CommandEnvelope, type Snapshot } from '@incremen/contract';
-import { toBundle } from '@incremen/core';
+import { toBundle } from '@incremen/core/formats';
 import express, { Router } from 'express';
 import { z } from 'zod';
 import { ProblemError } from '../problems/ProblemError.ts';

@@ -1,4 +1,4 @@
-import type { PhotoContent } from '@incremen/core';
+import type { PhotoContent } from '@incremen/core/formats';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { PhotoContentEntity } from '../db/entities.ts';
 import { ProblemError } from '../problems/ProblemError.ts';

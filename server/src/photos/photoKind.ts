@@ -1,4 +1,4 @@
-import { PHOTO_LIMITS } from '@incremen/core';
+import { PHOTO_LIMITS } from '@incremen/core/records';
 import { imageSize, disableTypes, types } from 'image-size';
 import { ProblemError } from '../problems/ProblemError.ts';
 

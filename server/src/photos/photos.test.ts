@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Bundle } from '@incremen/core';
+import type { Bundle } from '@incremen/core/formats';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { greyPng } from '../testing/pictures.ts';
 import { TestServer } from '../testing/testServer.ts';

@@ -1,4 +1,4 @@
-import { PHOTO_LIMITS } from '@incremen/core';
+import { PHOTO_LIMITS } from '@incremen/core/records';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import express, { Router } from 'express';
 import { z } from 'zod';

@@ -1,5 +1,5 @@
 import { pointerOf, type ProblemDocument } from '@incremen/contract';
-import type { Problem } from '@incremen/core';
+import type { Problem } from '@incremen/core/basics';
 
 /** An expected failure on its way to the client as a problem document (RFC 9457). */
 export class ProblemError extends Error {

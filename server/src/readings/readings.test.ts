@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { bothSides, framesOfColony, type Apiary } from '@incremen/core';
+import { bothSides } from '@incremen/core/comb';
+import { framesOfColony, type Apiary } from '@incremen/core/records';
 import type { Readings } from '@incremen/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { TestServer } from '../testing/testServer.ts';

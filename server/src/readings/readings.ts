@@ -1,4 +1,5 @@
-import type { Day, Reading } from '@incremen/core';
+import type { Day } from '@incremen/core/basics';
+import type { Reading } from '@incremen/core/records';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { toRecord } from '../db/apiaryRows.ts';
 import { ReadingEntity } from '../db/entities.ts';

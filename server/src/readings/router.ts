@@ -1,5 +1,5 @@
 import type { Readings } from '@incremen/contract';
-import { daySchema } from '@incremen/core';
+import { daySchema } from '@incremen/core/basics';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { Router } from 'express';
 import { z } from 'zod';

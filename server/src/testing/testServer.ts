@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { toBundle, demoScenario, type Command } from '@incremen/core';
+import { toBundle } from '@incremen/core/formats';
+import { demoScenario } from '@incremen/core/demo';
+import type { Command } from '@incremen/core/records';
 import type { CommandResult, ProblemDocument, Snapshot } from '@incremen/contract';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { inject } from 'vitest';

@@ -1,13 +1,5 @@
-import {
-  addDays,
-  scaleRows,
-  weatherRows,
-  type Day,
-  type Problem,
-  type Result,
-  type ScaleHour,
-  type WeatherHour,
-} from '@incremen/core';
+import { addDays, type Day, type Problem, type Result } from '@incremen/core/basics';
+import { scaleRows, weatherRows, type ScaleHour, type WeatherHour } from '@incremen/core/weather';
 import type { WeatherReport } from '@incremen/contract';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import Papa from 'papaparse';

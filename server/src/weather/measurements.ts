@@ -1,4 +1,5 @@
-import type { Day, ScaleHour, WeatherHour } from '@incremen/core';
+import type { Day } from '@incremen/core/basics';
+import type { ScaleHour, WeatherHour } from '@incremen/core/weather';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { LockMode } from '@mikro-orm/postgresql';
 import { MeasurementEntity, OperationEntity } from '../db/entities.ts';

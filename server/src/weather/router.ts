@@ -1,4 +1,4 @@
-import { daySchema } from '@incremen/core';
+import { daySchema } from '@incremen/core/basics';
 import express, { Router } from 'express';
 import { z } from 'zod';
 import { ProblemError } from '../problems/ProblemError.ts';

@@ -1,5 +1,6 @@
 import type { YardPlanAnswer, YardPlanQuestion } from '@incremen/contract';
-import { failure, success, type Apiary, type Result } from '@incremen/core';
+import { failure, success, type Result } from '@incremen/core/basics';
+import type { Apiary } from '@incremen/core/records';
 import {
   buildProblem,
   evaluate,

@@ -1,5 +1,5 @@
 import { yardPlanQuestion, type YardPlanAnswer } from '@incremen/contract';
-import type { Result } from '@incremen/core';
+import type { Result } from '@incremen/core/basics';
 import express, { Router } from 'express';
 import { Worker } from 'node:worker_threads';
 import { z } from 'zod';

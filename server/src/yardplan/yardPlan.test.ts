@@ -1,5 +1,5 @@
 import type { ProblemDocument, YardPlanAnswer } from '@incremen/contract';
-import { NUC_RECIPES } from '@incremen/core/yardplan';
+import { NUC_RECIPES } from '@incremen/core/records';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { TestServer } from '../testing/testServer.ts';
 

@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import { useClockFault, useToday } from '../mirror/hooks.ts';
 import { newVersion } from '../offline/installed.ts';
 import { count } from '../ui/format.ts';
-import { dayInWords } from '@incremen/core';
+import { dayInWords } from '@incremen/core/basics';
 import { useAppSelector } from './store.ts';
 
 /** What stands between this device and the server, as long as something does. */

@@ -1,5 +1,5 @@
-import { addDays, dayInWords, daysBetween, type Day } from '@incremen/core';
-import type { QueenLane } from '@incremen/core/remedies';
+import { addDays, dayInWords, daysBetween, type Day } from '@incremen/core/basics';
+import type { QueenLane } from '@incremen/core/followup';
 import type { LaneScale } from './TimeLane.tsx';
 
 const ROW = 22;

@@ -4,11 +4,10 @@ import {
   CONTENT_NAMES,
   frameSize,
   shareOf,
-  type Box,
   type FrameReading,
   type FrameSizeId,
-  type MarkingColour,
-} from '@incremen/core';
+} from '@incremen/core/comb';
+import type { Box, MarkingColour } from '@incremen/core/records';
 import { memo } from 'react';
 import { Slat, SLAT } from './Slat.tsx';
 import { SlatPaths } from './SlatPaths.tsx';

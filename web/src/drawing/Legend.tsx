@@ -1,5 +1,5 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { CONTENT_CLASSES, CONTENT_NAMES, type ContentClass } from '@incremen/core';
+import { CONTENT_CLASSES, CONTENT_NAMES, type ContentClass } from '@incremen/core/comb';
 import { COMB_INK, CONTENT_FILL } from './contentStyle.ts';
 import { QueenMark } from './Slat.tsx';
 

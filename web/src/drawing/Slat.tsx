@@ -4,8 +4,8 @@ import {
   shareOfBees,
   type ContentClass,
   type FrameReading,
-  type MarkingColour,
-} from '@incremen/core';
+} from '@incremen/core/comb';
+import type { MarkingColour } from '@incremen/core/records';
 import { memo } from 'react';
 import { COMB_INK, CONTENT_FILL, DOT_COLOUR } from './contentStyle.ts';
 

@@ -1,4 +1,4 @@
-import { bothSides, CONTENT_CLASSES, shareOf, type FrameReading } from '@incremen/core';
+import { bothSides, CONTENT_CLASSES, shareOf, type FrameReading } from '@incremen/core/comb';
 import { cleanup, render } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { CONTENT_FILL } from './contentStyle.ts';

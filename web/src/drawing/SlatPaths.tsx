@@ -1,10 +1,5 @@
-import {
-  CONTENT_CLASSES,
-  shareOfBees,
-  type ContentClass,
-  type FrameReading,
-  type MarkingColour,
-} from '@incremen/core';
+import { CONTENT_CLASSES, shareOfBees, type ContentClass, type FrameReading } from '@incremen/core/comb';
+import type { MarkingColour } from '@incremen/core/records';
 import { memo } from 'react';
 import { COMB_INK, CONTENT_FILL } from './contentStyle.ts';
 import { bandsOf, Cells, haloOf, QueenMark, SLAT } from './Slat.tsx';

@@ -1,4 +1,6 @@
-import { addDays, dayInWords, daysBetween, type Day, type FollowUp, followUpInShort } from '@incremen/core';
+import { addDays, dayInWords, daysBetween, type Day } from '@incremen/core/basics';
+import type { FollowUp } from '@incremen/core/records';
+import { followUpInShort } from '@incremen/core/followup';
 
 /** The days that a lane shows, and how wide a day is. */
 export interface LaneScale {

@@ -1,4 +1,5 @@
-import type { ContentClass, MarkingColour } from '@incremen/core';
+import type { ContentClass } from '@incremen/core/comb';
+import type { MarkingColour } from '@incremen/core/records';
 
 /**
  * How each content of comb is drawn. Every one differs by pattern as well as by colour, so that the

@@ -7,7 +7,7 @@ import {
   type Box,
   type Colony,
   type PlacedFrame,
-} from '@incremen/core';
+} from '@incremen/core/records';
 import type { DrawnBox } from './HiveDrawing.tsx';
 
 /**

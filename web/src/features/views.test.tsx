@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { emptyApiary, newOperation, type Apiary } from '@incremen/core';
+import { emptyApiary, newOperation, type Apiary } from '@incremen/core/records';
 import { cleanup, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Route, Routes } from 'react-router';

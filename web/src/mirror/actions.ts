@@ -1,4 +1,6 @@
-import { decide, summarise, type Command, type Problem } from '@incremen/core';
+import { decide, summarise } from '@incremen/core/decide';
+import type { Command } from '@incremen/core/records';
+import type { Problem } from '@incremen/core/basics';
 import type { AppStore } from '../app/store.ts';
 import { localDatabase as db, type OutboxEntry } from '../offline/database.ts';
 import { nextSeq, putInOutbox } from '../offline/localCopy.ts';

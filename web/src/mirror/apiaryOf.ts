@@ -1,4 +1,4 @@
-import { RECORD_KINDS, type AnyRecord, type Apiary } from '@incremen/core';
+import { RECORD_KINDS, type AnyRecord, type Apiary } from '@incremen/core/records';
 import type { Snapshot } from '@incremen/contract';
 
 /** The records of a snapshot by kind and id. A kind that an older snapshot lacks is empty. */

@@ -1,6 +1,6 @@
-import { operationOf, type Apiary, type Day, type Operation } from '@incremen/core';
+import { operationOf, type Apiary, type Operation, type Command } from '@incremen/core/records';
+import type { Day, Problem } from '@incremen/core/basics';
 import { useCallback, useState } from 'react';
-import type { Command, Problem } from '@incremen/core';
 import { useAppDispatch, useAppSelector } from '../app/store.ts';
 import { send, type Sent } from './actions.ts';
 

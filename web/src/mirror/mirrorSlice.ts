@@ -1,4 +1,6 @@
-import { applyChanges, decide, emptyApiary, type Apiary, type Change, type Problem } from '@incremen/core';
+import { applyChanges, emptyApiary, type Apiary, type Change } from '@incremen/core/records';
+import { decide } from '@incremen/core/decide';
+import type { Problem } from '@incremen/core/basics';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { LocalCopy } from '../offline/localCopy.ts';
 import type { OutboxEntry } from '../offline/database.ts';

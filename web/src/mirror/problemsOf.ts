@@ -1,4 +1,4 @@
-import type { Problem } from '@incremen/core';
+import type { Problem } from '@incremen/core/basics';
 import { ApiError } from './api.ts';
 
 /** What went wrong, as problems that can be shown beside their fields. */

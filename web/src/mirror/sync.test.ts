@@ -1,5 +1,8 @@
 import 'fake-indexeddb/auto';
-import { applyChanges, decide, demoScenario, toBundle, type Apiary, type Command } from '@incremen/core';
+import { applyChanges, type Apiary, type Command } from '@incremen/core/records';
+import { decide } from '@incremen/core/decide';
+import { demoScenario } from '@incremen/core/demo';
+import { toBundle } from '@incremen/core/formats';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { makeStore } from '../app/store.ts';
 import { localDatabase as db } from '../offline/database.ts';

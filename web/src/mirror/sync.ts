@@ -1,4 +1,5 @@
-import { photosIn, type Problem } from '@incremen/core';
+import { photosIn } from '@incremen/core/records';
+import type { Problem } from '@incremen/core/basics';
 import type { AppStore } from '../app/store.ts';
 import { localDatabase as db, type OutboxEntry } from '../offline/database.ts';
 import { confirm, keepSnapshot, newestConfirmed, readLocalCopy } from '../offline/localCopy.ts';

@@ -1,5 +1,6 @@
 import type { Snapshot } from '@incremen/contract';
-import type { Change, Command, Problem } from '@incremen/core';
+import type { Change, Command } from '@incremen/core/records';
+import type { Problem } from '@incremen/core/basics';
 import { Dexie, type EntityTable } from 'dexie';
 
 /** The operation as the server last gave it. */

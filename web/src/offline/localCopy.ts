@@ -1,5 +1,5 @@
 import type { Snapshot } from '@incremen/contract';
-import { applyChanges, type Apiary, type Change } from '@incremen/core';
+import { applyChanges, type Apiary, type Change } from '@incremen/core/records';
 import { apiaryOf } from '../mirror/apiaryOf.ts';
 import type { LocalDatabase, OutboxEntry } from './database.ts';
 

@@ -1,4 +1,4 @@
-import { demoScenario } from '@incremen/core';
+import { demoScenario } from '@incremen/core/demo';
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
 import { afterEach, beforeEach, vi } from 'vitest';

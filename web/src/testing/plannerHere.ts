@@ -1,15 +1,14 @@
-import type { Apiary, Day, Problem } from '@incremen/core';
+import type { Apiary, NucRecipe, YardPlanRequest } from '@incremen/core/records';
+import type { Day, Problem } from '@incremen/core/basics';
 import {
   alternativeOf,
   buildProblem,
   evaluate,
   nucsOnDay,
   YardSearch,
-  type NucRecipe,
   type NucsOnDay,
   type Proof,
   type Shortage,
-  type YardPlanRequest,
 } from '@incremen/core/yardplan';
 import type { Found } from '../workers/yardPlanner.worker.ts';
 

@@ -1,5 +1,6 @@
 import { ChakraProvider } from '@chakra-ui/react';
-import { demoScenario, type Apiary } from '@incremen/core';
+import { demoScenario } from '@incremen/core/demo';
+import type { Apiary } from '@incremen/core/records';
 import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import type { Problem } from '@incremen/core';
+import type { Problem } from '@incremen/core/basics';
 import { TriangleAlert } from 'lucide-react';
 
 /** What is wrong and what to do about it. Nothing is shown when nothing is wrong. */

@@ -1,4 +1,4 @@
-import type { Day, Problem } from '@incremen/core';
+import type { Day, Problem } from '@incremen/core/basics';
 
 /** What is wrong with a day that has not come yet: nothing can have been seen on it. Empty when nothing is. */
 export function dayToCome(what: string, day: Day, today: Day): readonly Problem[] {

@@ -1,4 +1,5 @@
-import type { Operation, Range } from '@incremen/core';
+import type { Operation } from '@incremen/core/records';
+import type { Range } from '@incremen/core/comb';
 
 /** One decimal is all that a count by eye carries. */
 export function one(n: number): string {

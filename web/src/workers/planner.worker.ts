@@ -1,16 +1,7 @@
-import {
-  DEMO_DAY,
-  demoScenario,
-  makePlan,
-  METHODS,
-  type Apiary,
-  type Command,
-  type Day,
-  type PlanRequest,
-  type Result,
-  type WorkedPlan,
-  type WorkReport,
-} from '@incremen/core';
+import { DEMO_DAY, demoScenario } from '@incremen/core/demo';
+import { makePlan, METHODS, type PlanRequest, type WorkedPlan } from '@incremen/core/split';
+import type { Apiary, Command, WorkReport } from '@incremen/core/records';
+import type { Day, Result } from '@incremen/core/basics';
 import { reportWork } from '@incremen/core/repair';
 import { expose } from 'comlink';
 

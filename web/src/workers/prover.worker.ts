@@ -1,4 +1,4 @@
-import type { Apiary } from '@incremen/core';
+import type { Apiary, YardPlanRequest } from '@incremen/core/records';
 import {
   buildProblem,
   proofsOf,
@@ -6,7 +6,6 @@ import {
   type Proof,
   type ProofEffort,
   type Shortage,
-  type YardPlanRequest,
 } from '@incremen/core/yardplan';
 import { expose } from 'comlink';
 import { loadedSolver } from './solver.ts';

@@ -1,4 +1,5 @@
-import type { Apiary, Day, Problem } from '@incremen/core';
+import type { Apiary, NucRecipe, YardPlanRequest } from '@incremen/core/records';
+import type { Day, Problem } from '@incremen/core/basics';
 import {
   alternativeOf,
   buildProblem,
@@ -12,9 +13,7 @@ import {
   YardSearch,
   type Alternative,
   type Assignment,
-  type NucRecipe,
   type NucsOnDay,
-  type YardPlanRequest,
 } from '@incremen/core/yardplan';
 import { expose } from 'comlink';
 import { loadedSolver } from './solver.ts';

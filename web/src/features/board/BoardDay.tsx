@@ -1,5 +1,5 @@
 import { Text } from '@chakra-ui/react';
-import { dayInWords, type Day } from '@incremen/core';
+import { dayInWords, type Day } from '@incremen/core/basics';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { viewed } from './boardSlice.ts';
 import { DaySlider } from './DaySlider.tsx';

@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import { colonyState, coloniesOfYard, type ColonyState, type Yard } from '@incremen/core';
+import { colonyState, type ColonyState } from '@incremen/core/colony';
+import { coloniesOfYard, type Yard } from '@incremen/core/records';
 import { memo, useDeferredValue, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { Plus } from 'lucide-react';

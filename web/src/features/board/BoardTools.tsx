@@ -1,5 +1,5 @@
 import { Button, Flex, Input } from '@chakra-ui/react';
-import type { Lane } from '@incremen/core';
+import type { Lane } from '@incremen/core/colony';
 import { Columns3, X } from 'lucide-react';
 import { Link } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';

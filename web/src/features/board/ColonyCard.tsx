@@ -1,4 +1,5 @@
-import { markingColour, type ColonyState } from '@incremen/core';
+import { markingColour } from '@incremen/core/records';
+import type { ColonyState } from '@incremen/core/colony';
 import { memo, useMemo } from 'react';
 import { useInView } from 'react-intersection-observer';
 import { Link } from 'react-router';

@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { addDays, dayInWords, type Day } from '@incremen/core';
+import { addDays, dayInWords, type Day } from '@incremen/core/basics';
 import { useToday } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';
 import { LOOK } from './boardSlice.ts';

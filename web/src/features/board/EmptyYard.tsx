@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import { bothSides, spreadNest } from '@incremen/core';
+import { bothSides } from '@incremen/core/comb';
+import { spreadNest } from '@incremen/core/brood';
 import { Link } from 'react-router';
 import { HiveDrawing } from '../../drawing/HiveDrawing.tsx';
 

@@ -1,13 +1,8 @@
 import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
-import {
-  capital,
-  openFollowUps,
-  type Apiary,
-  type ColonyState,
-  type Day,
-  type FollowUp,
-  followUpInShort,
-} from '@incremen/core';
+import { capital, type Day } from '@incremen/core/basics';
+import { openFollowUps, type Apiary, type FollowUp } from '@incremen/core/records';
+import type { ColonyState } from '@incremen/core/colony';
+import { followUpInShort } from '@incremen/core/followup';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';

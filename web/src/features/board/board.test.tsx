@@ -1,4 +1,6 @@
-import { coloniesOfYard, colonyState, DEMO_DAY, demoScenario } from '@incremen/core';
+import { coloniesOfYard } from '@incremen/core/records';
+import { colonyState } from '@incremen/core/colony';
+import { DEMO_DAY, demoScenario } from '@incremen/core/demo';
 import { cleanup, fireEvent, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it } from 'vitest';

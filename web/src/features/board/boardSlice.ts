@@ -1,4 +1,4 @@
-import type { Lane } from '@incremen/core';
+import type { Lane } from '@incremen/core/colony';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** What colonies of a board are put in order by. */

@@ -1,4 +1,4 @@
-import type { ColonyState, Lane } from '@incremen/core';
+import type { ColonyState, Lane } from '@incremen/core/colony';
 import type { BoardView, Sort } from './boardSlice.ts';
 
 /** The lanes of a board in the order in which they are shown, with what each means. */

@@ -1,14 +1,6 @@
-import {
-  addDays,
-  coloniesOfYard,
-  colonyState,
-  framesBack,
-  framesOn,
-  type Colony,
-  type ColonyState,
-  type Day,
-  type Reading,
-} from '@incremen/core';
+import { addDays, type Day } from '@incremen/core/basics';
+import { coloniesOfYard, type Colony, type Reading } from '@incremen/core/records';
+import { colonyState, framesBack, framesOn, type ColonyState } from '@incremen/core/colony';
 import { useEffect, useMemo, useState } from 'react';
 import { useAppSelector } from '../../app/store.ts';
 import { api } from '../../mirror/api.ts';

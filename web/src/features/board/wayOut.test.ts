@@ -1,4 +1,4 @@
-import type { Colony } from '@incremen/core';
+import type { Colony } from '@incremen/core/records';
 import { describe, expect, it } from 'vitest';
 import { wayOut } from './wayOut.ts';
 

@@ -1,4 +1,4 @@
-import type { ColonyState } from '@incremen/core';
+import type { ColonyState } from '@incremen/core/colony';
 
 /** What mends a colony that asks for more than a split: the verb, and the plan that it leads to. */
 export function wayOut({

@@ -1,6 +1,6 @@
 import { Button } from '@chakra-ui/react';
-import { frameInWords, type CallOut } from '@incremen/core';
-import { advise, padCorrection, type CallOutChange, type PadState } from '@incremen/core/callout';
+import { frameInWords, type CallOut, type CallOutChange } from '@incremen/core/records';
+import { advise, padCorrection, type PadState } from '@incremen/core/callout';
 import { useApiary } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';
 import { PadAnswer } from './PadAnswer.tsx';

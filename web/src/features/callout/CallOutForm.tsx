@@ -1,7 +1,6 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import { framesOfColony, placeOf, type Apiary } from '@incremen/core';
+import { framesOfColony, placeOf, type Apiary, NUC_RECIPES, type NucRecipe } from '@incremen/core/records';
 import { newCallOut } from '@incremen/core/callout';
-import { NUC_RECIPES, type NucRecipe } from '@incremen/core/yardplan';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';

@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { dayInWords } from '@incremen/core';
+import { dayInWords } from '@incremen/core/basics';
 import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';

@@ -1,6 +1,5 @@
-import { frameInWords, type CallOut } from '@incremen/core';
-import type { CallOutChange, CallPlace, PadState } from '@incremen/core/callout';
-import { otherPlaces } from '@incremen/core/callout';
+import { frameInWords, type CallOut, type CallOutChange, type CallPlace } from '@incremen/core/records';
+import { type PadState, otherPlaces } from '@incremen/core/callout';
 import { Undo2 } from 'lucide-react';
 import { useApiary } from '../../mirror/hooks.ts';
 import { Select } from '../../ui/Select.tsx';

@@ -1,5 +1,5 @@
-import type { CallOut } from '@incremen/core';
-import type { CallPlace, PadAdvice } from '@incremen/core/callout';
+import type { CallOut, CallPlace } from '@incremen/core/records';
+import type { PadAdvice } from '@incremen/core/callout';
 import { memo } from 'react';
 import { onTap } from '../../ui/onTap.ts';
 import { UnitMark } from './UnitMark.tsx';

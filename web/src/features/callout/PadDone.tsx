@@ -1,5 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
-import { dayInWords, type CallOut } from '@incremen/core';
+import { dayInWords } from '@incremen/core/basics';
+import type { CallOut } from '@incremen/core/records';
 import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';

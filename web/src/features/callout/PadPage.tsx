@@ -1,6 +1,6 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import type { CallOut } from '@incremen/core';
-import { callOutLooks, type CallOutChange, type CallPlace } from '@incremen/core/callout';
+import type { CallOut, CallOutChange, CallPlace } from '@incremen/core/records';
+import { callOutLooks } from '@incremen/core/callout';
 import { Crown, Undo2 } from 'lucide-react';
 import { useCallback, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';

@@ -1,5 +1,5 @@
-import type { CallOut } from '@incremen/core';
-import type { CallOutChange, PadState } from '@incremen/core/callout';
+import type { CallOut, CallOutChange } from '@incremen/core/records';
+import type { PadState } from '@incremen/core/callout';
 import { memo } from 'react';
 import { CalledList } from './CalledList.tsx';
 import { FramesLeft } from './FramesLeft.tsx';

@@ -1,5 +1,4 @@
-import type { CallOut } from '@incremen/core';
-import type { CallOutChange } from '@incremen/core/callout';
+import type { CallOut, CallOutChange } from '@incremen/core/records';
 import { useApiary } from '../../mirror/hooks.ts';
 import { Select } from '../../ui/Select.tsx';
 

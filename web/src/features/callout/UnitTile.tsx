@@ -1,5 +1,5 @@
-import type { CallOut } from '@incremen/core';
-import { shakesFor, type CallUnit, type PlaceTotals, type ShakeRules } from '@incremen/core/callout';
+import type { CallOut, CallUnit } from '@incremen/core/records';
+import { shakesFor, type PlaceTotals, type ShakeRules } from '@incremen/core/callout';
 import { HiveDrawing } from '../../drawing/HiveDrawing.tsx';
 import { count } from '../../ui/format.ts';
 import { UnitMark } from './UnitMark.tsx';

@@ -1,4 +1,4 @@
-import type { CallOut } from '@incremen/core';
+import type { CallOut } from '@incremen/core/records';
 import { advise, padState, rehearse, type PadAdvice, type PadState } from '@incremen/core/callout';
 import { useCallback, useDeferredValue, useEffect, useMemo, useReducer, useRef } from 'react';
 import { useApiary } from '../../mirror/hooks.ts';

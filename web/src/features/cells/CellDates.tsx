@@ -1,5 +1,6 @@
 import { Box, Input, Text } from '@chakra-ui/react';
-import { addDays, dayInWords, daySchema, deliveryForDay, deliveryFromGraft } from '@incremen/core';
+import { addDays, dayInWords, daySchema } from '@incremen/core/basics';
+import { deliveryForDay, deliveryFromGraft } from '@incremen/core/cells';
 import { useId, useState } from 'react';
 import { useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';

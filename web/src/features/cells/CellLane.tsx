@@ -1,4 +1,5 @@
-import { addDays, dayInWords, daysBetween, type Day, type LedgerLine } from '@incremen/core';
+import { addDays, dayInWords, daysBetween, type Day } from '@incremen/core/basics';
+import type { LedgerLine } from '@incremen/core/cells';
 
 const DAYS = 24;
 const BEFORE = 4;

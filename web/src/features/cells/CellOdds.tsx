@@ -6,7 +6,7 @@ import {
   partsFor,
   raisingOdds,
   raisingResults,
-} from '@incremen/core';
+} from '@incremen/core/cells';
 import { useState } from 'react';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';

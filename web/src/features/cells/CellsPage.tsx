@@ -1,5 +1,6 @@
 import { Box, Grid, Heading, Text } from '@chakra-ui/react';
-import { cellLedger, dayInWords, type LedgerLine } from '@incremen/core';
+import { cellLedger, type LedgerLine } from '@incremen/core/cells';
+import { dayInWords } from '@incremen/core/basics';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';

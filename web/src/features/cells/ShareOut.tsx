@@ -1,13 +1,12 @@
 import { Box, Text } from '@chakra-ui/react';
+import { boxesOfColony, type Colony } from '@incremen/core/records';
 import {
-  boxesOfColony,
   CELL_SCHOOLS,
   shareCells,
   type CellGift,
   type CellSchool,
-  type Colony,
   type LedgerLine,
-} from '@incremen/core';
+} from '@incremen/core/cells';
 import { useState } from 'react';
 import { useApiary, useOperation } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';

@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import { QUEEN_STATE_WORDS, QUEEN_STATES, type QueenBelief } from '@incremen/core/queenstate';
+import { QUEEN_STATE_WORDS, QUEEN_STATES } from '@incremen/core/rules';
+import type { QueenBelief } from '@incremen/core/queen-odds';
 import './belief.css';
 
 /** A chance in whole per cent. */

@@ -1,9 +1,8 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { colonyState, framesOn, type ColonyState } from '@incremen/core/colony';
+import { dayInWords } from '@incremen/core/basics';
+import { frameSize } from '@incremen/core/comb';
 import {
-  colonyState,
-  dayInWords,
-  framesOn,
-  frameSize,
   hangsWrong,
   housemates,
   photosOf,
@@ -12,8 +11,7 @@ import {
   visitsOf,
   type Apiary,
   type Colony,
-  type ColonyState,
-} from '@incremen/core';
+} from '@incremen/core/records';
 import { ClipboardList, Layers } from 'lucide-react';
 import { Suspense, useMemo } from 'react';
 import { Link, useParams } from 'react-router';

@@ -1,5 +1,7 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
-import { dayInWords, descentOf, type Colony, type Descent } from '@incremen/core';
+import { dayInWords } from '@incremen/core/basics';
+import { descentOf, type Descent } from '@incremen/core/colony';
+import type { Colony } from '@incremen/core/records';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';

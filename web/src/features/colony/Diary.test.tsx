@@ -1,4 +1,5 @@
-import { demoScenario, noEvidence, visitsOf, type Apiary, type Reading, type Visit } from '@incremen/core';
+import { demoScenario } from '@incremen/core/demo';
+import { noEvidence, visitsOf, type Apiary, type Reading, type Visit } from '@incremen/core/records';
 import { cleanup, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { demoStore, renderView } from '../../testing/renderView.tsx';

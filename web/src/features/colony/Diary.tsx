@@ -1,6 +1,6 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
+import { dayInWords } from '@incremen/core/basics';
 import {
-  dayInWords,
   DISEASE_SIGN_NAMES,
   photosOf,
   SIGN_NAMES,
@@ -11,7 +11,7 @@ import {
   type Operation,
   type Reading,
   type Visit,
-} from '@incremen/core';
+} from '@incremen/core/records';
 import { Link } from 'react-router';
 import { useOperation } from '../../mirror/hooks.ts';
 import { count, degrees, degreeSign } from '../../ui/format.ts';

@@ -1,5 +1,6 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
-import { addDays, dayInWords, openFollowUps, type Apiary, type Colony } from '@incremen/core';
+import { addDays, dayInWords } from '@incremen/core/basics';
+import { openFollowUps, type Apiary, type Colony } from '@incremen/core/records';
 import { Link } from 'react-router';
 import { LaneAxis, TimeLane } from '../../drawing/TimeLane.tsx';
 

@@ -1,13 +1,7 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
-import {
-  addDays,
-  dayInWords,
-  daysUntilFull,
-  hatchesWithin,
-  layingOf,
-  nestOf,
-  type ColonyState,
-} from '@incremen/core';
+import { addDays, dayInWords } from '@incremen/core/basics';
+import { daysUntilFull, hatchesWithin, layingOf, type ColonyState } from '@incremen/core/colony';
+import { nestOf } from '@incremen/core/records';
 import { useMemo } from 'react';
 import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
 import { one } from '../../ui/format.ts';

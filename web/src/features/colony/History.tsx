@@ -1,5 +1,6 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
-import { strengthHistory, type Colony, type Reading } from '@incremen/core';
+import { strengthHistory } from '@incremen/core/colony';
+import type { Colony, Reading } from '@incremen/core/records';
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import { useAppSelector } from '../../app/store.ts';
 import { api } from '../../mirror/api.ts';

@@ -1,14 +1,14 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import {
   boxesOfHive,
-  chambersFor,
   framesOfBox,
   placeOf,
   type Apiary,
   type Colony,
   type CommandOf,
   type Command,
-} from '@incremen/core';
+} from '@incremen/core/records';
+import { chambersFor } from '@incremen/core/decide';
 import { ArrowDown, ArrowUp, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';

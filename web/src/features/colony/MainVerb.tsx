@@ -1,5 +1,6 @@
 import { Button } from '@chakra-ui/react';
-import { openFollowUps, type Apiary, type ColonyState } from '@incremen/core';
+import { openFollowUps, type Apiary } from '@incremen/core/records';
+import type { ColonyState } from '@incremen/core/colony';
 import { Eye, Split } from 'lucide-react';
 import { Link } from 'react-router';
 import { wayOut } from '../board/wayOut.ts';

@@ -1,5 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
-import { parseShorthand, type FrameReading } from '@incremen/core';
+import { parseShorthand } from '@incremen/core/shorthand';
+import type { FrameReading } from '@incremen/core/comb';
 import { HiveDrawing } from '../../drawing/HiveDrawing.tsx';
 
 const PLACES = Array.from({ length: 12 }, (_, i) => ({ box: 1, slot: i + 1, last: null }));

@@ -1,13 +1,9 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
-import { dayInWords, type Colony } from '@incremen/core';
-import {
-  nextObservation,
-  queenAction,
-  QUEEN_STATE_WORDS,
-  queenBeliefOf,
-  type Reason,
-} from '@incremen/core/queenstate';
-import { yardSeason } from '@incremen/core/remedies';
+import { dayInWords } from '@incremen/core/basics';
+import type { Colony } from '@incremen/core/records';
+import { nextObservation, queenAction, queenBeliefOf, type Reason } from '@incremen/core/queen-odds';
+import { QUEEN_STATE_WORDS } from '@incremen/core/rules';
+import { yardSeason } from '@incremen/core/colony';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';

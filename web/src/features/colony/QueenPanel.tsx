@@ -1,18 +1,17 @@
 import { Box, Button, Field, Flex, Heading, Input, Text } from '@chakra-ui/react';
 import {
   colourClash,
-  dayInWords,
   MARKING_COLOURS,
   markingColour,
   coloniesOfYard,
   placeOf,
-  queenDoubts,
   queenPerhapsIn,
-  yearOf,
   type Colony,
-  type ColonyState,
   type MarkingColour,
-} from '@incremen/core';
+} from '@incremen/core/records';
+import { dayInWords, yearOf } from '@incremen/core/basics';
+import { queenDoubts } from '@incremen/core/queen-verdict';
+import type { ColonyState } from '@incremen/core/colony';
 import { useState } from 'react';
 import { QueenMark } from '../../drawing/Slat.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';

@@ -1,5 +1,5 @@
 import { Button, Flex, Input } from '@chakra-ui/react';
-import type { Colony } from '@incremen/core';
+import type { Colony } from '@incremen/core/records';
 import { Pencil } from 'lucide-react';
 import { useState } from 'react';
 import { useSend } from '../../mirror/hooks.ts';

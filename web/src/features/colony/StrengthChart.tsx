@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import { dayInWords, type StrengthPoint } from '@incremen/core';
+import { dayInWords } from '@incremen/core/basics';
+import type { StrengthPoint } from '@incremen/core/colony';
 import { LineChart } from 'echarts/charts';
 import { GridComponent, LegendComponent, TooltipComponent } from 'echarts/components';
 import { init, use as register, type EChartsType } from 'echarts/core';

@@ -1,5 +1,7 @@
 import { Box, Grid, Text } from '@chakra-ui/react';
-import { nestOf, readNest, type ColonyState, type Evidence } from '@incremen/core';
+import { nestOf, type Evidence } from '@incremen/core/records';
+import { readNest } from '@incremen/core/brood';
+import type { ColonyState } from '@incremen/core/colony';
 import { Fragment } from 'react';
 import { useOperation } from '../../mirror/hooks.ts';
 import { mass, one, rangeOf } from '../../ui/format.ts';

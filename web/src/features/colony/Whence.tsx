@@ -1,5 +1,6 @@
 import { Text } from '@chakra-ui/react';
-import { dayInWords, type Apiary, type Colony } from '@incremen/core';
+import { dayInWords } from '@incremen/core/basics';
+import type { Apiary, Colony } from '@incremen/core/records';
 import { Link } from 'react-router';
 
 /** Where a colony stands and where it came from. */

@@ -1,5 +1,7 @@
 import 'fake-indexeddb/auto';
-import { boxesOfHive, colonyState, DEMO_DAY, queenOf, type Apiary } from '@incremen/core';
+import { boxesOfHive, queenOf, type Apiary } from '@incremen/core/records';
+import { colonyState } from '@incremen/core/colony';
+import { DEMO_DAY } from '@incremen/core/demo';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it } from 'vitest';

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { demoScenario } from '@incremen/core';
+import { demoScenario } from '@incremen/core/demo';
 import { cleanup, screen, within } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { withoutNetwork } from '../../testing/noNetwork.ts';

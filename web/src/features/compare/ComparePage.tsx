@@ -1,5 +1,7 @@
 import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
-import { hatchesWithin, nestOf, readNest, type ColonyState, type Operation } from '@incremen/core';
+import { hatchesWithin, type ColonyState } from '@incremen/core/colony';
+import { nestOf, type Operation } from '@incremen/core/records';
+import { readNest } from '@incremen/core/brood';
 import { Fragment, useDeferredValue, useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useAppSelector } from '../../app/store.ts';

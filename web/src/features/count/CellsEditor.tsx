@@ -1,5 +1,11 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { CELL_KINDS, CELL_PLACES, type CellFinding, type CellKind, type CellPlace } from '@incremen/core';
+import {
+  CELL_KINDS,
+  CELL_PLACES,
+  type CellFinding,
+  type CellKind,
+  type CellPlace,
+} from '@incremen/core/comb';
 import { Minus, Plus } from 'lucide-react';
 import { Key } from '../../ui/Key.tsx';
 import { Select } from '../../ui/Select.tsx';

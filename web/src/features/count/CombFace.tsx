@@ -1,4 +1,4 @@
-import { CONTENT_NAMES, stripsOf, type ContentClass, type Side } from '@incremen/core';
+import { CONTENT_NAMES, stripsOf, type ContentClass, type Side } from '@incremen/core/comb';
 import { useRef } from 'react';
 import { COMB_INK, CONTENT_FILL } from '../../drawing/contentStyle.ts';
 

@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
-import type { Problem } from '@incremen/core';
+import type { Problem } from '@incremen/core/basics';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { ProblemList } from '../../ui/ProblemList.tsx';

@@ -1,5 +1,6 @@
 import { Text } from '@chakra-ui/react';
-import { boxesOfColony, boxName, sharedBoxesOf, type Colony, type Problem } from '@incremen/core';
+import { boxesOfColony, boxName, sharedBoxesOf, type Colony } from '@incremen/core/records';
+import type { Problem } from '@incremen/core/basics';
 import { useCallback, useDeferredValue, useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';

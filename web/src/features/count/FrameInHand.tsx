@@ -1,5 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
-import { CONTENT_NAMES, type ContentClass, type Problem } from '@incremen/core';
+import { CONTENT_NAMES, type ContentClass } from '@incremen/core/comb';
+import type { Problem } from '@incremen/core/basics';
 import { Brush, ChevronLeft, ChevronRight, Crown } from 'lucide-react';
 import { memo, useState } from 'react';
 import { Key } from '../../ui/Key.tsx';

@@ -1,5 +1,6 @@
 import { Text } from '@chakra-ui/react';
-import type { Box as HiveBox, Problem } from '@incremen/core';
+import type { Box as HiveBox } from '@incremen/core/records';
+import type { Problem } from '@incremen/core/basics';
 import { memo, useCallback, useDeferredValue, useLayoutEffect, type Dispatch } from 'react';
 import { useSwipeable } from 'react-swipeable';
 import type { CountAction, CountDraft } from './countDraft.ts';

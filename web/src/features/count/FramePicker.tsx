@@ -1,4 +1,4 @@
-import type { Box as HiveBox } from '@incremen/core';
+import type { Box as HiveBox } from '@incremen/core/records';
 import { HiveDrawing, hiveSize, type DrawnBox } from '../../drawing/HiveDrawing.tsx';
 import { SLAT } from '../../drawing/Slat.tsx';
 import type { CountDraft } from './countDraft.ts';

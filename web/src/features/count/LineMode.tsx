@@ -3,10 +3,10 @@ import {
   completeShorthand,
   parseShorthand,
   printShorthand,
-  type Box as HiveBox,
   type Completion,
   type ShorthandProblem,
-} from '@incremen/core';
+} from '@incremen/core/shorthand';
+import type { Box as HiveBox } from '@incremen/core/records';
 import { memo, useDeferredValue, useMemo, useRef, useState, type Dispatch } from 'react';
 import { HiveDrawing } from '../../drawing/HiveDrawing.tsx';
 import { Key } from '../../ui/Key.tsx';

@@ -1,4 +1,4 @@
-import { STAMP_KINDS, type ContentClass, type StampKind } from '@incremen/core';
+import { STAMP_KINDS, type ContentClass, type StampKind } from '@incremen/core/comb';
 import { History, MoveLeft } from 'lucide-react';
 import { memo } from 'react';
 import { COMB_INK, CONTENT_FILL } from '../../drawing/contentStyle.ts';

@@ -1,4 +1,5 @@
-import { boxesOfColony, demoScenario, framesOfColony } from '@incremen/core';
+import { boxesOfColony, framesOfColony } from '@incremen/core/records';
+import { demoScenario } from '@incremen/core/demo';
 import { cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useEffect, useReducer } from 'react';

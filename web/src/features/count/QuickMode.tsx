@@ -1,11 +1,7 @@
 import { Box, Button, Grid, Text } from '@chakra-ui/react';
-import {
-  framesThere,
-  namedFrames,
-  type Box as HiveBox,
-  type ContentClass,
-  type QuickCount,
-} from '@incremen/core';
+import { framesThere, namedFrames, type QuickCount } from '@incremen/core/brood';
+import type { Box as HiveBox } from '@incremen/core/records';
+import type { ContentClass } from '@incremen/core/comb';
 import { memo, useDeferredValue, useState, type Dispatch } from 'react';
 import { HiveDrawing } from '../../drawing/HiveDrawing.tsx';
 import { Swatch } from '../../drawing/Legend.tsx';

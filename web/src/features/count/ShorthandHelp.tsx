@@ -1,5 +1,6 @@
 import { Box, Grid, Text } from '@chakra-ui/react';
-import { CELL_LETTERS, CONTENT_LETTERS, CONTENT_NAMES } from '@incremen/core';
+import { CELL_LETTERS, CONTENT_LETTERS } from '@incremen/core/shorthand';
+import { CONTENT_NAMES } from '@incremen/core/comb';
 import { Fragment } from 'react';
 import { cellName } from './CellsEditor.tsx';
 

@@ -1,4 +1,4 @@
-import { bothSides, shareOf } from '@incremen/core';
+import { bothSides, shareOf } from '@incremen/core/comb';
 import { describe, expect, it } from 'vitest';
 import { countStep, quickProblems, startCount, type CountAction, type CountDraft } from './countDraft.ts';
 import { actionOfKey } from './countKeys.ts';

@@ -1,23 +1,19 @@
 import {
   bothSides,
   paintTenth,
-  parseShorthand,
-  problemsOfQuickCount,
   shareOf,
   shareOfBees,
-  spreadColony,
   stampContents,
   type CellFinding,
   type ContentClass,
   type FrameReading,
   type FrameSizeId,
-  type Problem,
   type Quarters,
-  type QuickCount,
-  type ShorthandPlace,
-  type SpreadBox,
   type StampKind,
-} from '@incremen/core';
+} from '@incremen/core/comb';
+import { parseShorthand, type ShorthandPlace } from '@incremen/core/shorthand';
+import { problemsOfQuickCount, spreadColony, type QuickCount, type SpreadBox } from '@incremen/core/brood';
+import type { Problem } from '@incremen/core/basics';
 
 /** Which question the digits answer now. */
 export type Stage = 'kind' | 'amount' | 'bees';

@@ -1,4 +1,4 @@
-import type { Quarters, StampKind } from '@incremen/core';
+import type { Quarters, StampKind } from '@incremen/core/comb';
 import type { CountAction, CountDraft, SideChoice } from './countDraft.ts';
 
 /** Keys for the kinds of frame: the first letter where it is free. */

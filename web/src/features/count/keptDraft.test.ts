@@ -1,4 +1,5 @@
-import { bothSides, noEvidence } from '@incremen/core';
+import { bothSides } from '@incremen/core/comb';
+import { noEvidence } from '@incremen/core/records';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { NO_CONDITIONS } from '../seen/ConditionsFields.tsx';
 import { startCount, stateOf } from './countDraft.ts';

@@ -1,4 +1,4 @@
-import { noEvidence } from '@incremen/core';
+import { noEvidence } from '@incremen/core/records';
 import { NO_CONDITIONS } from '../seen/ConditionsFields.tsx';
 import type { Seen } from '../seen/SeenForm.tsx';
 import type { CountState } from './countDraft.ts';

@@ -8,8 +8,8 @@ import {
   type Apiary,
   type Colony,
   type Command,
-  type Problem,
-} from '@incremen/core';
+} from '@incremen/core/records';
+import type { Problem } from '@incremen/core/basics';
 import { useLayoutEffect, useReducer, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';

@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
-import { feedRound, scaleDays, scaleVerdict, type FeedAim, type FeedLine } from '@incremen/core';
+import { feedRound, type FeedAim, type FeedLine } from '@incremen/core/feed';
+import { scaleDays, scaleVerdict } from '@incremen/core/weather';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';

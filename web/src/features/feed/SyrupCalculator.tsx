@@ -7,7 +7,7 @@ import {
   WATER_KG_PER_LITRE,
   type MeasureSystem,
   type Syrup,
-} from '@incremen/core';
+} from '@incremen/core/feed';
 import { useId, useState } from 'react';
 import { useOperation } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';

@@ -1,5 +1,7 @@
 import 'fake-indexeddb/auto';
-import { demoScenario, openFollowUps, type Apiary, type FollowUp, topicInWords } from '@incremen/core';
+import { demoScenario } from '@incremen/core/demo';
+import { openFollowUps, type Apiary, type FollowUp } from '@incremen/core/records';
+import { topicInWords } from '@incremen/core/followup';
 import { cleanup, screen, within } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { withoutNetwork } from '../../testing/noNetwork.ts';

@@ -1,16 +1,9 @@
 import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
-import {
-  addDays,
-  dayInWords,
-  openFollowUps,
-  followUpInShort,
-  type Apiary,
-  type Day,
-  type FollowUp,
-} from '@incremen/core';
+import { addDays, dayInWords, type Day } from '@incremen/core/basics';
+import { openFollowUps, type Apiary, type FollowUp } from '@incremen/core/records';
+import { followUpInShort, agendaOf } from '@incremen/core/followup';
 import { API_PATHS } from '@incremen/contract';
 import { CalendarPlus, HeartPulse } from 'lucide-react';
-import { agendaOf } from '@incremen/core/remedies';
 import { Fragment, useMemo } from 'react';
 import { useAppSelector } from '../../app/store.ts';
 import { Link } from 'react-router';

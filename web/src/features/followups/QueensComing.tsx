@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import { addDays, dayInWords } from '@incremen/core';
+import { addDays, dayInWords } from '@incremen/core/basics';
 import { Link } from 'react-router';
 import { BiologyLane } from '../../drawing/BiologyLane.tsx';
 import { useToday } from '../../mirror/hooks.ts';

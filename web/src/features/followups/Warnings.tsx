@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { dayInWords } from '@incremen/core';
-import type { Clash, Reschedule } from '@incremen/core/remedies';
+import { dayInWords } from '@incremen/core/basics';
+import type { Clash, Reschedule } from '@incremen/core/followup';
 import { CloudRain, TriangleAlert } from 'lucide-react';
 import { useApiary, useSend } from '../../mirror/hooks.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';

@@ -1,4 +1,5 @@
-import { addDays, openFollowUps, type Day } from '@incremen/core';
+import { addDays, type Day } from '@incremen/core/basics';
+import { openFollowUps } from '@incremen/core/records';
 import {
   clashesOf,
   pastLast,
@@ -9,7 +10,7 @@ import {
   type PlanB,
   type QueenLane,
   type Reschedule,
-} from '@incremen/core/remedies';
+} from '@incremen/core/followup';
 import { useMemo } from 'react';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { useWeather } from '../weather/useWeather.ts';

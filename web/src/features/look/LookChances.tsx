@@ -1,6 +1,7 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
-import { dayInWords, type Colony, type Day, type Evidence } from '@incremen/core';
-import { nextObservation, queenBeliefOf } from '@incremen/core/queenstate';
+import { dayInWords, type Day } from '@incremen/core/basics';
+import type { Colony, Evidence } from '@incremen/core/records';
+import { nextObservation, queenBeliefOf } from '@incremen/core/queen-odds';
 import { useMemo } from 'react';
 import { useApiary } from '../../mirror/hooks.ts';
 import { ChanceBars, SETTLED } from '../colony/ChanceBars.tsx';

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { openFollowUps } from '@incremen/core';
+import { openFollowUps } from '@incremen/core/records';
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Route, Routes } from 'react-router';

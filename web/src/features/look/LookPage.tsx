@@ -1,14 +1,14 @@
 import { Box, Button, Field, Flex, Input, Text } from '@chakra-ui/react';
+import { daysBetween } from '@incremen/core/basics';
 import {
-  daysBetween,
   framesOfColony,
-  judgeLook,
   noEvidence,
   saysAnything,
   type Evidence,
   type FollowUp,
-  topicInWords,
-} from '@incremen/core';
+} from '@incremen/core/records';
+import { judgeLook } from '@incremen/core/decide';
+import { topicInWords } from '@incremen/core/followup';
 import { Suspense, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';

@@ -1,5 +1,5 @@
 import { Box, Heading } from '@chakra-ui/react';
-import type { Evidence } from '@incremen/core';
+import type { Evidence } from '@incremen/core/records';
 import { CappedQuestion, CellsQuestion, EggsQuestion, LarvaeQuestions } from '../seen/BroodQuestions.tsx';
 import { FramesReadQuestion } from '../seen/FramesReadQuestion.tsx';
 import { DiseaseQuestion } from '../seen/HealthQuestions.tsx';

@@ -1,5 +1,6 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
-import { dayInWords, type JointVerdict, type NextAction, type Verdict } from '@incremen/core';
+import { dayInWords } from '@incremen/core/basics';
+import type { JointVerdict, NextAction, Verdict } from '@incremen/core/queen-verdict';
 import { Eye, Hand, Hammer, type LucideIcon } from 'lucide-react';
 import { Link } from 'react-router';
 

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import type { Command } from '@incremen/core';
+import type { Command } from '@incremen/core/records';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';

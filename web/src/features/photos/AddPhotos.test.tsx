@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { PHOTO_LIMITS } from '@incremen/core';
+import { PHOTO_LIMITS } from '@incremen/core/records';
 import { cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';

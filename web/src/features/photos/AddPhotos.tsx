@@ -1,5 +1,6 @@
 import { Box, Button } from '@chakra-ui/react';
-import { PHOTO_LIMITS, type Problem } from '@incremen/core';
+import { PHOTO_LIMITS } from '@incremen/core/records';
+import type { Problem } from '@incremen/core/basics';
 import { Camera } from 'lucide-react';
 import { memo, useRef, useState } from 'react';
 import { useAppSelector } from '../../app/store.ts';

@@ -1,4 +1,5 @@
-import { PHOTO_LIMITS, type Problem, type Result } from '@incremen/core';
+import { PHOTO_LIMITS } from '@incremen/core/records';
+import type { Problem, Result } from '@incremen/core/basics';
 
 /** A photo made small enough to keep and send. */
 export interface ShrunkPhoto {

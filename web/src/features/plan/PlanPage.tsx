@@ -1,17 +1,8 @@
 import { Box, Button, Field, Flex, Heading, Input, Spinner, Text } from '@chakra-ui/react';
-import {
-  capital,
-  boxName,
-  colonyState,
-  dayInWords,
-  markingColour,
-  METHODS,
-  methodById,
-  type Apiary,
-  type Colony,
-  type MethodId,
-  type WorkedPlan,
-} from '@incremen/core';
+import { capital, dayInWords } from '@incremen/core/basics';
+import { boxName, markingColour, type Apiary, type Colony, type MethodId } from '@incremen/core/records';
+import { colonyState } from '@incremen/core/colony';
+import { METHODS, methodById, type WorkedPlan } from '@incremen/core/split';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';

@@ -1,5 +1,6 @@
 import { Box, Grid, Text } from '@chakra-ui/react';
-import type { Apiary, MarkingColour, PlanPart, WorkedPlan } from '@incremen/core';
+import type { Apiary, MarkingColour, PlanPart } from '@incremen/core/records';
+import type { WorkedPlan } from '@incremen/core/split';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { HiveDrawing, hiveInWords, hiveSize, slotPoint, type DrawnBox } from '../../drawing/HiveDrawing.tsx';
 import { one } from '../../ui/format.ts';

@@ -1,4 +1,4 @@
-import type { RuleLine } from '@incremen/core';
+import type { RuleLine } from '@incremen/core/records';
 import { screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { renderView } from '../../testing/renderView.tsx';

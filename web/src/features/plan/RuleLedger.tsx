@@ -1,5 +1,5 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import type { RuleLine } from '@incremen/core';
+import type { RuleLine } from '@incremen/core/records';
 import { Check, Circle, Minus, X } from 'lucide-react';
 
 /** What needs a look comes first. */

@@ -1,4 +1,6 @@
-import type { Apiary, FrameReading, PlanPart, WorkedPlan } from '@incremen/core';
+import type { Apiary, PlanPart } from '@incremen/core/records';
+import type { FrameReading } from '@incremen/core/comb';
+import type { WorkedPlan } from '@incremen/core/split';
 import type { DrawnBox } from '../../drawing/HiveDrawing.tsx';
 
 /** The ink of the new part's frames, before and after. */

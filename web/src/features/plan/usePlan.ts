@@ -1,4 +1,6 @@
-import type { Apiary, PlanRequest, Problem, Result, WorkedPlan } from '@incremen/core';
+import type { Apiary } from '@incremen/core/records';
+import type { PlanRequest, WorkedPlan } from '@incremen/core/split';
+import type { Problem, Result } from '@incremen/core/basics';
 import { useEffect, useState } from 'react';
 import { plannerWorker } from '../../workers/planner.ts';
 

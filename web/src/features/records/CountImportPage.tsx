@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Heading, Table, Text } from '@chakra-ui/react';
-import { COUNT_COLUMNS, dayInWords, planCountImport, type CountImport } from '@incremen/core';
+import { COUNT_COLUMNS, planCountImport, type CountImport } from '@incremen/core/formats';
+import { dayInWords } from '@incremen/core/basics';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useAppDispatch } from '../../app/store.ts';

@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import type { JournalPage } from '@incremen/contract';
-import { dayInWords, type Problem } from '@incremen/core';
+import { dayInWords, type Problem } from '@incremen/core/basics';
 import { useEffect, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';
 import { takeBack } from '../../mirror/actions.ts';

@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { API_PATHS } from '@incremen/contract';
-import type { Problem } from '@incremen/core';
+import type { Problem } from '@incremen/core/basics';
 import { Download, FileSpreadsheet, Upload } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';

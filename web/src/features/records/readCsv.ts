@@ -1,4 +1,4 @@
-import type { CountRow } from '@incremen/core';
+import type { CountRow } from '@incremen/core/formats';
 import Papa from 'papaparse';
 
 /** Rows of a CSV text, with commas, semicolons or tabs; each with its line in the file. */

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
-import { operationOf } from '@incremen/core';
-import { USUAL_TABLE } from '@incremen/core/queenstate';
+import { operationOf } from '@incremen/core/records';
+import { USUAL_TABLE } from '@incremen/core/queen-odds';
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { withoutNetwork } from '../../testing/noNetwork.ts';

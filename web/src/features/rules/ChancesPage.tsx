@@ -2,14 +2,13 @@ import { Box, Button, Heading, Text } from '@chakra-ui/react';
 import {
   CAPPED_BROOD,
   LEAST_LIKELIHOOD,
-  LIKELIHOOD_WORDS,
   MOST_LIKELIHOOD,
   QUEEN_STATE_WORDS,
   QUEEN_STATES,
-  USUAL_TABLE,
   type LikelihoodChanges,
   type LikelihoodId,
-} from '@incremen/core/queenstate';
+} from '@incremen/core/rules';
+import { LIKELIHOOD_WORDS, USUAL_TABLE } from '@incremen/core/queen-odds';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useOperation, useSend } from '../../mirror/hooks.ts';

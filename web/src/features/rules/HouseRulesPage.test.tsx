@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto';
-import { HOUSE_RULES, houseRules, operationOf } from '@incremen/core';
+import { HOUSE_RULES, houseRules } from '@incremen/core/rules';
+import { operationOf } from '@incremen/core/records';
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it } from 'vitest';

@@ -1,12 +1,7 @@
 import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
-import {
-  allFrameSizes,
-  HOUSE_RULES,
-  houseRules,
-  type FrameSizeId,
-  type HouseRuleId,
-  type Operation,
-} from '@incremen/core';
+import { allFrameSizes, type FrameSizeId } from '@incremen/core/comb';
+import { HOUSE_RULES, houseRules, type HouseRuleId } from '@incremen/core/rules';
+import type { Operation } from '@incremen/core/records';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useOperation, useSend } from '../../mirror/hooks.ts';

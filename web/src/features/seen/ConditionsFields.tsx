@@ -1,5 +1,5 @@
 import { Box, Flex, Input, Text } from '@chakra-ui/react';
-import type { Conditions, Operation } from '@incremen/core';
+import type { Conditions, Operation } from '@incremen/core/records';
 import { memo } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
 import { degrees, degreeSign } from '../../ui/format.ts';

@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { Box, Input, Text } from '@chakra-ui/react';
-import { DISEASE_SIGN_NAMES, DISEASE_SIGNS } from '@incremen/core';
+import { DISEASE_SIGN_NAMES, DISEASE_SIGNS } from '@incremen/core/records';
 import { Key } from '../../ui/Key.tsx';
 import { sameEvidence, type EvidenceProps } from './evidenceProps.ts';
 import { Further, Question, ThreeAnswers } from './Question.tsx';

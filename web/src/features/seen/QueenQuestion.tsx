@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { Box, Text } from '@chakra-ui/react';
-import { MARKING_COLOURS, type MarkingColour } from '@incremen/core';
+import { MARKING_COLOURS, type MarkingColour } from '@incremen/core/records';
 import { QueenMark } from '../../drawing/Slat.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Select } from '../../ui/Select.tsx';

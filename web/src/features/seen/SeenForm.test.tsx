@@ -1,4 +1,4 @@
-import { noEvidence, type Evidence } from '@incremen/core';
+import { noEvidence, type Evidence } from '@incremen/core/records';
 import { cleanup, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useEffect, useState } from 'react';

@@ -1,5 +1,5 @@
 import { Box, Input, Text } from '@chakra-ui/react';
-import type { Conditions, Evidence, Operation } from '@incremen/core';
+import type { Conditions, Evidence, Operation } from '@incremen/core/records';
 import { memo, useCallback, type ReactNode } from 'react';
 import { useLatest } from '../../ui/useLatest.ts';
 import { AddPhotos, type DraftPhoto } from '../photos/AddPhotos.tsx';

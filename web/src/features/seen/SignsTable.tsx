@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { SIGN_NAMES, SIGNS } from '@incremen/core';
+import { SIGN_NAMES, SIGNS } from '@incremen/core/records';
 import { Check, Minus, X } from 'lucide-react';
 import { fingers } from '../../ui/onTap.ts';
 import { sameEvidence, type EvidenceProps } from './evidenceProps.ts';

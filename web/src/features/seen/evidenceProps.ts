@@ -1,4 +1,4 @@
-import type { Evidence } from '@incremen/core';
+import type { Evidence } from '@incremen/core/records';
 
 /** What every question about what was seen is given. */
 export interface EvidenceProps {

@@ -1,5 +1,5 @@
 import { Box, Button, Checkbox, Field, Flex, Input, NativeSelect, Text } from '@chakra-ui/react';
-import { type Command } from '@incremen/core';
+import type { Command } from '@incremen/core/records';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { HiveDrawing, type DrawnBox } from '../../drawing/HiveDrawing.tsx';

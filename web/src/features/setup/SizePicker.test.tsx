@@ -1,4 +1,5 @@
-import { newOperation, type FrameSizeId } from '@incremen/core';
+import { newOperation } from '@incremen/core/records';
+import type { FrameSizeId } from '@incremen/core/comb';
 import { cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';

@@ -6,8 +6,8 @@ import {
   OWN_SIZE_MM,
   ownSizeId,
   type FrameSizeId,
-  type Operation,
-} from '@incremen/core';
+} from '@incremen/core/comb';
+import type { Operation } from '@incremen/core/records';
 import { useState } from 'react';
 
 /** A frame size as it is being chosen; a new one of the user's own has a name that is kept on saving. */

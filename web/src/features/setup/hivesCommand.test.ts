@@ -1,4 +1,6 @@
-import { command, decide, emptyApiary, newOperation, seededIds, type Apiary } from '@incremen/core';
+import { command, emptyApiary, newOperation, type Apiary } from '@incremen/core/records';
+import { decide } from '@incremen/core/decide';
+import { seededIds } from '@incremen/core/demo';
 import { describe, expect, it } from 'vitest';
 import { colonyNames, hivesCommand, USUAL_HIVE } from './hivesCommand.ts';
 

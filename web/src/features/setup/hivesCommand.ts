@@ -1,4 +1,5 @@
-import type { CommandOf, FrameSizeId, NewHive } from '@incremen/core';
+import type { CommandOf, NewHive } from '@incremen/core/records';
+import type { FrameSizeId } from '@incremen/core/comb';
 
 /** Hives of one kind, to be put on their stands at once. */
 export interface HiveKind {

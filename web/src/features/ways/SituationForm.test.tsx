@@ -1,6 +1,7 @@
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import { ChakraProvider } from '@chakra-ui/react';
-import { demoScenario, situationOf, type Situation } from '@incremen/core';
+import { demoScenario } from '@incremen/core/demo';
+import { situationOf, type Situation } from '@incremen/core/split';
 import { useEffect, useState } from 'react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { system } from '../../app/theme.ts';

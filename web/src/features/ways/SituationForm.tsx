@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import type { Season, Situation } from '@incremen/core';
+import type { Season, Situation } from '@incremen/core/split';
 import { Choice } from '../../ui/Choice.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';
 

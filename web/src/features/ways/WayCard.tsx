@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import type { RankedMethod } from '@incremen/core';
+import type { RankedMethod } from '@incremen/core/split';
 import { Check, Minus } from 'lucide-react';
 import { Link } from 'react-router';
 import { WaySketch } from './WaySketch.tsx';

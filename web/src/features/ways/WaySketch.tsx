@@ -1,4 +1,4 @@
-import type { ContentClass } from '@incremen/core';
+import type { ContentClass } from '@incremen/core/comb';
 import { COMB_INK, CONTENT_COLOUR } from '../../drawing/contentStyle.ts';
 import { WAY_SKETCHES, type SketchFill, type SketchHive } from './waySketches.ts';
 

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { demoScenario } from '@incremen/core';
+import { demoScenario } from '@incremen/core/demo';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
 import { afterEach, describe, expect, it } from 'vitest';

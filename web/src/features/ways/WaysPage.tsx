@@ -1,15 +1,13 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import {
   findMethods,
-  houseRules,
   isSplitMethod,
-  operationOf,
-  placeOf,
   situationOf,
-  type Colony,
   type RankedMethod,
   type Situation,
-} from '@incremen/core';
+} from '@incremen/core/split';
+import { houseRules } from '@incremen/core/rules';
+import { operationOf, placeOf, type Colony } from '@incremen/core/records';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';

@@ -1,5 +1,5 @@
-import { coloniesOfYard, type Apiary, type Colony, type Situation, type YardMethod } from '@incremen/core';
-import type { YardPlanRequest } from '@incremen/core/yardplan';
+import { coloniesOfYard, type Apiary, type Colony, type YardPlanRequest } from '@incremen/core/records';
+import type { Situation, YardMethod } from '@incremen/core/split';
 
 /** What a yard method asks of the planner for this colony. */
 export function askFor(

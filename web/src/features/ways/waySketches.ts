@@ -1,4 +1,4 @@
-import type { MethodId } from '@incremen/core';
+import type { MethodId } from '@incremen/core/records';
 
 /** What fills a box of a sketch. */
 export type SketchFill = 'mixed' | 'open' | 'capped' | 'honey' | 'empty' | 'cells';

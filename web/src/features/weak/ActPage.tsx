@@ -1,15 +1,10 @@
 import { Box, Button, Heading, Text } from '@chakra-ui/react';
-import { dayInWords, type Colony } from '@incremen/core';
-import { queenAction, queenBeliefOf } from '@incremen/core/queenstate';
-import {
-  pastLast,
-  planBOf,
-  queenLane,
-  remediesFor,
-  usualHorizon,
-  watchOn,
-  yardSeason,
-} from '@incremen/core/remedies';
+import { dayInWords } from '@incremen/core/basics';
+import type { Colony } from '@incremen/core/records';
+import { queenAction, queenBeliefOf } from '@incremen/core/queen-odds';
+import { pastLast, planBOf, queenLane } from '@incremen/core/followup';
+import { remediesFor, usualHorizon, watchOn } from '@incremen/core/remedies';
+import { yardSeason } from '@incremen/core/colony';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';

@@ -1,14 +1,14 @@
 import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
-import { capital, NUC_SLOTS, dayInWords, yearOf, type Apiary, type Colony } from '@incremen/core';
+import { capital, dayInWords, yearOf } from '@incremen/core/basics';
+import { NUC_SLOTS } from '@incremen/core/colony';
+import { type Apiary, type Colony, ACTION_IDS, type ActionId } from '@incremen/core/records';
 import {
-  ACTION_IDS,
   allFacts,
   apiaryAfter,
   planAction,
   waysToUnite,
   workOfAction,
   type ActionChoice,
-  type ActionId,
   type ActionPlan,
   type UnitFacts,
 } from '@incremen/core/remedies';

@@ -1,5 +1,5 @@
 import { Flex } from '@chakra-ui/react';
-import { addDays, dayInWords, type Day } from '@incremen/core';
+import { addDays, dayInWords, type Day } from '@incremen/core/basics';
 import { Choice } from '../../ui/Choice.tsx';
 import { Select } from '../../ui/Select.tsx';
 import type { useOutside } from './useOutside.ts';

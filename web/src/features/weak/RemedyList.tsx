@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { dayInWords, type Day } from '@incremen/core';
+import { dayInWords, type Day } from '@incremen/core/basics';
 import type { Remedy } from '@incremen/core/remedies';
 import { Link } from 'react-router';
 import './weak.css';

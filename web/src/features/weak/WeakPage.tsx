@@ -1,14 +1,9 @@
 import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
-import { dayInWords, openFollowUps, type Day } from '@incremen/core';
-import {
-  comeDownTo,
-  expectedColonies,
-  watchVerdict,
-  weakDesk,
-  yardSeason,
-  type WatchVerdict,
-  type WeakDesk,
-} from '@incremen/core/remedies';
+import { dayInWords, type Day } from '@incremen/core/basics';
+import { openFollowUps } from '@incremen/core/records';
+import { comeDownTo, expectedColonies, weakDesk, type WeakDesk } from '@incremen/core/remedies';
+import { watchVerdict, type WatchVerdict } from '@incremen/core/followup';
+import { yardSeason } from '@incremen/core/colony';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';

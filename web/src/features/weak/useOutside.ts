@@ -1,4 +1,4 @@
-import { scaleDays, scaleVerdict } from '@incremen/core';
+import { scaleDays, scaleVerdict } from '@incremen/core/weather';
 import type { Outside } from '@incremen/core/remedies';
 import { useState } from 'react';
 import { useWeather } from '../weather/useWeather.ts';

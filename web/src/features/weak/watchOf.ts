@@ -1,4 +1,4 @@
-import { openFollowUps, type Apiary, type FollowUp } from '@incremen/core';
+import { openFollowUps, type Apiary, type FollowUp } from '@incremen/core/records';
 
 /** The open watch of a colony. */
 export const watchOf = (apiary: Apiary, colonyId: string): FollowUp | undefined =>

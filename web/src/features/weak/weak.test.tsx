@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto';
-import { demoScenario, type FollowUp } from '@incremen/core';
+import { demoScenario } from '@incremen/core/demo';
+import type { FollowUp } from '@incremen/core/records';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
 import { afterEach, describe, expect, it } from 'vitest';

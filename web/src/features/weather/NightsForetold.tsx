@@ -1,5 +1,5 @@
 import { Text } from '@chakra-ui/react';
-import { WEATHER_LIMITS } from '@incremen/core';
+import { WEATHER_LIMITS } from '@incremen/core/weather';
 import { useOperation } from '../../mirror/hooks.ts';
 import { degrees, degreeSign } from '../../ui/format.ts';
 import { useWeather } from './useWeather.ts';

@@ -1,5 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
-import { dayInWords, scaleDays, scaleVerdict, type ScaleHour } from '@incremen/core';
+import { dayInWords } from '@incremen/core/basics';
+import { scaleDays, scaleVerdict, type ScaleHour } from '@incremen/core/weather';
 import { one } from '../../ui/format.ts';
 
 /** What a hive on a scale gained or lost, day by day, and what that means. */

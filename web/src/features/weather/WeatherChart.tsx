@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import { dayInWords, type WeatherHour, type WorkingWindow } from '@incremen/core';
+import { dayInWords } from '@incremen/core/basics';
+import type { WeatherHour, WorkingWindow } from '@incremen/core/weather';
 import { BarChart, LineChart } from 'echarts/charts';
 import { GridComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
 import { use as register } from 'echarts/core';

@@ -1,5 +1,5 @@
 import { Text } from '@chakra-ui/react';
-import { dayInWords } from '@incremen/core';
+import { dayInWords } from '@incremen/core/basics';
 import { Link } from 'react-router';
 import { useToday } from '../../mirror/hooks.ts';
 import { useWeather } from './useWeather.ts';

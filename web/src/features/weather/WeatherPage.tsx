@@ -1,5 +1,5 @@
 import { Box, Button, Grid, Text } from '@chakra-ui/react';
-import { dayInWords } from '@incremen/core';
+import { dayInWords } from '@incremen/core/basics';
 import { Suspense, useCallback, useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useOperation, useToday } from '../../mirror/hooks.ts';

@@ -1,16 +1,14 @@
 import type { WeatherReport } from '@incremen/contract';
+import { addDays, dayInWords, type Day } from '@incremen/core/basics';
 import {
-  addDays,
-  dayInWords,
   flyingWeather,
   matingDays,
   nextRain,
   nights,
   workingWindows,
-  type Day,
   type Night,
   type WorkingWindow,
-} from '@incremen/core';
+} from '@incremen/core/weather';
 
 /** What the weather means for work and bees, from now on. */
 export interface WeatherSense {

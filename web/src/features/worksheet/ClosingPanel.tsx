@@ -1,5 +1,11 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import { answerOf, stillToAnswer, UNANSWERED, type ClosingAnswer, type ClosingDraft } from '@incremen/core';
+import {
+  answerOf,
+  stillToAnswer,
+  UNANSWERED,
+  type ClosingAnswer,
+  type ClosingDraft,
+} from '@incremen/core/records';
 import { useState } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
 import './work.css';

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { boxesOfColony, boxName, framesOfColony, readingOf, type PlacedFrame } from '@incremen/core';
+import { boxesOfColony, boxName, framesOfColony, readingOf, type PlacedFrame } from '@incremen/core/records';
 import { Slat } from '../../drawing/Slat.tsx';
 import { useApiary } from '../../mirror/hooks.ts';
 

@@ -1,5 +1,6 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
-import { againstStore, promisedKit, type KitLine } from '@incremen/core';
+import { againstStore, promisedKit } from '@incremen/core/work';
+import type { KitLine } from '@incremen/core/records';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';

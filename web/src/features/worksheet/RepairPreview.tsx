@@ -1,5 +1,5 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
-import type { Command } from '@incremen/core';
+import type { Command } from '@incremen/core/records';
 import { useApiary } from '../../mirror/hooks.ts';
 import { amendedIn } from './useRepair.ts';
 

@@ -1,5 +1,8 @@
 import 'fake-indexeddb/auto';
-import { applyChanges, decide, demoScenario, makePlan, type WorkReport } from '@incremen/core';
+import { applyChanges, type WorkReport } from '@incremen/core/records';
+import { decide } from '@incremen/core/decide';
+import { demoScenario } from '@incremen/core/demo';
+import { makePlan } from '@incremen/core/split';
 import { reportWork } from '@incremen/core/repair';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';

@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
-import { colonyOfFrame, frameInWords, type Command, type WorkReport, type WorkStep } from '@incremen/core';
+import { colonyOfFrame, frameInWords, type Command, type WorkReport } from '@incremen/core/records';
+import type { WorkStep } from '@incremen/core/work';
 import { useId, useState } from 'react';
 import { useApiary, useSend } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';

@@ -1,5 +1,5 @@
 import { Box, Button, Heading, Text } from '@chakra-ui/react';
-import type { WorkState } from '@incremen/core';
+import type { WorkState } from '@incremen/core/work';
 import type { ReactNode } from 'react';
 import { count } from '../../ui/format.ts';
 

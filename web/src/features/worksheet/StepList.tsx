@@ -1,4 +1,5 @@
-import { mayTakeNext, type AnyStep } from '@incremen/core';
+import { mayTakeNext } from '@incremen/core/work';
+import type { AnyStep } from '@incremen/core/records';
 import { Check, Undo2 } from 'lucide-react';
 import { memo, startTransition, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { afterPaint } from '../../ui/afterPaint.ts';

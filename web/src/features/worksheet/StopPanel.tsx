@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import type { WorkState } from '@incremen/core';
+import type { WorkState } from '@incremen/core/work';
 import { useState } from 'react';
 
 const WORDS = {

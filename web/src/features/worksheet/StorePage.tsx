@@ -1,5 +1,5 @@
 import { Box, Button, Heading, Text } from '@chakra-ui/react';
-import { combLines, shoppingList, storeLines, type StoreLine } from '@incremen/core';
+import { combLines, shoppingList, storeLines, type StoreLine } from '@incremen/core/work';
 import { Link } from 'react-router';
 import { useApiary, useOperation, useSend, useToday } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';

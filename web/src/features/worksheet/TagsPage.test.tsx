@@ -1,5 +1,8 @@
 import 'fake-indexeddb/auto';
-import { applyChanges, decide, demoScenario, makePlan } from '@incremen/core';
+import { applyChanges } from '@incremen/core/records';
+import { decide } from '@incremen/core/decide';
+import { demoScenario } from '@incremen/core/demo';
+import { makePlan } from '@incremen/core/split';
 import { cleanup, screen, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';

@@ -1,12 +1,7 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import {
-  dayInWords,
-  markingColour,
-  tagsOfCallOut,
-  tagsOfPlan,
-  tagsOfYardPlan,
-  type HiveTag,
-} from '@incremen/core';
+import { dayInWords } from '@incremen/core/basics';
+import { markingColour } from '@incremen/core/records';
+import { tagsOfCallOut, tagsOfPlan, tagsOfYardPlan, type HiveTag } from '@incremen/core/work';
 import { Printer } from 'lucide-react';
 import { QRCodeSVG } from 'qrcode.react';
 import { Link, useParams } from 'react-router';

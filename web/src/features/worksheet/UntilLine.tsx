@@ -1,4 +1,6 @@
-import { houseRules, nextRain, stopBefore, type WorkStep } from '@incremen/core';
+import { houseRules } from '@incremen/core/rules';
+import { nextRain } from '@incremen/core/weather';
+import { stopBefore, type WorkStep } from '@incremen/core/work';
 import { CloudRain } from 'lucide-react';
 import { useState } from 'react';
 import { useOperation, useToday } from '../../mirror/hooks.ts';

@@ -3,7 +3,7 @@ import { ChakraProvider } from '@chakra-ui/react';
 import { act } from 'react';
 import { Provider } from 'react-redux';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { WorkStep } from '@incremen/core';
+import type { WorkStep } from '@incremen/core/work';
 import { system } from '../../app/theme.ts';
 import { demoStore } from '../../testing/renderView.tsx';
 import { keepClock, readClock } from './workClock.ts';

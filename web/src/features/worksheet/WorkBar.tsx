@@ -1,4 +1,4 @@
-import { workState, type WorkStep } from '@incremen/core';
+import { workState, type WorkStep } from '@incremen/core/work';
 import { Hand, ShieldAlert, Split, Timer } from 'lucide-react';
 import { useState } from 'react';
 import { count } from '../../ui/format.ts';

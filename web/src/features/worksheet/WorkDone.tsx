@@ -1,5 +1,7 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { addDays, dayInWords, methodById, openFollowUps, type Plan, unitsBeside } from '@incremen/core';
+import { addDays, dayInWords } from '@incremen/core/basics';
+import { methodById } from '@incremen/core/split';
+import { openFollowUps, type Plan, unitsBeside } from '@incremen/core/records';
 import { Link } from 'react-router';
 import { LaneAxis, TimeLane } from '../../drawing/TimeLane.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';

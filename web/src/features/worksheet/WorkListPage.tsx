@@ -1,5 +1,7 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { capital, dayInWords, methodById, type Apiary, type Plan } from '@incremen/core';
+import { capital, dayInWords } from '@incremen/core/basics';
+import { methodById } from '@incremen/core/split';
+import type { Apiary, Plan } from '@incremen/core/records';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';

@@ -1,5 +1,8 @@
 import 'fake-indexeddb/auto';
-import { applyChanges, decide, demoScenario, makePlan, type Apiary } from '@incremen/core';
+import { applyChanges, type Apiary } from '@incremen/core/records';
+import { decide } from '@incremen/core/decide';
+import { demoScenario } from '@incremen/core/demo';
+import { makePlan } from '@incremen/core/split';
 import { act, cleanup, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Route, Routes } from 'react-router';

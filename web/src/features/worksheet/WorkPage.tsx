@@ -1,5 +1,7 @@
 import { Box, Button, Heading, Text } from '@chakra-ui/react';
-import { dayInWords, methodById, unitsOfPlan, type Plan } from '@incremen/core';
+import { dayInWords } from '@incremen/core/basics';
+import { methodById } from '@incremen/core/split';
+import { unitsOfPlan, type Plan } from '@incremen/core/records';
 import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';

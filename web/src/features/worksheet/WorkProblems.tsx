@@ -1,4 +1,5 @@
-import { goneUnits, type Problem } from '@incremen/core';
+import { goneUnits } from '@incremen/core/work';
+import type { Problem } from '@incremen/core/basics';
 import { useMemo } from 'react';
 import { useApiary } from '../../mirror/hooks.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { AnyStep, ClosingAnswer } from '@incremen/core';
+import type { AnyStep, ClosingAnswer } from '@incremen/core/records';
 import { memo, useDeferredValue, useRef, useState, type ReactNode } from 'react';
 import { afterPaint } from '../../ui/afterPaint.ts';
 import { Cautions } from './Cautions.tsx';

@@ -1,13 +1,15 @@
 import 'fake-indexeddb/auto';
-import { applyChanges, coloniesOfYard, decide, demoScenario, type Apiary } from '@incremen/core';
 import {
-  buildProblem,
-  makeYardPlan,
+  applyChanges,
+  coloniesOfYard,
+  type Apiary,
   newYardPlanRequest,
   NUC_RECIPES,
-  YardSearch,
   type YardGoal,
-} from '@incremen/core/yardplan';
+} from '@incremen/core/records';
+import { decide } from '@incremen/core/decide';
+import { demoScenario } from '@incremen/core/demo';
+import { buildProblem, makeYardPlan, YardSearch } from '@incremen/core/yardplan';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
 import { afterEach, describe, expect, it } from 'vitest';

@@ -1,5 +1,7 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { capital, dayInWords, openFollowUps, takeNext, unitsOfYardPlan, type YardPlan } from '@incremen/core';
+import { capital, dayInWords } from '@incremen/core/basics';
+import { openFollowUps, unitsOfYardPlan, type YardPlan } from '@incremen/core/records';
+import { takeNext } from '@incremen/core/work';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../app/RouteError.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';

@@ -1,4 +1,5 @@
-import type { Command, CommandOf, Problem, WorkReport } from '@incremen/core';
+import type { Command, CommandOf, WorkReport } from '@incremen/core/records';
+import type { Problem } from '@incremen/core/basics';
 import { useEffect, useState } from 'react';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { plannerWorker } from '../../workers/planner.ts';

@@ -1,4 +1,4 @@
-import type { WorkState } from '@incremen/core';
+import type { WorkState } from '@incremen/core/work';
 import { useEffect, useState } from 'react';
 import { keepClock, readClock, type WorkClock } from './workClock.ts';
 

@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import type { Apiary } from '@incremen/core';
-import type { Alternative, Assignment, YardPlanRequest } from '@incremen/core/yardplan';
+import type { Apiary, YardPlanRequest } from '@incremen/core/records';
+import type { Alternative, Assignment } from '@incremen/core/yardplan';
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/store.ts';

@@ -1,19 +1,17 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { CONTENT_CLASSES, CONTENT_NAMES, shareOf, shareOfBees } from '@incremen/core';
+import { CONTENT_CLASSES, CONTENT_NAMES, shareOf, shareOfBees } from '@incremen/core/comb';
 import {
   reasonOfMove,
   reasonOfShake,
   STORE,
-  STORE_KEY,
   whyNotThere,
   type Assignment,
   type Evaluation,
-  type FramePin,
   type LaidOut,
   type YardFrame,
-  type YardPlanRequest,
   type YardProblem,
 } from '@incremen/core/yardplan';
+import { STORE_KEY, type FramePin, type YardPlanRequest } from '@incremen/core/records';
 import { Ban, Pin, X } from 'lucide-react';
 import { Slat, SLAT } from '../../drawing/Slat.tsx';
 import { one } from '../../ui/format.ts';

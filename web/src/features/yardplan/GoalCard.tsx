@@ -1,5 +1,5 @@
 import { Box, Flex, Input, Text } from '@chakra-ui/react';
-import type { YardGoal, YardGoalOf } from '@incremen/core/yardplan';
+import type { YardGoal, YardGoalOf } from '@incremen/core/records';
 import { X } from 'lucide-react';
 import { Select } from '../../ui/Select.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';

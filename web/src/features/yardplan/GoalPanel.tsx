@@ -1,6 +1,6 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
-import { coloniesOfYard, type Apiary } from '@incremen/core';
-import type { YardGoal, YardPlanRequest, YardProblem } from '@incremen/core/yardplan';
+import { coloniesOfYard, type Apiary, type YardGoal, type YardPlanRequest } from '@incremen/core/records';
+import type { YardProblem } from '@incremen/core/yardplan';
 import { useAppDispatch } from '../../app/store.ts';
 import { useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';

@@ -1,6 +1,7 @@
 import { Box, Button, Flex, Heading, Spinner, Text } from '@chakra-ui/react';
-import { dayInWords, type Apiary } from '@incremen/core';
-import { daysAhead, type NucRecipe, type NucsOnDay, type YardPlanRequest } from '@incremen/core/yardplan';
+import { dayInWords } from '@incremen/core/basics';
+import type { Apiary, NucRecipe, YardPlanRequest } from '@incremen/core/records';
+import { daysAhead, type NucsOnDay } from '@incremen/core/yardplan';
 import { proxy } from 'comlink';
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import { useInView } from 'react-intersection-observer';

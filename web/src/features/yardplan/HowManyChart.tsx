@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { dayInWords, type Day } from '@incremen/core';
+import { dayInWords, type Day } from '@incremen/core/basics';
 import type { NucsOnDay } from '@incremen/core/yardplan';
 import { BarChart, LineChart } from 'echarts/charts';
 import { GridComponent, LegendComponent, TooltipComponent } from 'echarts/components';

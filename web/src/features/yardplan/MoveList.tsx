@@ -3,15 +3,13 @@ import {
   reasonOfMove,
   reasonOfShake,
   STORE,
-  STORE_KEY,
   type Assignment,
   type Evaluation,
-  type FramePin,
   type LaidMove,
   type LaidOut,
-  type YardPlanRequest,
   type YardProblem,
 } from '@incremen/core/yardplan';
+import { STORE_KEY, type FramePin, type YardPlanRequest } from '@incremen/core/records';
 import { Ban, Pin } from 'lucide-react';
 import { count } from '../../ui/format.ts';
 

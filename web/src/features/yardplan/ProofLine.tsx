@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { dayInWords } from '@incremen/core';
+import { dayInWords } from '@incremen/core/basics';
 import { nucsWanted, PRICES } from '@incremen/core/yardplan';
 import { count } from '../../ui/format.ts';
 import type { Bench } from './useBench.ts';

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { NUC_RECIPES, type NucRecipe } from '@incremen/core/yardplan';
+import { NUC_RECIPES, type NucRecipe } from '@incremen/core/records';
 import { Select } from '../../ui/Select.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';
 import { QUEEN_WAYS } from './goalWords.ts';

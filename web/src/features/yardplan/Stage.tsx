@@ -10,14 +10,8 @@ import {
   type DragEndEvent,
   type DragOverEvent,
 } from '@dnd-kit/core';
-import {
-  AT,
-  STORE_KEY,
-  type Evaluation,
-  type FramePin,
-  type YardProblem,
-  type YardUnit,
-} from '@incremen/core/yardplan';
+import { AT, type Evaluation, type YardProblem, type YardUnit } from '@incremen/core/yardplan';
+import { STORE_KEY, type FramePin } from '@incremen/core/records';
 import { X } from 'lucide-react';
 import { useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import { hiveSize, slotPoint } from '../../drawing/HiveDrawing.tsx';

@@ -1,5 +1,5 @@
 import { Field, Input } from '@chakra-ui/react';
-import { dayInWords, type Day } from '@incremen/core';
+import { dayInWords, type Day } from '@incremen/core/basics';
 import { useEffect, useRef, useState } from 'react';
 
 /** The day of the work: today or one to come. */

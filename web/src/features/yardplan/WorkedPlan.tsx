@@ -1,16 +1,12 @@
 import { Box, Flex, Heading, Spinner, Text, useMediaQuery } from '@chakra-ui/react';
-import type { Apiary, RuleLine } from '@incremen/core';
 import {
-  alternativeOf,
-  evaluate,
-  ledgerOf,
-  nothingMoved,
-  STORE,
+  type Apiary,
+  type RuleLine,
   STORE_KEY,
-  whyNotThere,
   type FramePin,
   type YardPlanRequest,
-} from '@incremen/core/yardplan';
+} from '@incremen/core/records';
+import { alternativeOf, evaluate, ledgerOf, nothingMoved, STORE, whyNotThere } from '@incremen/core/yardplan';
 import { useMemo, useState } from 'react';
 import { useAppDispatch } from '../../app/store.ts';
 import { Legend } from '../../drawing/Legend.tsx';

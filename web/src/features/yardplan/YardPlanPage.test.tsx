@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { STORE_KEY } from '@incremen/core/yardplan';
+import { STORE_KEY } from '@incremen/core/records';
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import {

@@ -1,15 +1,17 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { coloniesOfYard, dayInWords, placeOf, type Apiary } from '@incremen/core';
 import {
-  makeYardPlan,
+  coloniesOfYard,
+  placeOf,
+  type Apiary,
   newYardPlanRequest,
   NUC_RECIPES,
   STORE_KEY,
   type FramePin,
-  type NucsOnDay,
   type YardGoal,
   type YardPlanRequest,
-} from '@incremen/core/yardplan';
+} from '@incremen/core/records';
+import { dayInWords } from '@incremen/core/basics';
+import { makeYardPlan, type NucsOnDay } from '@incremen/core/yardplan';
 import { Redo2, Undo2 } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';

@@ -1,5 +1,11 @@
-import type { Apiary, FrameReading, MarkingColour } from '@incremen/core';
-import { framesInStore, markingColour, queenOf } from '@incremen/core';
+import {
+  type Apiary,
+  type MarkingColour,
+  framesInStore,
+  markingColour,
+  queenOf,
+} from '@incremen/core/records';
+import type { FrameReading } from '@incremen/core/comb';
 import {
   AT,
   isHivedUp,

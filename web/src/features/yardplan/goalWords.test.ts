@@ -1,5 +1,5 @@
-import { demoScenario } from '@incremen/core';
-import { yardPlanRequest, newYardPlanRequest, type YardGoal } from '@incremen/core/yardplan';
+import { demoScenario } from '@incremen/core/demo';
+import { yardPlanRequest, newYardPlanRequest, type YardGoal } from '@incremen/core/records';
 import { describe, expect, it } from 'vitest';
 import { GOAL_KINDS, labelOf, newGoal, titleOf } from './goalWords.ts';
 

@@ -1,5 +1,11 @@
-import { dayInWords, type Apiary, type Day, type Operation } from '@incremen/core';
-import { NUC_RECIPES, type YardGoal, type YardGoalOf } from '@incremen/core/yardplan';
+import { dayInWords, type Day } from '@incremen/core/basics';
+import {
+  type Apiary,
+  type Operation,
+  NUC_RECIPES,
+  type YardGoal,
+  type YardGoalOf,
+} from '@incremen/core/records';
 import { count, mass } from '../../ui/format.ts';
 
 /** The kinds of goals in the order in which they are offered, and what each is for. */

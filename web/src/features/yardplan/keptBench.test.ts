@@ -1,4 +1,5 @@
-import { newYardPlanRequest, NUC_RECIPES, type Alternative } from '@incremen/core/yardplan';
+import { newYardPlanRequest, NUC_RECIPES } from '@incremen/core/records';
+import type { Alternative } from '@incremen/core/yardplan';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { makeStore } from '../../app/store.ts';
 import { keepBench, keptBench } from './keptBench.ts';

@@ -1,4 +1,5 @@
-import { framePin, yardPlanRequest, type Alternative } from '@incremen/core/yardplan';
+import { framePin, yardPlanRequest } from '@incremen/core/records';
+import type { Alternative } from '@incremen/core/yardplan';
 import { z } from 'zod';
 import type { Planner } from './plannerSlice.ts';
 

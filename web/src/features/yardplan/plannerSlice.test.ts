@@ -1,4 +1,4 @@
-import { newYardPlanRequest, NUC_RECIPES, type YardPlanRequest } from '@incremen/core/yardplan';
+import { newYardPlanRequest, NUC_RECIPES, type YardPlanRequest } from '@incremen/core/records';
 import { describe, expect, it } from 'vitest';
 import {
   asked,

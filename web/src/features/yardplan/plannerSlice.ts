@@ -1,11 +1,5 @@
-import {
-  rulesOut,
-  type Alternative,
-  type Assignment,
-  type FramePin,
-  type YardGoal,
-  type YardPlanRequest,
-} from '@incremen/core/yardplan';
+import { rulesOut, type FramePin, type YardGoal, type YardPlanRequest } from '@incremen/core/records';
+import type { Alternative, Assignment } from '@incremen/core/yardplan';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { keptBench } from './keptBench.ts';
 

@@ -1,4 +1,5 @@
-import type { Apiary, Problem } from '@incremen/core';
+import { type Apiary, type FramePin, STORE_KEY, type YardPlanRequest } from '@incremen/core/records';
+import type { Problem } from '@incremen/core/basics';
 import {
   buildProblem,
   evaluate,
@@ -7,12 +8,9 @@ import {
   NO_PROOF,
   type Assignment,
   type Evaluation,
-  type FramePin,
   type Proof as ProofOfYard,
   type Shortage,
   STORE,
-  STORE_KEY,
-  type YardPlanRequest,
   type YardProblem,
 } from '@incremen/core/yardplan';
 import { proxy } from 'comlink';

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Yard } from '@incremen/core';
+import type { Yard } from '@incremen/core/records';
 import { NavLink } from 'react-router';
 
 /** The yards side by side, and all of them at a glance. */

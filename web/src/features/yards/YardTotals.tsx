@@ -1,5 +1,6 @@
 import { Text } from '@chakra-ui/react';
-import { frameSize, type ColonyState } from '@incremen/core';
+import { frameSize } from '@incremen/core/comb';
+import type { ColonyState } from '@incremen/core/colony';
 import { useOperation } from '../../mirror/hooks.ts';
 import { count, one } from '../../ui/format.ts';
 

@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto';
-import { coloniesOfYard, demoScenario, openFollowUps } from '@incremen/core';
+import { coloniesOfYard, openFollowUps } from '@incremen/core/records';
+import { demoScenario } from '@incremen/core/demo';
 import { cleanup, screen, within } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { withoutNetwork } from '../../testing/noNetwork.ts';

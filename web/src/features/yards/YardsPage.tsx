@@ -1,5 +1,7 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
-import { dayInWords, openFollowUps, type ColonyState, type Yard } from '@incremen/core';
+import { dayInWords } from '@incremen/core/basics';
+import { openFollowUps, type Yard } from '@incremen/core/records';
+import type { ColonyState } from '@incremen/core/colony';
 import { useDeferredValue } from 'react';
 import { Link } from 'react-router';
 import { useAppSelector } from '../../app/store.ts';

@@ -1,0 +1,6 @@
+export { capital } from './capital.ts';
+export { addDays, type Day, dayInWords, daysBetween, daySchema, monthOf, yearOf } from './day.ts';
+export { listInWords } from './listInWords.ts';
+export { failure, type Problem, type Result, success } from './problem.ts';
+export { seededRandom } from './seededRandom.ts';
+export { onDay, shiftWindow, type Window, windowAfter, windowSchema } from './window.ts';

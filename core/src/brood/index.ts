@@ -1,0 +1,31 @@
+export { DAYS_TO_EGGS } from './daysToEggs.ts';
+export {
+  datesOfChargedCell,
+  DEVELOPMENT,
+  GIVE_UP_AFTER_EMERGENCE,
+  WORKER_STAGE_DAYS,
+} from './developmentClock.ts';
+export { type Distance, stayShare, type StayShares, temperOf } from './drift.ts';
+export { readNest } from './nestReading.ts';
+export {
+  ADULT_DAILY_LOSS,
+  type Laying,
+  type NestFrame,
+  presentLayingRate,
+  projectNest,
+} from './projectNest.ts';
+export {
+  emergenceFromCells,
+  emergencyEmergence,
+  queenCalendar,
+  type QueenCalendar,
+} from './queenCalendar.ts';
+export {
+  framesThere,
+  namedFrames,
+  problemsOfQuickCount,
+  type QuickCount,
+  type SpreadBox,
+  spreadColony,
+} from './spreadColony.ts';
+export { type NestTotals, spreadNest } from './spreadNest.ts';

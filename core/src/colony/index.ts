@@ -1,0 +1,8 @@
+export { framesBack, framesOn, layingOf } from './colonyOn.ts';
+export { colonyState, type ColonyState, type Lane } from './colonyState.ts';
+export { type Descent, descentOf } from './descent.ts';
+export { daysUntilFull, hatchesWithin } from './hatchForecast.ts';
+export { isOutgrown, NUC_SLOTS } from './nuc.ts';
+export { strengthOf } from './strength.ts';
+export { strengthHistory, type StrengthPoint } from './strengthHistory.ts';
+export { yardSeason, type YardSeason } from './yardSeason.ts';

@@ -1,0 +1,242 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { bothSides } from '../comb/contents.ts';
+import { makePlan } from '../split/plan/makePlan.ts';
+import { closingFor, TestYard } from '../testing/builders.ts';
+import { applyChanges, type Change } from '../records/change.ts';
+import type { Command } from '../records/commands.ts';
+import { decide } from './decide.ts';
+import type { Apiary } from '../records/records.ts';
+import { undoChanges } from './undo.ts';
+
+const brood = bothSides({ eggs: 1, open: 2, capped: 4, honey: 2, beeBread: 1 }, 8);
+const honey = bothSides({ honey: 8, beeBread: 1, drawn: 1 }, 5);
+const box = [honey, brood, brood, brood, brood, honey];
+
+/** Every frame in one place, no slot with two, no slot outside its box, and no frame without its entry. */
+function expectConserved(apiary: Apiary, entered: ReadonlySet<string>): void {
+  expect(new Set(Object.keys(apiary.frame))).toEqual(entered);
+  const slots = new Set<string>();
+  for (const f of Object.values(apiary.frame)) {
+    expect(f.place === 'box').toBe(f.boxId !== null && f.slot !== null);
+    if (f.boxId === null) continue;
+    expect(f.slot).toBeLessThanOrEqual(apiary.box[f.boxId]?.slots ?? 0);
+    const key = `${f.boxId}/${f.slot}`;
+    expect(slots.has(key)).toBe(false);
+    slots.add(key);
+  }
+}
+
+/** What a random user may try; numbers pick among what is there. */
+type Attempt =
+  | {
+      readonly kind: 'move';
+      readonly frames: readonly number[];
+      readonly box: number;
+      readonly slots: readonly number[];
+    }
+  | { readonly kind: 'toStore'; readonly frame: number }
+  | { readonly kind: 'swap'; readonly a: number; readonly b: number }
+  | { readonly kind: 'split'; readonly colony: number; readonly method: number; readonly ticks: number }
+  | { readonly kind: 'stock'; readonly n: number }
+  | {
+      readonly kind: 'arrange';
+      readonly hive: number;
+      readonly order: readonly number[];
+      readonly fresh: boolean;
+    }
+  | { readonly kind: 'undo' };
+
+const n = fc.nat(60);
+const attempt: fc.Arbitrary<Attempt> = fc.oneof(
+  fc.record({
+    kind: fc.constant('move' as const),
+    frames: fc.array(n, { minLength: 1, maxLength: 3 }),
+    box: n,
+    slots: fc.array(fc.integer({ min: 1, max: 14 }), { minLength: 3, maxLength: 3 }),
+  }),
+  fc.record({ kind: fc.constant('toStore' as const), frame: n }),
+  fc.record({ kind: fc.constant('swap' as const), a: n, b: n }),
+  fc.record({
+    kind: fc.constant('split' as const),
+    colony: n,
+    method: fc.nat(1),
+    ticks: fc.integer({ min: 0, max: 40 }),
+  }),
+  fc.record({ kind: fc.constant('stock' as const), n: fc.integer({ min: 1, max: 4 }) }),
+  fc.record({
+    kind: fc.constant('arrange' as const),
+    hive: n,
+    order: fc.array(n, { minLength: 1, maxLength: 4 }),
+    fresh: fc.boolean(),
+  }),
+  fc.record({ kind: fc.constant('undo' as const) }),
+);
+
+describe('frames are conserved', () => {
+  it('by any sequence of commands, splits and undos, refused ones included', () => {
+    let carriedOut = 0;
+    let splitsDone = 0;
+    fc.assert(
+      fc.property(fc.array(attempt, { minLength: 1, maxLength: 14 }), (attempts) => {
+        const yard = new TestYard(7);
+        yard.hive('A', [box, box]);
+        yard.hive('B', [box]);
+        yard.stock('drawn', 3);
+        const entered = new Set(Object.keys(yard.apiary.frame));
+        const history: (readonly Change[])[] = [];
+        const ask = (command: Command) => {
+          const result = decide(yard.apiary, command);
+          if (!result.ok) return false;
+          yard.apiary = applyChanges(yard.apiary, result.value);
+          history.push(result.value);
+          for (const c of result.value) if (c.kind === 'frame' && c.before === null) entered.add(c.id);
+          carriedOut++;
+          expectConserved(yard.apiary, entered);
+          return true;
+        };
+        for (const a of attempts) attemptOne(yard, a, ask, history, entered, () => splitsDone++);
+      }),
+      { numRuns: 150, seed: 42 },
+    );
+    // The property says nothing if nearly everything was refused.
+    expect(carriedOut).toBeGreaterThan(500);
+    expect(splitsDone).toBeGreaterThan(10);
+  });
+
+  it('refuses two frames in one slot and a slot that is not there', () => {
+    const yard = new TestYard();
+    const a = yard.hive('A', [[honey, brood]]);
+    const boxId = Object.values(yard.apiary.box).find((b) => b.hiveId === a.hiveId)?.id ?? '';
+    const [first] = Object.values(yard.apiary.frame);
+    const to = (slot: number): Command => ({
+      type: 'moveFrames',
+      moves: [{ frameId: first?.id ?? '', to: { place: 'box', boxId, slot } }],
+    });
+    expect(yard.refused(to(2))[0]).toContain('slot-taken');
+    expect(yard.refused(to(11))[0]).toContain('no-such-slot');
+    expect(yard.refused(to(3))).toEqual([]);
+  });
+});
+
+function attemptOne(
+  yard: TestYard,
+  a: Attempt,
+  ask: (command: Command) => boolean,
+  history: (readonly Change[])[],
+  entered: Set<string>,
+  splitDone: () => void,
+): void {
+  const frames = Object.values(yard.apiary.frame);
+  const boxes = Object.values(yard.apiary.box);
+  const at = <T>(list: readonly T[], i: number) => list[i % list.length] as T;
+  switch (a.kind) {
+    case 'move':
+      ask({
+        type: 'moveFrames',
+        moves: a.frames.map((f, i) => ({
+          frameId: at(frames, f).id,
+          to: { place: 'box', boxId: at(boxes, a.box).id, slot: at(a.slots, i) },
+        })),
+      });
+      return;
+    case 'toStore':
+      ask({ type: 'moveFrames', moves: [{ frameId: at(frames, a.frame).id, to: { place: 'store' } }] });
+      return;
+    case 'swap': {
+      const [x, y] = [at(frames, a.a), at(frames, a.b)];
+      if (x.boxId === null || y.boxId === null || x.slot === null || y.slot === null) return;
+      ask({
+        type: 'moveFrames',
+        moves: [
+          { frameId: x.id, to: { place: 'box', boxId: y.boxId, slot: y.slot } },
+          { frameId: y.id, to: { place: 'box', boxId: x.boxId, slot: x.slot } },
+        ],
+      });
+      return;
+    }
+    case 'split': {
+      const colony = at(Object.values(yard.apiary.colony), a.colony);
+      const planned = makePlan(
+        yard.apiary,
+        {
+          colonyId: colony.id,
+          methodId: a.method === 0 ? 'walk-away-halves' : 'queen-to-nuc',
+          day: '2026-05-10',
+          newName: `N${history.length}`,
+          options: {},
+        },
+        yard.newId,
+      );
+      if (!planned.ok || !ask(planned.value.command)) return;
+      const { steps } = planned.value.command;
+      const ticked = steps.slice(0, a.ticks).every((s) =>
+        ask({
+          type: 'tickStep',
+          stepId: s.id,
+          done: true,
+          day: '2026-05-10',
+          ...closingFor(yard.apiary, s.id),
+        }),
+      );
+      if (ticked && a.ticks >= steps.length) splitDone();
+      return;
+    }
+    case 'stock':
+      ask({
+        type: 'addToStore',
+        frames: Array.from({ length: a.n }, () => ({
+          id: yard.newId(),
+          sizeId: 'langstroth-deep',
+          blank: 'foundation',
+          combYear: null,
+        })),
+      });
+      return;
+    case 'arrange': {
+      const hive = at(Object.values(yard.apiary.hive), a.hive);
+      const living = Object.values(yard.apiary.colony).find((c) => c.hiveId === hive.id && !c.endedOn);
+      // Any boxes of the operation, some of them on other hives, perhaps one twice.
+      const picked = a.order.map((i) => at(boxes, i));
+      const chambers = (slots: number) => [{ colonyId: living?.id ?? null, fromSlot: 1, toSlot: slots }];
+      ask({
+        type: 'arrangeHive',
+        hiveId: hive.id,
+        boxes: [
+          ...picked.map((b) => ({
+            id: b.id,
+            role: b.role,
+            excluderBelow: false,
+            chambers: chambers(b.slots),
+            fresh: null,
+          })),
+          ...(a.fresh
+            ? [
+                {
+                  id: yard.newId(),
+                  role: 'super' as const,
+                  excluderBelow: true,
+                  chambers: chambers(4),
+                  fresh: {
+                    sizeId: 'langstroth-medium' as const,
+                    slots: 4,
+                    frames: [{ id: yard.newId(), slot: 2, blank: 'drawn' as const, combYear: null }],
+                  },
+                },
+              ]
+            : []),
+        ],
+      });
+      return;
+    }
+    case 'undo': {
+      const last = history.pop();
+      if (!last) return;
+      const result = undoChanges(yard.apiary, last);
+      if (!result.ok) return;
+      yard.apiary = applyChanges(yard.apiary, result.value);
+      for (const c of result.value) if (c.kind === 'frame' && c.after === null) entered.delete(c.id);
+      expectConserved(yard.apiary, entered);
+    }
+  }
+}

@@ -1,0 +1,114 @@
+import { failure, success, type Result } from '../basics/index.ts';
+import type { Change, Command, Apiary } from '../records/index.ts';
+import { conservationProblems } from './conservation.ts';
+import { Draft } from './deciders/draft.ts';
+import { decideAddUnit } from './deciders/addingUnits.ts';
+import { decideAmendPlan, decideAmendYardPlan } from './deciders/amending.ts';
+import {
+  decideChangeCallOut,
+  decideDropCallOut,
+  decideFinishCallOut,
+  decideStartCallOut,
+} from './deciders/callingOut.ts';
+import { decideArrangeHive } from './deciders/arranging.ts';
+import { decideCount } from './deciders/counting.ts';
+import { decideFileFollowUp, decideMoveFollowUp } from './deciders/followingUp.ts';
+import { decideSetKit } from './deciders/keepingKit.ts';
+import { decideLook, decideCloseFollowUp } from './deciders/looking.ts';
+import { decideMoveFrames } from './deciders/moving.ts';
+import { decideAddPhoto, decideRemovePhoto } from './deciders/photos.ts';
+import { decideDropPlan, decideSavePlan } from './deciders/planning.ts';
+import {
+  decideAddHives,
+  decideAddToStore,
+  decideAddYard,
+  decidePutQueen,
+  decideRename,
+  decideSettings,
+} from './deciders/settingUp.ts';
+import { decideTickStep } from './deciders/working.ts';
+import { decideDropYardPlan, decideSaveYardPlan, decideTickYardStep } from './deciders/yardPlanning.ts';
+
+/**
+ * Decides what a command does to an apiary, without doing it.
+ *
+ * Pure: the same apiary and command give the same changes on the server and on every device. Either all
+ * of the changes are returned or a list of problems; nothing is half done. Frames are conserved: a command
+ * that would hang two frames in one slot, or lose one, is a problem.
+ */
+export function decide(apiary: Apiary, command: Command): Result<readonly Change[]> {
+  const draft = new Draft(apiary);
+  decideInto(draft, command, []);
+  if (draft.problems.length > 0) return failure(...draft.problems);
+  const changes = draft.changes();
+  const lost = conservationProblems(draft.apiary, changes);
+  return lost.length > 0 ? failure(...lost) : success(changes);
+}
+
+type Path = readonly (string | number)[];
+
+function decideInto(draft: Draft, command: Command, path: Path): void {
+  switch (command.type) {
+    case 'addYard':
+      return decideAddYard(draft, command, path);
+    case 'addHives':
+      return decideAddHives(draft, command, path);
+    case 'addToStore':
+      return decideAddToStore(draft, command, path);
+    case 'recordCount':
+      return decideCount(draft, command, path);
+    case 'addPhoto':
+      return decideAddPhoto(draft, command, path);
+    case 'removePhoto':
+      return decideRemovePhoto(draft, command, path);
+    case 'arrangeHive':
+      return decideArrangeHive(draft, command, path);
+    case 'putQueen':
+      return decidePutQueen(draft, command, path);
+    case 'renameColony':
+      return decideRename(draft, command, path);
+    case 'moveFrames':
+      return decideMoveFrames(draft, command, path);
+    case 'savePlan':
+      return decideSavePlan(draft, command, path);
+    case 'amendPlan':
+      return decideAmendPlan(draft, command, path);
+    case 'addUnit':
+      return decideAddUnit(draft, command, path);
+    case 'amendYardPlan':
+      return decideAmendYardPlan(draft, command, path);
+    case 'saveYardPlan':
+      return decideSaveYardPlan(draft, command, path);
+    case 'dropYardPlan':
+      return decideDropYardPlan(draft, command, path);
+    case 'tickYardStep':
+      return decideTickYardStep(draft, command, path);
+    case 'dropPlan':
+      return decideDropPlan(draft, command, path);
+    case 'tickStep':
+      return decideTickStep(draft, command, path);
+    case 'recordLook':
+      return decideLook(draft, command, path);
+    case 'closeFollowUp':
+      return decideCloseFollowUp(draft, command, path);
+    case 'fileFollowUp':
+      return decideFileFollowUp(draft, command, path);
+    case 'moveFollowUp':
+      return decideMoveFollowUp(draft, command, path);
+    case 'setKit':
+      return decideSetKit(draft, command, path);
+    case 'startCallOut':
+      return decideStartCallOut(draft, command, path);
+    case 'changeCallOut':
+      return decideChangeCallOut(draft, command, path);
+    case 'finishCallOut':
+      return decideFinishCallOut(draft, command, path);
+    case 'dropCallOut':
+      return decideDropCallOut(draft, command, path);
+    case 'changeSettings':
+      return decideSettings(draft, command, path);
+    case 'batch':
+      command.commands.forEach((c, i) => decideInto(draft, c, [...path, 'commands', i]));
+      return;
+  }
+}

@@ -1,0 +1,65 @@
+import { type CommandOf, colonyAtSlot } from '../../records/index.ts';
+import type { Draft } from './draft.ts';
+import { setUpUnit } from './settingUpUnit.ts';
+
+type Path = readonly (string | number)[];
+
+/** Sets up one more unit than planned, of frames that hang in a colony now. */
+export function decideAddUnit(draft: Draft, command: CommandOf<'addUnit'>, path: Path): void {
+  const { unit, day } = command;
+  const from = draft.need('colony', command.fromColonyId, [...path, 'fromColonyId']);
+  const plan = draft.get('plan', command.planId) ?? draft.get('yardPlan', command.planId);
+  draft.need('yard', unit.yardId, [...path, 'unit', 'yardId']);
+  if (!plan) {
+    draft.problem(
+      'unknown-id',
+      [...path, 'planId'],
+      'The plan that this unit was made beside is not there any more.',
+      'Enter the unit under Set up.',
+    );
+  }
+  if (!from || !plan) return;
+  const taken = Object.values(draft.apiary.colony).find((c) => c.endedOn === null && c.name === unit.name);
+  if (taken) {
+    draft.problem(
+      'name-taken',
+      [...path, 'unit', 'name'],
+      `There is a colony named ${unit.name} already.`,
+      'Give the new one another name.',
+    );
+  }
+  setUpUnit(
+    draft,
+    unit,
+    {
+      startedOn: day,
+      origin: { how: 'split', fromColonyId: from.id, planId: plan.id },
+      separation: {
+        v: 1,
+        day,
+        planId: plan.id,
+        queen: 'elsewhere',
+        partIds: [from.id, unit.colonyId],
+        emergence: null,
+      },
+    },
+    [...path, 'unit'],
+  );
+  command.frames.forEach(({ frameId, slot }, i) => {
+    const at = [...path, 'frames', i, 'frameId'];
+    const frame = draft.need('frame', frameId, at);
+    if (!frame) return;
+    const box = frame.boxId === null ? undefined : draft.get('box', frame.boxId);
+    if (!box || frame.slot === null || colonyAtSlot(box, frame.slot) !== from.id) {
+      draft.problem(
+        'frame-elsewhere',
+        at,
+        `A frame of the new unit does not hang in ${from.name}.`,
+        'Choose frames of one colony.',
+      );
+      return;
+    }
+    draft.put('frame', { ...frame, place: 'box', boxId: unit.boxId, slot });
+  });
+  command.looks.forEach((f, i) => draft.add('followUp', f, [...path, 'looks', i, 'id']));
+}

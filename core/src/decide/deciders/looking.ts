@@ -1,0 +1,234 @@
+import equal from 'fast-deep-equal';
+import { yearOf, type Day } from '../../basics/index.ts';
+import {
+  judgeParts,
+  type JointVerdict,
+  type LookedPart,
+  type PartHistory,
+  type Verdict,
+} from '../../queen-verdict/index.ts';
+import {
+  type CommandOf,
+  type Apiary,
+  type Colony,
+  type FollowUp,
+  openFollowUps,
+  queenOf,
+  queenPerhapsIn,
+  visitsOf,
+} from '../../records/index.ts';
+import type { Draft } from './draft.ts';
+import { dropLooks } from './droppingLooks.ts';
+import { isDayOfDecision, moveWithQueen, waitingLane } from './movingWithQueen.ts';
+
+type Path = readonly (string | number)[];
+
+/** What is known of a colony since it was last parted, before a look on `day`. */
+export function historyOf(apiary: Apiary, colony: Colony, day: Day): PartHistory {
+  const since = colony.separation?.day ?? null;
+  return {
+    name: colony.name,
+    separatedOn: colony.separation?.queen === 'here' ? null : since,
+    emergence: colony.separation?.emergence ?? null,
+    surplusOut: Object.values(apiary.followUp).some(
+      (f) =>
+        f.topic === 'surplus-cells' &&
+        f.status !== 'dropped' &&
+        f.colonyIds.includes(colony.id) &&
+        // Not of a split long ago.
+        since !== null &&
+        f.window.latest >= since,
+    ),
+    earlier: visitsOf(apiary, colony.id)
+      .filter((v) => v.evidence !== null && v.day < day && (since === null || v.day >= since))
+      .toReversed()
+      .flatMap((v) => (v.evidence ? [{ day: v.day, seen: v.evidence }] : [])),
+  };
+}
+
+/**
+ * The verdict on a look, as {@link decideLook} will store it: parts of one split are judged together, the
+ * unopened ones included.
+ */
+export function judgeLook(
+  apiary: Apiary,
+  looks: readonly { readonly colonyId: string; readonly evidence: LookedPart['seen'] }[],
+  day: Day,
+): JointVerdict {
+  const seen = new Map(looks.map((l) => [l.colonyId, l.evidence]));
+  const first = looks[0] && apiary.colony[looks[0].colonyId];
+  const separation = first?.separation;
+  const jointly = separation?.queen === 'unknown' ? separation.partIds : looks.map((l) => l.colonyId);
+  const ids = [...new Set([...jointly, ...looks.map((l) => l.colonyId)])];
+  const parts = ids.flatMap((id): LookedPart[] => {
+    const colony = apiary.colony[id];
+    if (!colony || colony.endedOn !== null) return [];
+    return [{ id, history: historyOf(apiary, colony, day), seen: seen.get(id) ?? null }];
+  });
+  return judgeParts(parts, day);
+}
+
+/** Records a look, draws its verdict, settles what it settles and files what comes next. */
+export function decideLook(draft: Draft, command: CommandOf<'recordLook'>, path: Path): void {
+  const ids = [...command.newIds];
+  const before = draft.apiary;
+  command.parts.forEach((part, i) => {
+    const at = [...path, 'parts', i];
+    const colony = draft.need('colony', part.colonyId, [...at, 'colonyId']);
+    if (!colony) return;
+    const since = colony.separation?.day ?? colony.startedOn;
+    if (command.day < since) {
+      draft.problem(
+        'before-colony',
+        [...path, 'day'],
+        `${colony.name} is as it is since ${since}; the look is dated ${command.day}.`,
+        'Correct the day of the look.',
+      );
+    }
+    if (part.evidence.framesRead > part.evidence.framesTotal) {
+      draft.problem(
+        'more-read-than-there',
+        [...at, 'evidence', 'framesRead'],
+        `${part.evidence.framesRead} frames read of ${part.evidence.framesTotal}.`,
+        'Enter at most as many frames as there are.',
+      );
+    }
+    draft.add(
+      'visit',
+      {
+        id: part.visitId,
+        colonyId: part.colonyId,
+        day: command.day,
+        purpose: 'look',
+        note: command.note,
+        evidence: part.evidence,
+        time: command.time ?? null,
+        conditions: command.conditions ?? null,
+        clash: null,
+      },
+      [...at, 'visitId'],
+    );
+  });
+  const followUp =
+    command.followUpId === null
+      ? undefined
+      : draft.need('followUp', command.followUpId, [...path, 'followUpId']);
+  if (draft.problems.length > 0) return;
+  const looked = command.parts.map((p) => p.colonyId);
+  if (followUp) markDone(draft, followUp, looked, ids);
+  const joint = judgeLook(draft.apiary, command.parts, command.day);
+  if (joint.queenIn) settleQueen(draft, joint.queenIn);
+  for (const { id, verdict } of joint.parts) {
+    if (!verdict || !looked.includes(id)) continue;
+    if (verdict.certainty !== 'open') takeOffOpenFollowUps(draft, before, id, verdict);
+    fileNext(draft, id, verdict, ids);
+    welcomeNewQueen(draft, id, verdict, command.day, ids);
+    moveWithQueen(draft, before, id);
+  }
+}
+
+/** A look that was due is done for those that were looked at; the others still have it before them. */
+function markDone(draft: Draft, followUp: FollowUp, looked: readonly string[], ids: string[]): void {
+  const left = followUp.colonyIds.filter(
+    (id) => !looked.includes(id) && draft.get('colony', id)?.endedOn === null,
+  );
+  const done = followUp.colonyIds.filter((id) => looked.includes(id));
+  if (done.length === 0) return;
+  const id = left.length > 0 ? ids.shift() : undefined;
+  if (id !== undefined) draft.put('followUp', { ...followUp, id, colonyIds: left });
+  draft.put('followUp', {
+    ...followUp,
+    colonyIds: id === undefined ? followUp.colonyIds : done,
+    status: 'done',
+  });
+}
+
+function settleQueen(draft: Draft, colonyId: string): void {
+  const colony = draft.get('colony', colonyId);
+  if (!colony?.separation || colony.separation.queen !== 'unknown') return;
+  for (const partId of colony.separation.partIds) {
+    const part = draft.get('colony', partId);
+    if (!part?.separation) continue;
+    draft.put('colony', {
+      ...part,
+      separation: { ...part.separation, queen: partId === colonyId ? 'here' : 'elsewhere' },
+    });
+  }
+  const queen = queenPerhapsIn(draft.apiary, colonyId);
+  if (queen) draft.put('queen', { ...queen, whereabouts: { known: 'colony', colonyId } });
+}
+
+/** What was filed for this colony before is overtaken by what the look says; a part that waits still has its last day. */
+function takeOffOpenFollowUps(draft: Draft, before: Apiary, colonyId: string, { finding }: Verdict): void {
+  const waits = finding === 'raising' || finding === 'virgin-or-mating';
+  const lane = waits ? waitingLane(before, before.colony[colonyId]) : null;
+  dropLooks(draft, colonyId, (f) => !lane || !isDayOfDecision(f, lane));
+}
+
+function fileNext(draft: Draft, colonyId: string, verdict: Verdict, ids: string[]): void {
+  for (const action of verdict.next) {
+    if (
+      action.window === null ||
+      (action.kind === 'leave' && action.window.earliest === action.window.latest)
+    )
+      continue;
+    const kind = action.kind === 'leave' ? ('hands-off' as const) : ('look' as const);
+    const expect = `${action.what}. ${action.why}`;
+    const same = openFollowUps(draft.apiary).filter(
+      (f) => f.topic === action.topic && f.kind === kind && equal(f.window, action.window),
+    );
+    if (same.some((f) => f.colonyIds.includes(colonyId))) continue;
+    const shared = same.find((f) => f.expect === expect && areToldApartTogether(draft, f, colonyId));
+    if (shared) {
+      draft.put('followUp', { ...shared, colonyIds: [...shared.colonyIds, colonyId] });
+      continue;
+    }
+    const id = ids.shift();
+    if (id === undefined) return;
+    const planId = draft.get('colony', colonyId)?.separation?.planId;
+    draft.put('followUp', {
+      id,
+      // Parts are made by plans for yards and call-outs too: a look belongs to plans of one split alone.
+      planId: planId && draft.get('plan', planId) ? planId : null,
+      colonyIds: [colonyId],
+      kind,
+      topic: action.topic,
+      window: action.window,
+      expect,
+      status: 'open',
+    });
+  }
+}
+
+/** Parts of one split of which nobody knows which has the queen: what is seen in one tells of the others. */
+function areToldApartTogether(draft: Draft, followUp: FollowUp, colonyId: string): boolean {
+  const separation = draft.get('colony', colonyId)?.separation;
+  return separation?.queen === 'unknown' && followUp.colonyIds.every((id) => separation.partIds.includes(id));
+}
+
+/** The first eggs of a new queen put her into the register, unmated until flat caps say otherwise. */
+function welcomeNewQueen(draft: Draft, colonyId: string, verdict: Verdict, day: Day, ids: string[]): void {
+  if (verdict.finding !== 'eggs-unproved' && verdict.finding !== 'mated') return;
+  const mating = verdict.finding === 'mated' ? 'mated' : 'unknown';
+  const present = queenOf(draft.apiary, colonyId);
+  if (present) {
+    if (mating === 'mated') draft.put('queen', { ...present, mating });
+    return;
+  }
+  const id = ids.shift();
+  if (id === undefined) return;
+  draft.put('queen', {
+    id,
+    name: null,
+    birthYear: yearOf(day),
+    dot: null,
+    mating,
+    whereabouts: { known: 'colony', colonyId },
+  });
+}
+
+/** Closes a follow-up without a look: the beekeeper knows better. */
+export function decideCloseFollowUp(draft: Draft, command: CommandOf<'closeFollowUp'>, path: Path): void {
+  const followUp = draft.need('followUp', command.followUpId, [...path, 'followUpId']);
+  if (followUp) draft.put('followUp', { ...followUp, status: 'dropped' });
+}

@@ -1,0 +1,8 @@
+export { conservationProblems } from './conservation.ts';
+export { decide } from './decide.ts';
+export { carryOutYardPlan } from './deciders/carryOutYardPlan.ts';
+export { Draft } from './deciders/draft.ts';
+export { judgeLook } from './deciders/looking.ts';
+export { chambersFor } from './deciders/settingUp.ts';
+export { summarise } from './summarise.ts';
+export { undoChanges } from './undo.ts';

@@ -1,0 +1,7 @@
+export { agendaOf, type Clash, clashesOf, type Reschedule, reschedulesFor } from './agenda.ts';
+export { datedByLooks } from './datedByLooks.ts';
+export { type LookText, newUnitLooks, ripeCellEmergence } from './newUnitLooks.ts';
+export { pastLast, type PlanB, planBOf } from './planB.ts';
+export { queenLane, type QueenLane } from './queenLane.ts';
+export { followUpInShort, topicInWords } from './topics.ts';
+export { watchVerdict, type WatchVerdict } from './watchVerdict.ts';

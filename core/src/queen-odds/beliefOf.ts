@@ -1,0 +1,46 @@
+import { operationOf, type Apiary, type Colony, queenOf } from '../records/index.ts';
+import type { Day } from '../basics/index.ts';
+import type { PartBefore } from './courses.ts';
+import { keeperLikelihoods, type KeeperLikelihoods } from './keeperLikelihoods.ts';
+import { looksOf } from './looksOf.ts';
+import { queenBelief, type DatedLook, type QueenBelief } from './queenOdds.ts';
+
+/**
+ * What is to be believed of a colony's queen on a day, from all looks and counts since it was parted.
+ *
+ * @param now - a look that is not on record yet
+ */
+export function queenBeliefOf(
+  apiary: Apiary,
+  colony: Colony,
+  day: Day,
+  now: DatedLook | null = null,
+): {
+  readonly before: PartBefore;
+  readonly looks: readonly DatedLook[];
+  readonly belief: QueenBelief;
+  /** The house rules that it rests on. */
+  readonly keeper: KeeperLikelihoods;
+} {
+  const keeper = keeperLikelihoods(operationOf(apiary));
+  const { separation } = colony;
+  const looks = [...looksOf(apiary, colony, day), ...(now ? [now] : [])];
+  const before: PartBefore = {
+    separatedOn: separation?.day ?? null,
+    emergence: separation?.emergence ?? null,
+    queenHere: chanceOfOldQueen(apiary, colony),
+  };
+  return { before, looks, belief: queenBelief(before, looks, day, keeper), keeper };
+}
+
+function chanceOfOldQueen(apiary: Apiary, colony: Colony): number {
+  const { separation } = colony;
+  if (!separation) return 1;
+  if (separation.queen === 'unknown') return 1 / separation.partIds.length;
+  if (separation.queen === 'here') return KNOWN;
+  // A queen that is on record here by now is a new one: then eggs speak for themselves.
+  return queenOf(apiary, colony.id) ? 0 : 1 - KNOWN;
+}
+
+/** Who says that she saw the old queen go in is nearly always right. */
+const KNOWN = 0.98;

@@ -1,0 +1,39 @@
+import {
+  type Apiary,
+  type Colony,
+  type Visit,
+  readingsOfVisit,
+  visitsOf,
+  noEvidence,
+  saysAnything,
+  type Evidence,
+  filledByFrames,
+} from '../records/index.ts';
+import { addDays, type Day } from '../basics/index.ts';
+import type { DatedLook } from './queenOdds.ts';
+
+/** Looks at a colony that was never parted count for so many days; before, it may have been another queen. */
+const DAYS_BACK = 45;
+
+/** What looks and counts say of a colony up to a day, oldest first: all since it was parted, or of the last weeks. */
+export function looksOf(apiary: Apiary, colony: Colony, day: Day): DatedLook[] {
+  const { separation } = colony;
+  const since = separation?.day ?? addDays(day, -DAYS_BACK);
+  return (
+    visitsOf(apiary, colony.id)
+      .filter((v) => v.day >= since && v.day <= day)
+      // On the day of the split itself one looks at what is about to be parted.
+      .filter((v) => separation === null || v.day > separation.day)
+      .toReversed()
+      .flatMap((v) => {
+        const seen = evidenceOfVisit(apiary, v);
+        return saysAnything(seen) ? [{ day: v.day, seen }] : [];
+      })
+  );
+}
+
+/** What was said on a visit, with what its frames show. */
+function evidenceOfVisit(apiary: Apiary, visit: Visit): Evidence {
+  const read = readingsOfVisit(apiary, visit.id);
+  return filledByFrames(visit.evidence ?? noEvidence(read.length), read);
+}

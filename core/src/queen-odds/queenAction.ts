@@ -1,0 +1,241 @@
+import { capital, addDays, dayInWords, daysBetween, type Day } from '../basics/index.ts';
+import { type ActionId, countCells } from '../records/index.ts';
+import { GIVE_UP_AFTER_EMERGENCE, DEVELOPMENT, DAYS_TO_EGGS, emergencyEmergence } from '../brood/index.ts';
+import type { PartBefore } from './courses.ts';
+import { nextObservation } from './nextObservation.ts';
+import type { DatedLook, QueenBelief } from './queenOdds.ts';
+import { QUEEN_STATE_WORDS, type QueenStateName } from '../rules/index.ts';
+
+/** What is to be done next about a queen: an action with a plan of its own, a look, or nothing. */
+export interface QueenAction {
+  readonly id: ActionId | 'leave' | 'look' | 'isolate';
+  readonly what: string;
+  readonly why: string;
+  /** The day for it, or until when it is left. */
+  readonly on: Day;
+}
+
+/** A state with less chance than this is not acted on: a look comes first. */
+const ACT_FROM = 0.6;
+/** Flat caps over the first eggs prove that she mated, so many days after them. */
+const PROOF_AFTER = DEVELOPMENT.worker.cellCapped.likely;
+
+/**
+ * The next thing to do about the queen of a part, with its reason.
+ *
+ * @param lastForWinterBees - a queen that lays later raises too few winter bees; see season/yardSeason
+ */
+export function queenAction(
+  belief: QueenBelief,
+  before: PartBefore,
+  looks: readonly DatedLook[],
+  day: Day,
+  lastForWinterBees: Day,
+): QueenAction {
+  const last = looks.at(-1);
+  const say = (id: QueenAction['id'], what: string, why: string, on: Day = day): QueenAction => ({
+    id,
+    what,
+    why,
+    on,
+  });
+  if (last?.seen.diseaseSigns.look === 'found') {
+    return say(
+      'isolate',
+      'Close it, move nothing in or out, ask your bee inspector or vet',
+      'Neglected and sick brood look alike; some brood diseases are notifiable.',
+    );
+  }
+  const lostOn = before.separatedOn;
+  const n = lostOn === null ? null : daysBetween(lostOn, day);
+  const cells = last && last.day === day ? cellsAct(last, n, before.emergence !== null, say) : null;
+  if (cells && belief.odds.laying < 0.5) return cells;
+  if (belief.chance < ACT_FROM || unread(last, day, belief)) {
+    if (unread(last, day, belief)) {
+      return say('look', 'Read the rest now', 'One box or comb unread can change the answer.');
+    }
+    const next = nextObservation(belief.courses, day);
+    const on = next.day > day ? next.day : addDays(day, 1);
+    return say(
+      'look',
+      `${next.what} from ${dayInWords(on)}`,
+      `${capital(QUEEN_STATE_WORDS[belief.leading])} or ${QUEEN_STATE_WORDS[belief.rival.state]}: that look parts them.`,
+      on,
+    );
+  }
+  if (layingUnseen(belief, before, looks)) {
+    return say(
+      'look',
+      'Look for eggs',
+      'She should lay by now, most likely she does, and nobody has looked: only eggs show it.',
+    );
+  }
+  const late = day > addDays(lastForWinterBees, -DAYS_TO_EGGS['give-queen']);
+  switch (belief.leading) {
+    case 'laying':
+      return say(
+        'leave',
+        'Weekly look',
+        'She lays; pattern is judged when her own brood is capped.',
+        addDays(day, 7),
+      );
+    case 'newly-laying': {
+      const first = looks.find(
+        (l) => l.seen.eggs.look === 'found' && (lostOn === null || l.day > addDays(lostOn, 10)),
+      );
+      return say(
+        'look',
+        'Mark her; look again for flat-capped worker brood',
+        'A drone layer lays neat eggs too: caps prove that she mated.',
+        addDays(first?.day ?? day, PROOF_AFTER),
+      );
+    }
+    case 'cells':
+    case 'virgin':
+      return waiting(belief, before, day, late, say);
+    case 'hopeless':
+      return late
+        ? say(
+            'combine',
+            'Unite it with a queenright colony',
+            `No queen of its own lays before ${dayInWords(lastForWinterBees)}.`,
+          )
+        : say(
+            'test-frame',
+            'Give it a comb of eggs today, or a cell or queen, or reunite it',
+            'No larva in it is young enough any more.',
+          );
+    case 'laying-workers':
+      return say(
+        'shake-out',
+        'Shake it out before strong hives, or unite it to a very strong one',
+        'A bought queen is killed. Open brood weekly, three times, is the slow way.',
+      );
+    case 'drone-layer':
+      return say(
+        late ? 'combine' : 'give-queen',
+        late ? 'Find her, take her out and unite' : 'Find her, take her out, give a mated queen or unite',
+        'She will not recover; every week costs workers.',
+      );
+    case 'not-laying':
+      return say(
+        'free-queen',
+        'Give her empty comb beside the brood; look again in a week',
+        'No room, just introduced, dearth or a honey barrier: none of it is her fault.',
+        day,
+      );
+  }
+}
+
+type Say = (id: QueenAction['id'], what: string, why: string, on?: Day) => QueenAction;
+
+/** Brood of the old queen is past each stage by so many days after she was lost. */
+const HERS_UNTIL = {
+  eggs: DEVELOPMENT.worker.eggHatches.likely,
+  youngLarvae: DEVELOPMENT.worker.eggHatches.likely + 2,
+  olderLarvae: DEVELOPMENT.worker.cellCapped.likely,
+  cappedBrood: DEVELOPMENT.worker.emerges.likely,
+} as const;
+
+/** A part that raised its queen is believed to have one that lays, and no look has shown brood of hers. */
+const layingUnseen = (
+  { leading }: QueenBelief,
+  { separatedOn, queenHere }: PartBefore,
+  looks: readonly DatedLook[],
+): boolean =>
+  (leading === 'laying' || leading === 'newly-laying') &&
+  separatedOn !== null &&
+  queenHere < 1 &&
+  !looks.some(({ day, seen }) =>
+    Object.entries(HERS_UNTIL).some(
+      ([stage, until]) =>
+        seen[stage as keyof typeof HERS_UNTIL].look === 'found' && day > addDays(separatedOn, until),
+    ),
+  );
+
+/** Combs were left unread today, and what was seen does not settle it. A look that names no combs is taken as whole. */
+const unread = (last: DatedLook | undefined, day: Day, { leading, chance }: QueenBelief): boolean =>
+  last !== undefined &&
+  last.day === day &&
+  last.seen.framesRead > 0 &&
+  last.seen.framesRead < last.seen.framesTotal &&
+  !(SEEN_STATES.has(leading) && chance >= SETTLED);
+
+/** States that are seen by what is there: a comb unread does not undo them. The others rest on what is missing. */
+const SEEN_STATES: ReadonlySet<QueenStateName> = new Set([
+  'laying',
+  'newly-laying',
+  'laying-workers',
+  'drone-layer',
+]);
+const SETTLED = 0.9;
+
+/** Cells that ask for a hand: those capped too early, and those that nobody may touch any more. */
+function cellsAct({ seen }: DatedLook, n: number | null, chosen: boolean, say: Say): QueenAction | null {
+  if (n === null) return null;
+  const capped = countCells(seen, 'capped');
+  const open = countCells(seen, 'open', 'charged');
+  if (capped > 0 && open > 0 && n >= 2 && n <= 4) {
+    return say(
+      'cut-early-cells',
+      `Break the ${capped} capped, leave the ${open} open`,
+      `Capped on day ${n} they came from larvae two days old or more when the queen was lost.`,
+    );
+  }
+  if (countCells(seen, 'emerged') > 0) {
+    return say(
+      'leave',
+      'Cut nothing: a virgin may be loose',
+      'One cell is open. Listen, look for casts, leave it shut until eggs are due.',
+    );
+  }
+  // One cell was chosen when the part was made: on days 7 to 9 no more can be made, and none is out.
+  if (chosen && n >= 7 && n <= 9 && capped + open > 1) {
+    return capped > 0
+      ? say(
+          'cut-cells',
+          `The chosen cell is capped: cut the other ${capped + open - 1}`,
+          'Shake every comb but its own; no larva is young enough for another.',
+        )
+      : say(
+          'leave',
+          'The chosen cell failed: keep the best of the others, cut none',
+          'Taking the others out presumes that the chosen one lives; eggs of hers are too old now.',
+        );
+  }
+  return null;
+}
+
+/** A queen is on her way: left alone until eggs are due, and not for ever. */
+function waiting(belief: QueenBelief, before: PartBefore, day: Day, late: boolean, say: Say): QueenAction {
+  const lost = before.separatedOn;
+  const emergence = before.emergence ?? (lost === null ? null : emergencyEmergence(lost));
+  if (emergence === null) {
+    return say(
+      'leave',
+      'Leave the cells and look for eggs in three weeks',
+      'The colony replaces its queen by itself.',
+      addDays(day, 21),
+    );
+  }
+  const decideBy = addDays(emergence.likely, GIVE_UP_AFTER_EMERGENCE);
+  const latest = addDays(emergence.latest, 21);
+  if (day >= decideBy || (late && day > latest)) {
+    return say(
+      late ? 'combine' : 'give-queen',
+      late
+        ? 'Stop: take the virgin out and unite, or give a mated queen this week'
+        : 'Take the virgin out and give a mated queen, or unite',
+      `${daysBetween(emergence.likely, day)} days since she was out and no eggs${late ? ', and winter bees are to be raised now' : ''}.`,
+    );
+  }
+  const due = addDays(emergence.likely, 16);
+  return say(
+    'leave',
+    `Leave it shut until ${dayInWords(due > day ? due : addDays(day, 3))}`,
+    belief.leading === 'cells'
+      ? 'Opening risks the cell. A cell that was missed is no loss.'
+      : 'She flies and mates; a virgin on the comb proves nothing.',
+    due > day ? due : addDays(day, 3),
+  );
+}

@@ -1,0 +1,176 @@
+import { addDays, daysBetween, dayInWords, type Day, onDay } from '../basics/index.ts';
+import { datedByLooks } from '../followup/index.ts';
+import { queenCalendar } from '../brood/index.ts';
+import { contradictionsOf } from './contradictions.ts';
+import type { Evidence } from '../records/index.ts';
+import { judgeCells, judgeNoCells } from './judgeCells.ts';
+import type { JudgeContext, MakeVerdict } from './judgeContext.ts';
+import { judgeEggs } from './judgeEggs.ts';
+import { act, look, weekly } from './nextActions.ts';
+import type { Finding, NextAction, PartHistory, Verdict } from './verdict.ts';
+
+/**
+ * Judges one part from one look.
+ *
+ * Follows section by section what the eggs, then the cells, then the brood can mean on that day. A part
+ * with frames still unread is not judged unless what was seen already settles it.
+ */
+export function judgePart(history: PartHistory, day: Day, seen: Evidence): Verdict {
+  const contradictions = contradictionsOf(history, day, seen);
+  const verdict = (
+    finding: Finding,
+    certainty: Verdict['certainty'],
+    headline: string,
+    reasons: readonly string[],
+    next: readonly NextAction[],
+  ): Verdict => ({ finding, certainty, headline, reasons, next, contradictions });
+
+  if (seen.diseaseSigns.look === 'found') {
+    return verdict(
+      'sick',
+      'open',
+      'Brood looks sick: nothing in, nothing out',
+      [
+        'Neglected and sick brood look alike; a name for it is for a test or an inspector, not for this page.',
+      ],
+      [
+        act(
+          'Close it, move no comb or bees, clean tools, and ask your bee inspector or vet',
+          'Some brood diseases are notifiable; local rules apply.',
+          onDay(day),
+        ),
+      ],
+    );
+  }
+  const brood = judgeBroodSigns(day, seen, verdict);
+  if (brood) return brood;
+  if (history.separatedOn === null) return judgeUnsplit(day, seen, verdict);
+
+  const n = daysBetween(history.separatedOn, day);
+  const looks = [...history.earlier, { day, seen }];
+  const { emergence } = datedByLooks(history.separatedOn, history.emergence, looks);
+  const dates = queenCalendar(history.separatedOn, emergence);
+  const ctx: JudgeContext = { n, day, dates, lostOn: history.separatedOn, seen, history, verdict };
+  if (seen.eggs.look === 'found') return judgeEggs(ctx);
+  if (
+    seen.framesRead < seen.framesTotal ||
+    seen.eggs.look === 'notLooked' ||
+    seen.cells.look === 'notLooked'
+  ) {
+    return judgeUnread(ctx);
+  }
+  return seen.cells.look === 'found' ? judgeCells(ctx) : judgeNoCells(ctx);
+}
+
+/** Signs that tell a bad layer on any day: several eggs a cell, domed cappings in worker cells. */
+function judgeBroodSigns(day: Day, seen: Evidence, verdict: MakeVerdict): Verdict | undefined {
+  const domed = seen.cappedBrood.look === 'found' && seen.cappedBrood.cappings === 'domed';
+  const scattered = seen.cappedBrood.look === 'found' && seen.cappedBrood.patch === 'scattered';
+  const several = seen.eggs.look === 'found' && seen.eggs.perCell === 'several';
+  const onWalls = seen.eggs.look === 'found' && seen.eggs.place === 'walls';
+  if (several && (onWalls || (domed && scattered) || seen.mood === 'roaring')) {
+    return verdict(
+      'laying-workers',
+      'likely',
+      'Laying workers',
+      [
+        'Several eggs in a cell' +
+          (onWalls ? ', on the cell walls' : '') +
+          (domed ? ', and domed caps in worker cells' : '') +
+          ': workers lay when neither queen nor brood has been there for weeks.',
+      ],
+      [
+        act(
+          'Shake it out away from the stand, or unite it to a strong queenright colony',
+          'They do not accept a bought queen; open brood weekly would be the slow way.',
+          onDay(day),
+        ),
+      ],
+    );
+  }
+  if (domed && seen.queen.look === 'found' && !several) {
+    return verdict(
+      'drone-layer',
+      'likely',
+      'The queen lays drones only',
+      ['Domed caps in worker cells in one patch, and a queen: she is unmated or spent.'],
+      [
+        act(
+          'Take her out and requeen or unite',
+          'She will not recover; every week costs workers.',
+          onDay(day),
+        ),
+      ],
+    );
+  }
+  return undefined;
+}
+
+function judgeUnsplit(day: Day, seen: Evidence, verdict: MakeVerdict): Verdict {
+  if (seen.eggs.look === 'found') {
+    return verdict(
+      'has-queen',
+      'likely',
+      'A queen is laying',
+      ['Eggs are at most three days old.'],
+      [weekly(day)],
+    );
+  }
+  return verdict(
+    'unclear',
+    'open',
+    'No judgement from this look',
+    [
+      seen.eggs.look === 'notFound'
+        ? 'No eggs were found: she may be short of empty comb, new, or gone.'
+        : 'Eggs were not looked for.',
+    ],
+    [
+      look('which-part', 'Look again, every frame', 'Eggs settle it.', {
+        earliest: addDays(day, 3),
+        likely: addDays(day, 5),
+        latest: addDays(day, 7),
+      }),
+    ],
+  );
+}
+
+function judgeUnread({ n, day, lostOn, dates, seen, verdict }: JudgeContext): Verdict {
+  const unread = seen.framesTotal - seen.framesRead;
+  const missing = [
+    ...(unread > 0 ? [`${unread} of ${seen.framesTotal} frames are still unread`] : []),
+    ...(seen.eggs.look === 'notLooked' ? ['eggs were not looked for'] : []),
+    ...(seen.cells.look === 'notLooked' ? ['cells were not looked for'] : []),
+  ];
+  const usable = day <= dates.larvaeUsable.latest;
+  return verdict(
+    'unread',
+    'open',
+    'No verdict before every frame is read',
+    [
+      `${missing.join('; ')}. One frame can change the answer.`,
+      ...(usable && seen.eggs.look === 'notFound'
+        ? [
+            `It is day ${n}: larvae can still become queens until ${dayInWords(dates.larvaeUsable.latest)}, so no eggs is not yet too late.`,
+          ]
+        : []),
+    ],
+    [
+      act(
+        'Read the rest now, parting the bees with a finger or a puff of smoke',
+        'Cells hide under bees on the lower edge.',
+        onDay(day),
+      ),
+      ...(usable
+        ? [
+            look(
+              'which-part',
+              'Look again',
+              'By then there are cells, or there will be none.',
+              onDay(addDays(lostOn, 7)),
+            ),
+          ]
+        : []),
+    ],
+  );
+}

@@ -1,0 +1,355 @@
+import { callOutChange, callOutRecord } from './callOut.ts';
+import { daySchema } from '../basics/index.ts';
+import { frameReading, frameSizeId } from '../comb/index.ts';
+import { evidence } from './evidence.ts';
+import { houseRuleChanges, likelihoodChanges } from '../rules/index.ts';
+import {
+  boxRecord,
+  colonyRecord,
+  followUpRecord,
+  frameRecord,
+  id,
+  kitRecord,
+  moveRecord,
+  operationRecord,
+  photoRecord,
+  planRecord,
+  queenRecord,
+  stepRecord,
+  visitRecord,
+  yardPlanRecord,
+  yardRecord,
+  yardStepRecord,
+} from './records.ts';
+import { closingAnswers } from './closing.ts';
+import { z } from 'zod';
+
+const name = yardRecord.shape.name;
+
+const newFrame = z.strictObject({
+  id,
+  slot: z.int().min(1).max(40),
+  blank: frameRecord.shape.blank,
+  combYear: frameRecord.shape.combYear,
+});
+
+const newBox = z.strictObject({
+  id,
+  sizeId: frameSizeId,
+  slots: boxRecord.shape.slots,
+  role: boxRecord.shape.role,
+  frames: z.array(newFrame).max(40),
+  excluderBelow: z.boolean().optional(),
+});
+
+const newHive = z.strictObject({
+  hiveId: id,
+  standId: id,
+  colonyId: id,
+  name,
+  boxes: z.array(newBox).min(1).max(12),
+  /** More colonies behind partitions: brood boxes are parted evenly, supers are in common. */
+  besides: z
+    .array(z.strictObject({ colonyId: id, name }))
+    .max(7)
+    .optional(),
+});
+
+const countReading = z.strictObject({
+  id,
+  frameId: id,
+  body: frameReading,
+  /** The reading that the counter's device showed for this frame, null for none: tells a clash. */
+  replaces: id.nullable().optional(),
+});
+
+/** Adds a yard. */
+export const addYard = z.strictObject({ type: z.literal('addYard'), yard: yardRecord });
+
+/** Puts hives with colonies on stands of a yard. The combs in them enter the operation here. */
+export const addHives = z.strictObject({
+  type: z.literal('addHives'),
+  yardId: id,
+  day: daySchema,
+  hives: z.array(newHive).min(1).max(200),
+});
+
+/** Frames that come into the store, bought or made up. */
+export const addToStore = z.strictObject({
+  type: z.literal('addToStore'),
+  frames: z
+    .array(
+      z.strictObject({
+        id,
+        sizeId: frameSizeId,
+        blank: frameRecord.shape.blank,
+        combYear: frameRecord.shape.combYear,
+      }),
+    )
+    .min(1)
+    .max(2000),
+});
+
+/** What was read off the frames of one colony on one day. */
+export const recordCount = z.strictObject({
+  type: z.literal('recordCount'),
+  visitId: id,
+  colonyId: id,
+  day: daySchema,
+  note: z.string().max(4000),
+  readings: z.array(countReading).max(200),
+  time: visitRecord.shape.time.optional(),
+  /** What was seen besides frames. A count without readings must have this. */
+  evidence: evidence.nullable().optional(),
+  conditions: visitRecord.shape.conditions.optional(),
+});
+
+/** Puts a photo to a visit. Its content is sent before, under the same id. */
+export const addPhoto = z.strictObject({ type: z.literal('addPhoto'), photo: photoRecord });
+
+/** Takes a photo away. */
+export const removePhoto = z.strictObject({ type: z.literal('removePhoto'), photoId: id });
+
+/**
+ * Says how a hive now stands, from the bottom up. Boxes of the hive that are not named go into the store
+ * with their frames; boxes that are `fresh` enter the operation; others come out of the store.
+ */
+export const arrangeHive = z.strictObject({
+  type: z.literal('arrangeHive'),
+  hiveId: id,
+  boxes: z
+    .array(
+      z.strictObject({
+        id,
+        role: boxRecord.shape.role,
+        excluderBelow: z.boolean(),
+        chambers: boxRecord.shape.chambers,
+        fresh: z
+          .strictObject({
+            sizeId: frameSizeId,
+            slots: boxRecord.shape.slots,
+            frames: z.array(newFrame).max(40),
+          })
+          .nullable(),
+      }),
+    )
+    .min(1)
+    .max(20),
+});
+
+/** Enters or corrects a queen. */
+export const putQueen = z.strictObject({ type: z.literal('putQueen'), queen: queenRecord });
+
+/** Renames a colony. */
+export const renameColony = z.strictObject({ type: z.literal('renameColony'), colonyId: id, name });
+
+/** Moves frames by hand: between slots, into the store, out of it. All at once, so that two can swap. */
+export const moveFrames = z.strictObject({
+  type: z.literal('moveFrames'),
+  moves: z
+    .array(
+      z.strictObject({
+        frameId: id,
+        to: z.discriminatedUnion('place', [
+          z.strictObject({ place: z.literal('box'), boxId: id, slot: z.int().min(1).max(40) }),
+          z.strictObject({ place: z.literal('store') }),
+        ]),
+      }),
+    )
+    .min(1)
+    .max(200),
+});
+
+/** Keeps a worked-out plan. */
+export const savePlan = z.strictObject({
+  type: z.literal('savePlan'),
+  plan: planRecord,
+  moves: z.array(moveRecord).max(200),
+  steps: z.array(stepRecord).min(1).max(200),
+});
+
+/** Puts a plan that was worked out anew around what was really done in the place of the one being worked. */
+export const amendPlan = savePlan.extend({ type: z.literal('amendPlan') });
+
+/** One more unit than planned, made at once of frames of a colony. */
+export const addUnit = z.strictObject({
+  type: z.literal('addUnit'),
+  day: daySchema,
+  /** The plan in the course of which it was made. */
+  planId: id,
+  fromColonyId: id,
+  unit: z.strictObject({
+    colonyId: id,
+    hiveId: id,
+    standId: id,
+    boxId: id,
+    yardId: id,
+    name,
+    sizeId: frameSizeId,
+    slots: boxRecord.shape.slots,
+  }),
+  frames: z
+    .array(z.strictObject({ frameId: id, slot: z.int().min(1).max(40) }))
+    .min(1)
+    .max(40),
+  looks: z.array(followUpRecord).max(12),
+});
+
+/** Keeps a plan for one or several yards. */
+export const saveYardPlan = z.strictObject({
+  type: z.literal('saveYardPlan'),
+  yardPlan: yardPlanRecord,
+  steps: z.array(yardStepRecord).min(1).max(4000),
+});
+
+/** The same for a plan for yards. */
+export const amendYardPlan = saveYardPlan.extend({ type: z.literal('amendYardPlan') });
+
+/** Drops a plan for yards; what was done at the hives already is not touched. */
+export const dropYardPlan = z.strictObject({ type: z.literal('dropYardPlan'), yardPlanId: id });
+
+/** Ticks a step of a yard plan, or takes the tick back. Ticking the last carries the plan into the data. */
+export const tickYardStep = z.strictObject({
+  type: z.literal('tickYardStep'),
+  stepId: id,
+  done: z.boolean(),
+  day: daySchema,
+  /** With the last step: how each unit was left. Ignored with any other. */
+  closing: closingAnswers.optional(),
+});
+
+/** Drops a plan that is not wanted any more. */
+export const dropPlan = z.strictObject({ type: z.literal('dropPlan'), planId: id });
+
+/** Ticks a step, or takes the tick back. Ticking the last carries the moves into the data. */
+export const tickStep = z.strictObject({
+  type: z.literal('tickStep'),
+  stepId: id,
+  done: z.boolean(),
+  day: daySchema,
+  /** With the last step: how each unit was left. Ignored with any other. */
+  closing: closingAnswers.optional(),
+});
+
+/** One look at the parts of a split, or at one colony. */
+export const recordLook = z.strictObject({
+  type: z.literal('recordLook'),
+  followUpId: id.nullable(),
+  day: daySchema,
+  note: z.string().max(4000),
+  parts: z
+    .array(z.strictObject({ visitId: id, colonyId: id, evidence }))
+    .min(1)
+    .max(12),
+  time: visitRecord.shape.time.optional(),
+  conditions: visitRecord.shape.conditions.optional(),
+  /** Identifiers for follow-ups that the verdict may file. */
+  newIds: z.array(id).min(4).max(60),
+});
+
+/** Closes a follow-up without a look. */
+export const closeFollowUp = z.strictObject({ type: z.literal('closeFollowUp'), followUpId: id });
+
+/** Files a look by hand: a colony that is watched with a test and a date. */
+export const fileFollowUp = z.strictObject({ type: z.literal('fileFollowUp'), followUp: followUpRecord });
+
+/** Puts a look on another day. What was expected stays, with the reason. */
+export const moveFollowUp = z.strictObject({
+  type: z.literal('moveFollowUp'),
+  followUpId: id,
+  window: followUpRecord.shape.window,
+  why: z.string().trim().min(1).max(200),
+});
+
+/** Begins a break-up that is called frame by frame. */
+export const startCallOut = z.strictObject({ type: z.literal('startCallOut'), callOut: callOutRecord });
+
+/** A call, or a change to what was called. */
+export const changeCallOut = z.strictObject({
+  type: z.literal('changeCallOut'),
+  callOutId: id,
+  change: callOutChange,
+});
+
+/** Carries a break-up into the records, once every unit has answered. */
+export const finishCallOut = z.strictObject({
+  type: z.literal('finishCallOut'),
+  callOutId: id,
+  day: daySchema,
+  closing: closingAnswers.optional(),
+  /** The visits under which the readings of each giver are kept. */
+  visits: z.array(z.strictObject({ colonyId: id, visitId: id })).max(20),
+  looks: z.array(followUpRecord).max(120),
+});
+
+/** Gives a break-up up. */
+export const dropCallOut = z.strictObject({ type: z.literal('dropCallOut'), callOutId: id });
+
+/** Says how many pieces of equipment the store holds, by name. */
+export const setKit = z.strictObject({
+  type: z.literal('setKit'),
+  items: z.array(kitRecord).min(1).max(200),
+});
+
+/** Changes the settings of the operation. */
+export const changeSettings = z.strictObject({
+  type: z.literal('changeSettings'),
+  name: name.optional(),
+  hemisphere: z.enum(['north', 'south']).optional(),
+  units: z.enum(['metric', 'imperial']).optional(),
+  referenceSize: frameSizeId.optional(),
+  ownSizes: operationRecord.shape.ownSizes.unwrap().optional(),
+  houseRules: houseRuleChanges.optional(),
+  likelihoods: likelihoodChanges.optional(),
+});
+
+const single = [
+  addYard,
+  addHives,
+  addToStore,
+  recordCount,
+  addPhoto,
+  removePhoto,
+  arrangeHive,
+  putQueen,
+  renameColony,
+  moveFrames,
+  savePlan,
+  amendPlan,
+  addUnit,
+  saveYardPlan,
+  amendYardPlan,
+  dropYardPlan,
+  tickYardStep,
+  dropPlan,
+  tickStep,
+  recordLook,
+  closeFollowUp,
+  fileFollowUp,
+  moveFollowUp,
+  setKit,
+  startCallOut,
+  changeCallOut,
+  finishCallOut,
+  dropCallOut,
+  changeSettings,
+] as const;
+
+/** Several commands that happen together or not at all. */
+export const batch = z.strictObject({
+  type: z.literal('batch'),
+  commands: z.array(z.discriminatedUnion('type', single)).min(1).max(2000),
+});
+
+/** Everything that can be asked of an apiary, save taking a change back. */
+export const command = z.discriminatedUnion('type', [...single, batch]);
+export type Command = z.infer<typeof command>;
+export type CommandOf<T extends Command['type']> = Extract<Command, { type: T }>;
+export type NewHive = z.infer<typeof newHive>;
+export type NewColony = z.infer<typeof colonyRecord>;
+
+/** The photos that a command puts to visits: their pictures are sent before it. */
+export function photosIn(given: Command): string[] {
+  const commands = given.type === 'batch' ? given.commands : [given];
+  return commands.flatMap((c) => (c.type === 'addPhoto' ? [c.photo.id] : []));
+}

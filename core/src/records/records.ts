@@ -1,0 +1,349 @@
+import { z } from 'zod';
+import { daySchema, windowSchema } from '../basics/index.ts';
+import { callOutRecord } from './callOut.ts';
+import { frameReading, frameSizeId } from '../comb/index.ts';
+import { followUpTopic } from './followUpTopic.ts';
+import { METHOD_IDS } from './methodId.ts';
+import { planBody } from './planBody.ts';
+import { evidence } from './evidence.ts';
+import { markingColourSchema } from './markingColour.ts';
+import { houseRuleChanges, likelihoodChanges } from '../rules/index.ts';
+import { watchTest } from './watchTest.ts';
+import { yardPlanBody } from './yardPlanBody.ts';
+
+/**
+ * The records of an operation, one schema a kind. They are at once the rows of the database, the shape of
+ * the API and the content of the exported file. Identifiers are made by the client that creates a record.
+ */
+export const id = z.uuid();
+const name = z.string().trim().min(1, 'Give it a name.').max(80);
+const note = z.string().max(4000);
+
+/** How large a photo may be once it is resized, how long its longer edge, and how many a visit holds. */
+export const PHOTO_LIMITS = { bytes: 1_500_000, edgePx: 1600, perVisit: 6 } as const;
+
+/** One enterprise: everything below belongs to exactly one. */
+export const operationRecord = z.strictObject({
+  id,
+  name,
+  hemisphere: z.enum(['north', 'south']),
+  units: z.enum(['metric', 'imperial']),
+  referenceSize: frameSizeId,
+  /** A day that stands still, for demonstrations and tests; null when the calendar rules. */
+  fixedToday: daySchema.nullable(),
+  /** Changes of house rules from their defaults; the body carries its version. */
+  houseRules: z.strictObject({
+    v: z.literal(1),
+    changes: houseRuleChanges,
+    /** Changes of the chances by which queen states are judged. */
+    likelihoods: likelihoodChanges.optional(),
+  }),
+  /** Frame sizes of the user's own, by the names that they are known by here. */
+  ownSizes: z
+    .array(z.strictObject({ id: frameSizeId, name }))
+    .max(40)
+    .default([]),
+});
+
+/** A place with hives on stands. */
+export const yardRecord = z.strictObject({ id, name, note });
+
+/** One spot in a yard. Field bees return to the stand. */
+export const standRecord = z.strictObject({ id, yardId: id, name, order: z.int().min(0).max(9999) });
+
+/** The equipment on a stand. */
+export const hiveRecord = z.strictObject({ id, standId: id.nullable(), name });
+
+/** A chamber of a box: the slots that one colony, or none, has for itself. */
+export const chamber = z.strictObject({
+  colonyId: id.nullable(),
+  fromSlot: z.int().min(1).max(40),
+  toSlot: z.int().min(1).max(40),
+});
+
+/** One hive body. `position` 0 is the bottom. A box without a hive stands in the store. */
+export const boxRecord = z.strictObject({
+  id,
+  hiveId: id.nullable(),
+  position: z.int().min(0).max(30),
+  sizeId: frameSizeId,
+  slots: z.int().min(1).max(40),
+  role: z.enum(['brood', 'super']),
+  chambers: z.array(chamber).min(1).max(8),
+  /** A queen excluder lies under this box. */
+  excluderBelow: z.boolean().default(false),
+});
+
+/** A comb. It is in exactly one place: a slot of a box, the store, or gone for good. */
+export const frameRecord = z.strictObject({
+  id,
+  sizeId: frameSizeId,
+  place: z.enum(['box', 'store', 'gone']),
+  boxId: id.nullable(),
+  slot: z.int().min(1).max(40).nullable(),
+  /** What it is while nobody has read it. */
+  blank: z.enum(['drawn', 'foundation']),
+  combYear: z.int().min(1980).max(2100).nullable(),
+  /** The latest reading, by its day. */
+  readingId: id.nullable(),
+});
+
+/** How a colony came to be. */
+export const origin = z.discriminatedUnion('how', [
+  z.strictObject({ how: z.literal('entered') }),
+  z.strictObject({ how: z.literal('split'), fromColonyId: id, planId: id }),
+]);
+
+/**
+ * The day a colony was last parted, and what is known of the old queen since: here, elsewhere, or open
+ * between the parts. An open question stays open until a look settles it.
+ */
+export const separation = z.strictObject({
+  v: z.literal(1),
+  day: daySchema,
+  planId: id,
+  queen: z.enum(['here', 'elsewhere', 'unknown']),
+  /** All parts, this colony among them; itself alone where it was not split but raises a queen from a cell. */
+  partIds: z.array(id).min(1).max(12),
+  /** When a new queen is expected from cells that were there already; null for emergency cells. */
+  emergence: windowSchema.nullable(),
+});
+
+/** The living unit. */
+export const colonyRecord = z.strictObject({
+  id,
+  name,
+  hiveId: id.nullable(),
+  startedOn: daySchema,
+  endedOn: daySchema.nullable(),
+  origin,
+  separation: separation.nullable(),
+});
+
+/** Where a queen is known to be: in one colony, or in one of several. */
+export const whereabouts = z.discriminatedUnion('known', [
+  z.strictObject({ known: z.literal('colony'), colonyId: id }),
+  z.strictObject({ known: z.literal('oneOf'), colonyIds: z.array(id).min(2).max(12) }),
+  z.strictObject({ known: z.literal('gone') }),
+]);
+
+/** A queen. Her birth year rules; the dot she wears is a hint. */
+export const queenRecord = z.strictObject({
+  id,
+  name: name.nullable(),
+  birthYear: z.int().min(1990).max(2100).nullable(),
+  dot: markingColourSchema.nullable(),
+  mating: z.enum(['mated', 'virgin', 'unknown']),
+  whereabouts,
+});
+
+/** Weather and time of a visit, each only as far as it was noted. */
+export const conditions = z.strictObject({
+  v: z.literal(1),
+  temperatureC: z.number().min(-30).max(55).nullable(),
+  sky: z.enum(['sun', 'cloud', 'rain']).nullable(),
+  wind: z.enum(['calm', 'breeze', 'wind']).nullable(),
+  /** Minutes that the hive was open. */
+  minutesOpen: z.int().min(0).max(600).nullable(),
+});
+export type Conditions = z.infer<typeof conditions>;
+
+/**
+ * Two counts of the same frames that did not know of each other, as from two devices. Both are kept; the
+ * later in the day stands for the frames.
+ */
+export const clash = z.strictObject({
+  v: z.literal(1),
+  withVisitId: id,
+  frames: z.int().min(1),
+  /** Which of the two counts the frames now show. */
+  stands: z.enum(['this', 'other']),
+});
+
+/** One time that a colony was opened. */
+export const visitRecord = z.strictObject({
+  id,
+  colonyId: id,
+  day: daySchema,
+  /** Local time of day, as 14:05, where it is known. */
+  time: z
+    .string()
+    .regex(/^([01]\d|2[0-3]):[0-5]\d$/)
+    .nullable()
+    .default(null),
+  purpose: z.enum(['count', 'look']),
+  note,
+  evidence: evidence.nullable(),
+  conditions: conditions.nullable().default(null),
+  clash: clash.nullable().default(null),
+});
+
+/** A photo of a visit, as resized by the browser. Its content is kept beside the records. */
+export const photoRecord = z.strictObject({
+  id,
+  visitId: id,
+  takenOn: daySchema,
+  mediaType: z.enum(['image/jpeg', 'image/png', 'image/webp']),
+  widthPx: z.int().min(1).max(4096),
+  heightPx: z.int().min(1).max(4096),
+  bytes: z.int().min(1).max(PHOTO_LIMITS.bytes),
+  caption: z.string().max(200),
+});
+
+/** One frame as read on one visit, with the place it had then. */
+export const readingRecord = z.strictObject({
+  id,
+  visitId: id,
+  frameId: id,
+  day: daySchema,
+  boxId: id,
+  slot: z.int().min(1).max(40),
+  body: frameReading,
+});
+
+/** A worked-out split of one colony. */
+export const planRecord = z.strictObject({
+  id,
+  colonyId: id,
+  methodId: z.enum(METHOD_IDS),
+  day: daySchema,
+  status: z.enum(['draft', 'working', 'done', 'dropped']),
+  body: planBody,
+});
+
+/** One frame to be moved by a plan. */
+export const moveRecord = z.strictObject({
+  id,
+  planId: id,
+  order: z.int().min(0).max(999),
+  frameId: id,
+  fromBoxId: id.nullable(),
+  fromSlot: z.int().min(1).max(40).nullable(),
+  toBoxId: id,
+  toSlot: z.int().min(1).max(40),
+  reason: z.string().min(1).max(400),
+});
+
+/** One step of the work at the hives. */
+export const stepRecord = z.strictObject({
+  id,
+  planId: id,
+  order: z.int().min(0).max(999),
+  kind: z.enum(['prepare', 'open', 'find', 'move', 'shake', 'lift', 'fill', 'close', 'check']),
+  text: z.string().min(1).max(400),
+  detail: z.string().max(800),
+  doneOn: daySchema.nullable(),
+  /** The frames that it is about, so that what was really done with them can be told. */
+  frameIds: z.array(id).max(60).default([]),
+});
+
+/** A worked-out plan for one or several yards, with its moves and steps. */
+export const yardPlanRecord = z.strictObject({
+  id,
+  name,
+  day: daySchema,
+  status: planRecord.shape.status,
+  body: yardPlanBody,
+});
+
+/** One step of the work on a yard plan. */
+export const yardStepRecord = stepRecord
+  .omit({ planId: true })
+  .extend({ yardPlanId: id, order: z.int().min(0).max(3999), detail: z.string().max(1600) });
+
+/** A day to look, or days to keep hands off, for one or several colonies. */
+export const followUpRecord = z.strictObject({
+  id,
+  planId: id.nullable(),
+  colonyIds: z.array(id).min(1).max(12),
+  kind: z.enum(['look', 'hands-off']),
+  topic: followUpTopic,
+  window: windowSchema,
+  expect: z.string().max(800),
+  status: z.enum(['open', 'done', 'dropped']),
+  /** Of a colony on watch: what decides. */
+  test: watchTest.nullish(),
+});
+
+/** So many pieces of one kind of equipment in the store. */
+export const kitRecord = z.strictObject({ id, what: name, count: z.int().min(0).max(9999) });
+
+/** The schema of every kind of record, by its name. Order: what is named earlier is referred to later. */
+export const RECORD_SCHEMAS = {
+  operation: operationRecord,
+  yard: yardRecord,
+  stand: standRecord,
+  hive: hiveRecord,
+  box: boxRecord,
+  colony: colonyRecord,
+  queen: queenRecord,
+  frame: frameRecord,
+  visit: visitRecord,
+  reading: readingRecord,
+  photo: photoRecord,
+  plan: planRecord,
+  move: moveRecord,
+  step: stepRecord,
+  yardPlan: yardPlanRecord,
+  yardStep: yardStepRecord,
+  followUp: followUpRecord,
+  kit: kitRecord,
+  callOut: callOutRecord,
+} as const;
+
+export type RecordKind = keyof typeof RECORD_SCHEMAS;
+export type RecordOf<K extends RecordKind> = z.infer<(typeof RECORD_SCHEMAS)[K]>;
+export type AnyRecord = { [K in RecordKind]: RecordOf<K> }[RecordKind];
+
+export type Operation = RecordOf<'operation'>;
+export type Yard = RecordOf<'yard'>;
+export type Stand = RecordOf<'stand'>;
+export type Hive = RecordOf<'hive'>;
+export type Box = RecordOf<'box'>;
+export type Frame = RecordOf<'frame'>;
+export type Colony = RecordOf<'colony'>;
+export type Queen = RecordOf<'queen'>;
+export type Visit = RecordOf<'visit'>;
+export type Photo = RecordOf<'photo'>;
+export type Reading = RecordOf<'reading'>;
+export type Plan = RecordOf<'plan'>;
+export type Move = RecordOf<'move'>;
+export type Step = RecordOf<'step'>;
+export type YardPlan = RecordOf<'yardPlan'>;
+export type YardStep = RecordOf<'yardStep'>;
+export type FollowUp = RecordOf<'followUp'>;
+export type Kit = RecordOf<'kit'>;
+export type CallOut = RecordOf<'callOut'>;
+
+/** All kinds, those that are referred to before those that refer to them. */
+export const RECORD_KINDS = Object.keys(RECORD_SCHEMAS) as RecordKind[];
+
+/** An operation's records by kind and identifier. */
+export type Apiary = { readonly [K in RecordKind]: Readonly<Record<string, RecordOf<K>>> };
+
+/** An apiary without a single record. */
+export function emptyApiary(): Apiary {
+  return Object.fromEntries(RECORD_KINDS.map((k) => [k, {}])) as unknown as Apiary;
+}
+
+/** An operation with the usual settings and nothing in it. */
+export function newOperation(id: string, name: string, rest: Partial<Operation> = {}): Operation {
+  return {
+    id,
+    name,
+    hemisphere: 'north',
+    units: 'metric',
+    referenceSize: 'langstroth-deep',
+    fixedToday: null,
+    houseRules: { v: 1, changes: {} },
+    ownSizes: [],
+    ...rest,
+  };
+}
+
+/** The one operation record of an apiary. @throws Error if there is none. */
+export function operationOf(apiary: Apiary): Operation {
+  const [operation] = Object.values(apiary.operation);
+  if (!operation) throw new Error('an apiary must hold its operation');
+  return operation;
+}

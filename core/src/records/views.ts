@@ -1,0 +1,248 @@
+import type { NestFrame } from '../brood/index.ts';
+import { daysBetween, type Day } from '../basics/index.ts';
+import { bothSides, type FrameReading } from '../comb/index.ts';
+import type {
+  Apiary,
+  Box,
+  Colony,
+  Frame,
+  FollowUp,
+  Hive,
+  Photo,
+  Queen,
+  Reading,
+  Stand,
+  Visit,
+  Yard,
+} from './records.ts';
+
+/** A reading whose body may have been reckoned for another day. */
+export interface PlacedReading extends Omit<Reading, 'body'> {
+  readonly body: FrameReading;
+}
+
+/** A frame in its slot with the latest reading, if any. */
+export interface PlacedFrame {
+  readonly frame: Frame;
+  readonly box: Box;
+  readonly slot: number;
+  readonly reading: PlacedReading | null;
+}
+
+/**
+ * Groups a table once and keeps the groups for as long as the table is the same: a board asks for every
+ * hive, box and colony in turn.
+ */
+function groupedBy<T>(
+  keyOf: (record: T) => string | null,
+  order: (a: T, b: T) => number,
+): (table: Readonly<Record<string, T>>, key: string) => readonly T[] {
+  const kept = new WeakMap<object, Map<string, T[]>>();
+  return (table, key) => {
+    let groups = kept.get(table);
+    if (!groups) {
+      groups = new Map();
+      for (const record of Object.values(table)) {
+        const of = keyOf(record);
+        if (of === null) continue;
+        const group = groups.get(of);
+        if (group) group.push(record);
+        else groups.set(of, [record]);
+      }
+      for (const group of groups.values()) group.sort(order);
+      kept.set(table, groups);
+    }
+    return groups.get(key) ?? [];
+  };
+}
+
+const boxesByHive = groupedBy<Box>(
+  (b) => b.hiveId,
+  (a, b) => a.position - b.position,
+);
+const framesByBox = groupedBy<Frame>(
+  (f) => f.boxId,
+  (a, b) => (a.slot ?? 0) - (b.slot ?? 0),
+);
+const visitsByColony = groupedBy<Visit>(
+  (v) => v.colonyId,
+  (a, b) => `${b.day} ${b.time ?? ''}`.localeCompare(`${a.day} ${a.time ?? ''}`),
+);
+
+const readingsByVisit = groupedBy<Reading>(
+  (r) => r.visitId,
+  (a, b) => a.slot - b.slot,
+);
+
+/** The frames that were read on a visit. */
+export function readingsOfVisit(apiary: Apiary, visitId: string): readonly Reading[] {
+  return readingsByVisit(apiary.reading, visitId);
+}
+
+/** The boxes of a hive, bottom first. */
+export function boxesOfHive(apiary: Apiary, hiveId: string): readonly Box[] {
+  return boxesByHive(apiary.box, hiveId);
+}
+
+/** The boxes in which a colony has a chamber, bottom first. */
+export function boxesOfColony(apiary: Apiary, colony: Colony): Box[] {
+  if (colony.hiveId === null) return [];
+  return boxesOfHive(apiary, colony.hiveId).filter((b) => b.chambers.some((c) => c.colonyId === colony.id));
+}
+
+/** True when the slot lies in a chamber of the colony. */
+export function isSlotOf(box: Box, slot: number, colonyId: string): boolean {
+  return box.chambers.some((c) => c.colonyId === colonyId && slot >= c.fromSlot && slot <= c.toSlot);
+}
+
+/** The colony whose chamber holds the slot, or null for a shared or empty chamber. */
+export function colonyAtSlot(box: Box, slot: number): string | null {
+  return box.chambers.find((c) => slot >= c.fromSlot && slot <= c.toSlot)?.colonyId ?? null;
+}
+
+/** The frames of a box by slot. */
+export function framesOfBox(apiary: Apiary, boxId: string): readonly Frame[] {
+  return framesByBox(apiary.frame, boxId);
+}
+
+/** The frames of a colony, bottom box first, by slot. */
+export function framesOfColony(apiary: Apiary, colony: Colony): PlacedFrame[] {
+  return boxesOfColony(apiary, colony).flatMap((box) =>
+    framesOfBox(apiary, box.id)
+      .filter((f) => f.slot !== null && isSlotOf(box, f.slot, colony.id))
+      .map((frame) => placed(apiary, frame, box)),
+  );
+}
+
+/** The boxes of a colony's hive in which all of its colonies store in common, bottom first. */
+export function sharedBoxesOf(apiary: Apiary, colony: Colony): Box[] {
+  if (colony.hiveId === null) return [];
+  return boxesOfHive(apiary, colony.hiveId).filter((b) => b.chambers.some((c) => c.colonyId === null));
+}
+
+/** The frames that hang in common above a colony and its neighbours, bottom box first, by slot. */
+export function sharedFramesOf(apiary: Apiary, colony: Colony): PlacedFrame[] {
+  return sharedBoxesOf(apiary, colony).flatMap((box) =>
+    framesOfBox(apiary, box.id)
+      .filter((f) => f.slot !== null && colonyAtSlot(box, f.slot) === null)
+      .map((frame) => placed(apiary, frame, box)),
+  );
+}
+
+/** The other colonies that live in a colony's hive. */
+export function housemates(apiary: Apiary, colony: Colony): Colony[] {
+  if (colony.hiveId === null) return [];
+  return Object.values(apiary.colony).filter(
+    (c) => c.id !== colony.id && c.hiveId === colony.hiveId && c.endedOn === null,
+  );
+}
+
+/** True when a comb hangs in a box made for another size, which is a stop-gap at best. */
+export function hangsWrong({ frame, box }: Pick<PlacedFrame, 'frame' | 'box'>): boolean {
+  return frame.sizeId !== box.sizeId;
+}
+
+function placed(apiary: Apiary, frame: Frame, box: Box): PlacedFrame {
+  return {
+    frame,
+    box,
+    slot: frame.slot as number,
+    reading: frame.readingId === null ? null : (apiary.reading[frame.readingId] ?? null),
+  };
+}
+
+/** What to take an unread frame for: its blank comb, without bees. */
+export function readingOf(placed: PlacedFrame): FrameReading {
+  return placed.reading?.body ?? bothSides({ [placed.frame.blank]: 10 }, 0, { estimated: true });
+}
+
+/** A colony's frames for arithmetic; frames that were never read count as blank. */
+export function nestOf(frames: readonly PlacedFrame[]): NestFrame[] {
+  return frames.map((p) => ({ id: p.frame.id, size: p.frame.sizeId, reading: readingOf(p) }));
+}
+
+/** The day of the oldest reading that still speaks for a frame of the colony; null when none was read. */
+export function countedOn(frames: readonly PlacedFrame[]): Day | null {
+  return frames.reduce<Day | null>(
+    (oldest, p) => (p.reading && (oldest === null || p.reading.day < oldest) ? p.reading.day : oldest),
+    null,
+  );
+}
+
+/** Days since the colony was counted; null when it never was. */
+export function ageOfCount(frames: readonly PlacedFrame[], today: Day): number | null {
+  const day = countedOn(frames);
+  return day === null ? null : daysBetween(day, today);
+}
+
+/** The queen known to be in a colony. */
+export function queenOf(apiary: Apiary, colonyId: string): Queen | undefined {
+  return Object.values(apiary.queen).find(
+    (q) => q.whereabouts.known === 'colony' && q.whereabouts.colonyId === colonyId,
+  );
+}
+
+/** A queen that is in this colony or in another: known to be one of several. */
+export function queenPerhapsIn(apiary: Apiary, colonyId: string): Queen | undefined {
+  return Object.values(apiary.queen).find(
+    (q) => q.whereabouts.known === 'oneOf' && q.whereabouts.colonyIds.includes(colonyId),
+  );
+}
+
+/** Stand and yard of a colony, where it has them. */
+export function placeOf(apiary: Apiary, colony: Colony): { hive?: Hive; stand?: Stand; yard?: Yard } {
+  const hive = colony.hiveId === null ? undefined : apiary.hive[colony.hiveId];
+  const stand = hive?.standId ? apiary.stand[hive.standId] : undefined;
+  const yard = stand ? apiary.yard[stand.yardId] : undefined;
+  return { ...(hive && { hive }), ...(stand && { stand }), ...(yard && { yard }) };
+}
+
+/** The living colonies of a yard, by the order of their stands. */
+export function coloniesOfYard(apiary: Apiary, yardId: string): Colony[] {
+  return Object.values(apiary.colony)
+    .filter((c) => c.endedOn === null && placeOf(apiary, c).yard?.id === yardId)
+    .toSorted((a, b) => {
+      const order = (c: Colony) => placeOf(apiary, c).stand?.order ?? 0;
+      return order(a) - order(b) || a.name.localeCompare(b.name);
+    });
+}
+
+/** A colony's visits, latest first. */
+export function visitsOf(apiary: Apiary, colonyId: string): readonly Visit[] {
+  return visitsByColony(apiary.visit, colonyId);
+}
+
+/** The photos of a visit, in a stable order. */
+export function photosOf(apiary: Apiary, visitId: string): Photo[] {
+  return Object.values(apiary.photo)
+    .filter((p) => p.visitId === visitId)
+    .toSorted((a, b) => a.id.localeCompare(b.id));
+}
+
+/** Follow-ups that wait, soonest first. */
+export function openFollowUps(apiary: Apiary): FollowUp[] {
+  return Object.values(apiary.followUp)
+    .filter((f) => f.status === 'open')
+    .toSorted((a, b) => a.window.earliest.localeCompare(b.window.earliest) || a.id.localeCompare(b.id));
+}
+
+/** Frames in the store, those drawn first, in a stable order. */
+export function framesInStore(apiary: Apiary): Frame[] {
+  return Object.values(apiary.frame)
+    .filter((f) => f.place === 'store')
+    .toSorted((a, b) => a.blank.localeCompare(b.blank) || a.id.localeCompare(b.id));
+}
+
+/** Where a frame hangs, in words: `lower box, frame 4`. */
+export function placeInWords(apiary: Apiary, colony: Colony, box: Box, slot: number): string {
+  const boxes = boxesOfColony(apiary, colony);
+  return `${boxName(boxes, box.id)}, frame ${slot}`;
+}
+
+/** A box among its fellows: lower and upper for two, numbered from the bottom for more. */
+export function boxName(boxes: readonly Box[], boxId: string): string {
+  const at = boxes.findIndex((b) => b.id === boxId);
+  if (boxes.length <= 1) return 'box';
+  if (boxes.length === 2) return at === 0 ? 'lower box' : 'upper box';
+  return `box ${at + 1}`;
+}

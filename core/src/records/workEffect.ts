@@ -1,0 +1,29 @@
+import { z } from 'zod';
+import { windowSchema } from '../basics/index.ts';
+import { markingColourSchema } from './markingColour.ts';
+
+const recordId = z.uuid();
+
+/** What work changes besides frames and boxes. */
+export const workEffect = z.discriminatedUnion('kind', [
+  /** The queen on record is taken out for good. */
+  z.strictObject({ kind: z.literal('queen-out'), colonyId: recordId }),
+  /** The queen on record goes over into another colony. */
+  z.strictObject({ kind: z.literal('queen-over'), colonyId: recordId, intoId: recordId }),
+  /** A mated queen comes in: a new one on record. */
+  z.strictObject({
+    kind: z.literal('queen-in'),
+    colonyId: recordId,
+    queenId: recordId,
+    name: z.string().trim().min(1).max(80).nullable(),
+    birthYear: z.int().min(1990).max(2100).nullable(),
+    dot: markingColourSchema.nullable(),
+  }),
+  /** A ripe cell is given: a new queen is expected from it. */
+  z.strictObject({ kind: z.literal('cell-in'), colonyId: recordId, emergence: windowSchema }),
+  /** Two hives change places. */
+  z.strictObject({ kind: z.literal('stands-swapped'), colonyIds: z.array(recordId).length(2) }),
+  /** The unit is no more: shaken out, or closed. */
+  z.strictObject({ kind: z.literal('unit-ends'), colonyId: recordId }),
+]);
+export type WorkEffect = z.infer<typeof workEffect>;

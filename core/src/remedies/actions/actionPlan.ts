@@ -1,0 +1,152 @@
+import {
+  type CommandOf,
+  type Apiary,
+  countedOn,
+  placeOf,
+  type FollowUpTopic,
+  newYardPlanRequest,
+  type YardPlanBody,
+  type WorkEffect,
+} from '../../records/index.ts';
+import { addDays, type Day, type Window } from '../../basics/index.ts';
+import type { Kit } from '../../split/index.ts';
+import type { UnitFacts } from '../unit/unitFacts.ts';
+import { broodOf, type UnitBees } from '../unit/unitProspect.ts';
+import type { StepDraft } from '../../yardplan/index.ts';
+
+/** What an action is asked for besides the unit: each uses what it needs. */
+export interface ActionChoice {
+  /** The unit that it is united with, that changes stands with it, or that takes its stand; the best, or none, when left out. */
+  readonly partnerId?: string;
+  /** Further units that are united into the same one. */
+  readonly alsoIds?: readonly string[];
+  /** Of a union: over paper, or comb to comb. */
+  readonly how?: 'paper' | 'direct';
+  /** Of a union: at dusk all field bees come along; by day some fly to the old stand. */
+  readonly when?: 'dusk' | 'day';
+  /** The queen that is given. */
+  readonly queen?: {
+    readonly name: string | null;
+    readonly birthYear: number | null;
+    readonly dot: 'white' | 'yellow' | 'red' | 'green' | 'blue' | null;
+  };
+}
+
+/** A unit of an action, before and after. */
+export interface ActionUnit {
+  readonly facts: UnitFacts;
+  readonly after: UnitBees;
+}
+
+/** An action worked out for a unit: what is done in which order, and when to come back. */
+export interface ActionPlan {
+  readonly name: string;
+  readonly units: readonly ActionUnit[];
+  readonly moves: YardPlanBody['moves'];
+  readonly shakes: YardPlanBody['shakes'];
+  readonly unions: YardPlanBody['unions'];
+  readonly emptiedBoxIds: readonly string[];
+  readonly effects: readonly WorkEffect[];
+  readonly steps: readonly StepDraft[];
+  readonly looks: readonly {
+    readonly colonyIds: readonly string[];
+    readonly kind?: 'look' | 'hands-off';
+    readonly topic: FollowUpTopic;
+    readonly window: Window;
+    readonly expect: string;
+  }[];
+  readonly cautions: readonly string[];
+  readonly kit: Kit;
+}
+
+/** An action without moves and unions, to be filled in. */
+export const EMPTY_PLAN = {
+  moves: [],
+  shakes: [],
+  unions: [],
+  emptiedBoxIds: [],
+  effects: [],
+  looks: [],
+  cautions: [],
+  kit: [],
+} as const satisfies Partial<ActionPlan>;
+
+const strength = (facts: UnitFacts, u: UnitBees) => ({
+  frames: facts.frames.length,
+  bees: Math.max(0, u.bees),
+  brood: Math.max(0, broodOf(u)),
+  capped: Math.max(0, u.capped),
+  stores: facts.state.strength.storesFrames,
+});
+
+/** Makes of an action the work that is kept, ticked off and carried into the records like any other. */
+export function workOfAction(
+  apiary: Apiary,
+  plan: ActionPlan,
+  day: Day,
+  newId: () => string,
+): CommandOf<'saveYardPlan'> {
+  const yardPlanId = newId();
+  const yards = [...new Set(plan.units.flatMap((u) => placeOf(apiary, u.facts.colony).yard?.id ?? []))];
+  const fallback = Object.keys(apiary.yard).slice(0, 1);
+  const kept = new Map(Object.values(apiary.kit).map((k) => [k.what, k.count]));
+  const body: YardPlanBody = {
+    v: 1,
+    request: newYardPlanRequest(yards.length > 0 ? yards : fallback, day),
+    countedOn: plan.units.map((u) => countedOn(u.facts.frames)).find((d) => d !== null) ?? day,
+    units: plan.units.map(({ facts, after }) => ({
+      key: facts.colony.id,
+      colonyId: facts.colony.id,
+      name: facts.colony.name,
+      kind: 'colony',
+      queen: null,
+      queenLeaves: false,
+      before: strength(facts, facts.unit),
+      after: strength(facts, after),
+    })),
+    newHives: [],
+    newBoxes: [],
+    unions: plan.unions,
+    emptiedBoxIds: [...plan.emptiedBoxIds],
+    moves: [...plan.moves],
+    shakes: [...plan.shakes],
+    ledger: [],
+    shortfalls: [],
+    kit: plan.kit.map((k) => {
+      const has = kept.get(k.what);
+      return { ...k, shortBy: has === undefined ? null : Math.max(0, k.count - has) };
+    }),
+    cautions: [...plan.cautions],
+    looks: plan.looks.map((l) => ({
+      id: newId(),
+      kind: 'look',
+      ...l,
+      colonyIds: [...l.colonyIds],
+      expect: l.expect.slice(0, 800),
+    })),
+    cost: 0,
+    bound: null,
+    effects: [...plan.effects],
+  };
+  return {
+    type: 'saveYardPlan',
+    yardPlan: { id: yardPlanId, name: plan.name.slice(0, 80), day, status: 'draft', body },
+    steps: plan.steps.map(({ frameIds = [], ...s }, order) => ({
+      id: newId(),
+      yardPlanId,
+      order,
+      ...s,
+      detail: s.detail.slice(0, 1600),
+      doneOn: null,
+      frameIds: [...frameIds],
+    })),
+  };
+}
+
+/** The usual look after something was given or changed. */
+export const inAWeek = (facts: UnitFacts, expect: string): ActionPlan['looks'][number] => ({
+  colonyIds: [facts.colony.id],
+  topic: 'rhythm',
+  window: { earliest: addDays(facts.day, 6), likely: addDays(facts.day, 7), latest: addDays(facts.day, 9) },
+  expect,
+});

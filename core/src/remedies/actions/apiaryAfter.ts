@@ -1,0 +1,18 @@
+import { carryOutYardPlan, Draft } from '../../decide/index.ts';
+import { type Apiary, type YardPlan, framesOfColony } from '../../records/index.ts';
+
+/** The apiary as it will be when a plan is worked off: for a picture of it beforehand. */
+export function apiaryAfter(apiary: Apiary, plan: YardPlan): Apiary {
+  const draft = new Draft(apiary);
+  draft.put('yardPlan', plan);
+  carryOutYardPlan(draft, plan, plan.day, []);
+  // Where a queen was seen that is taken out, nobody will see her.
+  for (const effect of plan.body.effects ?? []) {
+    const colony = effect.kind === 'queen-out' ? apiary.colony[effect.colonyId] : undefined;
+    for (const { frame } of colony ? framesOfColony(apiary, colony) : []) {
+      const seen = draft.apiary.reading[frame.readingId ?? ''];
+      if (seen?.body.queenSeen) draft.put('reading', { ...seen, body: { ...seen.body, queenSeen: false } });
+    }
+  }
+  return draft.apiary;
+}

@@ -1,0 +1,186 @@
+import { boxesOfColony, queenOf, type WorkEffect } from '../../records/index.ts';
+import { addDays, listInWords } from '../../basics/index.ts';
+import { betterQueen, bestUnion, unionOfAll } from '../unit/partners.ts';
+import { usualHorizon } from '../unit/usualHorizon.ts';
+import { layingChance, type UnitFacts } from '../unit/unitFacts.ts';
+import type { StepDraft } from '../../yardplan/index.ts';
+import { EMPTY_PLAN, type ActionChoice, type ActionPlan } from './actionPlan.ts';
+import { combsForOneBox, layDirect } from './oneBox.ts';
+import { directSteps, paperSteps, partitionSteps } from './unionSteps.ts';
+
+/** Below this chance of a laying queen a unit counts as queenless: then no paper is needed in a flow. */
+const QUEENLESS = 0.25;
+
+/** How units may be united, and why one way is the usual. */
+export interface UnionWays {
+  readonly usual: 'paper' | 'direct';
+  readonly why: string;
+  /** Why comb to comb does not go; null when it does. */
+  readonly noDirect: string | null;
+}
+
+/** Which way of uniting suits two units or several. */
+export function waysToUnite(units: readonly UnitFacts[]): UnionWays {
+  const host = hostOf(units);
+  const guests = units.filter((u) => u !== host);
+  const queenright = units.filter((u) => layingChance(u) >= QUEENLESS).length;
+  const noDirect = guests.some((g) => sameHive(host, g))
+    ? 'They live in one hive: the partition gives way to paper, and every comb stays.'
+    : combsForOneBox(host, guests) === null
+      ? 'Combs with brood do not all fit one box, or are of another size.'
+      : null;
+  if (noDirect === null && queenright < 2 && units.every((u) => u.outside.flow)) {
+    return {
+      usual: 'direct',
+      why: 'No more than one of them has a queen and nectar comes in: they mix without paper.',
+      noDirect,
+    };
+  }
+  return {
+    usual: 'paper',
+    why:
+      queenright < 2
+        ? 'Without a flow one sheet of paper keeps the peace.'
+        : 'Queenright units meet slowly through one sheet of paper.',
+    noDirect,
+  };
+}
+
+/** They are parted by no more than a partition. */
+const sameHive = (a: UnitFacts, b: UnitFacts) => a.colony.hiveId === b.colony.hiveId;
+
+/** Boxes that a unit shares with others stay where they are: only its combs can go. */
+const sharesBoxes = ({ apiary, colony }: UnitFacts) =>
+  boxesOfColony(apiary, colony).some((b) =>
+    b.chambers.some((c) => c.colonyId !== null && c.colonyId !== colony.id),
+  );
+
+/** The hive that stays where it is: the larger one, or that of the better queen when they are alike. */
+function hostOf(units: readonly UnitFacts[]): UnitFacts {
+  return units.reduce((host, other) => {
+    const gap = other.unit.bees - host.unit.bees;
+    if (Math.abs(gap) > 1.5) return gap > 0 ? other : host;
+    if (host.slots !== other.slots) return host.slots > other.slots ? host : other;
+    return betterQueen(host, other) ?? other;
+  });
+}
+
+/**
+ * Unites a unit with another, or with several: which queen stays, over paper or comb to comb, at dusk or by day, which
+ * combs stay and in what order, what goes to the store, and what to check in a week.
+ */
+export function combine(
+  facts: UnitFacts,
+  all: readonly UnitFacts[],
+  choice: ActionChoice,
+): ActionPlan | null {
+  const horizon = usualHorizon(facts);
+  const others = (ids: readonly (string | undefined)[]) =>
+    all.filter((o) => ids.includes(o.colony.id) && o.colony.id !== facts.colony.id);
+  const chosen = others([choice.partnerId]);
+  const best = chosen.length > 0 ? null : bestUnion(facts, all, horizon);
+  const first = best ? [best.partner] : chosen;
+  const also = others(choice.alsoIds ?? []).filter((o) => !first.includes(o));
+  const units: [UnitFacts, ...UnitFacts[]] = [facts, ...first, ...also];
+  if (first.length === 0 || units.some((u) => u.sick)) return null;
+  const host = hostOf(units);
+  const guests = units.filter((u) => u !== host);
+  const ways = waysToUnite(units);
+  const how = choice.how === 'direct' && ways.noDirect !== null ? 'paper' : (choice.how ?? ways.usual);
+  const when = choice.when ?? 'dusk';
+  const beside = guests.filter((g) => sameHive(host, g));
+  const away = guests.filter((g) => !beside.includes(g));
+  // Behind a partition with another unit: its box cannot be set on another hive.
+  if (how === 'paper' && away.some(sharesBoxes)) return null;
+  const union = unionOfAll(units, horizon);
+  const queen = queensOf(host, guests, union.queenOf);
+  const direct = how === 'direct' ? combsForOneBox(host, guests) : null;
+  const laid = direct ? layDirect(direct) : { moves: [], detail: '' };
+  const boxesOfGuests = new Set(guests.flatMap((g) => boxesOfColony(g.apiary, g.colony).map((b) => b.id)));
+  return {
+    ...EMPTY_PLAN,
+    name: `unite ${listInWords(guests.map((g) => g.colony.name))} with ${host.colony.name}`,
+    units: [
+      { facts: host, after: union.unit },
+      ...guests.map((g) => ({ facts: g, after: { bees: 0, eggs: 0, open: 0, capped: 0 } })),
+    ],
+    moves: laid.moves,
+    unions: guests.map((g) => ({ fromId: g.colony.id, intoId: host.colony.id })),
+    emptiedBoxIds: direct ? [...boxesOfGuests] : [],
+    effects: queen.effects,
+    steps: [
+      ...queen.steps,
+      ...(direct
+        ? directSteps(
+            host,
+            guests,
+            laid.moves.map((m) => m.frameId),
+            laid.detail,
+            when,
+          )
+        : [
+            ...(beside.length > 0 ? partitionSteps(host) : []),
+            ...(away.length > 0 ? paperSteps(host, away, when) : []),
+          ]),
+      ...away.map((g) => ({
+        kind: 'check' as const,
+        text: `Nothing is left on the old stand of ${g.colony.name}`,
+        detail: 'A box there would collect its field bees.',
+      })),
+      {
+        kind: 'close',
+        text: `Close ${host.colony.name}; entrance to a finger’s width`,
+        detail: 'Feed only if nothing comes in, and in the evening.',
+      },
+    ],
+    looks: [
+      {
+        colonyIds: [host.colony.id],
+        topic: 'rhythm',
+        window: {
+          earliest: addDays(facts.day, 6),
+          likely: addDays(facts.day, 7),
+          latest: addDays(facts.day, 10),
+        },
+        expect: direct
+          ? 'Eggs are becoming larvae, and bees cover the combs. Then the weakest comb can go.'
+          : 'The paper is gone, eggs are becoming larvae. Then brood to brood in one box, and what is empty to the store.',
+      },
+    ],
+    cautions: [
+      'Never combine to hide disease: nothing leaves a colony with suspect brood.',
+      'Lifting: a full box may exceed 35 kg. Take combs out, or lift in pairs.',
+      ...(away.length > 1 && !direct
+        ? ['A tall stack tips over: strap it, and take boxes off from the top first.']
+        : []),
+    ],
+    kit: direct ? [] : [{ what: 'sheet of newspaper', count: guests.length }],
+  };
+}
+
+/** Which queen stays, and what is done about the others. */
+function queensOf(
+  host: UnitFacts,
+  guests: readonly UnitFacts[],
+  stays: UnitFacts | null,
+): { effects: WorkEffect[]; steps: StepDraft[] } {
+  const known = (f: UnitFacts) => queenOf(f.apiary, f.colony.id) !== undefined;
+  const others = [host, ...guests].filter((u) => u !== (stays ?? host));
+  const effects: WorkEffect[] = others
+    .filter(known)
+    .map((o) => ({ kind: 'queen-out', colonyId: o.colony.id }));
+  if (stays && stays !== host && known(stays))
+    effects.push({ kind: 'queen-over', colonyId: stays.colony.id, intoId: host.colony.id });
+  if (!stays) return { effects, steps: [] };
+  const steps = others
+    .filter((o) => known(o) || layingChance(o) + o.belief.odds.virgin + o.belief.odds['drone-layer'] > 0.15)
+    .map((o): StepDraft => {
+      const young = o.belief.odds.virgin + o.belief.odds.cells > 0.5;
+      return {
+        kind: 'find',
+        text: `Find the queen${young ? ', virgin or cells' : ''} of ${o.colony.name} and take ${young ? 'them' : 'her'} out`,
+        detail: `The queen of ${stays.colony.name} stays: she ${layingChance(stays) > layingChance(o) + 0.2 ? 'lays more surely' : 'is younger or lays better'}. Both left together, the better one may be lost. The spare queen can stand by in a nuc.`,
+      };
+    });
+  return { effects, steps };
+}

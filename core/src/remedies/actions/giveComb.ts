@@ -1,0 +1,155 @@
+import { capital, addDays } from '../../basics/index.ts';
+import { placeInWords, readingOf, type PlacedFrame } from '../../records/index.ts';
+import { shareOf } from '../../comb/index.ts';
+import { cappedGift, eggGift, type Gift } from '../unit/partners.ts';
+import type { UnitFacts } from '../unit/unitFacts.ts';
+import type { StepDraft } from '../../yardplan/index.ts';
+import { EMPTY_PLAN, inAWeek, type ActionPlan } from './actionPlan.ts';
+import { roomFor } from './roomFor.ts';
+
+const sizeOf = (facts: UnitFacts) => facts.frames.find((f) => f.box.role === 'brood')?.frame.sizeId ?? '';
+
+const at = ({ apiary, colony }: UnitFacts, f: PlacedFrame) => placeInWords(apiary, colony, f.box, f.slot);
+
+/** A comb goes from a giver to a unit; the comb that makes room goes back in exchange. Null where nothing fits. */
+function combPlan(
+  facts: UnitFacts,
+  gift: Gift,
+  name: string,
+  reason: string,
+  steps: readonly StepDraft[],
+  rest: Pick<ActionPlan, 'looks' | 'cautions'>,
+): ActionPlan | null {
+  const { colony, unit } = facts;
+  const { giver, frame } = gift;
+  const room = roomFor(facts, frame.frame.sizeId);
+  if (!room) return null;
+  const from = { boxId: frame.box.id, slot: frame.slot };
+  const to = { boxId: room.boxId, slot: room.slot };
+  const of = (...c: Parameters<typeof shareOf>[1][]) => shareOf(readingOf(frame), ...c);
+  return {
+    ...EMPTY_PLAN,
+    name,
+    units: [
+      { facts: giver, after: gift.left },
+      {
+        facts,
+        after: {
+          bees: unit.bees,
+          eggs: unit.eggs + of('eggs'),
+          open: unit.open + of('open'),
+          capped: unit.capped + of('capped', 'emerging'),
+        },
+      },
+    ],
+    moves: [
+      {
+        frameId: frame.frame.id,
+        from,
+        to,
+        fromKey: giver.colony.id,
+        toKey: colony.id,
+        reason,
+      },
+      ...(room.out
+        ? [
+            {
+              frameId: room.out.frame.id,
+              from: to,
+              to: from,
+              fromKey: colony.id,
+              toKey: giver.colony.id,
+              reason: 'It makes room, and gives the giver a comb to lay in.',
+            },
+          ]
+        : []),
+    ],
+    steps: [
+      {
+        kind: 'open',
+        text: `Open ${giver.colony.name}`,
+        detail: 'Little smoke. Find the queen first, or be sure that she is not on the comb that goes.',
+      },
+      {
+        kind: 'move',
+        text: `${capital(at(giver, frame))} of ${giver.colony.name} → ${colony.name}, slot ${room.slot}`,
+        detail: `${reason} Shake and brush its bees off before its own hive: no queen travels, no bees fight.`,
+        frameIds: [frame.frame.id],
+      },
+      ...(room.out
+        ? [
+            {
+              kind: 'move' as const,
+              text: `The comb that hung there → ${giver.colony.name}, slot ${frame.slot}`,
+              detail: 'Empty comb in exchange; shake its bees off too.',
+              frameIds: [room.out.frame.id],
+            },
+          ]
+        : []),
+      { kind: 'close', text: `Close ${giver.colony.name}`, detail: '' },
+      ...steps,
+      {
+        kind: 'close',
+        text: `Close ${colony.name}`,
+        detail: 'Small entrance; tag it with what was given and the date.',
+      },
+    ],
+    ...rest,
+    kit: [],
+  };
+}
+
+/** A comb of capped or hatching brood for a weak unit. */
+export function boostBrood(facts: UnitFacts, all: readonly UnitFacts[]): ActionPlan | null {
+  const gift = cappedGift(facts, all, sizeOf(facts));
+  if (!gift) return null;
+  const { colony } = facts;
+  return combPlan(
+    facts,
+    gift,
+    `boost ${colony.name} with capped brood`,
+    'Capped and hatching: its bees are out within twelve days, and it needs no nurses.',
+    [
+      {
+        kind: 'check',
+        text: `${colony.name}: the comb hangs against its brood, bees on both sides`,
+        detail: 'Not more than its bees cover tonight. No room beside brood: take it back.',
+      },
+    ],
+    {
+      looks: [inAWeek(facts, 'The comb given is hatching, and her brood has grown.')],
+      cautions: ['Nothing is taken from or given to a colony with suspect brood.'],
+    },
+  );
+}
+
+/** A comb with eggs that settles whether a queen is there. */
+export function testFrame(facts: UnitFacts, all: readonly UnitFacts[]): ActionPlan | null {
+  const gift = eggGift(facts, all, sizeOf(facts));
+  if (!gift) return null;
+  const { colony, day } = facts;
+  return combPlan(
+    facts,
+    gift,
+    `test comb for ${colony.name}`,
+    'Eggs and young larvae: without a queen cells are drawn on it within days.',
+    [
+      {
+        kind: 'check',
+        text: `Mark the comb in ${colony.name} with the date`,
+        detail: 'In the middle of the nest, where most bees are.',
+      },
+    ],
+    {
+      looks: [
+        {
+          colonyIds: [colony.id],
+          topic: 'which-part',
+          window: { earliest: addDays(day, 3), likely: addDays(day, 4), latest: addDays(day, 5) },
+          expect: `Cells on the marked comb of ${colony.name}: no queen, and she is raised from them. None: a queen or virgin is there; leave it until eggs are due.`,
+        },
+      ],
+      cautions: ['A test comb comes from a healthy colony only.'],
+    },
+  );
+}

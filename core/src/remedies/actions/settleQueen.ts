@@ -1,0 +1,153 @@
+import { queenOf } from '../../records/index.ts';
+import { yearOf, windowAfter } from '../../basics/index.ts';
+import { newUnitLooks, ripeCellEmergence } from '../../followup/index.ts';
+import type { UnitFacts } from '../unit/unitFacts.ts';
+import type { StepDraft } from '../../yardplan/index.ts';
+import { EMPTY_PLAN, type ActionChoice, type ActionPlan } from './actionPlan.ts';
+
+/** Chance from which one counts on a queen of any kind being in it, to be found before another is given. */
+const PERHAPS_THERE = 0.2;
+
+/** Whether a queen of whatever kind may be in a unit that gets another. */
+const oldOneThere = ({ apiary, colony, belief: { odds } }: UnitFacts): boolean =>
+  queenOf(apiary, colony.id) !== undefined ||
+  odds.laying + odds['newly-laying'] + odds.virgin + odds['drone-layer'] + odds['not-laying'] > PERHAPS_THERE;
+
+function findAndTakeOut(facts: UnitFacts): StepDraft[] {
+  const { colony, belief } = facts;
+  if (!oldOneThere(facts)) return [];
+  const drones = belief.leading === 'drone-layer';
+  return [
+    {
+      kind: 'find',
+      text: `Find the queen of ${colony.name} and take her out`,
+      detail: `${drones ? 'She is small, or old, and lays drones only.' : 'An old or unmated queen kills the one that is given, or is killed with her.'} Not found: shake all through an excluder, or give none today.`,
+    },
+  ];
+}
+
+/** Every cell that the bees have begun goes: they would rather raise their own. */
+const cellsOff = (name: string): StepDraft => ({
+  kind: 'check',
+  text: `Take every queen cell out of ${name}`,
+  detail: 'Part the bees on each comb. Bees that have a cell of their own do not take what is given.',
+});
+
+/** A mated queen comes in, in the place of a bad one or of none. */
+export function giveQueen(facts: UnitFacts, choice: ActionChoice, newId: () => string): ActionPlan {
+  const { colony, day, unit, belief } = facts;
+  const queen = choice.queen ?? { name: null, birthYear: yearOf(day), dot: null };
+  const replaces = belief.leading === 'drone-layer';
+  return {
+    ...EMPTY_PLAN,
+    name: replaces ? `replace the drone layer of ${colony.name}` : `give ${colony.name} a mated queen`,
+    units: [{ facts, after: unit }],
+    effects: [
+      { kind: 'queen-out', colonyId: colony.id },
+      { kind: 'queen-in', colonyId: colony.id, queenId: newId(), ...queen },
+    ],
+    steps: [
+      { kind: 'open', text: `Open ${colony.name}`, detail: 'In the cool of the evening, little smoke.' },
+      ...findAndTakeOut(facts),
+      cellsOff(colony.name),
+      {
+        kind: 'move',
+        text: 'Hang the cage between two brood combs, candy end up',
+        detail: 'Mesh towards the bees, so that they feed her. Attendants out first where that is the habit.',
+      },
+      {
+        kind: 'close',
+        text: `Close ${colony.name}; small entrance`,
+        detail: 'Feed 1:1 while she is introduced if nothing comes in. Watch for robbing.',
+      },
+    ],
+    looks: newUnitLooks('mated', day).map((l) => ({ colonyIds: [colony.id], ...l })),
+    cautions: ['Do not open before the fourth day: bees ball a queen that runs.'],
+    kit: [{ what: 'queen in a cage', count: 1 }],
+  };
+}
+
+/** A ripe cell is given to a unit without a queen. */
+export function giveCell(facts: UnitFacts): ActionPlan {
+  const { colony, day, unit } = facts;
+  const emergence = ripeCellEmergence(day);
+  return {
+    ...EMPTY_PLAN,
+    name: `give ${colony.name} a ripe cell`,
+    units: [{ facts, after: unit }],
+    effects: [
+      { kind: 'queen-out', colonyId: colony.id },
+      { kind: 'cell-in', colonyId: colony.id, emergence },
+    ],
+    steps: [
+      {
+        kind: 'open',
+        text: `Open ${colony.name}`,
+        detail: 'A warm hour; the cell stays warm in your pocket, upright.',
+      },
+      ...findAndTakeOut(facts),
+      cellsOff(colony.name),
+      {
+        kind: 'move',
+        text: 'Press the cell into the comb between the brood, point down',
+        detail: 'Never jarred, never on its side: the pupa’s wings are soft.',
+      },
+      { kind: 'close', text: `Close ${colony.name} gently`, detail: 'Tag it: cell, date, hands off.' },
+    ],
+    looks: newUnitLooks('cell', day).map((l) => ({ colonyIds: [colony.id], ...l })),
+    cautions: [],
+    kit: [{ what: 'ripe queen cell', count: 1 }],
+  };
+}
+
+/** Cells are gone through: those capped too early on day 3, or all but one on days 7 to 9. */
+export function cutCells(facts: UnitFacts, early: boolean): ActionPlan {
+  const { colony, day, unit } = facts;
+  const steps: StepDraft[] = early
+    ? [
+        {
+          kind: 'check',
+          text: 'Break every cell that is capped; leave the open ones',
+          detail:
+            'Capped by day 3 or 4 they came from larvae two days old or more: small queens that emerge first.',
+        },
+      ]
+    : [
+        {
+          kind: 'check',
+          text: 'Look at the chosen cell first: capped, smooth, whole',
+          detail: 'Open, dry or chewed: stop here and keep the best of the others.',
+        },
+        {
+          kind: 'check',
+          text: 'Shake and cut comb by comb, all but the chosen comb',
+          detail:
+            'Its comb is never shaken: part its bees with a finger. Every other cell goes, small ones in corners too. No more can be made now.',
+        },
+      ];
+  return {
+    ...EMPTY_PLAN,
+    name: early ? `early cells of ${colony.name}` : `surplus cells of ${colony.name}`,
+    units: [{ facts, after: unit }],
+    steps: [
+      {
+        kind: 'open',
+        text: `Open ${colony.name}`,
+        detail: 'Read every comb on both sides; cells hide on the lower edge.',
+      },
+      ...steps,
+      { kind: 'close', text: `Close ${colony.name}`, detail: 'Hands off until eggs are due.' },
+    ],
+    looks: [
+      {
+        colonyIds: [colony.id],
+        topic: 'eggs-due',
+        window: windowAfter(day, early ? 18 : 14, early ? 21 : 18, early ? 30 : 27),
+        expect: 'Eggs of the queen that was left to emerge.',
+      },
+    ],
+    cautions: early
+      ? ['Nobody looked by day 4: do not cut blind. A cell capped on day 5 is a good one.']
+      : ['After day 9 a queen may be out: if any cell is open or chewed, leave all and wait for eggs.'],
+  };
+}

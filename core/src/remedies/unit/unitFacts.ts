@@ -1,0 +1,101 @@
+import {
+  operationOf,
+  type Apiary,
+  type Colony,
+  boxesOfColony,
+  nestOf,
+  placeOf,
+  type PlacedFrame,
+} from '../../records/index.ts';
+import { WORKER_STAGE_DAYS } from '../../brood/index.ts';
+import type { Day } from '../../basics/index.ts';
+import { framesOfBeesFromCapped, workerCellsPerFrame } from '../../comb/index.ts';
+import { framesOn, colonyState, type ColonyState, yardSeason, type YardSeason } from '../../colony/index.ts';
+import { queenBeliefOf, type DatedLook, type QueenBelief } from '../../queen-odds/index.ts';
+import { houseRules, type HouseRules } from '../../rules/index.ts';
+import type { GrowthBounds, UnitBees } from './unitProspect.ts';
+
+/** What it is like outside, as far as remedies depend on it. */
+export interface Outside {
+  /** Nights below about 10 °C are to come: less brood is covered. */
+  readonly coldNights: boolean;
+  /** Nectar comes in. */
+  readonly flow: boolean;
+}
+
+/** A unit as it stands on a day, with all that a judgement on it rests on. */
+export interface UnitFacts {
+  readonly apiary: Apiary;
+  readonly colony: Colony;
+  readonly day: Day;
+  readonly rules: HouseRules;
+  readonly outside: Outside;
+  readonly season: YardSeason;
+  readonly yardId: string | null;
+  readonly frames: readonly PlacedFrame[];
+  readonly state: ColonyState;
+  readonly unit: UnitBees;
+  readonly storesKg: number;
+  /** Empty drawn comb, in frames. */
+  readonly drawn: number;
+  /** Slots of its brood boxes. */
+  readonly slots: number;
+  readonly belief: QueenBelief;
+  readonly looks: readonly DatedLook[];
+  readonly sick: boolean;
+  readonly counted: boolean;
+}
+
+/** Reads off the records what a unit is on a day. */
+export function unitFacts(apiary: Apiary, colony: Colony, day: Day, outside: Outside): UnitFacts {
+  const frames = framesOn(apiary, colony, day);
+  const state = colonyState(apiary, colony, day, frames);
+  const { belief, looks } = queenBeliefOf(apiary, colony, day);
+  const { strength } = state;
+  const { eggs, open, capped, emerging, drawn } = strength.frames;
+  const latestSigns = looks.findLast((l) => l.seen.diseaseSigns.look !== 'notLooked');
+  return {
+    apiary,
+    colony,
+    day,
+    rules: houseRules(operationOf(apiary).houseRules.changes),
+    outside,
+    season: yardSeason(apiary, day),
+    yardId: placeOf(apiary, colony).yard?.id ?? null,
+    frames,
+    state,
+    unit: { bees: strength.framesOfBees.likely, eggs, open, capped: capped + emerging },
+    storesKg: strength.storesKg.likely,
+    drawn,
+    slots: boxesOfColony(apiary, colony).reduce((n, b) => n + (b.role === 'brood' ? b.slots : 0), 0),
+    belief,
+    looks,
+    sick: latestSigns?.seen.diseaseSigns.look === 'found',
+    counted: nestOf(frames).length > 0 && state.countAgeDays !== null,
+  };
+}
+
+/** Chance that a queen lays worker brood in it now. */
+export const layingChance = ({ belief }: Pick<UnitFacts, 'belief'>): number =>
+  belief.odds.laying + belief.odds['newly-laying'];
+
+/** However little she shows, she may lay this share of a good queen's rate: a count misses eggs. */
+const LEAST_RATE = 0.3;
+
+/** What bounds the growth of a unit under the queen that lays in it now: her own rate, as the nest shows it. */
+export function boundsOfPresentQueen(facts: UnitFacts): GrowthBounds {
+  const bounds = boundsOf(facts);
+  const shown = (facts.unit.eggs + facts.unit.open) / (WORKER_STAGE_DAYS.eggs + WORKER_STAGE_DAYS.open);
+  return { ...bounds, layingNow: Math.max(LEAST_RATE * bounds.layingMost, shown) };
+}
+
+/** What bounds the growth of a unit, by the house rules. */
+export function boundsOf({ apiary, rules, outside, slots }: UnitFacts): GrowthBounds {
+  const { referenceSize } = operationOf(apiary);
+  return {
+    cover: outside.coldNights ? rules.coverCold : rules.coverWarm,
+    beesPerBrood: framesOfBeesFromCapped(referenceSize).likely,
+    layingMost: rules.layingMost / workerCellsPerFrame(referenceSize),
+    slots,
+  };
+}

@@ -1,0 +1,1 @@
+export { reportWork } from './reportWork.ts';

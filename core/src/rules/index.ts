@@ -1,0 +1,24 @@
+export {
+  DEFAULT_HOUSE_RULES,
+  HOUSE_RULES,
+  houseRuleChanges,
+  type HouseRuleId,
+  houseRules,
+  type HouseRules,
+  stayShares,
+} from './houseRules.ts';
+export {
+  CAPPED_BROOD,
+  type CappedBrood,
+  type Caps,
+  type Fate,
+  FOUND,
+  LEAST_LIKELIHOOD,
+  likelihoodChanges,
+  type LikelihoodChanges,
+  type LikelihoodId,
+  MISTAKEN,
+  MOST_LIKELIHOOD,
+  type Sign,
+} from './likelihoodIds.ts';
+export { QUEEN_STATE_WORDS, QUEEN_STATES, type QueenOdds, type QueenStateName } from './queenStates.ts';

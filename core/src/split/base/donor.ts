@@ -1,0 +1,92 @@
+import { presentLayingRate, projectNest } from '../../brood/index.ts';
+import { daysBetween, type Day, failure, success, type Result } from '../../basics/index.ts';
+import {
+  operationOf,
+  type Apiary,
+  type Colony,
+  boxesOfColony,
+  boxName,
+  countedOn,
+  framesOfColony,
+  nestOf,
+} from '../../records/index.ts';
+import type { Donor } from './method.ts';
+import { houseRules, stayShares } from '../../rules/index.ts';
+import { planFrame } from './measure.ts';
+
+/** A donor and how far its counts had to be carried forward. */
+export interface PreparedDonor {
+  readonly donor: Donor;
+  readonly projectedDays: number;
+}
+
+/**
+ * Brings a colony to the day of the work, as something to plan with.
+ *
+ * Fails, with the remedy, when the colony was never counted, was counted only in part, or is to be worked
+ * on before its count.
+ */
+export function prepareDonor(apiary: Apiary, colony: Colony, day: Day): Result<PreparedDonor> {
+  const placed = framesOfColony(apiary, colony);
+  const unread = placed.filter((p) => p.reading === null);
+  const counted = countedOn(placed);
+  if (counted === null) {
+    return failure({
+      code: 'not-counted',
+      path: ['colonyId'],
+      message: `${colony.name} has not been counted yet.`,
+      remedy: 'Count its frames first; a plan rests on what is in them.',
+    });
+  }
+  const projectedDays = daysBetween(counted, day);
+  if (projectedDays < 0) {
+    return failure({
+      code: 'before-count',
+      path: ['day'],
+      message: `${colony.name} was counted on ${counted}, after the day of the work.`,
+      remedy: 'Choose the day of the count or a later one.',
+    });
+  }
+  if (unread.length > placed.length / 2) {
+    return failure({
+      code: 'mostly-unread',
+      path: ['colonyId'],
+      message: `${unread.length} of ${placed.length} frames of ${colony.name} were never read.`,
+      remedy: 'Count the rest first.',
+    });
+  }
+  const operation = operationOf(apiary);
+  const shares = stayShares(houseRules(operation.houseRules.changes));
+  const boxes = boxesOfColony(apiary, colony);
+  const nest = nestOf(placed);
+  const projected = projectNest(nest, projectedDays, {
+    queen: 'laying',
+    eggsPerDay: presentLayingRate(nest),
+  });
+  const frames = projected.map((f, i) => {
+    const p = placed[i] as (typeof placed)[number];
+    const label = `${boxName(boxes, p.box.id)}, frame ${p.slot}`;
+    return planFrame(
+      { id: f.id, label, size: f.size, boxId: p.box.id, slot: p.slot, reading: f.reading },
+      operation.referenceSize,
+      shares,
+    );
+  });
+  return success({
+    projectedDays,
+    donor: {
+      colonyId: colony.id,
+      name: colony.name,
+      boxes: boxes.map((b) => ({
+        id: b.id,
+        name: boxName(boxes, b.id),
+        sizeId: b.sizeId,
+        slots: b.slots,
+        role: b.role,
+      })),
+      frames,
+      cells: placed.flatMap((p) => p.reading?.body.cells ?? []),
+      countedOn: counted,
+    },
+  });
+}

@@ -1,0 +1,131 @@
+import {
+  shareOf,
+  shareOfBees,
+  hasLiveCell,
+  isLiveCell,
+  type FrameReading,
+  inReferenceFrames,
+  type FrameSizeId,
+} from '../../comb/index.ts';
+import { stayShare, type Distance, type StayShares } from '../../brood/index.ts';
+import type { PartMeasure } from '../../records/index.ts';
+
+/** A frame that a plan may move, brought to the day of the work. All amounts in reference frames. */
+export interface PlanFrame {
+  readonly id: string;
+  /** Where it hangs, in words. */
+  readonly label: string;
+  readonly size: FrameSizeId;
+  readonly boxId: string;
+  readonly slot: number;
+  readonly reading: FrameReading;
+  readonly bees: number;
+  readonly eggs: number;
+  /** Tenths of one side with eggs, on both sides together. */
+  readonly eggsTenths: number;
+  readonly open: number;
+  readonly capped: number;
+  readonly brood: number;
+  readonly beeBread: number;
+  readonly stores: number;
+  readonly drawn: number;
+  readonly liveCells: number;
+  readonly hasQueen: boolean;
+  /** Share of its bees that stay with it when it is moved in the yard, and away. */
+  readonly stay: Readonly<Record<Distance, number>>;
+}
+
+/** Makes a frame ready for planning. */
+export function planFrame(
+  frame: { id: string; label: string; size: FrameSizeId; boxId: string; slot: number; reading: FrameReading },
+  reference: FrameSizeId,
+  shares: StayShares,
+): PlanFrame {
+  const { reading } = frame;
+  const worth = inReferenceFrames(frame.size, reference);
+  const of = (...c: Parameters<typeof shareOf>[1][]) => shareOf(reading, ...c) * worth;
+  return {
+    ...frame,
+    bees: shareOfBees(reading) * worth,
+    eggs: of('eggs'),
+    eggsTenths: shareOf(reading, 'eggs') * 20,
+    open: of('open'),
+    capped: of('capped', 'emerging'),
+    brood: of('eggs', 'open', 'capped', 'emerging', 'drone'),
+    beeBread: of('beeBread'),
+    stores: of('honey', 'nectar'),
+    drawn: of('drawn'),
+    liveCells: hasLiveCell(reading)
+      ? reading.cells.reduce((n, c) => n + (isLiveCell(c.kind) ? c.count : 0), 0)
+      : 0,
+    hasQueen: reading.queenSeen,
+    stay: {
+      'same-yard': stayShare(reading, 'same-yard', shares),
+      beside: stayShare(reading, 'beside', shares),
+      away: stayShare(reading, 'away', shares),
+      above: stayShare(reading, 'above', shares),
+    },
+  };
+}
+
+/** Which part each frame goes to, and which frames of the part that stays are shaken into the new one. */
+export interface Choice {
+  /** By index of the frame: 0 stays on the old stand, 1 goes to the new part. */
+  readonly part: readonly (0 | 1)[];
+  readonly shaken: readonly boolean[];
+}
+
+const zero = (): { -readonly [K in keyof PartMeasure]: PartMeasure[K] } => ({
+  frames: 0,
+  framesOfBeesNow: 0,
+  framesOfBeesAfterDrift: 0,
+  broodFrames: 0,
+  openFrames: 0,
+  cappedFrames: 0,
+  eggsTenths: 0,
+  beeBreadFrames: 0,
+  storesFrames: 0,
+  drawnFrames: 0,
+  liveCells: 0,
+});
+
+/**
+ * Measures both parts under a choice, after drift.
+ *
+ * Bees old enough to have flown return to the stand: what a moved frame loses, the part on the old stand
+ * gains. Shaken bees come from open brood, so the share of nurses among them stays with the new part.
+ */
+export function measureParts(
+  frames: readonly PlanFrame[],
+  choice: Choice,
+  distance: Distance,
+  shares: StayShares,
+): [PartMeasure, PartMeasure] {
+  const parts = [zero(), zero()] as const;
+  const shakenStay = distance === 'away' ? shares.away : shares.openBrood;
+  for (let i = 0; i < frames.length; i++) {
+    const f = frames[i] as PlanFrame;
+    const to = choice.part[i] as 0 | 1;
+    const part = parts[to];
+    part.frames += 1;
+    part.framesOfBeesNow += f.bees;
+    part.broodFrames += f.brood;
+    part.openFrames += f.open + f.eggs;
+    part.cappedFrames += f.capped;
+    part.eggsTenths += f.eggsTenths;
+    part.beeBreadFrames += f.beeBread;
+    part.storesFrames += f.stores;
+    part.drawnFrames += f.drawn;
+    part.liveCells += f.liveCells;
+    if (to === 1) {
+      parts[1].framesOfBeesAfterDrift += f.bees * f.stay[distance];
+      parts[0].framesOfBeesAfterDrift += f.bees * (1 - f.stay[distance]);
+    } else if (choice.shaken[i]) {
+      parts[1].framesOfBeesAfterDrift += f.bees * shakenStay;
+      parts[0].framesOfBeesAfterDrift += f.bees * (1 - shakenStay);
+    } else {
+      parts[0].framesOfBeesAfterDrift += f.bees;
+    }
+  }
+  return [parts[0], parts[1]];
+}

@@ -1,0 +1,101 @@
+import { operationOf, type Apiary, type Colony } from '../../records/index.ts';
+import { cellsOf } from '../../cells/index.ts';
+import { DAYS_TO_EGGS } from '../../brood/index.ts';
+import { colonyState, yardSeason } from '../../colony/index.ts';
+import { addDays, dayInWords, monthOf, type Day } from '../../basics/index.ts';
+import { prepareDonor } from './donor.ts';
+import { shareOf } from '../../comb/index.ts';
+
+/** What the time of year allows. */
+export const SEASONS = ['early', 'build-up', 'swarm', 'dearth', 'autumn'] as const;
+export type Season = (typeof SEASONS)[number];
+
+/** When a queen that is raised from today on lays: from eggs, or sooner from cells that are there. */
+export const raisedQueenLays = ({ day, cells }: Pick<Situation, 'day' | 'cells'>): Day =>
+  addDays(day, DAYS_TO_EGGS[cells === 'none' ? 'test-frame' : 'give-cell']);
+
+/** Why a queen raised from today on comes too late; null while there is time. */
+export function tooLateToRaise(now: Pick<Situation, 'day' | 'cells' | 'lastForWinterBees'>): string | null {
+  const lays = raisedQueenLays(now);
+  if (lays <= now.lastForWinterBees) return null;
+  return `A queen raised from today on lays about ${dayInWords(lays)}; to raise winter bees she must lay by ${dayInWords(now.lastForWinterBees)}.`;
+}
+
+/** Where the cells of a colony stand. */
+export const CELL_STAGES = ['none', 'open', 'capped'] as const;
+export type CellStage = (typeof CELL_STAGES)[number];
+
+/** What a beekeeper has and wants, as far as it decides between methods. */
+export interface Situation {
+  readonly name: string;
+  /** Frames, of the reference size. */
+  readonly bees: number;
+  readonly brood: number;
+  readonly stores: number;
+  readonly broodBoxes: number;
+  readonly broodCombs: number;
+  readonly queen: 'found' | 'not-found' | 'gone';
+  readonly cells: CellStage;
+  readonly cellCount: number;
+  readonly season: Season;
+  readonly dronesFly: boolean;
+  readonly secondYard: boolean;
+  /** Queens that can be had: mated, or in ripe cells. */
+  readonly matedQueens: number;
+  readonly ripeCells: number;
+  readonly wantsHoney: boolean;
+  /** New colonies wanted. */
+  readonly wanted: number;
+  readonly day: Day;
+  /** A queen that lays later raises too few winter bees. */
+  readonly lastForWinterBees: Day;
+}
+
+/** What is known of a colony, with the usual answers where nothing is. */
+export function situationOf(apiary: Apiary, colony: Colony, day: Day): Situation {
+  const south = operationOf(apiary).hemisphere === 'south';
+  const state = colonyState(apiary, colony, day);
+  const prepared = prepareDonor(apiary, colony, day);
+  const frames = prepared.ok ? prepared.value.donor.frames : [];
+  const sum = (of: (f: (typeof frames)[number]) => number) => frames.reduce((n, f) => n + of(f), 0);
+  const alive = cellsOf(apiary, colony, day).filter((c) => c.stage !== 'over');
+  const capped = alive.some((c) => c.stage !== 'open');
+  const seen = frames.some((f) => f.hasQueen);
+  // A queen that nobody wrote down lays all the same; one that is being raised does not.
+  const lays = state.queen.state !== 'raising' && frames.some((f) => f.eggsTenths > 0 || f.open > 0.05);
+  return {
+    name: colony.name,
+    bees: sum((f) => f.bees),
+    brood: sum((f) => f.brood),
+    stores: sum((f) => f.stores),
+    broodBoxes: prepared.ok ? prepared.value.donor.boxes.filter((b) => b.role === 'brood').length : 1,
+    broodCombs: frames.filter((f) => f.brood >= 0.25).length,
+    queen: seen ? 'found' : lays ? 'not-found' : 'gone',
+    cells: capped ? 'capped' : alive.length > 0 ? 'open' : 'none',
+    cellCount: alive.reduce((n, c) => n + c.count, 0),
+    season: seasonOf(day, alive.length > 0, south),
+    dronesFly: frames.some((f) => shareOf(f.reading, 'drone') > 0) || monthsAfterWinter(day, south) >= 4,
+    secondYard: Object.keys(apiary.yard).length > 1,
+    matedQueens: 0,
+    ripeCells: 0,
+    wantsHoney: false,
+    wanted: 1,
+    day,
+    lastForWinterBees: yardSeason(apiary, day).lastForWinterBees,
+  };
+}
+
+/** Months since midwinter, 0 to 11, in either hemisphere. */
+function monthsAfterWinter(day: Day, south: boolean): number {
+  return (monthOf(day) - 1 + (south ? 6 : 0)) % 12;
+}
+
+/** A guess by the month (judgement); the beekeeper's answer rules. */
+function seasonOf(day: Day, hasCells: boolean, south: boolean): Season {
+  const month = monthsAfterWinter(day, south);
+  if (hasCells && month >= 3 && month <= 6) return 'swarm';
+  if (month <= 2) return 'early';
+  if (month <= 5) return 'build-up';
+  if (month <= 7) return 'dearth';
+  return 'autumn';
+}

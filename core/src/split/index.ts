@@ -1,0 +1,12 @@
+export { planFrame, type PlanFrame } from './base/measure.ts';
+export { type Season, type Situation, situationOf } from './base/situation.ts';
+export { inWords } from './base/stepTexts.ts';
+export { COMMON_CAUTIONS, droneCautions } from './methods/cautions.ts';
+export { findMethods, isSplitMethod, type RankedMethod } from './methods/findMethods.ts';
+export type { Kit } from './methods/kits.ts';
+export { queenLooks } from './methods/lookTexts.ts';
+export { methodById, METHODS } from './methods/registry.ts';
+export type { YardMethod } from './methods/yardMethod.ts';
+export { makePlan, type PlanRequest, type WorkedPlan } from './plan/makePlan.ts';
+export { seededRandom } from './plan/search.ts';
+export { NOTHING_DONE, type Place, type WorkFacts } from './plan/workFacts.ts';

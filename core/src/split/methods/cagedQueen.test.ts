@@ -1,0 +1,60 @@
+import { describe, expect, it } from 'vitest';
+import { FULL_BOX, methodPlan, withQueen } from '../../testing/methodPlans.ts';
+
+const seen = FULL_BOX.map((c, i) => (i === 3 ? withQueen(c) : c));
+const plan = (options = {}) => methodPlan('caged-queen', [seen, FULL_BOX], options);
+
+describe('split with a caged mated queen', () => {
+  it('takes capped brood without eggs, so that no rival is raised, and leaves the old queen', () => {
+    const { stay, fresh, moved, broken } = plan();
+    expect(broken).toEqual([]);
+    expect(moved.some((f) => f.hasQueen)).toBe(false);
+    expect(fresh.measure.cappedFrames / fresh.measure.broodFrames).toBeGreaterThan(0.8);
+    expect(fresh.measure.eggsTenths).toBe(0);
+    expect([stay.queen, fresh.queen]).toEqual(['here', 'here']);
+  });
+
+  it('asks more of the giver in dearth', () => {
+    const floor = (season: string) =>
+      plan({ season }).body.ledger.find((l) => l.id === 'donor-floor')?.threshold;
+    expect(floor('dearth')).toBeGreaterThan(floor('build-up') ?? 99);
+  });
+
+  // By hand: set in on 9 May; let out on the third to fifth day, 12 to 14 May; eggs after about a week more.
+  it('has its days: cage on day 3 to 5, eggs, the giver lays on; no month of rest', () => {
+    expect(plan().looks).toEqual([
+      ['act', '2026-05-12', '2026-05-14'],
+      ['rhythm', '2026-05-17', '2026-05-21'],
+      ['rhythm', '2026-05-16', '2026-05-23'],
+    ]);
+  });
+
+  it('lets her out as it was chosen', () => {
+    expect(plan({ release: 'hand' }).texts).toMatch(/let out on day 3 or 4/);
+    expect(plan().texts).toMatch(/Candy end up/);
+  });
+
+  it('does not move the record of the old queen when the work is done', () => {
+    const { yard, command } = plan();
+    const colonyId = command.plan.colonyId;
+    const queenId = yard.newId();
+    yard.apiary = {
+      ...yard.apiary,
+      queen: {
+        [queenId]: {
+          id: queenId,
+          name: 'Old queen',
+          birthYear: 2025,
+          dot: null,
+          whereabouts: { known: 'colony', colonyId },
+        } as never,
+      },
+    };
+    yard.run(command);
+    for (const step of command.steps) {
+      yard.tick(step.id, command.plan.day);
+    }
+    expect(yard.apiary.plan[command.plan.id]?.status).toBe('done');
+    expect(yard.apiary.queen[queenId]?.whereabouts).toEqual({ known: 'colony', colonyId });
+  });
+});

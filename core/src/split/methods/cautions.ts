@@ -1,0 +1,48 @@
+import { shareOf, honeyKgPerFrame } from '../../comb/index.ts';
+import type { Donor } from '../base/method.ts';
+import type { PlanFrame } from '../base/measure.ts';
+
+/** Shown with every piece of work at the hives. */
+export const COMMON_CAUTIONS = [
+  'Stings: veil closed, smoker lit. Know the signs of a severe reaction, keep emergency help in reach, and do not work alone if you are allergic.',
+  'Fire: set the smoker down on bare ground, never in dry grass.',
+  'Suspect brood: stop moving combs and bees and call the inspector; some diseases are notifiable. Local rules on registration and movement apply.',
+] as const;
+
+/** Wood, wax, pollen and brood of a frame and its share of the box, in kg (common practice, no source). */
+const KG_PER_FRAME_WITHOUT_HONEY = 1.2;
+
+/** The weight of a box with these frames, in kg, to within a fifth. */
+export function boxWeightKg(frames: readonly Pick<PlanFrame, 'size' | 'stores' | 'reading'>[]): number {
+  return frames.reduce(
+    (kg, f) =>
+      kg +
+      KG_PER_FRAME_WITHOUT_HONEY +
+      ((f.reading.sides[0].contents.honey ?? 0) + (f.reading.sides[1].contents.honey ?? 0)) *
+        0.05 *
+        honeyKgPerFrame(f.size).likely,
+    0,
+  );
+}
+
+/** A warning for a box that has to be lifted whole. */
+export function boxLiftCaution(name: string, frames: readonly PlanFrame[]): string {
+  const kg = boxWeightKg(frames);
+  return `Lifting: the ${name} weighs about ${Math.round(kg)} kg (${Math.round(kg / 0.45359237)} lb). Lift it in pairs, or carry its frames over one by one.`;
+}
+
+/** A warning for the heaviest box of a hive. */
+export function heaviestBoxCaution({ boxes, frames }: Pick<Donor, 'boxes' | 'frames'>): string {
+  const [heaviest] = boxes
+    .map((box) => ({ box, own: frames.filter((f) => f.boxId === box.id) }))
+    .toSorted((a, b) => boxWeightKg(b.own) - boxWeightKg(a.own));
+  return boxLiftCaution(heaviest?.box.name ?? 'fullest box', heaviest?.own ?? []);
+}
+
+/** A virgin needs drones: a warning when none were counted, as too early in the year. */
+export function droneCautions(frames: readonly Pick<PlanFrame, 'reading'>[]): string[] {
+  if (frames.some((f) => shareOf(f.reading, 'drone') > 0)) return [];
+  return [
+    'Drones: no drone brood was counted here. Begin when drones fly or purple-eyed drone pupae are seen; without them a young queen is not mated.',
+  ];
+}

@@ -1,0 +1,44 @@
+import { isLiveCell, type FrameSizeId } from '../../comb/index.ts';
+import { temperOf } from '../../brood/index.ts';
+import type { PlanFrame } from '../base/measure.ts';
+import type { Donor } from '../base/method.ts';
+
+/** The frames of a colony, sorted by what a method may do with them. */
+export interface DonorFrames {
+  readonly sizeId: FrameSizeId;
+  /** Slots of one of its brood boxes. */
+  readonly slots: number;
+  readonly all: readonly number[];
+  /** Where the queen was seen; -1 when she was not. */
+  readonly queenAt: number;
+  readonly hasCells: boolean;
+  /** Of the size of the new box, without live cells and without the queen. */
+  readonly free: readonly number[];
+  /** Open brood without queen or cell: nurses can be shaken off it. */
+  readonly shakable: readonly number[];
+}
+
+/** Sorts the frames of a colony for a new box of its own brood size. */
+export function donorFrames(donor: Donor): DonorFrames {
+  const broodBox = donor.boxes.find((b) => b.role === 'brood') ?? donor.boxes[0];
+  const sizeId = broodBox?.sizeId ?? 'langstroth-deep';
+  const all = donor.frames.map((_, i) => i);
+  const queenAt = donor.frames.findIndex((f) => f.hasQueen);
+  const frame = (i: number) => donor.frames[i] as PlanFrame;
+  const free = all.filter((i) => frame(i).liveCells === 0 && frame(i).size === sizeId && i !== queenAt);
+  return {
+    sizeId,
+    slots: broodBox?.slots ?? 10,
+    all,
+    queenAt,
+    hasCells: donor.cells.some((c) => isLiveCell(c.kind)),
+    free,
+    shakable: free.filter((i) => temperOf(frame(i).reading) === 'open-brood'),
+  };
+}
+
+/** The queen's frame can go with her: it has no cell on it and fits the new box. */
+export function queenFrameCanGo(donor: Donor, frames: DonorFrames): boolean {
+  const frame = donor.frames[frames.queenAt];
+  return frame !== undefined && frame.liveCells === 0 && frame.size === frames.sizeId;
+}

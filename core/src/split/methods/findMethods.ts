@@ -1,0 +1,73 @@
+import type { HouseRules } from '../../rules/index.ts';
+import { Weighing, type Fit } from '../base/fit.ts';
+import type { SplitMethod } from '../base/method.ts';
+import { METHODS, YARD_METHODS } from './registry.ts';
+import { tooLateToRaise, type Situation } from '../base/situation.ts';
+import type { YardMethod } from './yardMethod.ts';
+
+/** A method with how well it suits. */
+export interface RankedMethod {
+  readonly method: SplitMethod | YardMethod;
+  readonly fit: Fit;
+}
+
+/** What the finder says. */
+export interface MethodAdvice {
+  /** Best first; those that cannot be done come last. */
+  readonly ranked: readonly RankedMethod[];
+  /** Why nothing should be split now, with the numbers; empty when something can be. */
+  readonly waitBecause: readonly string[];
+}
+
+/** A method that scores less is not worth a split: waiting is. */
+const WORTH_IT = 40;
+
+/** True when the method is planned for one colony at its own view. */
+export function isSplitMethod(method: SplitMethod | YardMethod): method is SplitMethod {
+  return 'setUp' in method;
+}
+
+/** Ranks all methods for what a beekeeper has and wants, with reasons; says so when none should be used now. */
+export function findMethods(now: Situation, rules: HouseRules): MethodAdvice {
+  const ranked = [...METHODS, ...YARD_METHODS]
+    .map((method) => ({ method, fit: method.fit(new Weighing(now, rules)).done() }))
+    .sort((a, b) => b.fit.score - a.fit.score);
+  const best = ranked[0]?.fit.score ?? 0;
+  return { ranked, waitBecause: best < WORTH_IT ? reasonsToWait(now, rules) : [] };
+}
+
+function reasonsToWait(now: Situation, rules: HouseRules): string[] {
+  const one = (n: number) => String(Math.round(n * 10) / 10);
+  const least = rules.strongForNuc;
+  const reasons: string[] = [];
+  if (now.bees < least) {
+    reasons.push(
+      `${now.name} has ${one(now.bees)} frames of bees; the smallest split wants ${one(least)}. A nuc needs ${one(rules.minBeesNewPart)} after drift, and ${now.name} must keep ${one(rules.weakBees)}.`,
+    );
+  }
+  const brood = rules.donorFloorBrood + 1;
+  if (now.brood < brood) {
+    reasons.push(
+      `${one(now.brood)} frames of brood, where it must keep ${one(rules.donorFloorBrood)} and a nuc takes one at least.`,
+    );
+  }
+  if (now.season === 'early' && !now.dronesFly) {
+    reasons.push('No drones yet. Begin when they fly, or when drone pupae have purple eyes.');
+  }
+  const tooLate = tooLateToRaise(now);
+  if (now.season !== 'autumn' && tooLate !== null) {
+    reasons.push(`${tooLate} A mated queen would be in time for longer.`);
+  }
+  if (now.season === 'autumn') {
+    reasons.push('Too late for young queens to mate, and every unit needs about eight weeks before winter.');
+  }
+  if (now.queen === 'gone' && now.cells === 'none') {
+    reasons.push('No queen and no cells: see to her first; a colony without eggs has nothing to divide.');
+  }
+  if (reasons.length === 0) {
+    reasons.push(
+      'No way suits well. Read what speaks against the first of them, and change what can be changed.',
+    );
+  }
+  return reasons;
+}

@@ -1,0 +1,168 @@
+import { COMMON_CAUTIONS, droneCautions } from './cautions.ts';
+import { endingSteps } from './closing.ts';
+import { DISTANCE_OPTION, FEED_OPTION, NIGHTS_OPTION } from './commonOptions.ts';
+import { beeBreadRule, beesRule, cellsRule, coverRule, storesRule } from './commonRules.ts';
+import { broughtBox, datedByCells } from './broughtBox.ts';
+import { donorFrames } from './donorFrames.ts';
+import { queenLooks } from './lookTexts.ts';
+import { nucKit } from './kits.ts';
+import { chosen, needsFeed, type MethodInput, type Setup, type SplitMethod } from '../base/method.ts';
+import { fillSteps, moveSteps, shakeSteps } from '../base/stepTexts.ts';
+
+function setUp(input: MethodInput): Setup {
+  const { donor, rules, newName } = input;
+  const frames = donorFrames(donor);
+  const cold = chosen(spareCells, input, 'nights') === 'cold';
+  const cutOut = chosen(spareCells, input, 'cells') === 'cut-out';
+  const old = { at: 'stay', name: donor.name } as const;
+  const fresh = { at: 'fresh', name: newName } as const;
+  const why = 'Two good cells: one may fail, or be lost in handling.';
+  return {
+    distance: chosen(spareCells, input, 'distance') === 'away' ? 'away' : 'same-yard',
+    queen: ['elsewhere', 'elsewhere'],
+    rules: [
+      cellsRule(old, 2, why),
+      // Cells that are cut out are pressed into a comb of the new part, wherever they hung.
+      cellsRule(fresh, cutOut ? 0 : 2, why),
+      beesRule(old, rules.minBeesNewPart, 'It must warm cells through the night.'),
+      beesRule(fresh, rules.minBeesNewPart, 'Field bees fly home, and cells need steady warmth.'),
+      coverRule(old, rules, cold),
+      coverRule(fresh, rules, cold),
+      beeBreadRule(fresh, rules),
+      storesRule(fresh, rules.minStoresNoField, 'Without field bees it lives on what it is given.'),
+      storesRule(old, rules.minStoresOnStand, 'Field bees come home to it, but rain can last.'),
+    ],
+    wish: (stay, part) =>
+      Math.abs(stay.broodFrames - part.broodFrames) +
+      0.4 * Math.abs(stay.framesOfBeesAfterDrift - part.framesOfBeesAfterDrift) +
+      0.1 * part.frames,
+    movable: frames.all.filter((i) => donor.frames[i]?.size === frames.sizeId && i !== frames.queenAt),
+    shakable: frames.shakable,
+    maxShakes: 2,
+    ...broughtBox(frames, rules.nucSlots),
+    ...datedByCells(input, frames),
+  };
+}
+
+/** A queenless part with many cells divided once more. */
+export const spareCells: SplitMethod = {
+  id: 'spare-cells',
+  name: 'Divided again on spare cells',
+  aim: 'Turns cells that would be removed into one more colony: a queenless part is divided, two good cells in each.',
+  season:
+    'About day 7 after a split, when cells are capped and none can be made any more, before the first opens.',
+  needs: 'A queenless part with at least four good cells on two combs, and bees for two.',
+  shares: 'Cells, brood, bees and food are halved; the part on the old stand keeps the field bees.',
+  skips: 'No queen is looked for: there is none.',
+  options: [
+    {
+      id: 'cells',
+      question: 'How cells come to the new part',
+      schools: [
+        {
+          id: 'on-comb',
+          label: 'On their comb',
+          why: 'Upright and warm, nothing is cut: the least is lost.',
+        },
+        {
+          id: 'cut-out',
+          label: 'Cut out and pressed in',
+          why: 'When all sit on one comb, or on another frame size. Some are lost.',
+        },
+      ],
+      default: 'on-comb',
+    },
+    DISTANCE_OPTION,
+    NIGHTS_OPTION,
+    FEED_OPTION,
+  ],
+  goesWrong: [
+    {
+      what: 'A cell is torn down or dented',
+      wayOut: 'That is why there are two. With none left unite the parts again.',
+    },
+    {
+      what: 'A virgin is out already',
+      wayOut: 'Close at once. Cells in the other part go on; in hers the bees settle it.',
+    },
+    { what: 'One part dwindles', wayOut: 'Shake in nurses from a colony with open brood, or unite it back.' },
+  ],
+  fit: (w) =>
+    w
+      .needs(2 * w.rules.minBeesNewPart + 1, 2)
+      .raisesQueen()
+      .never(w.now.queen !== 'gone', 'It has a queen: with cells beside her, move her out first.')
+      .never(w.now.cells === 'none', 'There are no cells.')
+      .never(
+        w.now.cellCount > 0 && w.now.cellCount < 4,
+        `Four good cells are needed, two for each; there are ${w.now.cellCount}.`,
+      )
+      .good(
+        w.now.cells === 'capped',
+        20,
+        `${w.now.cellCount} cells, capped: none can be made any more, so nothing is lost by dividing now.`,
+      )
+      .bad(w.now.cells === 'open', 10, 'Cells are still open: wait until they are capped.')
+      .bad(w.now.wantsHoney, 10, 'Two small parts gather little.'),
+  setUp,
+  steps({ input, moves, shakes, fresh, setup }) {
+    const { donor, newName } = input;
+    const away = setup.distance === 'away';
+    const cutOut = chosen(spareCells, input, 'cells') === 'cut-out';
+    return [
+      {
+        kind: 'prepare',
+        text: `Set the nuc box for ${newName} beside ${donor.name}`,
+        detail: 'Warm and still. Cells are not to cool: half an hour is much.',
+      },
+      {
+        kind: 'open',
+        text: `Open ${donor.name}`,
+        detail: 'Frame by frame: cells may bridge combs and boxes.',
+      },
+      {
+        kind: 'find',
+        text: 'Reserve two cells for each part before anything is removed',
+        detail:
+          'Large, well shaped, of one age. Pin their combs. Combs with a reserved cell are never shaken.',
+      },
+      ...moveSteps(moves),
+      ...(cutOut
+        ? [
+            {
+              kind: 'move' as const,
+              text: `Cut two cells out and press them into a comb of ${newName}`,
+              detail:
+                'A thumb’s width of comb around each, upright, tip free. Only when ripe, two or three days before they open.',
+            },
+          ]
+        : []),
+      ...shakeSteps(shakes, newName, 'No cell may be on it.'),
+      ...fillSteps(moves),
+      ...endingSteps({
+        newName,
+        close: { text: 'Close both; nuc entrance to a finger’s width', detail: 'No knocks.' },
+        away,
+        feed: needsFeed(spareCells, input, fresh.storesFrames),
+        tag: {
+          text: `Tag ${newName}: date, mother of the cells, day they open`,
+          detail: `Tag ${donor.name} alike. Hands off both.`,
+        },
+      }),
+    ];
+  },
+  kit: ({ input, setup, fresh }) => [
+    ...nucKit(setup.broughtBox?.slots ?? 5, needsFeed(spareCells, input, fresh.storesFrames), 2),
+    { what: 'drawing pins to mark reserved cells', count: 4 },
+  ],
+  followUps: ({ input, setup }) =>
+    queenLooks(['stay', 'new'], input.day, setup.emergence, setup.fromCells ? 'cells' : 'split', {
+      rest: 'Virgins emerge, fly and mate. Leave both shut.',
+      eggs: 'Eggs in each. Where there are none, unite with the other.',
+    }),
+  cautions: ({ input }) => [
+    ...COMMON_CAUTIONS,
+    ...droneCautions(input.donor.frames),
+    'Lifting: a cell comb is carried upright and level; put nothing heavy down beside it.',
+  ],
+};

@@ -1,0 +1,137 @@
+import { describe, expect, it } from 'vitest';
+import { TestYard } from '../../testing/builders.ts';
+import { FULL_BOX, METHOD_DAY, withQueen } from '../../testing/methodPlans.ts';
+import { planned, problemOf } from '../../testing/yardRequests.ts';
+import { evaluate } from '../../yardplan/search/evaluate.ts';
+import { layOutYard } from '../../yardplan/layout/layOutYard.ts';
+import { STORE } from '../../yardplan/problem/problem.ts';
+import { yardLooks } from '../../yardplan/layout/yardLooks.ts';
+import { yardPlanRequest } from '../../records/request.ts';
+import { boxesCovered } from './autumnReduction.ts';
+import { YARD_METHODS, yardMethodById } from './registry.ts';
+import { situationOf, type Situation } from '../base/situation.ts';
+
+const seen = FULL_BOX.map((c, i) => (i === 3 ? withQueen(c) : c));
+
+function asked(id: (typeof YARD_METHODS)[number]['id'], change: Partial<Situation>) {
+  const yard = new TestYard();
+  const colony = yard.hive('Old', [seen, FULL_BOX]);
+  const other = yard.hive('Other', [seen]);
+  yard.run({
+    type: 'addToStore',
+    frames: Array.from({ length: 12 }, () => ({
+      id: yard.newId(),
+      sizeId: 'langstroth-deep' as const,
+      blank: 'drawn' as const,
+      combYear: null,
+    })),
+  });
+  const now = { ...situationOf(yard.apiary, colony, METHOD_DAY), ...change };
+  const request = yardMethodById(id).ask({
+    colonyId: colony.id,
+    yardId: yard.yardId,
+    otherIds: [other.id],
+    sizeId: 'langstroth-deep',
+    day: METHOD_DAY,
+    now,
+  });
+  const problem = problemOf(yard.apiary, request);
+  const { plan } = planned(problem, 2);
+  const store = Object.values(yard.apiary.frame).filter((f) => f.place === 'store');
+  return { request, problem, plan, seen: evaluate(problem, plan), other, store };
+}
+
+describe.each(YARD_METHODS.map((m) => [m.name, m] as const))('%s', (_name, method) => {
+  it('is described, and asks for something that the planner understands', () => {
+    for (const text of [method.aim, method.season, method.needs, method.shares, method.skips]) {
+      expect(text.length).toBeGreaterThan(20);
+    }
+    expect(method.goesWrong.length).toBeGreaterThan(1);
+    const { request } = asked(method.id, { matedQueens: 1, season: 'autumn', wanted: 2 });
+    expect(yardPlanRequest.parse(request)).toEqual(request);
+    expect(request.goals.length).toBeGreaterThan(0);
+  });
+
+  it('finds a plan that breaks no rule', () => {
+    const { seen: outcome } = asked(method.id, { matedQueens: 3, wanted: 2 });
+    expect(outcome.broken).toEqual([]);
+  });
+});
+
+describe('yard methods', () => {
+  it('one into several shares one colony out and leaves the others alone', () => {
+    const { seen: outcome, problem, other } = asked('one-into-several', { wanted: 2 });
+    expect(outcome.nucsMade).toBe(2);
+    expect(problem.leftOut.map((l) => l.colonyId)).toContain(other.id);
+  });
+
+  it('an assembly line makes no more than there are cells or queens, and gives each one', () => {
+    const { request } = asked('assembly-line', { ripeCells: 2, wanted: 6, secondYard: true });
+    expect(request.goals).toMatchObject([{ count: 2, recipe: { queen: 'cell', distance: 'away' } }]);
+    const mated = asked('assembly-line', { matedQueens: 1, wanted: 1 });
+    expect(mated.request.goals).toMatchObject([
+      { count: 1, recipe: { queen: 'mated', distance: 'same-yard' } },
+    ]);
+    expect(mated.seen.nucsMade).toBe(1);
+  });
+
+  it('a total break-up makes as many as the colony yields, and two at least of twenty combs', () => {
+    const { request, seen: outcome } = asked('break-up', { wanted: 4 });
+    expect(request.goals).toMatchObject([{ count: null }]);
+    expect(outcome.nucsMade).toBeGreaterThanOrEqual(2);
+  });
+
+  // Common practice, no source: of bees carried near, a third to a half fly home; carried far, next to none do.
+  it('a total break-up carries its nucs to a second yard where there is one, and makes more of them', () => {
+    const near = asked('break-up', { wanted: 4, secondYard: false });
+    const far = asked('break-up', { wanted: 4, secondYard: true });
+    expect(far.request.goals).toMatchObject([{ recipe: { distance: 'away' } }, { kind: 'shrink', boxes: 1 }]);
+    expect(near.request.goals).toMatchObject([{ recipe: { distance: 'same-yard' } }]);
+    expect(far.seen.nucsMade).toBeGreaterThan(near.seen.nucsMade);
+    // What stays without its bees fits into one box.
+    const old = far.problem.units.find((u) => u.name === 'Old');
+    expect(far.plan.to.filter((to) => to === old?.index).length).toBeLessThanOrEqual(10);
+    expect(far.seen.shortfalls).toEqual([]);
+    // In build-up its free slots are filled, where no comb of its own went to the store.
+    const laid = layOutYard(far.problem, far.plan, far.seen, far.store);
+    expect(laid.emptied).toHaveLength(1);
+    expect(laid.moves.some((m) => m.toUnit === old?.index && m.fromUnit === STORE)).toBe(true);
+  });
+
+  // Common practice, no source: in damp cold eight frames of bees cover a box of ten.
+  it('an autumn reduction keeps as many boxes as bees cover', () => {
+    expect([6, 9, 13, 17].map((bees) => boxesCovered(bees))).toEqual([1, 1, 2, 2]);
+    const { request } = asked('autumn-reduction', { season: 'autumn', bees: 9, matedQueens: 1 });
+    expect(request).toMatchObject({
+      nights: 'cold',
+      season: 'dearth',
+      goals: [
+        { kind: 'shrink', boxes: 1 },
+        { kind: 'makeNucs', recipe: { queen: 'mated' } },
+      ],
+    });
+    expect(asked('autumn-reduction', { season: 'autumn', bees: 9 }).request.goals).toHaveLength(1);
+  });
+
+  it('its late nuc raises its own queen as long as she lays in time, with a look on day 3', () => {
+    const summer = { season: 'dearth', bees: 9, dronesFly: true, lastForWinterBees: '2026-08-19' } as const;
+    const inTime = asked('autumn-reduction', { ...summer, day: '2026-07-24' });
+    expect(inTime.request.goals).toMatchObject([
+      { kind: 'shrink' },
+      { kind: 'makeNucs', recipe: { queen: 'raises' } },
+    ]);
+    const looks = yardLooks(inTime.problem, inTime.seen, (u) => u.key).map((l) => l.topic);
+    expect(inTime.seen.nucsMade).toBe(1);
+    expect(looks).toContain('early-capped');
+    expect(asked('autumn-reduction', { ...summer, day: '2026-07-25' }).request.goals).toHaveLength(1);
+  });
+
+  it('brings no comb of the store into a colony that is to have fewer', () => {
+    const { problem, plan, seen: outcome, store } = asked('autumn-reduction', { season: 'dearth', bees: 9 });
+    const old = problem.units.find((u) => u.name === 'Old');
+    const laid = layOutYard(problem, plan, outcome, store);
+    const into = laid.moves.filter((m) => m.fromUnit === STORE && m.toUnit === old?.index);
+    expect(store).toHaveLength(12);
+    expect(into).toEqual([]);
+  });
+});

@@ -1,0 +1,97 @@
+import { type Apiary, type Colony, openFollowUps } from '../records/index.ts';
+import { dayInWords, daysBetween, type Day } from '../basics/index.ts';
+import { colonyState } from '../colony/index.ts';
+import { emergenceFromCells } from '../brood/index.ts';
+
+/** A hive as it stands to the day's work. */
+export interface HiveToday {
+  readonly colony: Colony;
+  /** Why, in a line. */
+  readonly why: string;
+  /** Where to go to do it; null where nothing is to be done. */
+  readonly to: string | null;
+}
+
+/** The day's hives, each in the order in which they should be taken. */
+export interface DaySorted {
+  readonly must: readonly HiveToday[];
+  readonly may: readonly HiveToday[];
+  readonly mustNot: readonly HiveToday[];
+}
+
+/** Longer than this since the last count a look pays even if nothing is due (judgement). */
+const LONG_DAYS = 14;
+
+/**
+ * Sorts the hives of a day into those that must be opened, may be opened, and must not be: a virgin that emerges,
+ * flies and mates is left alone whatever else is due. The most advanced cells come first; hives where sickness is
+ * suspected come last, so that nothing is carried from them.
+ */
+export function hivesToday(apiary: Apiary, today: Day): DaySorted {
+  const due = openFollowUps(apiary);
+  const must: (HiveToday & { readonly rank: number })[] = [];
+  const may: (HiveToday & { readonly rank: number })[] = [];
+  const mustNot: HiveToday[] = [];
+  for (const colony of Object.values(apiary.colony)) {
+    if (colony.endedOn !== null || colony.hiveId === null) continue;
+    const own = due.filter((f) => f.colonyIds.includes(colony.id));
+    const rest = own.find(
+      (f) => f.kind === 'hands-off' && f.window.earliest <= today && today <= f.window.latest,
+    );
+    if (rest) {
+      mustNot.push({ colony, why: `${rest.expect} Until ${dayInWords(rest.window.latest)}.`, to: null });
+      continue;
+    }
+    const state = colonyState(apiary, colony, today);
+    // Nothing is carried from a sick hive to a sound one: it comes last.
+    const last = state.reason.startsWith('Disease') ? 1000 : 0;
+    const look = own.find((f) => f.kind === 'look' && f.window.earliest <= today);
+    const plan = Object.values(apiary.plan).find(
+      (p) => p.colonyId === colony.id && (p.status === 'working' || (p.status === 'draft' && p.day <= today)),
+    );
+    const cells = daysToEmergence(state.frames, today);
+    if (plan) {
+      must.push({
+        colony,
+        why: 'Work is planned for it.',
+        to: `/worksheet/${plan.id}`,
+        rank: last + (cells ?? 20),
+      });
+    } else if (look) {
+      const late = daysBetween(look.window.latest, today);
+      must.push({
+        colony,
+        why: late > 0 ? `${look.expect} Overdue since ${dayInWords(look.window.latest)}.` : look.expect,
+        to: `/look/${look.id}`,
+        rank: last + (cells ?? (late > 0 ? 10 : 30)),
+      });
+    } else if (state.urgent) {
+      must.push({ colony, why: state.reason, to: `/colonies/${colony.id}`, rank: last + (cells ?? 25) });
+    } else {
+      const age = state.countAgeDays;
+      may.push({
+        colony,
+        why:
+          age === null
+            ? 'Never counted.'
+            : age > LONG_DAYS
+              ? `Last counted ${age} days ago.`
+              : 'Nothing is due; it can wait.',
+        to: age === null || age > LONG_DAYS ? `/colonies/${colony.id}/count` : null,
+        rank: last - (age ?? 99),
+      });
+    }
+  }
+  const inOrder = (a: { rank: number; colony: Colony }, b: { rank: number; colony: Colony }) =>
+    a.rank - b.rank || a.colony.name.localeCompare(b.colony.name);
+  return { must: must.toSorted(inOrder), may: may.toSorted(inOrder), mustNot };
+}
+
+/** Days until the first queen may be out of the cells that were seen; null without any. */
+function daysToEmergence(frames: ReturnType<typeof colonyState>['frames'], today: Day): number | null {
+  const days = frames.flatMap(({ reading }) => {
+    const window = reading ? emergenceFromCells(reading.body.cells, reading.day) : undefined;
+    return window ? [Math.max(0, daysBetween(today, window.earliest))] : [];
+  });
+  return days.length > 0 ? Math.min(...days) : null;
+}

@@ -1,0 +1,227 @@
+import type { Frame } from '../../records/index.ts';
+import { bothSides } from '../../comb/index.ts';
+import { planFrame, type PlanFrame } from '../../split/index.ts';
+import { stayShares } from '../../rules/index.ts';
+import { arrangeBox, type OrderSchool, type ToArrange } from './arrangeBox.ts';
+import { kitBoxKey } from '../problem/buildProblem.ts';
+import type { Evaluation } from '../search/evaluate.ts';
+import { AT } from '../rules/measures.ts';
+import { STORE, type Assignment, type UnitBox, type YardProblem, type YardUnit } from '../problem/problem.ts';
+
+/** A slot of a box. */
+export interface Slot {
+  readonly boxId: string;
+  readonly slot: number;
+}
+
+/** A frame in its slot when the work is done. */
+export interface LaidFrame extends Slot {
+  readonly frame: PlanFrame;
+  /** It comes from another unit or the store. */
+  readonly isNew: boolean;
+}
+
+/** A frame on its way. Null is the store. */
+export interface LaidMove {
+  readonly frame: PlanFrame;
+  /** Index of the frame in the problem; null for combs that only fill slots. */
+  readonly index: number | null;
+  readonly fromUnit: number;
+  readonly from: Slot | null;
+  readonly toUnit: number;
+  readonly to: Slot | null;
+}
+
+/** Where everything hangs when the work is done. */
+export interface LaidOut {
+  /** By index of the unit; empty for a nuc that is not made. */
+  readonly units: readonly (readonly LaidFrame[])[];
+  readonly moves: readonly LaidMove[];
+  /** Slots that stay empty because the store has no comb for them, by unit. */
+  readonly unfilled: readonly number[];
+  /** Boxes that are empty afterwards and go to the store. */
+  readonly emptied: readonly string[];
+}
+
+/**
+ * Hangs the frames of a plan: arrivals into free slots, each box arranged as a nest, and free slots filled
+ * from the store, drawn comb before foundation.
+ */
+export function layOutYard(
+  problem: YardProblem,
+  plan: Assignment,
+  seen: Evaluation,
+  store: readonly Frame[],
+): LaidOut {
+  const used = new Set(
+    problem.frames.flatMap((f, i) => (f.home === STORE && plan.to[i] !== STORE ? [f.id] : [])),
+  );
+  const fillers = store.filter((f) => f.place === 'store' && !used.has(f.id));
+  const units: LaidFrame[][] = problem.units.map(() => []);
+  const unfilled = problem.units.map(() => 0);
+  const emptied: string[] = [];
+  const moves: LaidMove[] = [];
+  for (const unit of inOrderOfNeed(problem, seen)) {
+    const { laid, gaps, empty, fills } = hang(problem, plan, seen, unit, fillers);
+    units[unit.index] = laid;
+    unfilled[unit.index] = gaps;
+    emptied.push(...empty);
+    for (const l of fills) {
+      moves.push({
+        frame: l.frame,
+        index: null,
+        fromUnit: STORE,
+        from: null,
+        toUnit: unit.index,
+        to: { boxId: l.boxId, slot: l.slot },
+      });
+    }
+  }
+  const where = new Map(
+    units.flatMap((u) => u.map((l) => [l.frame.id, { boxId: l.boxId, slot: l.slot }] as const)),
+  );
+  const own = problem.frames.flatMap((f, i): LaidMove[] => {
+    const toUnit = plan.to[i] as number;
+    const from = f.home === STORE ? null : { boxId: f.boxId, slot: f.slot };
+    const to = toUnit === STORE ? null : (where.get(f.id) ?? null);
+    if (from === null && to === null) return [];
+    if (from && to && from.boxId === to.boxId && from.slot === to.slot) return [];
+    return [{ frame: f, index: i, fromUnit: f.home, from, toUnit, to }];
+  });
+  return { units, moves: [...own, ...moves], unfilled, emptied };
+}
+
+/** Nucs are filled first, then what was changed; colonies that nobody opens are left as they are. */
+function inOrderOfNeed(problem: YardProblem, seen: Evaluation): YardUnit[] {
+  const touched = (u: YardUnit) => (seen.after[u.index]?.[AT.touched] ?? 0) > 0;
+  return problem.units
+    .filter((u) => seen.present[u.index])
+    .toSorted(
+      (a, b) =>
+        Number(b.kind === 'nuc') - Number(a.kind === 'nuc') ||
+        Number(isHivedUp(b)) - Number(isHivedUp(a)) ||
+        Number(touched(b)) - Number(touched(a)) ||
+        a.index - b.index,
+    );
+}
+
+/** It gets a new box. */
+export const isHivedUp = (u: YardUnit) => u.boxes.some((b) => b.id === kitBoxKey(u.key));
+
+function hang(
+  problem: YardProblem,
+  plan: Assignment,
+  seen: Evaluation,
+  unit: YardUnit,
+  fillers: Frame[],
+): { laid: LaidFrame[]; gaps: number; empty: string[]; fills: LaidFrame[] } {
+  const here = problem.frames.filter((_, i) => plan.to[i] === unit.index);
+  const hived = isHivedUp(unit);
+  const touched = (seen.after[unit.index]?.[AT.touched] ?? 0) > 0;
+  const { boxes, empty } = boxesThatStay(problem, unit, here.length);
+  const boxOf = (f: (typeof here)[number]) => boxes.find((b) => b.id === f.boxId);
+  const inPlace = here.filter((f) => f.home === unit.index && !hived && boxOf(f));
+  const coming = here
+    .filter((f) => !inPlace.includes(f))
+    // A nuc keeps the order in which its frames hung.
+    .toSorted((a, b) => (hived ? a.slot - b.slot : 0));
+  // Weak or cool, or told so: what hangs in order stays in order.
+  const { nights, order } = problem.request;
+  const school: OrderSchool = nights === 'cold' || order === 'keep' || hived ? 'keep' : 'nest';
+
+  const free = new Map(
+    boxes.map((b) => {
+      const taken = new Set(inPlace.filter((f) => f.boxId === b.id).map((f) => f.slot));
+      return [b.id, b.ownSlots.filter((s) => !taken.has(s)).length];
+    }),
+  );
+  const broodIn = (b: UnitBox) => inPlace.reduce((n, f) => n + (f.boxId === b.id ? f.brood : 0), 0);
+  const perBox = new Map<string, ToArrange[]>(
+    boxes.map((b) => [
+      b.id,
+      inPlace.filter((f) => f.boxId === b.id).map((f) => ({ frame: f, slot: f.slot })),
+    ]),
+  );
+  const offset = Math.floor((unit.slots - coming.length) / 2);
+  coming.forEach((f, k) => {
+    const [box] = boxes
+      .filter((b) => b.role === 'brood' && b.sizeId === f.size && (free.get(b.id) ?? 0) > 0)
+      .toSorted((a, b) => broodIn(b) - broodIn(a) || 0);
+    if (!box) return;
+    free.set(box.id, (free.get(box.id) ?? 0) - 1);
+    const own = f.home === unit.index;
+    perBox.get(box.id)?.push({ frame: f, slot: hived && own ? offset + k + 1 : null });
+  });
+  const fills: PlanFrame[] = [];
+  let gaps = 0;
+  if ((touched || unit.kind === 'nuc' || hived) && !staysNarrow(problem, plan, unit)) {
+    for (const b of boxes) {
+      if (b.role !== 'brood') continue;
+      while ((free.get(b.id) ?? 0) > 0) {
+        free.set(b.id, (free.get(b.id) ?? 0) - 1);
+        const at = fillers.findIndex((f) => f.sizeId === b.sizeId);
+        const filler = at < 0 ? undefined : fillers.splice(at, 1)[0];
+        if (!filler) {
+          gaps++;
+          continue;
+        }
+        const frame = asFrame(problem, filler);
+        fills.push(frame);
+        perBox.get(b.id)?.push({ frame, slot: null });
+      }
+    }
+  }
+  const laid = boxes.flatMap((b): LaidFrame[] => {
+    const frames = perBox.get(b.id) ?? [];
+    const changed = frames.some((f) => f.slot === null) || hived;
+    const slots = changed ? arrangeBox(frames, b.ownSlots, school) : null;
+    return frames.map((f) => ({
+      frame: f.frame,
+      boxId: b.id,
+      slot: slots?.get(f.frame.id) ?? (f.slot as number),
+      isNew: !here.some((h) => h.id === f.frame.id && h.home === unit.index),
+    }));
+  });
+  return { laid, gaps, empty, fills: laid.filter((l) => fills.includes(l.frame)) };
+}
+
+const shrinkOf = (problem: YardProblem, unit: YardUnit) =>
+  problem.request.goals.find((g) => g.kind === 'shrink' && g.colonyId === unit.key);
+
+/** It is to have fewer combs: none of the store takes the place of what leaves for it, and none is needed in a dearth. */
+const staysNarrow = (problem: YardProblem, plan: Assignment, unit: YardUnit) =>
+  shrinkOf(problem, unit) !== undefined &&
+  (problem.request.season === 'dearth' ||
+    problem.frames.some((f, i) => f.home === unit.index && plan.to[i] === STORE));
+
+/** The boxes that a unit keeps; those above go when a goal asks for it and what stays fits below. */
+function boxesThatStay(
+  problem: YardProblem,
+  unit: YardUnit,
+  frames: number,
+): { boxes: readonly UnitBox[]; empty: string[] } {
+  const goal = shrinkOf(problem, unit);
+  if (goal?.kind !== 'shrink') return { boxes: unit.boxes, empty: [] };
+  const brood = unit.boxes.filter((b) => b.role === 'brood');
+  const kept = brood.slice(0, goal.boxes);
+  const supers = unit.boxes.filter((b) => b.role === 'super');
+  const inSupers = problem.frames.filter((f) => supers.some((s) => s.id === f.boxId)).length;
+  const slots = kept.reduce((n, b) => n + b.ownSlots.length, 0);
+  if (frames - inSupers > slots) return { boxes: unit.boxes, empty: [] };
+  return { boxes: [...kept, ...supers], empty: brood.slice(goal.boxes).map((b) => b.id) };
+}
+
+function asFrame(problem: YardProblem, f: Frame): PlanFrame {
+  return planFrame(
+    {
+      id: f.id,
+      label: f.blank === 'drawn' ? 'drawn comb of the store' : 'foundation of the store',
+      size: f.sizeId,
+      boxId: '',
+      slot: 0,
+      reading: bothSides({ [f.blank]: 10 }, 0, { estimated: true }),
+    },
+    problem.reference,
+    stayShares(problem.rules),
+  );
+}

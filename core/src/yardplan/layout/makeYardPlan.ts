@@ -1,0 +1,220 @@
+import {
+  type CommandOf,
+  type Apiary,
+  type YardPlan,
+  framesInStore,
+  type KitLine,
+  STORE_KEY,
+  type PlannedUnit,
+  type YardPlanBody,
+} from '../../records/index.ts';
+import { COMMON_CAUTIONS, droneCautions } from '../../split/index.ts';
+import { kitBoxKey } from '../problem/buildProblem.ts';
+import { evaluate, ledgerOf, type Evaluation } from '../search/evaluate.ts';
+import { isHivedUp, layOutYard, type LaidOut, type Slot } from './layOutYard.ts';
+import { AT, type Measured } from '../rules/measures.ts';
+import { reasonOfMove, reasonOfShake } from './moveReasons.ts';
+import { STORE, type Assignment, type YardProblem, type YardUnit } from '../problem/problem.ts';
+import { tidy } from '../rules/unitRule.ts';
+import { yardLooks } from './yardLooks.ts';
+import { yardSteps } from './yardSteps.ts';
+
+/** Names for nucs by their keys, and what was proven of the plan. */
+export interface Finish {
+  readonly names: Readonly<Record<string, string>>;
+  readonly bound: number | null;
+  /** What the plan is called in lists. */
+  readonly name: string;
+  /** The plan that this takes the place of: what it sets up keeps its identifiers. */
+  readonly instead?: YardPlan;
+}
+
+/** Turns a plan that was found into one that is kept and worked: slots, steps, kit, looks. */
+export function makeYardPlan(
+  apiary: Apiary,
+  problem: YardProblem,
+  plan: Assignment,
+  finish: Finish,
+  newId: () => string,
+): CommandOf<'saveYardPlan'> {
+  const seen = evaluate(problem, plan);
+  const laid = layOutYard(problem, plan, seen, framesInStore(apiary));
+  const ids = idsFor(problem, seen, finish.instead, newId);
+  const nameOf = (unit: number) => {
+    const u = problem.units[unit];
+    return u ? (finish.names[u.key] ?? u.name) : 'the store';
+  };
+  const keyOf = (unit: number) => problem.units[unit]?.key ?? STORE_KEY;
+  const slotOf = (s: Slot | null) => s && { boxId: ids.box(s.boxId), slot: s.slot };
+  const made = problem.units.filter((u) => u.kind === 'nuc' && seen.present[u.index]);
+  const hived = problem.units.filter(isHivedUp);
+  const body: YardPlanBody = {
+    v: 1,
+    request: problem.request,
+    countedOn: problem.countedOn,
+    units: problem.units
+      .filter((u) => seen.present[u.index])
+      .map((u): PlannedUnit => {
+        const after = seen.after[u.index] as Measured;
+        return {
+          key: u.key,
+          colonyId: ids.colony(u),
+          name: nameOf(u.index),
+          kind: u.kind,
+          queen: u.recipe?.queen ?? null,
+          queenLeaves: u.kind === 'colony' && (u.before[AT.queens] ?? 0) > 0 && (after[AT.queens] ?? 0) < 0.5,
+          before: strength(u.before),
+          after: strength(after),
+        };
+      }),
+    newHives: made.map((u) => ({
+      colonyId: ids.colony(u),
+      ...ids.hive(u),
+      yardId: u.yardId,
+      boxId: ids.box(u.boxes[0]?.id ?? ''),
+      sizeId: u.sizeId,
+      slots: u.slots,
+      fromColonyId: problem.units[mainGiver(problem, plan, u)]?.key ?? '',
+    })),
+    newBoxes: hived.map((u) => ({
+      colonyId: u.key,
+      boxId: ids.box(kitBoxKey(u.key)),
+      sizeId: u.sizeId,
+      slots: u.slots,
+    })),
+    unions: problem.unions.map(({ fromId, intoId }) => ({ fromId, intoId })),
+    emptiedBoxIds: [...laid.emptied],
+    moves: laid.moves.map((m) => ({
+      frameId: m.frame.id,
+      from: slotOf(m.from),
+      to: slotOf(m.to),
+      fromKey: keyOf(m.fromUnit),
+      toKey: keyOf(m.toUnit),
+      reason: reasonOfMove(problem, seen, m).slice(0, 400),
+    })),
+    shakes: problem.frames.flatMap((f, i) => {
+      const target = plan.shakenFor[i];
+      return typeof target === 'number'
+        ? [
+            {
+              frameId: f.id,
+              fromKey: keyOf(f.home),
+              toKey: keyOf(target),
+              reason: reasonOfShake(problem, seen, i, target),
+            },
+          ]
+        : [];
+    }),
+    // What is met with room to spare need not be kept: of a large yard that is thousands of lines.
+    ledger: ledgerOf(problem, seen).flatMap((l) => l.lines.filter((line) => line.state !== 'met')),
+    shortfalls: seen.shortfalls.map((s) => s.text),
+    kit: kitOf(problem, laid, made, hived),
+    cautions: [
+      ...COMMON_CAUTIONS,
+      ...(made.some((u) => u.recipe?.queen === 'raises' || u.recipe?.queen === 'cell')
+        ? droneCautions(problem.frames)
+        : []),
+      'Lifting: a full deep box may exceed 35 kg. Take frames out, or lift in pairs.',
+      ...(made.some((u) => u.recipe?.distance === 'away')
+        ? ['Transport: strap, ventilate, shade; open every entrance on arrival.']
+        : []),
+    ],
+    looks: yardLooks(problem, seen, ids.colony).map((l) => ({ id: newId(), ...l })),
+    cost: tidy(seen.cost),
+    bound: finish.bound === null ? null : tidy(finish.bound),
+  };
+  const yardPlanId = finish.instead?.id ?? newId();
+  return {
+    type: 'saveYardPlan',
+    yardPlan: { id: yardPlanId, name: finish.name, day: problem.day, status: 'draft', body },
+    steps: yardSteps(problem, plan, seen, laid, nameOf, (id) => apiary.yard[id]?.name ?? '').map(
+      ({ frameIds = [], ...s }, order) => ({
+        id: newId(),
+        yardPlanId,
+        order,
+        ...s,
+        doneOn: null,
+        frameIds,
+      }),
+    ),
+  };
+}
+
+/** Real identifiers for what is only named so far. */
+function idsFor(problem: YardProblem, seen: Evaluation, instead: YardPlan | undefined, newId: () => string) {
+  const colonies = new Map<string, string>();
+  const boxes = new Map<string, string>();
+  const old = instead?.body;
+  const oldHive = (u: YardUnit) => {
+    const colonyId = old?.units.find((o) => o.key === u.key)?.colonyId;
+    return old?.newHives.find((h) => h.colonyId === colonyId);
+  };
+  for (const u of problem.units) {
+    if (!seen.present[u.index]) continue;
+    const before = oldHive(u);
+    if (u.kind === 'nuc') colonies.set(u.key, before?.colonyId ?? newId());
+    for (const b of u.boxes) {
+      if (u.kind === 'nuc') boxes.set(b.id, before?.boxId ?? newId());
+      else if (b.id === kitBoxKey(u.key))
+        boxes.set(b.id, old?.newBoxes.find((n) => n.colonyId === u.key)?.boxId ?? newId());
+    }
+  }
+  return {
+    colony: (u: YardUnit) => colonies.get(u.key) ?? u.key,
+    box: (key: string) => boxes.get(key) ?? key,
+    hive(u: YardUnit) {
+      const before = oldHive(u);
+      return { hiveId: before?.hiveId ?? newId(), standId: before?.standId ?? newId() };
+    },
+  };
+}
+
+function mainGiver(problem: YardProblem, plan: Assignment, nuc: YardUnit): number {
+  const brood = new Map<number, number>();
+  problem.frames.forEach((f, i) => {
+    if (plan.to[i] === nuc.index && f.home !== STORE) {
+      // Where the old queen goes along, it is her colony that is split.
+      brood.set(f.home, (brood.get(f.home) ?? 0) + f.brood + 0.01 + (f.hasQueen ? 100 : 0));
+    }
+  });
+  const [most] = [...brood].toSorted((a, b) => b[1] - a[1] || a[0] - b[0]);
+  return most?.[0] ?? STORE;
+}
+
+const strength = (m: Measured) => ({
+  frames: tidy(m[AT.frames] ?? 0),
+  bees: tidy(m[AT.bees] ?? 0),
+  brood: tidy(m[AT.brood] ?? 0),
+  capped: tidy(m[AT.capped] ?? 0),
+  stores: tidy(m[AT.stores] ?? 0),
+});
+
+function kitOf(
+  problem: YardProblem,
+  laid: LaidOut,
+  made: readonly YardUnit[],
+  hived: readonly YardUnit[],
+): KitLine[] {
+  const kit: KitLine[] = [];
+  const bring = (what: string, count: number, shortBy: number | null = null) => {
+    if (count > 0) kit.push({ what, count, shortBy });
+  };
+  for (const slots of [...new Set(made.map((u) => u.slots))].toSorted((a, b) => a - b)) {
+    bring(`nuc box, ${slots} frames, with floor and lid`, made.filter((u) => u.slots === slots).length);
+  }
+  for (const u of hived) bring(`box of ${u.slots}, with floor, inner cover and roof`, 1);
+  bring('stand', made.length);
+  bring('entrance block', made.length + hived.length);
+  bring('hive tag', made.length);
+  bring('queen cage or clip', made.length > 0 ? 1 : 0);
+  bring('ripe queen cell', made.filter((u) => u.recipe?.queen === 'cell').length);
+  bring('mated queen in her cage', made.filter((u) => u.recipe?.queen === 'mated').length);
+  bring('feeder', made.length + hived.length);
+  bring('sheet of newspaper', problem.unions.length);
+  const store = laid.moves.filter((m) => m.fromUnit === STORE);
+  bring('frames of drawn comb from the store', store.filter((m) => m.frame.drawn > 0.5).length, 0);
+  bring('frames of foundation from the store', store.filter((m) => m.frame.drawn <= 0.5).length, 0);
+  const unfilled = laid.unfilled.reduce((a, b) => a + b, 0);
+  bring('frames to fill the free slots', unfilled, unfilled);
+  return kit;
+}

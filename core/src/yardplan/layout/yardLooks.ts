@@ -1,0 +1,57 @@
+import { newUnitLooks } from '../../followup/index.ts';
+import { windowAfter } from '../../basics/index.ts';
+import type { Evaluation } from '../search/evaluate.ts';
+import { isHivedUp } from './layOutYard.ts';
+import { AT } from '../rules/measures.ts';
+import type { YardProblem, YardUnit } from '../problem/problem.ts';
+import type { YardLook } from '../../records/index.ts';
+
+/** A look before it gets an identifier. */
+type LookDraft = Omit<YardLook, 'id'>;
+
+/** When to come back to what a plan has made or changed, and what to expect then. */
+export function yardLooks(
+  problem: YardProblem,
+  seen: Evaluation,
+  colonyIdOf: (unit: YardUnit) => string,
+): LookDraft[] {
+  const { day } = problem;
+  return problem.units.flatMap((u): LookDraft[] => {
+    if (!seen.present[u.index]) return [];
+    const ids = [colonyIdOf(u)];
+    const after = seen.after[u.index];
+    const look = (topic: YardLook['topic'], window: YardLook['window'], expect: string): LookDraft => ({
+      colonyIds: ids,
+      kind: 'look',
+      topic,
+      window,
+      expect,
+    });
+    const queenLeft =
+      u.kind === 'colony' && (u.before[AT.queens] ?? 0) > 0 && (after?.[AT.queens] ?? 0) < 0.5;
+    const queen = u.recipe?.queen ?? (queenLeft ? 'raises' : u.kind === 'nuc' ? 'old-queen' : null);
+    if (queen !== null) {
+      const dearth = problem.request.season === 'dearth';
+      return newUnitLooks(queen, day, dearth).map((text) => ({ colonyIds: ids, ...text }));
+    }
+    const wished = u.rules.some((r) => !r.hard);
+    if (isHivedUp(u)) {
+      return [
+        look(
+          'rhythm',
+          windowAfter(day, 6, 7, 9),
+          'Eggs beyond the old frames, comb being drawn, food. Excluder and a super once bees cover eight combs.',
+        ),
+      ];
+    }
+    return wished && (after?.[AT.touched] ?? 0) > 0
+      ? [
+          look(
+            'rhythm',
+            windowAfter(day, 6, 7, 10),
+            'What was given is covered by bees, and the queen lays in it.',
+          ),
+        ]
+      : [];
+  });
+}

@@ -1,0 +1,433 @@
+import {
+  operationOf,
+  type Apiary,
+  type Colony,
+  boxesOfColony,
+  boxName,
+  coloniesOfYard,
+  countedOn,
+  framesInStore,
+  readingOf,
+  visitsOf,
+  type PlacedFrame,
+  type YardPlanRequest,
+} from '../../records/index.ts';
+import { colonyState, framesOn } from '../../colony/index.ts';
+import { bothSides, type FrameSizeId } from '../../comb/index.ts';
+import { planFrame, type PlanFrame } from '../../split/index.ts';
+import { failure, success, type Problem, type Result } from '../../basics/index.ts';
+import { houseRules, stayShares, type HouseRules } from '../../rules/index.ts';
+import { broughtBy } from './effects.ts';
+import { linkFrames } from './linkFrames.ts';
+import { wishesOf, type GoalContext, type GoalUnit } from '../rules/goalRules.ts';
+import { AT, MEASURE_COUNT, noMeasures, type Measured } from '../rules/measures.ts';
+import { nucCandidates } from './nucCandidates.ts';
+import { problemsOfRequest } from './requestProblems.ts';
+import {
+  STORE,
+  type LeftOut,
+  type Union,
+  type UnitBox,
+  type YardFrame,
+  type YardProblem,
+  type YardUnit,
+} from './problem.ts';
+import { colonyRules, nucRules } from '../rules/unitRules.ts';
+
+/** A colony on the day of the work, before it is known who may give what. */
+interface Prepared {
+  readonly colony: Colony;
+  readonly yardId: string;
+  readonly lane: string;
+  readonly boxes: readonly UnitBox[];
+  readonly frames: readonly PlanFrame[];
+  readonly sizeId: FrameSizeId;
+  readonly countedOn: string;
+}
+
+/**
+ * Brings yards to the day of the work, as something to plan with.
+ *
+ * Colonies that must not be opened, are suspected of disease, are under treatment or were never counted are
+ * left out, each with its reason. Fails when the request is about things that are not there or that no
+ * box can hold, when pins contradict each other, or when nothing is left to plan with.
+ */
+export function buildProblem(apiary: Apiary, request: YardPlanRequest): Result<YardProblem> {
+  const faults = problemsOfRequest(apiary, request);
+  if (faults.length > 0) return failure(...faults);
+  const operation = operationOf(apiary);
+  const rules = houseRules(operation.houseRules.changes);
+  const { prepared, leftOut } = prepareAll(apiary, request, rules);
+  const named = leftOutButNamed(request, leftOut);
+  if (named.length > 0) return failure(...named);
+  if (prepared.length === 0) {
+    return failure({
+      code: 'nothing-to-plan',
+      path: ['yardIds'],
+      message: 'No colony in these yards can be planned with.',
+      remedy: leftOut[0] ? `${leftOut[0].name}: ${leftOut[0].why}` : 'Set up hives and count them.',
+    });
+  }
+  const unions = unionsOf(request, prepared);
+  const joined = join(prepared, unions);
+
+  const colonyUnits = joined.map((p, index) => colonyUnit(p, index, request));
+  const frames = framesOf(joined, colonyUnits);
+  const before = measuresBefore(colonyUnits, frames);
+  const nucs = nucCandidates(request, colonyUnits, before, rules);
+  const context: GoalContext = {
+    rules,
+    reference: operation.referenceSize,
+    day: request.day,
+    season: request.season,
+    slotsOfBoxes: (colonyId, boxes) => slotsOfBoxes(colonyUnits, colonyId, boxes),
+    mean: meanOf(before),
+  };
+  const units: YardUnit[] = [
+    ...colonyUnits.map((u, i): YardUnit => {
+      const own = before[i] as Measured;
+      const about: GoalUnit = { key: u.key, colonyId: u.key, before: own, slots: u.slots, lane: u.lane };
+      return {
+        ...u,
+        before: own,
+        rules: [
+          ...colonyRules(u.key, rules, request, own, u.slots),
+          ...request.goals.flatMap((g) => wishesOf(g, about, context)),
+        ],
+      };
+    }),
+    ...nucs.map((n, i): YardUnit => ({
+      ...n,
+      index: colonyUnits.length + i,
+      rules: nucRules(n.key, rules, request, n.recipe),
+    })),
+  ];
+  const store = storeFrames(apiary, units, frames.length, operation.referenceSize, rules);
+  const all = linkFrames([...frames, ...store], units, request);
+  if (!all.ok) return all;
+  return success({
+    request,
+    day: request.day,
+    rules,
+    reference: operation.referenceSize,
+    units,
+    frames: all.value,
+    leftOut,
+    unions,
+    nucGoals: request.goals.flatMap((g) =>
+      g.kind === 'makeNucs'
+        ? [{ ...g, wanted: g.count ?? Math.max(1, nucs.filter((n) => n.goalId === g.id).length) }]
+        : [],
+    ),
+    mostBees: Math.max(1, ...units.map((u) => u.before[AT.bees] as number)),
+    countedOn: prepared.reduce((d, p) => (p.countedOn < d ? p.countedOn : d), request.day),
+  });
+}
+
+function prepareAll(
+  apiary: Apiary,
+  request: YardPlanRequest,
+  rules: HouseRules,
+): { prepared: Prepared[]; leftOut: LeftOut[] } {
+  const operation = operationOf(apiary);
+  const shares = stayShares(rules);
+  const prepared: Prepared[] = [];
+  const leftOut: LeftOut[] = [];
+  // By id, so that the plan does not hang on the order in which colonies are listed.
+  for (const yardId of request.yardIds.toSorted()) {
+    for (const colony of coloniesOfYard(apiary, yardId).toSorted((a, b) => (a.id < b.id ? -1 : 1))) {
+      const out = (why: string) => leftOut.push({ colonyId: colony.id, name: colony.name, yardId, why });
+      if (request.leftOutIds.includes(colony.id)) {
+        out('You left it out.');
+        continue;
+      }
+      const placed = framesOn(apiary, colony, request.day);
+      const state = colonyState(apiary, colony, request.day, placed);
+      if (state.lane === 'uncounted') {
+        out('It was never counted: count it first.');
+        continue;
+      }
+      if (state.lane === 'raising' || state.lane === 'unfit') {
+        out(state.reason);
+        continue;
+      }
+      const treatment = treatmentIn(apiary, colony, request.day);
+      if (treatment !== null) {
+        out(`${treatment || 'A treatment'} is in it: its dose is meant for the bees in the box.`);
+        continue;
+      }
+      const counted = countedOn(placed);
+      if (counted === null || counted > request.day) {
+        out(`It was counted on ${counted}, after the day of the work.`);
+        continue;
+      }
+      const boxes = unitBoxes(apiary, colony);
+      prepared.push({
+        colony,
+        yardId,
+        lane: state.lane,
+        boxes,
+        frames: framesToPlan(placed, apiary, colony, operation.referenceSize, shares),
+        sizeId: mainSize(boxes),
+        countedOn: counted,
+      });
+    }
+  }
+  return { prepared, leftOut };
+}
+
+function framesToPlan(
+  placed: readonly PlacedFrame[],
+  apiary: Apiary,
+  colony: Colony,
+  reference: FrameSizeId,
+  shares: Parameters<typeof planFrame>[2],
+): PlanFrame[] {
+  const boxes = boxesOfColony(apiary, colony);
+  const nameOf = new Map(boxes.map((b) => [b.id, boxes.length > 1 ? `${boxName(boxes, b.id)}, ` : '']));
+  return placed.map((p) =>
+    planFrame(
+      {
+        id: p.frame.id,
+        label: `${colony.name}, ${nameOf.get(p.box.id) ?? ''}frame ${p.slot}`,
+        size: p.frame.sizeId,
+        boxId: p.box.id,
+        slot: p.slot,
+        reading: readingOf(p),
+      },
+      reference,
+      shares,
+    ),
+  );
+}
+
+/** What is in the hive now by way of treatment; null when nothing is known of one. */
+function treatmentIn(apiary: Apiary, colony: Colony, day: string): string | null {
+  const look = visitsOf(apiary, colony.id).find(
+    (v) => v.day <= day && v.evidence && v.evidence.treatment.look !== 'notLooked',
+  );
+  const treatment = look?.evidence?.treatment;
+  return treatment?.look === 'found' ? (treatment.what ?? '') : null;
+}
+
+function unitBoxes(apiary: Apiary, colony: Colony): UnitBox[] {
+  const boxes = boxesOfColony(apiary, colony);
+  return boxes.map((b) => ({
+    id: b.id,
+    name: boxName(boxes, b.id),
+    sizeId: b.sizeId,
+    slots: b.slots,
+    role: b.role,
+    ownSlots: b.chambers
+      .filter((c) => c.colonyId === colony.id)
+      .flatMap((c) => Array.from({ length: c.toSlot - c.fromSlot + 1 }, (_, i) => c.fromSlot + i)),
+  }));
+}
+
+/** The frame size of most brood slots. */
+function mainSize(boxes: readonly UnitBox[]): FrameSizeId {
+  const slots = new Map<FrameSizeId, number>();
+  for (const b of boxes) {
+    if (b.role === 'brood') slots.set(b.sizeId, (slots.get(b.sizeId) ?? 0) + b.ownSlots.length);
+  }
+  const [most] = [...slots].toSorted((a, b) => b[1] - a[1]);
+  return most?.[0] ?? boxes[0]?.sizeId ?? 'langstroth-deep';
+}
+
+/** The key of the box that a nuc is hived into. */
+export const kitBoxKey = (unitKey: string) => `kit:${unitKey}`;
+
+function colonyUnit(
+  p: Prepared,
+  index: number,
+  request: YardPlanRequest,
+): Omit<YardUnit, 'rules' | 'before'> {
+  const hiveUp = request.goals.find((g) => g.kind === 'hiveUp' && g.colonyId === p.colony.id);
+  const boxes: readonly UnitBox[] =
+    hiveUp?.kind === 'hiveUp'
+      ? [
+          {
+            id: kitBoxKey(p.colony.id),
+            name: 'box',
+            sizeId: p.sizeId,
+            slots: hiveUp.slots,
+            role: 'brood',
+            ownSlots: Array.from({ length: hiveUp.slots }, (_, i) => i + 1),
+          },
+        ]
+      : p.boxes;
+  const slots = boxes
+    .filter((b) => b.role === 'brood' && b.sizeId === p.sizeId)
+    .reduce((n, b) => n + b.ownSlots.length, 0);
+  return {
+    index,
+    key: p.colony.id,
+    kind: 'colony',
+    name: p.colony.name,
+    yardId: p.yardId,
+    recipe: null,
+    goalId: null,
+    sizeId: p.sizeId,
+    slots,
+    boxes,
+    lane: p.lane,
+  };
+}
+
+type Unlinked = Omit<YardFrame, 'mayGoTo' | 'mayShakeFor' | 'pinnedTo' | 'shakenAlready'>;
+
+function framesOf(
+  prepared: readonly Prepared[],
+  units: readonly Omit<YardUnit, 'rules' | 'before'>[],
+): Unlinked[] {
+  let index = 0;
+  return prepared.flatMap((p, home) => {
+    const unit = units[home] as (typeof units)[number];
+    const hived = unit.boxes.some((b) => b.id === kitBoxKey(unit.key));
+    const counts = new Set(
+      p.boxes.filter((b) => b.role === 'brood' && b.sizeId === unit.sizeId).map((b) => b.id),
+    );
+    return p.frames.map((f): Unlinked => ({
+      ...f,
+      index: index++,
+      home,
+      counted: f.size === unit.sizeId && (hived || counts.has(f.boxId)),
+      blank: 'drawn',
+    }));
+  });
+}
+
+function measuresBefore(units: readonly unknown[], frames: readonly Unlinked[]): Measured[] {
+  const before = units.map(() => noMeasures());
+  for (const f of frames) {
+    const by = broughtBy(f as YardFrame, f.counted);
+    const unit = before[f.home] as Measured;
+    for (let m = 0; m < MEASURE_COUNT; m++) unit[m] = (unit[m] as number) + (by[m] as number);
+  }
+  return before;
+}
+
+function meanOf(before: readonly Measured[]): Measured {
+  const mean = noMeasures();
+  for (const unit of before) {
+    for (let m = 0; m < MEASURE_COUNT; m++) {
+      mean[m] = (mean[m] as number) + (unit[m] as number) / before.length;
+    }
+  }
+  return mean;
+}
+
+function slotsOfBoxes(
+  units: readonly Pick<YardUnit, 'key' | 'boxes'>[],
+  colonyId: string,
+  boxes: number,
+): number {
+  const unit = units.find((u) => u.key === colonyId);
+  return (unit?.boxes ?? [])
+    .filter((b) => b.role === 'brood')
+    .slice(0, boxes)
+    .reduce((n, b) => n + b.ownSlots.length, 0);
+}
+
+/** Combs of the store that the plan can use: no more than could find a place. */
+function storeFrames(
+  apiary: Apiary,
+  units: readonly YardUnit[],
+  from: number,
+  reference: FrameSizeId,
+  rules: HouseRules,
+): Unlinked[] {
+  const shares = stayShares(rules);
+  const wanted = new Map<FrameSizeId, number>();
+  const want = (size: FrameSizeId, n: number) => wanted.set(size, (wanted.get(size) ?? 0) + n);
+  for (const u of units) {
+    if (u.recipe) want(u.sizeId, u.recipe.emptyCombs);
+    else if (u.rules.some((r) => !r.hard && r.terms.some(([m]) => m === 'room'))) {
+      want(u.sizeId, Math.ceil(rules.roomToLay) + 2);
+    }
+  }
+  const taken = new Map<string, number>();
+  return framesInStore(apiary)
+    .filter((f) => {
+      const key = `${f.sizeId}/${f.blank}`;
+      const n = taken.get(key) ?? 0;
+      if (n >= (wanted.get(f.sizeId) ?? 0)) return false;
+      taken.set(key, n + 1);
+      return true;
+    })
+    .map((f, i): Unlinked => ({
+      ...planFrame(
+        {
+          id: f.id,
+          label: f.blank === 'drawn' ? 'drawn comb of the store' : 'foundation of the store',
+          size: f.sizeId,
+          boxId: '',
+          slot: 0,
+          reading: bothSides({ [f.blank]: 10 }, 0, { estimated: true }),
+        },
+        reference,
+        shares,
+      ),
+      index: from + i,
+      home: STORE,
+      counted: true,
+      blank: f.blank,
+    }));
+}
+
+function unionsOf(request: YardPlanRequest, prepared: readonly Prepared[]): Union[] {
+  return request.goals.flatMap((g): Union[] => {
+    if (g.kind !== 'unite') return [];
+    const from = prepared.find((p) => p.colony.id === g.fromId);
+    return from
+      ? [
+          {
+            goalId: g.id,
+            fromId: g.fromId,
+            fromName: from.colony.name,
+            intoId: g.intoId,
+            boxIds: from.boxes.map((b) => b.id),
+          },
+        ]
+      : [];
+  });
+}
+
+/** Colonies that are united count as one: frames and boxes of the one are set upon the other. */
+function join(prepared: readonly Prepared[], unions: readonly Union[]): Prepared[] {
+  return prepared
+    .filter((p) => !unions.some((u) => u.fromId === p.colony.id))
+    .map((p) => {
+      const comes = unions
+        .filter((u) => u.intoId === p.colony.id)
+        .flatMap((u) => prepared.filter((q) => q.colony.id === u.fromId));
+      if (comes.length === 0) return p;
+      return {
+        ...p,
+        boxes: [...p.boxes, ...comes.flatMap((c) => c.boxes)],
+        // The queen of the one that comes is removed before they are united.
+        frames: [...p.frames, ...comes.flatMap((c) => c.frames.map((f) => ({ ...f, hasQueen: false })))],
+      };
+    });
+}
+
+function leftOutButNamed(request: YardPlanRequest, leftOut: readonly LeftOut[]): Problem[] {
+  return request.goals.flatMap((g, i) => {
+    const ids =
+      g.kind === 'hiveUp' || g.kind === 'shrink'
+        ? [g.colonyId]
+        : g.kind === 'unite'
+          ? [g.fromId, g.intoId]
+          : 'colonyIds' in g
+            ? g.colonyIds
+            : [];
+    return leftOut
+      .filter((l) => ids.includes(l.colonyId))
+      .map((l): Problem => ({
+        code: 'goal-for-left-out',
+        path: ['goals', i],
+        message: `${l.name} is named in a goal but cannot be worked on. ${l.why}`,
+        remedy: 'Take it out of the goal, or settle what keeps it out.',
+      }));
+  });
+}

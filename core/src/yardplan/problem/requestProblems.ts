@@ -1,0 +1,251 @@
+import {
+  type Apiary,
+  boxesOfColony,
+  framesOfColony,
+  housemates,
+  placeOf,
+  rulesOut,
+  type NucRecipe,
+  type YardGoal,
+  type YardPlanRequest,
+} from '../../records/index.ts';
+import type { Problem } from '../../basics/index.ts';
+
+/** What is wrong with a request before anything is reckoned: things that are gone, or that cannot be. */
+export function problemsOfRequest(apiary: Apiary, request: YardPlanRequest): Problem[] {
+  return [
+    ...request.yardIds.flatMap((id, i) =>
+      apiary.yard[id]
+        ? []
+        : [
+            problem(
+              'unknown-yard',
+              ['yardIds', i],
+              'This yard is not there any more.',
+              'Choose another yard.',
+            ),
+          ],
+    ),
+    ...request.goals.flatMap((g, i) => problemsOfGoal(apiary, request, g, ['goals', i])),
+    ...sameIdTwice(request),
+    ...problemsOfPins(apiary, request),
+  ];
+}
+
+type Path = readonly (string | number)[];
+
+const problem = (code: string, path: Path, message: string, remedy: string): Problem => ({
+  code,
+  path,
+  message,
+  remedy,
+});
+
+function problemsOfGoal(apiary: Apiary, request: YardPlanRequest, goal: YardGoal, path: Path): Problem[] {
+  switch (goal.kind) {
+    case 'makeNucs':
+      return problemsOfRecipe(goal.recipe, [...path, 'recipe']);
+    case 'level':
+      return [];
+    case 'unite':
+      return goal.fromId === goal.intoId
+        ? [
+            problem(
+              'unite-with-itself',
+              [...path, 'intoId'],
+              'A colony cannot be united with itself.',
+              'Choose two colonies.',
+            ),
+          ]
+        : [
+            ...missing(apiary, request, goal.fromId, [...path, 'fromId']),
+            ...missing(apiary, request, goal.intoId, [...path, 'intoId']),
+            ...apart(apiary, goal.fromId, goal.intoId, path),
+            ...sharesHive(apiary, goal.fromId, [...path, 'fromId']),
+            ...sharesHive(apiary, goal.intoId, [...path, 'intoId']),
+          ];
+    case 'hiveUp': {
+      const gone = missing(apiary, request, goal.colonyId, [...path, 'colonyId']);
+      if (gone.length > 0) return gone;
+      const shared = sharesHive(apiary, goal.colonyId, [...path, 'colonyId']);
+      if (shared.length > 0) return shared;
+      const colony = apiary.colony[goal.colonyId];
+      const frames = colony ? framesOfColony(apiary, colony).length : 0;
+      return frames > goal.slots
+        ? [
+            problem(
+              'box-too-small',
+              [...path, 'slots'],
+              `${colony?.name} has ${frames} frames; a box of ${goal.slots} does not hold them.`,
+              `Choose a box of ${frames} slots or more.`,
+            ),
+          ]
+        : [];
+    }
+    case 'shrink': {
+      const gone = missing(apiary, request, goal.colonyId, [...path, 'colonyId']);
+      if (gone.length > 0) return gone;
+      const colony = apiary.colony[goal.colonyId];
+      const boxes = colony ? boxesOfColony(apiary, colony).filter((b) => b.role === 'brood').length : 0;
+      return goal.boxes >= boxes
+        ? [
+            problem(
+              'nothing-to-shrink',
+              [...path, 'boxes'],
+              `${colony?.name} has ${boxes} brood ${boxes === 1 ? 'box' : 'boxes'} already.`,
+              boxes > 1
+                ? 'Ask for fewer boxes than it has.'
+                : 'It cannot be brought down further: choose another colony.',
+            ),
+          ]
+        : [];
+    }
+    case 'raise':
+    case 'calm':
+    case 'relieve':
+    case 'provision':
+      return goal.colonyIds.flatMap((id, k) => missing(apiary, request, id, [...path, 'colonyIds', k]));
+  }
+}
+
+/** A recipe that no box can hold. */
+export function problemsOfRecipe(recipe: NucRecipe, path: Path): Problem[] {
+  const { broodCombs, storesCombs, emptyCombs, slots, broodFrames } = recipe;
+  if (broodCombs.max < broodCombs.min) {
+    return [
+      problem(
+        'recipe-turned-round',
+        [...path, 'broodCombs'],
+        `The recipe asks for at least ${broodCombs.min} and at most ${broodCombs.max} combs with brood.`,
+        'Raise the one or lower the other.',
+      ),
+    ];
+  }
+  const combs = broodCombs.min + storesCombs + emptyCombs;
+  if (combs > slots) {
+    return [
+      problem(
+        'recipe-too-large',
+        [...path, 'slots'],
+        `The recipe asks for ${combs} combs: ${broodCombs.min} with brood, ${storesCombs} of stores, ${emptyCombs} empty. Its box holds ${slots}.`,
+        `Take a box of ${combs} frames, or leave out ${combs - slots}.`,
+      ),
+    ];
+  }
+  if (broodFrames > broodCombs.max) {
+    return [
+      problem(
+        'recipe-too-full',
+        [...path, 'broodFrames'],
+        `${broodFrames} full frames of brood do not fit on ${broodCombs.max} combs.`,
+        `Ask for at most ${broodCombs.max}.`,
+      ),
+    ];
+  }
+  return [];
+}
+
+function missing(apiary: Apiary, request: YardPlanRequest, colonyId: string, path: Path): Problem[] {
+  const colony = apiary.colony[colonyId];
+  if (!colony || colony.endedOn !== null) {
+    return [
+      problem(
+        'unknown-id',
+        path,
+        colony
+          ? `${colony.name} is not there any more: it ended on ${colony.endedOn}.`
+          : 'A goal names a colony that is not there any more.',
+        'Take it out of the goal or choose another.',
+      ),
+    ];
+  }
+  const yard = placeOf(apiary, colony).yard;
+  return yard && request.yardIds.includes(yard.id)
+    ? []
+    : [
+        problem(
+          'other-yard',
+          path,
+          `${colony.name} is not in the yards of this plan${yard ? `: it stands in ${yard.name}` : ''}.`,
+          'Take its yard into the plan, or take it out of the goal.',
+        ),
+      ];
+}
+
+function apart(apiary: Apiary, a: string, b: string, path: Path): Problem[] {
+  const yards = [a, b].map((id) => {
+    const colony = apiary.colony[id];
+    return colony ? placeOf(apiary, colony).yard?.id : undefined;
+  });
+  return yards[0] === yards[1]
+    ? []
+    : [
+        problem(
+          'yards-apart',
+          path,
+          'Colonies of two yards cannot be united in place.',
+          'Move one hive to the other yard first, or unite it with a neighbour.',
+        ),
+      ];
+}
+
+function sharesHive(apiary: Apiary, colonyId: string, path: Path): Problem[] {
+  const colony = apiary.colony[colonyId];
+  const [other] = colony ? housemates(apiary, colony) : [];
+  return colony && other
+    ? [
+        problem(
+          'shared-hive',
+          path,
+          `${colony.name} shares its boxes with ${other.name}.`,
+          'Give each a box of its own first, on the page of the hive.',
+        ),
+      ]
+    : [];
+}
+
+function sameIdTwice(request: YardPlanRequest): Problem[] {
+  const seen = new Set<string>();
+  return request.goals.flatMap((g, i) => {
+    if (seen.has(g.id)) {
+      return [problem('goal-twice', ['goals', i, 'id'], 'Two goals have the same id.', 'Give each its own.')];
+    }
+    seen.add(g.id);
+    return [];
+  });
+}
+
+function problemsOfPins(apiary: Apiary, request: YardPlanRequest): Problem[] {
+  const first = new Map<string, string>();
+  return request.pins.flatMap((pin, i) => {
+    const path = ['pins', i];
+    const frame = apiary.frame[pin.frameId];
+    if (!frame || frame.place === 'gone') {
+      return [
+        problem('pinned-frame-gone', path, 'A pinned frame is not there any more.', 'Take the pin away.'),
+      ];
+    }
+    const before = first.get(pin.frameId);
+    if (before !== undefined && before !== pin.to) {
+      return [
+        problem(
+          'pins-contradict',
+          path,
+          'One frame is pinned to two places.',
+          'A comb cannot be in two boxes: keep one of the two pins.',
+        ),
+      ];
+    }
+    first.set(pin.frameId, pin.to);
+    return request.forbids.some((ban) => rulesOut(ban, pin))
+      ? [
+          problem(
+            'pin-forbidden',
+            path,
+            'A frame is pinned to a place that is forbidden to it.',
+            'Take away the pin or the ban.',
+          ),
+        ]
+      : [];
+  });
+}

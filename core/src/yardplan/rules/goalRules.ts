@@ -1,0 +1,223 @@
+import { daysBetween } from '../../basics/index.ts';
+import { ADULT_DAILY_LOSS, WORKER_STAGE_DAYS } from '../../brood/index.ts';
+import { framesOfBeesFromCapped, honeyKgPerFrame, type FrameSizeId } from '../../comb/index.ts';
+import type { HouseRules } from '../../rules/index.ts';
+import { AT, type Measure, type Measured } from './measures.ts';
+import type { YardGoal } from '../../records/index.ts';
+import { counted, type UnitRule } from './unitRule.ts';
+
+/** Price of a wish missed by one frame, for a goal of middling importance. */
+const WISH_PRICE = 15;
+
+/** A unit that a goal may be about. */
+export interface GoalUnit {
+  readonly key: string;
+  readonly colonyId: string;
+  readonly before: Measured;
+  /** Slots of its brood boxes as it stands, and of the boxes that it is to keep. */
+  readonly slots: number;
+  readonly lane: string;
+}
+
+/** What the goals are set against. */
+export interface GoalContext {
+  readonly rules: HouseRules;
+  readonly reference: FrameSizeId;
+  readonly day: string;
+  readonly season: 'build-up' | 'dearth';
+  /** Slots that a colony has in its lowest boxes, by number of boxes. */
+  readonly slotsOfBoxes: (colonyId: string, boxes: number) => number;
+  /** Means over all units in the plan, by measure. */
+  readonly mean: Measured;
+}
+
+const at = (u: GoalUnit, m: Measure) => u.before[AT[m]] as number;
+
+/** True when stores have taken the room that she would lay in. */
+function isHoneyBound(u: Pick<GoalUnit, 'before' | 'slots'>, rules: HouseRules): boolean {
+  const stores = u.before[AT.stores] as number;
+  const room = u.before[AT.room] as number;
+  return stores > 0.45 * u.slots && room < rules.roomToLay;
+}
+
+/** The wishes that a goal makes of one unit; none when it is not about it. */
+export function wishesOf(goal: YardGoal, u: GoalUnit, context: GoalContext): UnitRule[] {
+  const { rules } = context;
+  const price = WISH_PRICE * [0.5, 1, 2.5][goal.importance - 1]!;
+  const wish = (
+    rule: Pick<UnitRule, 'label' | 'unit' | 'terms' | 'sense' | 'threshold' | 'why' | 'mend'> & {
+      id: string;
+      weight?: number;
+    },
+  ): UnitRule => {
+    const { weight = 1, ...rest } = rule;
+    return {
+      ...rest,
+      id: `${u.key}/${goal.id}/${rule.id}`,
+      hard: false,
+      price: price * weight,
+      nearWithin: 0.2,
+      goalId: goal.id,
+    };
+  };
+  switch (goal.kind) {
+    case 'makeNucs':
+    case 'unite':
+      return [];
+    case 'level': {
+      const measure = goal.by;
+      const mean = context.mean[AT[measure]] as number;
+      const word = measure === 'capped' ? 'capped brood' : 'brood';
+      const common = {
+        unit: `frames of ${word}`,
+        terms: [[measure, 1]] as const,
+        why: `Level means within ${rules.levelWithin} of a frame of the yard’s mean, ${mean.toFixed(1)}.`,
+      };
+      return [
+        wish({
+          ...common,
+          id: 'up',
+          label: `Level: ${word}, at least`,
+          sense: 'atLeast',
+          threshold: Math.max(0, mean - rules.levelWithin),
+          mend: (n) => `${counted(n, 'frame')} of ${word} below the others.`,
+        }),
+        wish({
+          ...common,
+          id: 'down',
+          label: `Level: ${word}, at most`,
+          sense: 'atMost',
+          threshold: mean + rules.levelWithin,
+          // Being above is no fault of its own; it matters less than being below.
+          weight: 0.25,
+          mend: (n) => `${counted(n, 'frame')} of ${word} above the others.`,
+        }),
+      ];
+    }
+    case 'raise': {
+      const named = goal.colonyIds.length > 0 ? goal.colonyIds.includes(u.colonyId) : u.lane === 'weak';
+      if (!named) return [];
+      if (goal.by === 'brood') {
+        return [
+          wish({
+            id: 'brood',
+            label: 'Brood wanted',
+            unit: 'frames of brood',
+            terms: [['brood', 1]],
+            sense: 'atLeast',
+            threshold: goal.targetFrames,
+            why: 'The target that was set.',
+            mend: (n) => `Short by ${counted(n, 'frame')} of brood.`,
+          }),
+        ];
+      }
+      const days = Math.max(0, daysBetween(context.day, goal.onDay));
+      const alive = (1 - ADULT_DAILY_LOSS) ** days;
+      const hatched =
+        Math.min(1, days / WORKER_STAGE_DAYS.capped) *
+        framesOfBeesFromCapped(context.reference).likely *
+        // On the middle day of hatching half the time is still to come.
+        (1 - ADULT_DAILY_LOSS) ** (days / 2);
+      return [
+        wish({
+          id: 'bees',
+          label: days > 0 ? `Bees in ${days} days` : 'Bees',
+          unit: 'frames of bees',
+          terms: [
+            ['bees', alive],
+            ['capped', hatched],
+          ],
+          sense: 'atLeast',
+          threshold: goal.targetFrames,
+          why: 'Bees that are alive then, and those that hatch from its capped brood.',
+          mend: (n) => `Short by ${counted(n, 'frame')} of bees: a later day, or a lower target.`,
+        }),
+      ];
+    }
+    case 'calm':
+      if (!goal.colonyIds.includes(u.colonyId)) return [];
+      return [
+        wish({
+          id: 'brood',
+          label: 'Brood, to keep it from swarming',
+          unit: 'frames of brood',
+          terms: [['brood', 1]],
+          sense: 'atMost',
+          threshold: Math.max(rules.donorFloorBrood, rules.calmBroodShare * u.slots),
+          why: 'Brood wall to wall hatches into more bees than its boxes hold.',
+          mend: (n) => `${counted(n, 'frame')} of brood more than it has room for: make a nuc of it.`,
+        }),
+        roomWish(rules, wish),
+      ];
+    case 'relieve': {
+      const named = goal.colonyIds.length > 0 ? goal.colonyIds.includes(u.colonyId) : isHoneyBound(u, rules);
+      return named ? [roomWish(rules, wish)] : [];
+    }
+    case 'shrink': {
+      if (goal.colonyId !== u.colonyId) return [];
+      const slots = context.slotsOfBoxes(goal.colonyId, goal.boxes);
+      return [
+        wish({
+          id: 'slots',
+          label: `Frames for ${goal.boxes === 1 ? 'one box' : `${goal.boxes} boxes`}`,
+          unit: 'frames',
+          terms: [['frames', 1]],
+          sense: 'atMost',
+          threshold: slots,
+          why: 'What stays must fit into the boxes that stay.',
+          mend: (n) => `${counted(n, 'comb')} too many: they hold brood or food that it may not lose.`,
+        }),
+      ];
+    }
+    case 'provision': {
+      if (goal.colonyIds.length > 0 && !goal.colonyIds.includes(u.colonyId)) return [];
+      const wanted = goal.storesKg / honeyKgPerFrame(context.reference).likely;
+      return [
+        wish({
+          id: 'stores',
+          label: 'Stores wanted',
+          unit: 'frames',
+          terms: [['stores', 1]],
+          sense: 'atLeast',
+          threshold: wanted,
+          why: `${goal.storesKg} kg, at ${honeyKgPerFrame(context.reference).likely.toFixed(1)} kg a full comb.`,
+          mend: (n) => `Short by ${counted(n, 'frame')} of honey: feed syrup in the evening.`,
+        }),
+      ];
+    }
+    case 'hiveUp':
+      if (goal.colonyId !== u.colonyId) return [];
+      return [
+        wish({
+          id: 'stores',
+          label: 'Stores in its new box',
+          unit: 'frames',
+          terms: [['stores', 1]],
+          sense: 'atLeast',
+          threshold: at(u, 'stores') + rules.hiveUpStores,
+          why: 'The new box has combs to draw; honey carries it over bad weather.',
+          mend: (n) => `Short by ${counted(n, 'frame')} of honey: feed 1:1 in the evening.`,
+        }),
+      ];
+  }
+}
+
+function roomWish(
+  rules: HouseRules,
+  wish: (
+    rule: Pick<UnitRule, 'label' | 'unit' | 'terms' | 'sense' | 'threshold' | 'why' | 'mend'> & {
+      id: string;
+    },
+  ) => UnitRule,
+): UnitRule {
+  return wish({
+    id: 'room',
+    label: 'Room to lay',
+    unit: 'frames',
+    terms: [['room', 1]],
+    sense: 'atLeast',
+    threshold: rules.roomToLay,
+    why: 'A queen without empty cells stops laying, and the bees think of swarming.',
+    mend: (n) => `Short by ${counted(n, 'frame')} of empty comb: put more into the store.`,
+  });
+}

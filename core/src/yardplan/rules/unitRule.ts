@@ -1,0 +1,85 @@
+import type { RuleLine } from '../../records/index.ts';
+import { AT, type Measure, type Measured } from './measures.ts';
+
+/**
+ * One rule or wish about one unit: a weighted sum of its measures that must reach, or stay under, a
+ * threshold.
+ */
+export interface UnitRule {
+  readonly id: string;
+  readonly label: string;
+  readonly unit: string;
+  readonly terms: readonly (readonly [Measure, number])[];
+  readonly sense: 'atLeast' | 'atMost';
+  readonly threshold: number;
+  /** A rule is never broken by a plan; a wish is only priced. */
+  readonly hard: boolean;
+  /** Price of missing the threshold by one: what a wish costs, and what the search pays on its way. */
+  readonly price: number;
+  readonly nearWithin: number;
+  readonly why: string;
+  /** What would mend it when it is missed by so much. */
+  readonly mend: (missing: string) => string;
+  /** The goal that wishes it; null for house rules. */
+  readonly goalId: string | null;
+  /** Shown as a ratio of two measures, where the sum itself means nothing to the eye. */
+  readonly ratio?: { readonly of: Measure; readonly to: Measure; readonly threshold: number };
+}
+
+/** “1 comb”, “1.4 frames”. @param n - how many, written out */
+export const counted = (n: string, thing: string) => `${n} ${thing}${n === '1' ? '' : 's'}`;
+
+/** The weighted sum of a rule. */
+export function sumOf(rule: UnitRule, measured: Measured): number {
+  let sum = 0;
+  for (const [measure, weight] of rule.terms) sum += weight * (measured[AT[measure]] as number);
+  return sum;
+}
+
+/** Sums of floats carry noise; less than this is nothing. */
+export const NOISE = 1e-7;
+
+/** By how much the threshold is missed; 0 when it is met. */
+export function missingOf(rule: UnitRule, measured: Measured): number {
+  const value = sumOf(rule, measured);
+  const missing = rule.sense === 'atLeast' ? rule.threshold - value : value - rule.threshold;
+  return missing > NOISE ? missing : 0;
+}
+
+/** The rule as a line of the ledger. */
+export function lineOf(rule: UnitRule, measured: Measured, unitName: string): RuleLine {
+  const missing = noticedOf(rule, measured);
+  const { ratio } = rule;
+  const value = ratio
+    ? (measured[AT[ratio.of]] as number) / Math.max(measured[AT[ratio.to]] as number, 0.01)
+    : sumOf(rule, measured);
+  const threshold = ratio?.threshold ?? rule.threshold;
+  return {
+    id: rule.id,
+    label: `${rule.label} · ${unitName}`,
+    state: stateOf(rule, missing, Math.abs(threshold - value)),
+    value: tidy(value),
+    threshold: tidy(threshold),
+    sense: rule.sense,
+    unit: rule.unit,
+    why: rule.why,
+    mend: missing > 0 ? rule.mend(String(tidy(missing))) : '',
+  };
+}
+
+/** What is missing as far as it matters: counts are by tenths of a side, and of a wish nobody would notice less. */
+export function noticedOf(rule: UnitRule, measured: Measured): number {
+  const missing = missingOf(rule, measured);
+  return rule.hard || missing >= 0.05 ? missing : 0;
+}
+
+/** A wish that is missed breaks nothing: it is shown as near, with what is missing. */
+function stateOf(rule: UnitRule, missing: number, slack: number): RuleLine['state'] {
+  if (missing > 0) return rule.hard ? 'broken' : 'near';
+  return slack < rule.nearWithin && rule.hard ? 'near' : 'met';
+}
+
+/** Two decimals are all that a count by eye carries. */
+export function tidy(n: number): number {
+  return Math.round(n * 100) / 100;
+}
