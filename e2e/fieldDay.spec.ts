@@ -148,7 +148,7 @@ test('a week-old split full of cells: which half, what the cells are worth, and 
   await expect(cells.filter({ hasText: 'Campion II, frame not noted4 × capped' })).toContainText('tender');
   // Bees, not cells, are the limit.
   await page.goto(`/colonies/${idOf('Campion II')}/ways`);
-  await expect(page.getByRole('heading', { name: 'Divided again on spare cells' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Second split on spare cells' })).toBeVisible();
   await page.goto('/feed');
   await expect(page.getByRole('listitem').filter({ hasText: 'Campion II' })).toContainText(/kg of stores/);
 });

@@ -117,7 +117,7 @@ test('a first split without searching: open brood goes, and nothing is said unti
   // Counted without looking for her.
   await countTansy(page);
   await page.getByRole('link', { name: 'Plan a split' }).click();
-  await page.getByRole('button', { name: 'Plan: Open brood goes, capped stays' }).click();
+  await page.getByRole('button', { name: 'Plan: Move the queen with the open brood' }).click();
   await expect(rules(page)).toContainText('Eggs in Tansy');
   await workOff(page);
   const { records: r } = await records.get();
@@ -146,7 +146,7 @@ test('a tall colony before a damp winter: one box, and a late nuc with a mated q
   await waysOf(page, 'Tansy');
   await answer(page, 'Time of year', 'Autumn');
   await page.getByRole('button', { name: 'More: Mated queens at hand' }).click();
-  await page.getByRole('button', { name: 'Plan: Autumn reduction' }).click();
+  await page.getByRole('button', { name: 'Plan: Shrink for winter' }).click();
   await expect(page.getByRole('region', { name: 'Make nucs' })).toBeVisible();
   await expect(page.getByText(/frames? to carry/)).toBeVisible({ timeout: 30_000 });
   await page.getByRole('button', { name: 'Start the work' }).click();

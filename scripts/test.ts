@@ -71,6 +71,7 @@ tests(
 if (
   check('Production build', 'vite', ['build', 'web', '--logLevel', 'warn', '--config', 'web/vite.config.ts'])
 ) {
+  check('First load', 'tsx', ['scripts/firstLoad.ts']);
   tests('Browser tests', 'playwright', ['test'], () => {
     const stats = report('browser.json')['stats'];
     return {

@@ -67,6 +67,8 @@ export default defineConfig({
   },
   build: {
     target: 'es2022',
+    // Read by the check of the first load.
+    manifest: true,
     rolldownOptions: {
       output: {
         codeSplitting: {

@@ -1,4 +1,4 @@
-import { Temporal } from 'temporal-polyfill';
+import { addDays as plusDays, create, diff, toString } from 'temporal-polyfill/fns/PlainDate';
 import { z } from 'zod';
 
 /** A plain calendar day, `YYYY-MM-DD`. Bees do not care for time zones, so the core has no instants. */
@@ -9,26 +9,30 @@ export const daySchema = z.iso.date().refine((day) => day >= '1980-01-01' && day
   error: 'The year must be from 1980 to 2199.',
 });
 
+/** The calendar's own form of a day. @throws RangeError for a day that no calendar has */
+const plainDate = (day: Day) => create(yearOf(day), monthOf(day), Number(day.slice(8, 10)));
+
 /** The day `days` after `day` (before it, when negative). */
 export function addDays(day: Day, days: number): Day {
-  return Temporal.PlainDate.from(day).add({ days }).toString();
+  return toString(plusDays(plainDate(day), days));
 }
 
 /** Whole days from `from` to `to`; negative when `to` is the earlier. */
 export function daysBetween(from: Day, to: Day): number {
-  return Temporal.PlainDate.from(from).until(Temporal.PlainDate.from(to), { largestUnit: 'day' }).days;
+  return diff(plainDate(from), plainDate(to), { largestUnit: 'day' }).days;
 }
 
 /** The calendar year of a day. */
 export function yearOf(day: Day): number {
-  return Temporal.PlainDate.from(day).year;
+  return Number(day.slice(0, 4));
 }
 
 /** The month of a day, 1 to 12. */
 export function monthOf(day: Day): number {
-  return Temporal.PlainDate.from(day).month;
+  return Number(day.slice(5, 7));
 }
 
+const MS_A_DAY = 86_400_000;
 const dayFormats = new Map<string, Intl.DateTimeFormat>();
 
 /** A day in words for one line of text, as in `Sat 9 May`. The year is left out on purpose. */
@@ -43,7 +47,7 @@ export function dayInWords(day: Day, locale = 'en-GB'): string {
     });
     dayFormats.set(locale, format);
   }
-  const parts = format.formatToParts(Temporal.PlainDate.from(day).toZonedDateTime('UTC').epochMilliseconds);
+  const parts = format.formatToParts(daysBetween('1970-01-01', day) * MS_A_DAY);
   const part = (type: string) => parts.find((p) => p.type === type)?.value ?? '';
   return `${part('weekday')} ${part('day')} ${part('month')}`;
 }

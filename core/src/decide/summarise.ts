@@ -1,6 +1,12 @@
 import { listInWords, dayInWords } from '../basics/index.ts';
-import type { CallPlace, PlanBody, Command, CommandOf, Apiary } from '../records/index.ts';
-import { methodById } from '../split/index.ts';
+import {
+  METHOD_NAMES,
+  type CallPlace,
+  type PlanBody,
+  type Command,
+  type CommandOf,
+  type Apiary,
+} from '../records/index.ts';
 
 const counted = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`;
 
@@ -32,7 +38,7 @@ export function summarise(apiary: Apiary, command: Command): string {
     case 'moveFrames':
       return `${counted(command.moves.length, 'frame')} moved by hand`;
     case 'savePlan':
-      return `Plan for ${colony(command.plan.colonyId)}: ${methodById(command.plan.methodId).name.toLowerCase()}, ${dayInWords(command.plan.day)}`;
+      return `Plan for ${colony(command.plan.colonyId)}: ${METHOD_NAMES[command.plan.methodId].toLowerCase()}, ${dayInWords(command.plan.day)}`;
     case 'saveYardPlan':
       return `Plan kept: ${command.yardPlan.name}, ${dayInWords(command.yardPlan.day)}`;
     case 'amendPlan':

@@ -32,7 +32,7 @@ export { evidenceOfCount, filledByFrames } from './evidenceOfCount.ts';
 export type { FollowUpTopic } from './followUpTopic.ts';
 export { kindInWords } from './kindInWords.ts';
 export { colourClash, MARKING_COLOURS, markingColour, type MarkingColour } from './markingColour.ts';
-export type { MethodId } from './methodId.ts';
+export { METHOD_NAMES, type MethodId } from './methodId.ts';
 export type { KitLine, PartMeasure, PlanBody, PlanPart, RuleLine } from './planBody.ts';
 export {
   type AnyRecord,

@@ -26,7 +26,7 @@ function nucOf({ now, sizeId }: YardAsk): YardGoal[] {
 /** A tall colony brought down to the boxes its bees cover, and one late nuc of what is over. */
 export const autumnReduction: YardMethod = {
   id: 'autumn-reduction',
-  name: 'Autumn reduction',
+  name: 'Shrink for winter',
   aim: 'A tall colony goes into the cold in as many boxes as its bees cover; hatching brood that is over makes one late nuc.',
   season: 'Late summer and autumn, before the first damp cold.',
   needs:

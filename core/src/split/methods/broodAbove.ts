@@ -1,3 +1,4 @@
+import { METHOD_NAMES } from '../../records/index.ts';
 import { windowAfter } from '../../basics/index.ts';
 import { broughtBox, datedBySplit } from './broughtBox.ts';
 import { COMMON_CAUTIONS, heaviestBoxCaution } from './cautions.ts';
@@ -44,7 +45,7 @@ function setUp(input: MethodInput): Setup {
 /** Capped brood above excluder and supers, comb to draw below: no increase, but no swarm and more gatherers. */
 export const broodAbove: SplitMethod = {
   id: 'brood-above',
-  name: 'Brood moved above',
+  name: METHOD_NAMES['brood-above'],
   aim: 'One colony that stays one: room to lay below, its brood hatches above the supers, and the wish to swarm passes.',
   season:
     'Before and in the swarm season, up to the flow, while the colony is crowded and before it has cells.',

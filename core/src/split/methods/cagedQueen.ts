@@ -1,3 +1,4 @@
+import { METHOD_NAMES } from '../../records/index.ts';
 import { windowAfter } from '../../basics/index.ts';
 import { COMMON_CAUTIONS } from './cautions.ts';
 import { endingSteps } from './closing.ts';
@@ -69,7 +70,7 @@ function setUp(input: MethodInput): Setup {
 /** Hatching brood, young bees and food, with a mated queen in a cage beside the brood. */
 export const cagedQueen: SplitMethod = {
   id: 'caged-queen',
-  name: 'Split with a caged mated queen',
+  name: METHOD_NAMES['caged-queen'],
   aim: 'A nuc that lays within a week: hatching brood, young bees, bee bread and food, and a mated queen in a cage.',
   season:
     'From build-up to late summer, also in dearth, while the giver has some eight weeks to recover before winter.',

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { FULL_BOX, methodPlan, withQueen } from '../../testing/methodPlans.ts';
 
-describe('open brood goes, capped stays', () => {
+describe('the queen moved with the open brood', () => {
   it('takes open brood and no capped, and leaves one comb with eggs', () => {
     const { stay, fresh, stayed, broken } = methodPlan('open-brood-goes', [FULL_BOX, FULL_BOX]);
     expect(broken).toEqual([]);

@@ -1,3 +1,4 @@
+import { METHOD_NAMES } from '../../records/index.ts';
 import { queenCalendar } from '../../brood/index.ts';
 import { windowAfter } from '../../basics/index.ts';
 import { COMMON_CAUTIONS, droneCautions } from './cautions.ts';
@@ -55,7 +56,7 @@ function setUp(input: MethodInput): Setup {
 /** Open brood with queen and nurses to the new hive; capped brood stays and raises a queen. */
 export const openBroodGoes: SplitMethod = {
   id: 'open-brood-goes',
-  name: 'Open brood goes, capped stays',
+  name: METHOD_NAMES['open-brood-goes'],
   aim: 'A colony with its queen and her young brood on a new stand; the old stand works on and raises a queen in its own time.',
   season: 'Build-up, once drones fly, and up to the flow: the old stand has no young to feed and gathers.',
   needs: 'A colony with open and capped brood on different combs, and eggs to leave one comb of.',

@@ -1,3 +1,4 @@
+import { METHOD_NAMES } from '../../records/index.ts';
 import { queenCalendar } from '../../brood/index.ts';
 import { windowAfter } from '../../basics/index.ts';
 import { DISTANCE_OPTION, FEED_OPTION, NIGHTS_OPTION } from './commonOptions.ts';
@@ -120,7 +121,7 @@ const CELLS_KEPT: Readonly<Record<string, string>> = {
 /** The old queen into a nuc, as if the colony had swarmed; the parent keeps cells and most bees. */
 export const queenToNuc: SplitMethod = {
   id: 'queen-to-nuc',
-  name: 'Queen moved out to a nuc',
+  name: METHOD_NAMES['queen-to-nuc'],
   aim: 'Stops a swarm and makes one nuc: the old queen goes, the parent raises a new one from its cells.',
   season: 'Swarm season, when cells are charged or near capping. Earlier it works with eggs alone.',
   needs: 'A strong colony, best with cells that are charged or nearly capped, its queen found; a nuc box.',

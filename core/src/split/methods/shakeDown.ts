@@ -1,3 +1,4 @@
+import { METHOD_NAMES } from '../../records/index.ts';
 import { queenCalendar } from '../../brood/index.ts';
 import { COMMON_CAUTIONS, droneCautions, heaviestBoxCaution } from './cautions.ts';
 import { endingSteps } from './closing.ts';
@@ -59,7 +60,7 @@ function setUp(input: MethodInput): Setup {
 /** All bees shaken into the bottom box, brood above an excluder; nurses come up, the top is lifted off later. */
 export const shakeDown: SplitMethod = {
   id: 'shake-down',
-  name: 'Brood over an excluder',
+  name: METHOD_NAMES['shake-down'],
   aim: 'A queenless unit of brood and nurses without finding the queen: she is below the excluder, whoever and wherever she is.',
   season: 'Build-up and swarm season, on a warm, dry, still day: much is shaken.',
   needs: 'An excluder, an empty brood box, and a box below with room for all the bees.',

@@ -1,3 +1,4 @@
+import { METHOD_NAMES } from '../../records/index.ts';
 import { listInWords } from '../../basics/index.ts';
 import { queenCalendar } from '../../brood/index.ts';
 import { COMMON_CAUTIONS, droneCautions, heaviestBoxCaution } from './cautions.ts';
@@ -95,7 +96,7 @@ const isBroodBox = (donor: Donor, i: number) =>
 /** A new hive beside the old with the entrances together; the queen moves over, one chosen cell stays. */
 export const sideBySide: SplitMethod = {
   id: 'side-by-side',
-  name: 'Side-by-side artificial swarm',
+  name: METHOD_NAMES['side-by-side'],
   aim: 'Ends swarming and makes a second colony that can be united again: the queen next door, one chosen cell in the old hive.',
   season: 'Swarm season, with open charged cells to choose from.',
   needs: 'A strong colony with open cells, its queen found, room for a second hive beside it.',

@@ -3,7 +3,7 @@ import { FULL_BOX, methodPlan, withCells } from '../../testing/methodPlans.ts';
 
 const queenless = FULL_BOX.map((c, i) => (i === 1 || i === 5 ? withCells(c, 'capped', 3) : c));
 
-describe('divided again on spare cells', () => {
+describe('second split on spare cells', () => {
   it('leaves two good cells or more in each part', () => {
     const { stay, fresh, broken } = methodPlan('spare-cells', [queenless]);
     expect(broken).toEqual([]);

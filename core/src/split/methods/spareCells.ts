@@ -1,3 +1,4 @@
+import { METHOD_NAMES } from '../../records/index.ts';
 import { COMMON_CAUTIONS, droneCautions } from './cautions.ts';
 import { endingSteps } from './closing.ts';
 import { DISTANCE_OPTION, FEED_OPTION, NIGHTS_OPTION } from './commonOptions.ts';
@@ -47,7 +48,7 @@ function setUp(input: MethodInput): Setup {
 /** A queenless part with many cells divided once more. */
 export const spareCells: SplitMethod = {
   id: 'spare-cells',
-  name: 'Divided again on spare cells',
+  name: METHOD_NAMES['spare-cells'],
   aim: 'Turns cells that would be removed into one more colony: a queenless part is divided, two good cells in each.',
   season:
     'About day 7 after a split, when cells are capped and none can be made any more, before the first opens.',

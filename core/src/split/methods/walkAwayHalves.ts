@@ -1,3 +1,4 @@
+import { METHOD_NAMES } from '../../records/index.ts';
 import { listInWords } from '../../basics/index.ts';
 import { emergencyEmergence, queenCalendar } from '../../brood/index.ts';
 import { DISTANCE_OPTION, FEED_OPTION, NIGHTS_OPTION } from './commonOptions.ts';
@@ -99,7 +100,7 @@ function alternate(donor: Donor): (0 | 1)[] {
 /** The strong two-box colony, its upper box set on a new floor; nobody looks for the queen. */
 export const walkAwayHalves: SplitMethod = {
   id: 'walk-away-halves',
-  name: 'Even walk-away halves',
+  name: METHOD_NAMES['walk-away-halves'],
   aim: 'Two colonies of one strength from one strong one. The half without the queen raises its own.',
   season: 'Build-up, once drones fly. The new queen needs about four weeks to lay.',
   needs: 'A strong colony, best in two brood boxes, with eggs in both.',

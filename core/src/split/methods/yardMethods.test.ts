@@ -99,7 +99,7 @@ describe('yard methods', () => {
   });
 
   // Common practice, no source: in damp cold eight frames of bees cover a box of ten.
-  it('an autumn reduction keeps as many boxes as bees cover', () => {
+  it('shrinking for winter keeps as many boxes as bees cover', () => {
     expect([6, 9, 13, 17].map((bees) => boxesCovered(bees))).toEqual([1, 1, 2, 2]);
     const { request } = asked('autumn-reduction', { season: 'autumn', bees: 9, matedQueens: 1 });
     expect(request).toMatchObject({

@@ -1,7 +1,6 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { addDays, dayInWords } from '@incremen/core/basics';
-import { methodById } from '@incremen/core/split';
-import { openFollowUps, type Plan, unitsBeside } from '@incremen/core/records';
+import { METHOD_NAMES, openFollowUps, type Plan, unitsBeside } from '@incremen/core/records';
 import { Link } from 'react-router';
 import { LaneAxis, TimeLane } from '../../drawing/TimeLane.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
@@ -23,7 +22,7 @@ export function WorkDone({ plan }: { readonly plan: Plan }) {
   const next = due.find((f) => f.kind === 'look');
   return (
     <Box>
-      <PageHeader title="The work is done" aside={`${methodById(plan.methodId).name}, in the records`}>
+      <PageHeader title="The work is done" aside={`${METHOD_NAMES[plan.methodId]}, in the records`}>
         <Button asChild variant="outline" bg="sheet" minH="44px">
           <Link to="/follow-ups">All follow-ups</Link>
         </Button>

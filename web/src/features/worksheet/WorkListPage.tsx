@@ -1,7 +1,6 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { capital, dayInWords } from '@incremen/core/basics';
-import { methodById } from '@incremen/core/split';
-import type { Apiary, Plan } from '@incremen/core/records';
+import { METHOD_NAMES, type Apiary, type Plan } from '@incremen/core/records';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';
@@ -121,7 +120,7 @@ function splits(apiary: Apiary): WorkLine[] {
     .map((p) => ({
       to: `/worksheet/${p.id}`,
       title: `${apiary.colony[p.colonyId]?.name ?? ''} → ${p.body.parts[1].name}`,
-      what: methodById(p.methodId).name,
+      what: METHOD_NAMES[p.methodId],
       at: apiary.colony[p.colonyId]?.name ?? '',
       day: p.day,
       status: p.status,
