@@ -8,12 +8,12 @@ import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
 import { makeRouter } from './app/router.tsx';
-import { showLook } from './app/lookSlice.ts';
-import { makeStore } from './app/store.ts';
+import { showLook } from './state/lookSlice.ts';
+import { makeStore } from './state/store.ts';
 import { system } from './app/theme.ts';
 import { follow } from './mirror/follow.ts';
 import { keepInStep, load } from './mirror/sync.ts';
-import { keepBench } from './features/yardplan/keptBench.ts';
+import { keepBench } from './state/keptBench.ts';
 import { installForOffline } from './offline/installed.ts';
 
 const store = makeStore();

@@ -14,9 +14,9 @@ import { CombPatterns } from '../drawing/CombPatterns.tsx';
 import { load } from '../mirror/sync.ts';
 import { warmUpPlanner } from '../workers/planner.ts';
 import { Toaster } from '../ui/toaster.tsx';
-import { LookSwitch } from './LookSwitch.tsx';
+import { LookSwitch } from '../shared/settings/LookSwitch.tsx';
 import { StatusStrip } from './StatusStrip.tsx';
-import { useAppDispatch, useAppSelector } from './store.ts';
+import { useAppDispatch, useAppSelector } from '../state/store.ts';
 
 const PLACES: readonly { to: string; label: string; icon: LucideIcon; end?: boolean }[] = [
   { to: '/', label: 'Board', icon: LayoutGrid, end: true },

@@ -6,7 +6,7 @@ import { useClockFault, useToday } from '../mirror/hooks.ts';
 import { newVersion } from '../offline/installed.ts';
 import { count } from '../ui/format.ts';
 import { dayInWords } from '@incremen/core/basics';
-import { useAppSelector } from './store.ts';
+import { useAppSelector } from '../state/store.ts';
 
 /** What stands between this device and the server, as long as something does. */
 export function StatusStrip() {

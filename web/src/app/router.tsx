@@ -1,6 +1,6 @@
 import { createBrowserRouter } from 'react-router';
 import { WorkView, YardWorkView } from '../features/worksheet/workViews.ts';
-import { RouteError } from './RouteError.tsx';
+import { RouteError } from '../ui/RouteError.tsx';
 import { Shell } from './Shell.tsx';
 
 /** The addresses of the views. Each view is fetched when it is first opened. */

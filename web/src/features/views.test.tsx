@@ -4,7 +4,7 @@ import { cleanup, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Route, Routes } from 'react-router';
 import { afterEach, describe, expect, it } from 'vitest';
-import { lost } from '../mirror/mirrorSlice.ts';
+import { lost } from '../state/mirrorSlice.ts';
 import { withoutNetwork } from '../testing/noNetwork.ts';
 import { demoStore, renderView } from '../testing/renderView.tsx';
 import { BoardPage } from './board/BoardPage.tsx';

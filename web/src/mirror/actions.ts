@@ -1,12 +1,12 @@
 import { decide, summarise } from '@incremen/core/decide';
 import type { Command } from '@incremen/core/records';
 import type { Problem } from '@incremen/core/basics';
-import type { AppStore } from '../app/store.ts';
+import type { AppStore } from '../state/store.ts';
 import { localDatabase as db, type OutboxEntry } from '../offline/database.ts';
 import { nextSeq, putInOutbox } from '../offline/localCopy.ts';
 import { alone } from '../offline/lock.ts';
 import { api } from './api.ts';
-import { made, outboxChanged } from './mirrorSlice.ts';
+import { made, outboxChanged } from '../state/mirrorSlice.ts';
 import { problemsOf } from './problemsOf.ts';
 import { flush, load, outcomeOf, tellTabs } from './sync.ts';
 

@@ -1,8 +1,8 @@
 import { API_PATHS, type News } from '@incremen/contract';
-import type { AppStore } from '../app/store.ts';
+import type { AppStore } from '../state/store.ts';
 import { localDatabase as db } from '../offline/database.ts';
 import { alone } from '../offline/lock.ts';
-import { followed } from './mirrorSlice.ts';
+import { followed } from '../state/mirrorSlice.ts';
 import { askForNews } from './sync.ts';
 
 /**

@@ -1,7 +1,7 @@
 import { operationOf, type Apiary, type Operation, type Command } from '@incremen/core/records';
 import type { Day, Problem } from '@incremen/core/basics';
 import { useCallback, useState } from 'react';
-import { useAppDispatch, useAppSelector } from '../app/store.ts';
+import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { send, type Sent } from './actions.ts';
 
 /** The records of the operation. */

@@ -4,7 +4,7 @@ import { decide } from '@incremen/core/decide';
 import { demoScenario } from '@incremen/core/demo';
 import { toBundle } from '@incremen/core/formats';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { makeStore } from '../app/store.ts';
+import { makeStore } from '../state/store.ts';
 import { localDatabase as db } from '../offline/database.ts';
 import { discard, send, takeBack, tryAgain } from './actions.ts';
 import { flush, load } from './sync.ts';

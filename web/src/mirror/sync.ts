@@ -1,11 +1,11 @@
 import { photosIn } from '@incremen/core/records';
 import type { Problem } from '@incremen/core/basics';
-import type { AppStore } from '../app/store.ts';
+import type { AppStore } from '../state/store.ts';
 import { localDatabase as db, type OutboxEntry } from '../offline/database.ts';
 import { confirm, keepSnapshot, newestConfirmed, readLocalCopy } from '../offline/localCopy.ts';
 import { alone } from '../offline/lock.ts';
 import { api, ApiError, clockOffset } from './api.ts';
-import { confirmed, loaded, loadFailed, lost, reached, reloading, setAside } from './mirrorSlice.ts';
+import { confirmed, loaded, loadFailed, lost, reached, reloading, setAside } from '../state/mirrorSlice.ts';
 import { problemsOf } from './problemsOf.ts';
 
 type Dispatch = AppStore['dispatch'];

@@ -1,6 +1,6 @@
 import type { Snapshot } from '@incremen/contract';
 import { applyChanges, type Apiary, type Change } from '@incremen/core/records';
-import { apiaryOf } from '../mirror/apiaryOf.ts';
+import { apiaryOf } from './apiaryOf.ts';
 import type { LocalDatabase, OutboxEntry } from './database.ts';
 
 /** What this device knows of the operation without asking anybody. */

@@ -5,9 +5,9 @@ import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { createMemoryRouter, RouterProvider } from 'react-router';
-import { makeStore, type AppStore } from '../app/store.ts';
+import { makeStore, type AppStore } from '../state/store.ts';
 import { system } from '../app/theme.ts';
-import { loaded } from '../mirror/mirrorSlice.ts';
+import { loaded } from '../state/mirrorSlice.ts';
 import type { OutboxEntry } from '../offline/database.ts';
 
 /** A store that holds the demonstration as it was last fetched. */

@@ -6,19 +6,19 @@ import { Link, useParams } from 'react-router';
 import { Plus } from 'lucide-react';
 import { Legend } from '../../drawing/Legend.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
-import { YardTabs } from '../yards/YardTabs.tsx';
-import { YardTotals } from '../yards/YardTotals.tsx';
-import { viewed } from './boardSlice.ts';
+import { YardTabs } from '../../shared/colonies/YardTabs.tsx';
+import { YardTotals } from '../../shared/colonies/YardTotals.tsx';
+import { viewed } from '../../state/boardSlice.ts';
 import { BoardTools } from './BoardTools.tsx';
-import { ColonyCard } from './ColonyCard.tsx';
-import { BoardDay, PastNote } from './BoardDay.tsx';
-import { EmptyYard } from './EmptyYard.tsx';
-import { arranged, LANES } from './lanes.ts';
+import { ColonyCard } from '../../shared/colonies/ColonyCard.tsx';
+import { BoardDay, PastNote } from '../../shared/colonies/BoardDay.tsx';
+import { EmptyYard } from '../../shared/colonies/EmptyYard.tsx';
+import { arranged, LANES } from '../../shared/colonies/lanes.ts';
 import { NextUp } from './NextUp.tsx';
-import { useColoniesOn } from './useColoniesOn.ts';
-import './board.css';
+import { useColoniesOn } from '../../shared/colonies/useColoniesOn.ts';
+import '../../shared/colonies/board.css';
 
 /** One yard: what to do next, and every colony drawn on its stand. */
 export function BoardPage() {

@@ -2,11 +2,11 @@ import { Button, Flex, Input } from '@chakra-ui/react';
 import type { Lane } from '@incremen/core/colony';
 import { Columns3, X } from 'lucide-react';
 import { Link } from 'react-router';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { Select } from '../../ui/Select.tsx';
 import { SquareButton } from '../../ui/SquareButton.tsx';
-import { MOST_COMPARED, SORTS, viewed, type Sort } from './boardSlice.ts';
-import { LANES } from './lanes.ts';
+import { MOST_COMPARED, SORTS, viewed, type Sort } from '../../state/boardSlice.ts';
+import { LANES } from '../../shared/colonies/lanes.ts';
 
 const SORT_NAMES: Readonly<Record<Sort, string>> = {
   stand: 'by stand',

@@ -6,7 +6,7 @@ import { followUpInShort } from '@incremen/core/followup';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
-import { wayOut } from './wayOut.ts';
+import { wayOut } from '../../shared/colonies/wayOut.ts';
 
 interface Item {
   readonly key: string;

@@ -5,10 +5,10 @@ import { cleanup, fireEvent, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it } from 'vitest';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
-import { BoardDay, PastNote } from './BoardDay.tsx';
-import { boardReducer, MOST_COMPARED, pickToggled, viewed } from './boardSlice.ts';
+import { BoardDay, PastNote } from '../../shared/colonies/BoardDay.tsx';
+import { boardReducer, MOST_COMPARED, pickToggled, viewed } from '../../state/boardSlice.ts';
 import { BoardTools } from './BoardTools.tsx';
-import { ColonyCard } from './ColonyCard.tsx';
+import { ColonyCard } from '../../shared/colonies/ColonyCard.tsx';
 
 const { apiary } = demoScenario();
 const [yard] = Object.values(apiary.yard);

@@ -8,9 +8,9 @@ import { Choice } from '../../ui/Choice.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';
 import { count } from '../../ui/format.ts';
-import { ColonyChoice } from '../yardplan/ColonyChoice.tsx';
-import { RecipeFields } from '../yardplan/RecipeFields.tsx';
-import '../yardplan/bench.css';
+import { ColonyChoice } from '../../shared/goals/ColonyChoice.tsx';
+import { RecipeFields } from '../../shared/goals/RecipeFields.tsx';
+import '../../shared/goals/bench.css';
 
 /** Who gives, what stays, how many units and of what: then the calling begins. */
 export function CallOutForm() {

@@ -4,7 +4,7 @@ import type { CallOut } from '@incremen/core/records';
 import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
-import { DrawnColonies } from '../worksheet/DrawnColonies.tsx';
+import { DrawnColonies } from '../../shared/work/DrawnColonies.tsx';
 
 /** A break-up that is finished: how all stands. */
 export function PadDone({ callOut }: { readonly callOut: CallOut }) {

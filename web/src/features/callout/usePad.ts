@@ -3,7 +3,12 @@ import { advise, padState, rehearse, type PadAdvice, type PadState } from '@incr
 import { useCallback, useDeferredValue, useEffect, useMemo, useReducer, useRef } from 'react';
 import { useApiary } from '../../mirror/hooks.ts';
 import { afterPaint } from '../../ui/afterPaint.ts';
-import { countStep, startCount, type CountAction, type CountDraft } from '../count/countDraft.ts';
+import {
+  countStep,
+  startCount,
+  type CountAction,
+  type CountDraft,
+} from '../../shared/counting/countDraft.ts';
 
 /** The frame in hand. */
 export interface InHand {

@@ -4,7 +4,7 @@ import { dayInWords } from '@incremen/core/basics';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
-import { cellName } from '../count/CellsEditor.tsx';
+import { cellName } from '../../shared/evidence/CellsEditor.tsx';
 import { CellDates } from './CellDates.tsx';
 import { CellLane } from './CellLane.tsx';
 import { CellOdds } from './CellOdds.tsx';

@@ -12,8 +12,8 @@ import { useApiary, useOperation } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';
 import { count } from '../../ui/format.ts';
-import { ColonyChoice } from '../yardplan/ColonyChoice.tsx';
-import '../yardplan/bench.css';
+import { ColonyChoice } from '../../shared/goals/ColonyChoice.tsx';
+import '../../shared/goals/bench.css';
 
 /** Cells shared out over parts: colonies that need one, and nucs that are still to be made. */
 export function ShareOut({ lines }: { readonly lines: readonly LedgerLine[] }) {

@@ -15,15 +15,15 @@ import {
 import { ClipboardList, Layers } from 'lucide-react';
 import { Suspense, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import { RouteError } from '../../app/RouteError.tsx';
+import { RouteError } from '../../ui/RouteError.tsx';
 import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
 import { HiveDrawing, hiveInWords } from '../../drawing/HiveDrawing.tsx';
 import { Legend } from '../../drawing/Legend.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { ago, count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
-import { PhotoStrip } from '../photos/PhotoStrip.tsx';
-import { queenColour } from '../board/ColonyCard.tsx';
+import { PhotoStrip } from '../../shared/photos/PhotoStrip.tsx';
+import { queenColour } from '../../shared/colonies/ColonyCard.tsx';
 import { DescentTree } from './DescentTree.tsx';
 import { Diary } from './Diary.tsx';
 import { Due } from './Due.tsx';
@@ -36,7 +36,7 @@ import { StrengthTable } from './StrengthTable.tsx';
 import { Whence } from './Whence.tsx';
 import { lazyPart } from '../../ui/lazyPart.tsx';
 
-const ColonyLane = lazyPart(() => import('../followups/ColonyLane.tsx'));
+const ColonyLane = lazyPart(() => import('../../shared/lanes/ColonyLane.tsx'));
 const QueenBeliefPanel = lazyPart(() => import('./QueenBeliefPanel.tsx'));
 
 /** One colony: its boxes as they stand, what it amounts to and becomes, its queen, what is due, its diary. */

@@ -15,7 +15,7 @@ import {
 import { Link } from 'react-router';
 import { useOperation } from '../../mirror/hooks.ts';
 import { count, degrees, degreeSign } from '../../ui/format.ts';
-import { PhotoStrip } from '../photos/PhotoStrip.tsx';
+import { PhotoStrip } from '../../shared/photos/PhotoStrip.tsx';
 import { NoteText } from './NoteText.tsx';
 
 /** A colony's visits, latest first, with what was seen, noted and photographed. */

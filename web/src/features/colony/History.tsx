@@ -2,7 +2,7 @@ import { Box, Heading, Text } from '@chakra-ui/react';
 import { strengthHistory } from '@incremen/core/colony';
 import type { Colony, Reading } from '@incremen/core/records';
 import { Suspense, useEffect, useMemo, useState } from 'react';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/store.ts';
 import { api } from '../../mirror/api.ts';
 import { useApiary, useOperation } from '../../mirror/hooks.ts';
 import { lazyPart } from '../../ui/lazyPart.tsx';

@@ -12,14 +12,14 @@ import { chambersFor } from '@incremen/core/decide';
 import { ArrowDown, ArrowUp, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { RouteError } from '../../app/RouteError.tsx';
+import { RouteError } from '../../ui/RouteError.tsx';
 import { HiveDrawing, type DrawnBox } from '../../drawing/HiveDrawing.tsx';
 import { useApiary, useOperation, useSend } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { SquareButton } from '../../ui/SquareButton.tsx';
-import { keepSizes, SizePicker, sizeName, type PickedSize } from '../setup/SizePicker.tsx';
+import { keepSizes, SizePicker, sizeName, type PickedSize } from '../../shared/hives/SizePicker.tsx';
 
 type Arranged = CommandOf<'arrangeHive'>['boxes'][number];
 

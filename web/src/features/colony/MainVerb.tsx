@@ -3,7 +3,7 @@ import { openFollowUps, type Apiary } from '@incremen/core/records';
 import type { ColonyState } from '@incremen/core/colony';
 import { Eye, Split } from 'lucide-react';
 import { Link } from 'react-router';
-import { wayOut } from '../board/wayOut.ts';
+import { wayOut } from '../../shared/colonies/wayOut.ts';
 
 /** The one thing to do next with this colony. */
 export function MainVerb({

@@ -7,8 +7,8 @@ import { yardSeason } from '@incremen/core/colony';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
-import { ChanceBars, percent, SETTLED } from './ChanceBars.tsx';
-import './belief.css';
+import { ChanceBars, percent, SETTLED } from '../../shared/chances/ChanceBars.tsx';
+import '../../shared/chances/belief.css';
 
 /** What is to be believed of the queen, why, what speaks against it, and which look would settle it. */
 export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }) {

@@ -17,7 +17,7 @@ import { QueenMark } from '../../drawing/Slat.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
-import { queenColour } from '../board/ColonyCard.tsx';
+import { queenColour } from '../../shared/colonies/ColonyCard.tsx';
 
 /** The queen as the records know her, and a small form to enter or correct her. */
 export function QueenPanel({ colony, state }: { readonly colony: Colony; readonly state: ColonyState }) {

@@ -6,7 +6,7 @@ import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it } from 'vitest';
 import { Route, Routes } from 'react-router';
-import { lost } from '../../mirror/mirrorSlice.ts';
+import { lost } from '../../state/mirrorSlice.ts';
 import { localDatabase as db } from '../../offline/database.ts';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';

@@ -4,18 +4,18 @@ import { nestOf, type Operation } from '@incremen/core/records';
 import { readNest } from '@incremen/core/brood';
 import { Fragment, useDeferredValue, useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/store.ts';
 import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
 import { HiveDrawing, hiveInWords, hiveSize } from '../../drawing/HiveDrawing.tsx';
 import { Legend } from '../../drawing/Legend.tsx';
 import { useApiary, useOperation } from '../../mirror/hooks.ts';
 import { ago, mass, one, rangeOf } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
-import { BoardDay, PastNote } from '../board/BoardDay.tsx';
-import { MOST_COMPARED } from '../board/boardSlice.ts';
-import { queenColour } from '../board/ColonyCard.tsx';
-import { LANES } from '../board/lanes.ts';
-import { useStatesOn } from '../board/useColoniesOn.ts';
+import { BoardDay, PastNote } from '../../shared/colonies/BoardDay.tsx';
+import { MOST_COMPARED } from '../../state/boardSlice.ts';
+import { queenColour } from '../../shared/colonies/ColonyCard.tsx';
+import { LANES } from '../../shared/colonies/lanes.ts';
+import { useStatesOn } from '../../shared/colonies/useColoniesOn.ts';
 
 /** One line of the comparison; the larger number leads where one is given. */
 interface Row {

@@ -3,11 +3,11 @@ import { boxesOfColony, boxName, sharedBoxesOf, type Colony } from '@incremen/co
 import type { Problem } from '@incremen/core/basics';
 import { useCallback, useDeferredValue, useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { RouteError } from '../../app/RouteError.tsx';
+import { RouteError } from '../../ui/RouteError.tsx';
 import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
 import { useLatest } from '../../ui/useLatest.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';
-import { SeenForm } from '../seen/SeenForm.tsx';
+import { SeenForm } from '../../shared/evidence/SeenForm.tsx';
 import { CountFoot } from './CountFoot.tsx';
 import { CountHead } from './CountHead.tsx';
 import { FrameMode } from './FrameMode.tsx';

@@ -6,10 +6,10 @@ import { memo, useState } from 'react';
 import { Key } from '../../ui/Key.tsx';
 import { onTap } from '../../ui/onTap.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';
-import { ActionButton } from './ActionButton.tsx';
-import { CellsEditor } from './CellsEditor.tsx';
+import { ActionButton } from '../../shared/counting/ActionButton.tsx';
+import { CellsEditor } from '../../shared/evidence/CellsEditor.tsx';
 import { CombFace, sideInWords } from './CombFace.tsx';
-import type { CountAction, CountDraft } from './countDraft.ts';
+import type { CountAction, CountDraft } from '../../shared/counting/countDraft.ts';
 
 const BACK: CountAction = { do: 'step', by: -1 };
 const NEXT: CountAction = { do: 'step', by: 1 };

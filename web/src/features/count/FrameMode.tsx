@@ -3,11 +3,11 @@ import type { Box as HiveBox } from '@incremen/core/records';
 import type { Problem } from '@incremen/core/basics';
 import { memo, useCallback, useDeferredValue, useLayoutEffect, type Dispatch } from 'react';
 import { useSwipeable } from 'react-swipeable';
-import type { CountAction, CountDraft } from './countDraft.ts';
-import { actionOfKey } from './countKeys.ts';
+import type { CountAction, CountDraft } from '../../shared/counting/countDraft.ts';
+import { actionOfKey } from '../../shared/counting/countKeys.ts';
 import { FrameInHand } from './FrameInHand.tsx';
 import { drawnCount, FramePicker } from './FramePicker.tsx';
-import { Questions } from './Questions.tsx';
+import { Questions } from '../../shared/counting/Questions.tsx';
 
 /** Frame by frame: three taps or keys each; swipe, arrow or button goes to the next. */
 export function FrameMode({

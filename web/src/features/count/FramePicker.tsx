@@ -1,7 +1,7 @@
 import type { Box as HiveBox } from '@incremen/core/records';
 import { HiveDrawing, hiveSize, type DrawnBox } from '../../drawing/HiveDrawing.tsx';
 import { SLAT } from '../../drawing/Slat.tsx';
-import type { CountDraft } from './countDraft.ts';
+import type { CountDraft } from '../../shared/counting/countDraft.ts';
 
 /** A count so far as boxes to be drawn, the frame in hand outlined. */
 export function drawnCount(draft: CountDraft, boxes: readonly HiveBox[], outline = true): DrawnBox[] {

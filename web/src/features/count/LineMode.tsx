@@ -11,7 +11,7 @@ import { memo, useDeferredValue, useMemo, useRef, useState, type Dispatch } from
 import { HiveDrawing } from '../../drawing/HiveDrawing.tsx';
 import { Key } from '../../ui/Key.tsx';
 import { useLatest } from '../../ui/useLatest.ts';
-import { shorthandPlaces, type CountAction, type CountDraft } from './countDraft.ts';
+import { shorthandPlaces, type CountAction, type CountDraft } from '../../shared/counting/countDraft.ts';
 import { drawnCount } from './FramePicker.tsx';
 import { ShorthandHelp } from './ShorthandHelp.tsx';
 

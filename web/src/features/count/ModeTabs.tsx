@@ -1,6 +1,6 @@
 import { memo, useRef } from 'react';
 import { onTap } from '../../ui/onTap.ts';
-import './count.css';
+import '../../shared/counting/count.css';
 
 /** The ways to count, in the order of their tabs. */
 export const MODES = [

@@ -5,7 +5,7 @@ import userEvent from '@testing-library/user-event';
 import { useEffect, useReducer } from 'react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { renderView } from '../../testing/renderView.tsx';
-import { countStep, startCount, type CountDraft } from './countDraft.ts';
+import { countStep, startCount, type CountDraft } from '../../shared/counting/countDraft.ts';
 import { LineMode } from './LineMode.tsx';
 import { QuickMode } from './QuickMode.tsx';
 

@@ -9,7 +9,7 @@ import { one } from '../../ui/format.ts';
 import { Key } from '../../ui/Key.tsx';
 import { fingers, onTap } from '../../ui/onTap.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';
-import { quickProblems, type CountAction, type CountDraft } from './countDraft.ts';
+import { quickProblems, type CountAction, type CountDraft } from '../../shared/counting/countDraft.ts';
 import { drawnCount } from './FramePicker.tsx';
 
 type NumberKey = Exclude<keyof QuickCount, 'eggsSeen'>;

@@ -2,7 +2,7 @@ import { Box, Grid, Text } from '@chakra-ui/react';
 import { CELL_LETTERS, CONTENT_LETTERS } from '@incremen/core/shorthand';
 import { CONTENT_NAMES } from '@incremen/core/comb';
 import { Fragment } from 'react';
-import { cellName } from './CellsEditor.tsx';
+import { cellName } from '../../shared/evidence/CellsEditor.tsx';
 
 const MARKS: readonly (readonly [string, string])[] = [
   ['h2 c6', '2 tenths of honey, 6 capped; what is not named is empty comb'],

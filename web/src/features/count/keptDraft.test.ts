@@ -1,8 +1,8 @@
 import { bothSides } from '@incremen/core/comb';
 import { noEvidence } from '@incremen/core/records';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { NO_CONDITIONS } from '../seen/ConditionsFields.tsx';
-import { startCount, stateOf } from './countDraft.ts';
+import { NO_CONDITIONS } from '../../shared/evidence/ConditionsFields.tsx';
+import { startCount, stateOf } from '../../shared/counting/countDraft.ts';
 import { forgetDraft, keepDraft, keptDraft, type KeptCount } from './keptDraft.ts';
 
 const reading = bothSides({ honey: 10 }, 5);

@@ -1,7 +1,7 @@
 import { noEvidence } from '@incremen/core/records';
-import { NO_CONDITIONS } from '../seen/ConditionsFields.tsx';
-import type { Seen } from '../seen/SeenForm.tsx';
-import type { CountState } from './countDraft.ts';
+import { NO_CONDITIONS } from '../../shared/evidence/ConditionsFields.tsx';
+import type { Seen } from '../../shared/evidence/SeenForm.tsx';
+import type { CountState } from '../../shared/counting/countDraft.ts';
 
 /** A count under way, kept on this device until it is saved: a reload or an empty battery loses nothing. */
 export interface KeptCount {

@@ -12,17 +12,23 @@ import {
 import type { Problem } from '@incremen/core/basics';
 import { useLayoutEffect, useReducer, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { takeBack } from '../../mirror/actions.ts';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
 import { afterPaint } from '../../ui/afterPaint.ts';
 import { count } from '../../ui/format.ts';
 import { toaster } from '../../ui/toaster.tsx';
-import { forgetPhoto } from '../photos/keptPhotos.ts';
-import { NO_CONDITIONS } from '../seen/ConditionsFields.tsx';
-import type { Seen } from '../seen/SeenForm.tsx';
+import { forgetPhoto } from '../../shared/photos/keptPhotos.ts';
+import { NO_CONDITIONS } from '../../shared/evidence/ConditionsFields.tsx';
+import type { Seen } from '../../shared/evidence/SeenForm.tsx';
 import { dayToCome } from '../../ui/dayToCome.ts';
-import { countStep, quickProblems, startCount, stateOf, type CountDraft } from './countDraft.ts';
+import {
+  countStep,
+  quickProblems,
+  startCount,
+  stateOf,
+  type CountDraft,
+} from '../../shared/counting/countDraft.ts';
 import { forgetDraft, keepDraft, keptDraft } from './keptDraft.ts';
 
 /** Pictures that were taken away before the visit was saved are no longer needed by undo. */

@@ -9,8 +9,8 @@ import { Choice } from '../../ui/Choice.tsx';
 import { degrees, degreeSign, one } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { Select } from '../../ui/Select.tsx';
-import { useWeather } from '../weather/useWeather.ts';
-import { senseOf } from '../weather/weatherWords.ts';
+import { useWeather } from '../../shared/weather/useWeather.ts';
+import { senseOf } from '../../shared/weather/weatherWords.ts';
 import { SyrupCalculator } from './SyrupCalculator.tsx';
 import './feed.css';
 

@@ -5,13 +5,13 @@ import { followUpInShort, agendaOf } from '@incremen/core/followup';
 import { API_PATHS } from '@incremen/contract';
 import { CalendarPlus, HeartPulse } from 'lucide-react';
 import { Fragment, useMemo } from 'react';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/store.ts';
 import { Link } from 'react-router';
 import { LaneAxis, TimeLane, type LaneScale } from '../../drawing/TimeLane.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
-import { QueensComing } from './QueensComing.tsx';
-import { useLanes } from './useLanes.ts';
+import { QueensComing } from '../../shared/lanes/QueensComing.tsx';
+import { useLanes } from '../../shared/lanes/useLanes.ts';
 import { Warnings } from './Warnings.tsx';
 
 /** What is due: a list in the order of days, and every colony's lane beside it. */

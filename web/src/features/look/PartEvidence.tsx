@@ -1,9 +1,14 @@
 import { Box, Heading } from '@chakra-ui/react';
 import type { Evidence } from '@incremen/core/records';
-import { CappedQuestion, CellsQuestion, EggsQuestion, LarvaeQuestions } from '../seen/BroodQuestions.tsx';
-import { FramesReadQuestion } from '../seen/FramesReadQuestion.tsx';
-import { DiseaseQuestion } from '../seen/HealthQuestions.tsx';
-import { QueenQuestion } from '../seen/QueenQuestion.tsx';
+import {
+  CappedQuestion,
+  CellsQuestion,
+  EggsQuestion,
+  LarvaeQuestions,
+} from '../../shared/evidence/BroodQuestions.tsx';
+import { FramesReadQuestion } from '../../shared/evidence/FramesReadQuestion.tsx';
+import { DiseaseQuestion } from '../../shared/evidence/HealthQuestions.tsx';
+import { QueenQuestion } from '../../shared/evidence/QueenQuestion.tsx';
 
 /** What was seen in one part, question by question; "not looked" and "none" are kept apart. */
 export function PartEvidence({

@@ -4,7 +4,7 @@ import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { StatusStrip } from '../../app/StatusStrip.tsx';
-import { lost, reached } from '../../mirror/mirrorSlice.ts';
+import { lost, reached } from '../../state/mirrorSlice.ts';
 import { localDatabase as db, type OutboxEntry } from '../../offline/database.ts';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';

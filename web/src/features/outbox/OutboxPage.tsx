@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { Check } from 'lucide-react';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { discard, tryAgain } from '../../mirror/actions.ts';
 import { flush } from '../../mirror/sync.ts';
 import type { OutboxEntry } from '../../offline/database.ts';

@@ -5,16 +5,16 @@ import { colonyState } from '@incremen/core/colony';
 import { METHODS, methodById, type WorkedPlan } from '@incremen/core/split';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { RouteError } from '../../app/RouteError.tsx';
+import { RouteError } from '../../ui/RouteError.tsx';
 import { useApiary, useSend, useChosenDay, useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { Select } from '../../ui/Select.tsx';
-import { WaySketch } from '../ways/WaySketch.tsx';
+import { WaySketch } from '../../drawing/WaySketch.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { PlanPicture } from './PlanPicture.tsx';
-import { RuleLedger } from './RuleLedger.tsx';
+import { RuleLedger } from '../../shared/ledger/RuleLedger.tsx';
 import { usePlan } from './usePlan.ts';
 
 /** Works out a split of one colony, in the open: method, schools, picture, reasons, rules. */

@@ -3,7 +3,7 @@ import { COUNT_COLUMNS, planCountImport, type CountImport } from '@incremen/core
 import { dayInWords } from '@incremen/core/basics';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useAppDispatch } from '../../app/store.ts';
+import { useAppDispatch } from '../../state/store.ts';
 import { takeBack } from '../../mirror/actions.ts';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';

@@ -2,7 +2,7 @@ import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import type { JournalPage } from '@incremen/contract';
 import { dayInWords, type Problem } from '@incremen/core/basics';
 import { useEffect, useState } from 'react';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { takeBack } from '../../mirror/actions.ts';
 import { api } from '../../mirror/api.ts';
 import { problemsOf } from '../../mirror/problemsOf.ts';

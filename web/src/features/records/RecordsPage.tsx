@@ -4,7 +4,7 @@ import type { Problem } from '@incremen/core/basics';
 import { Download, FileSpreadsheet, Upload } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { problemsOf } from '../../mirror/problemsOf.ts';
 import { reload } from '../../mirror/sync.ts';
 import { api } from '../../mirror/api.ts';

@@ -5,7 +5,7 @@ import type { Operation } from '@incremen/core/records';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useOperation, useSend } from '../../mirror/hooks.ts';
-import { LookSwitch } from '../../app/LookSwitch.tsx';
+import { LookSwitch } from '../../shared/settings/LookSwitch.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList, problemsAt } from '../../ui/ProblemList.tsx';

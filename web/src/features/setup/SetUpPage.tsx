@@ -10,7 +10,7 @@ import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { hiveNames } from './hiveNames.ts';
 import { colonyNames, hivesCommand, USUAL_HIVE, type HiveKind } from './hivesCommand.ts';
-import { keepSizes, SizePicker, sizeName, type PickedSize } from './SizePicker.tsx';
+import { keepSizes, SizePicker, sizeName, type PickedSize } from '../../shared/hives/SizePicker.tsx';
 
 const SLOTS = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 14, 16, 18, 20, 24, 28] as const;
 

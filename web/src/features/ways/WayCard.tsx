@@ -2,7 +2,7 @@ import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import type { RankedMethod } from '@incremen/core/split';
 import { Check, Minus } from 'lucide-react';
 import { Link } from 'react-router';
-import { WaySketch } from './WaySketch.tsx';
+import { WaySketch } from '../../drawing/WaySketch.tsx';
 
 /** One way to make increase: how hives stand afterwards, what speaks for it and against it, and the way to plan it. */
 export function WayCard({

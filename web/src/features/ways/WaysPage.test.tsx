@@ -5,7 +5,7 @@ import { Route, Routes } from 'react-router';
 import { afterEach, describe, expect, it } from 'vitest';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
-import { WAY_SKETCHES } from './waySketches.ts';
+import { WAY_SKETCHES } from '../../drawing/waySketches.ts';
 import { WaysPage } from './WaysPage.tsx';
 
 withoutNetwork();

@@ -7,14 +7,14 @@ import { remediesFor, usualHorizon, watchOn } from '@incremen/core/remedies';
 import { yardSeason } from '@incremen/core/colony';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { RouteError } from '../../app/RouteError.tsx';
+import { RouteError } from '../../ui/RouteError.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { Causes } from './Causes.tsx';
 import { OutsideChoices } from './OutsideChoices.tsx';
 import { RemedyList } from './RemedyList.tsx';
-import { useOutside } from './useOutside.ts';
+import { useOutside } from '../../shared/weather/useOutside.ts';
 import { watchOf } from './watchOf.ts';
 
 /** What to do about one unit: why it is weak, and every remedy by what it leaves on a day. */

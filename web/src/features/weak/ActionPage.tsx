@@ -15,7 +15,7 @@ import {
 import { ArrowRight, X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { RouteError } from '../../app/RouteError.tsx';
+import { RouteError } from '../../ui/RouteError.tsx';
 import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
 import { HiveDrawing, hiveInWords } from '../../drawing/HiveDrawing.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
@@ -24,8 +24,8 @@ import { one } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { Select } from '../../ui/Select.tsx';
-import { Cautions } from '../worksheet/Cautions.tsx';
-import { useOutside } from './useOutside.ts';
+import { Cautions } from '../../shared/work/Cautions.tsx';
+import { useOutside } from '../../shared/weather/useOutside.ts';
 
 /** One remedy worked out: what is chosen, what is done in which order, and when to come back. */
 export function ActionPage() {

@@ -2,7 +2,7 @@ import { Flex } from '@chakra-ui/react';
 import { addDays, dayInWords, type Day } from '@incremen/core/basics';
 import { Choice } from '../../ui/Choice.tsx';
 import { Select } from '../../ui/Select.tsx';
-import type { useOutside } from './useOutside.ts';
+import type { useOutside } from '../../shared/weather/useOutside.ts';
 
 /** What remedies depend on: nights, flow, and the day on which they are compared. */
 export function OutsideChoices({

@@ -15,7 +15,7 @@ import { ProblemList } from '../../ui/ProblemList.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';
 import { Causes } from './Causes.tsx';
 import { OutsideChoices } from './OutsideChoices.tsx';
-import { useOutside } from './useOutside.ts';
+import { useOutside } from '../../shared/weather/useOutside.ts';
 import './weak.css';
 
 /** The desk for weak units: which, why, what to do first; the watch list, and nucs that outgrow their boxes. */

@@ -6,8 +6,8 @@ import { useOperation, useToday } from '../../mirror/hooks.ts';
 import { degrees, degreeSign } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ScaleBars } from './ScaleBars.tsx';
-import { useWeather } from './useWeather.ts';
-import { senseOf, workInWords } from './weatherWords.ts';
+import { useWeather } from '../../shared/weather/useWeather.ts';
+import { senseOf, workInWords } from '../../shared/weather/weatherWords.ts';
 import { lazyPart } from '../../ui/lazyPart.tsx';
 
 const WeatherChart = lazyPart(() => import('./WeatherChart.tsx'));

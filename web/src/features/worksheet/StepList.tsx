@@ -5,7 +5,7 @@ import { memo, startTransition, useDeferredValue, useMemo, useRef, useState } fr
 import { afterPaint } from '../../ui/afterPaint.ts';
 import { onTap } from '../../ui/onTap.ts';
 import { useLatest } from '../../ui/useLatest.ts';
-import './work.css';
+import '../../shared/work/work.css';
 
 /** What is shown of a step, of whichever plan it is. */
 type Ticked = AnyStep;

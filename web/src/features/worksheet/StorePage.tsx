@@ -6,8 +6,8 @@ import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';
-import { sizeName } from '../setup/SizePicker.tsx';
-import './work.css';
+import { sizeName } from '../../shared/hives/SizePicker.tsx';
+import '../../shared/work/work.css';
 
 /** What lies in the store, what plans will take of it, and what runs out first. */
 export function StorePage() {

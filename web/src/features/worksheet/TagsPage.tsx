@@ -5,7 +5,7 @@ import { tagsOfCallOut, tagsOfPlan, tagsOfYardPlan, type HiveTag } from '@increm
 import { Printer } from 'lucide-react';
 import { QRCodeSVG } from 'qrcode.react';
 import { Link, useParams } from 'react-router';
-import { RouteError } from '../../app/RouteError.tsx';
+import { RouteError } from '../../ui/RouteError.tsx';
 import { DOT_COLOUR } from '../../drawing/contentStyle.ts';
 import { useApiary } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';

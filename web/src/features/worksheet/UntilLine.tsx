@@ -5,7 +5,7 @@ import { CloudRain } from 'lucide-react';
 import { useState } from 'react';
 import { useOperation, useToday } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';
-import { useWeather } from '../weather/useWeather.ts';
+import { useWeather } from '../../shared/weather/useWeather.ts';
 import { duskOn } from './dusk.ts';
 
 const clockOf = (at: Date) => at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });

@@ -2,7 +2,7 @@ import { Printer, Tag } from 'lucide-react';
 import { memo, useState } from 'react';
 import { Link } from 'react-router';
 import { useLatest } from '../../ui/useLatest.ts';
-import './work.css';
+import '../../shared/work/work.css';
 
 /** What can be done with a plan as a whole while it is worked: print it, or drop it, which is asked twice. */
 export function WorkActions({ planId, onDrop }: { readonly planId: string; readonly onDrop: () => void }) {

@@ -6,7 +6,7 @@ import { ResumeCard } from './ResumeCard.tsx';
 import { StopPanel } from './StopPanel.tsx';
 import { UntilLine } from './UntilLine.tsx';
 import { useWorkClock } from './useWorkClock.ts';
-import './work.css';
+import '../../shared/work/work.css';
 
 /** Longer than this open, brood cools and robbers come (common practice, no source). */
 const LONG_MINUTES = 20;

@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import { LaneAxis, TimeLane } from '../../drawing/TimeLane.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
-import { DrawnColonies } from './DrawnColonies.tsx';
+import { DrawnColonies } from '../../shared/work/DrawnColonies.tsx';
 
 /** After the last tick: how the hives now stand, and when to come back. */
 export function WorkDone({ plan }: { readonly plan: Plan }) {

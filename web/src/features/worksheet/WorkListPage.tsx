@@ -5,10 +5,10 @@ import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
-import { WeatherLine } from '../weather/WeatherLine.tsx';
+import { WeatherLine } from '../../shared/weather/WeatherLine.tsx';
 import { HivesToday } from './HivesToday.tsx';
 import { WorkView, YardWorkView } from './workViews.ts';
-import './work.css';
+import '../../shared/work/work.css';
 
 const WORDS: Readonly<Record<Plan['status'], string>> = {
   working: 'begun',

@@ -4,7 +4,7 @@ import { methodById } from '@incremen/core/split';
 import { unitsOfPlan, type Plan } from '@incremen/core/records';
 import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { RouteError } from '../../app/RouteError.tsx';
+import { RouteError } from '../../ui/RouteError.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { WorkActions } from './WorkActions.tsx';

@@ -3,12 +3,12 @@ import type { Apiary, YardPlanRequest } from '@incremen/core/records';
 import type { Alternative, Assignment } from '@incremen/core/yardplan';
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useOperation } from '../../mirror/hooks.ts';
 import { count, mass, one } from '../../ui/format.ts';
 import { yardPlanner } from '../../workers/yardPlanner.ts';
-import { labelOf } from './goalWords.ts';
-import { alternativeDropped, alternativeOpened, keptBeside } from './plannerSlice.ts';
+import { labelOf } from '../../shared/goals/goalWords.ts';
+import { alternativeDropped, alternativeOpened, keptBeside } from '../../state/plannerSlice.ts';
 
 /** Rounds of search for each of the usual ways; enough to compare by. */
 const ROUNDS_BESIDE = 3;

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { GOAL_KINDS } from './goalWords.ts';
+import { GOAL_KINDS } from '../../shared/goals/goalWords.ts';
 
 /** Nothing is asked yet: what could be. */
 export function FirstGoal({

@@ -1,16 +1,16 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
 import { coloniesOfYard, type Apiary, type YardGoal, type YardPlanRequest } from '@incremen/core/records';
 import type { YardProblem } from '@incremen/core/yardplan';
-import { useAppDispatch } from '../../app/store.ts';
+import { useAppDispatch } from '../../state/store.ts';
 import { useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { Select } from '../../ui/Select.tsx';
-import { GoalCard } from './GoalCard.tsx';
-import { GOAL_KINDS, newGoal } from './goalWords.ts';
+import { GoalCard } from '../../shared/goals/GoalCard.tsx';
+import { GOAL_KINDS, newGoal } from '../../shared/goals/goalWords.ts';
 import { LimitField } from './LimitField.tsx';
-import { asked, colonyLeftOut, goalsChanged } from './plannerSlice.ts';
+import { asked, colonyLeftOut, goalsChanged } from '../../state/plannerSlice.ts';
 import { WorkDayField } from './WorkDayField.tsx';
-import { NightsForetold } from '../weather/NightsForetold.tsx';
+import { NightsForetold } from '../../shared/weather/NightsForetold.tsx';
 
 /** What is wanted, on which day, and under which circumstances. */
 export function GoalPanel({

@@ -8,11 +8,11 @@ import {
 } from '@incremen/core/records';
 import { alternativeOf, evaluate, ledgerOf, nothingMoved, STORE, whyNotThere } from '@incremen/core/yardplan';
 import { useMemo, useState } from 'react';
-import { useAppDispatch } from '../../app/store.ts';
+import { useAppDispatch } from '../../state/store.ts';
 import { Legend } from '../../drawing/Legend.tsx';
 import { count } from '../../ui/format.ts';
 import { toaster } from '../../ui/toaster.tsx';
-import { RuleLedger } from '../plan/RuleLedger.tsx';
+import { RuleLedger } from '../../shared/ledger/RuleLedger.tsx';
 import { Alternatives } from './Alternatives.tsx';
 import { benchPicture } from './benchHives.ts';
 import { FramePanel } from './FramePanel.tsx';
@@ -25,7 +25,7 @@ import {
   nucNamed,
   pinToggled,
   solvedAround,
-} from './plannerSlice.ts';
+} from '../../state/plannerSlice.ts';
 import { ProofLine } from './ProofLine.tsx';
 import { Stage } from './Stage.tsx';
 import { withPlaced, type Bench } from './useBench.ts';

@@ -16,7 +16,7 @@ import {
 } from '../../testing/onBench.tsx';
 import { proverSays } from '../../testing/plannerHere.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
-import { asked, framePlaced } from './plannerSlice.ts';
+import { asked, framePlaced } from '../../state/plannerSlice.ts';
 import { YardPlanPage } from './YardPlanPage.tsx';
 
 atTheBench();

@@ -15,7 +15,7 @@ import { makeYardPlan, type NucsOnDay } from '@incremen/core/yardplan';
 import { Redo2, Undo2 } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useApiary, useOperation, useSend, useToday } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
@@ -25,7 +25,7 @@ import { SquareButton } from '../../ui/SquareButton.tsx';
 import { useUndoKeys } from '../../ui/useUndoKeys.ts';
 import { FirstGoal } from './FirstGoal.tsx';
 import { GoalPanel, makeGoal } from './GoalPanel.tsx';
-import { GOAL_KINDS, labelOf, newGoal } from './goalWords.ts';
+import { GOAL_KINDS, labelOf, newGoal } from '../../shared/goals/goalWords.ts';
 import { HowMany } from './HowMany.tsx';
 import {
   asked,
@@ -37,10 +37,10 @@ import {
   redone,
   undone,
   type BenchState,
-} from './plannerSlice.ts';
+} from '../../state/plannerSlice.ts';
 import { useBench } from './useBench.ts';
 import { WorkedPlan } from './WorkedPlan.tsx';
-import './bench.css';
+import '../../shared/goals/bench.css';
 
 /** The plan bench: what is wanted for a yard, the best set of moves for it, and all that can be changed. */
 export function YardPlanPage() {

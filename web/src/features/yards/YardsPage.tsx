@@ -4,19 +4,19 @@ import { openFollowUps, type Yard } from '@incremen/core/records';
 import type { ColonyState } from '@incremen/core/colony';
 import { useDeferredValue } from 'react';
 import { Link } from 'react-router';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/store.ts';
 import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
 import { HiveDrawing, hiveInWords } from '../../drawing/HiveDrawing.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
-import { BoardDay } from '../board/BoardDay.tsx';
-import { queenColour } from '../board/ColonyCard.tsx';
-import { EmptyYard } from '../board/EmptyYard.tsx';
-import { LANES } from '../board/lanes.ts';
-import { useColoniesOn } from '../board/useColoniesOn.ts';
-import { YardTabs } from './YardTabs.tsx';
-import { YardTotals } from './YardTotals.tsx';
+import { BoardDay } from '../../shared/colonies/BoardDay.tsx';
+import { queenColour } from '../../shared/colonies/ColonyCard.tsx';
+import { EmptyYard } from '../../shared/colonies/EmptyYard.tsx';
+import { LANES } from '../../shared/colonies/lanes.ts';
+import { useColoniesOn } from '../../shared/colonies/useColoniesOn.ts';
+import { YardTabs } from '../../shared/colonies/YardTabs.tsx';
+import { YardTotals } from '../../shared/colonies/YardTotals.tsx';
 
 /** All yards at a glance: what each amounts to, what is due, and its hives drawn small. */
 export function YardsPage() {

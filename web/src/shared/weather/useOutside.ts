@@ -1,8 +1,8 @@
 import { scaleDays, scaleVerdict } from '@incremen/core/weather';
 import type { Outside } from '@incremen/core/remedies';
 import { useState } from 'react';
-import { useWeather } from '../weather/useWeather.ts';
-import { senseOf } from '../weather/weatherWords.ts';
+import { useWeather } from './useWeather.ts';
+import { senseOf } from './weatherWords.ts';
 
 /** Nights below this are cold for brood, in °C. */
 const COLD_C = 10;

@@ -3,7 +3,7 @@ import { PHOTO_LIMITS } from '@incremen/core/records';
 import type { Problem } from '@incremen/core/basics';
 import { Camera } from 'lucide-react';
 import { memo, useRef, useState } from 'react';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/store.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { keepPhoto } from './keptPhotos.ts';
 import { PhotoStrip } from './PhotoStrip.tsx';

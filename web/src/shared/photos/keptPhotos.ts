@@ -1,6 +1,6 @@
 import { API_PATHS } from '@incremen/contract';
 import { useEffect, useState } from 'react';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/store.ts';
 import { localDatabase as db } from '../../offline/database.ts';
 
 /** Keeps a photo on this device until it has been sent, and after. */

@@ -1,6 +1,6 @@
 import type { WeatherReport } from '@incremen/contract';
 import { useEffect, useState } from 'react';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/store.ts';
 import { api } from '../../mirror/api.ts';
 import { useOperation, useToday } from '../../mirror/hooks.ts';
 

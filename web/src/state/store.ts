@@ -1,8 +1,8 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
-import { boardReducer } from '../features/board/boardSlice.ts';
-import { plannerReducer } from '../features/yardplan/plannerSlice.ts';
-import { mirrorReducer } from '../mirror/mirrorSlice.ts';
+import { boardReducer } from './boardSlice.ts';
+import { plannerReducer } from './plannerSlice.ts';
+import { mirrorReducer } from './mirrorSlice.ts';
 import { lookReducer } from './lookSlice.ts';
 
 /** The store of the application: the mirror of the operation, how the screen looks, how the board is viewed. */

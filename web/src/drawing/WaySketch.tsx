@@ -1,5 +1,5 @@
 import type { ContentClass } from '@incremen/core/comb';
-import { COMB_INK, CONTENT_COLOUR } from '../../drawing/contentStyle.ts';
+import { COMB_INK, CONTENT_COLOUR } from './contentStyle.ts';
 import { WAY_SKETCHES, type SketchFill, type SketchHive } from './waySketches.ts';
 
 const COMBS: Readonly<Record<SketchFill, readonly ContentClass[]>> = {

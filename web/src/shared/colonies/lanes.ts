@@ -1,5 +1,5 @@
 import type { ColonyState, Lane } from '@incremen/core/colony';
-import type { BoardView, Sort } from './boardSlice.ts';
+import type { BoardView, Sort } from '../../state/boardSlice.ts';
 
 /** The lanes of a board in the order in which they are shown, with what each means. */
 export const LANES: readonly { readonly lane: Lane; readonly title: string; readonly meaning: string }[] = [

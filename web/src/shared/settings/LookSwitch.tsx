@@ -1,7 +1,7 @@
 import { Button } from '@chakra-ui/react';
 import { Moon, Sun, SunMedium, type LucideIcon } from 'lucide-react';
-import { LOOKS, lookChosen, type LookName } from './lookSlice.ts';
-import { useAppDispatch, useAppSelector } from './store.ts';
+import { LOOKS, lookChosen, type LookName } from '../../state/lookSlice.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 
 const LOOK_ICON: Readonly<Record<LookName, LucideIcon>> = { light: SunMedium, sunlight: Sun, dark: Moon };
 const LOOK_WORD: Readonly<Record<LookName, string>> = { light: 'Paper', sunlight: 'Sunlight', dark: 'Dark' };

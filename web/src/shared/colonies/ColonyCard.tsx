@@ -3,7 +3,7 @@ import type { ColonyState } from '@incremen/core/colony';
 import { memo, useMemo } from 'react';
 import { useInView } from 'react-intersection-observer';
 import { Link } from 'react-router';
-import { useAppDispatch } from '../../app/store.ts';
+import { useAppDispatch } from '../../state/store.ts';
 import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
 import { HiveDrawing, hiveInWords, hiveSize } from '../../drawing/HiveDrawing.tsx';
 import { QueenMark } from '../../drawing/Slat.tsx';
@@ -11,7 +11,7 @@ import { useApiary } from '../../mirror/hooks.ts';
 import { one } from '../../ui/format.ts';
 import { useTurn } from '../../ui/useTurn.ts';
 import { usePrinting } from '../../ui/usePrinting.ts';
-import { pickToggled } from './boardSlice.ts';
+import { pickToggled } from '../../state/boardSlice.ts';
 
 /** A colony on the board: its hive drawn, its strength in figures, and what it asks for. */
 export const ColonyCard = memo(function ColonyCard({

@@ -9,7 +9,7 @@ import { FramesReadQuestion } from './FramesReadQuestion.tsx';
 import { DiseaseQuestion, TreatmentQuestion } from './HealthQuestions.tsx';
 import { MoodQuestion } from './MoodQuestion.tsx';
 import { QueenQuestion } from './QueenQuestion.tsx';
-import '../count/count.css';
+import '../counting/count.css';
 import { SignsTable } from './SignsTable.tsx';
 
 /** Everything about a visit besides its frames. */

@@ -2,7 +2,7 @@ import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { addDays, dayInWords, type Day } from '@incremen/core/basics';
 import { useToday } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';
-import { LOOK } from './boardSlice.ts';
+import { LOOK } from '../../state/boardSlice.ts';
 
 /** Which day the board shows: drag it back to older counts or ahead to what brood and bees become. */
 export function DaySlider({

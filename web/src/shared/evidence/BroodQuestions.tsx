@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { CellsEditor } from '../count/CellsEditor.tsx';
+import { CellsEditor } from './CellsEditor.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { sameEvidence, type EvidenceProps } from './evidenceProps.ts';
 import { Further, Question, ThreeAnswers } from './Question.tsx';

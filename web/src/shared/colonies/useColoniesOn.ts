@@ -2,7 +2,7 @@ import { addDays, type Day } from '@incremen/core/basics';
 import { coloniesOfYard, type Colony, type Reading } from '@incremen/core/records';
 import { colonyState, framesBack, framesOn, type ColonyState } from '@incremen/core/colony';
 import { useEffect, useMemo, useState } from 'react';
-import { useAppSelector } from '../../app/store.ts';
+import { useAppSelector } from '../../state/store.ts';
 import { api } from '../../mirror/api.ts';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 

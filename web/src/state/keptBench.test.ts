@@ -1,7 +1,7 @@
 import { newYardPlanRequest, NUC_RECIPES } from '@incremen/core/records';
 import type { Alternative } from '@incremen/core/yardplan';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { makeStore } from '../../app/store.ts';
+import { makeStore } from './store.ts';
 import { keepBench, keptBench } from './keptBench.ts';
 import { asked, begun, dayCome, framePlaced, keptBeside, nucNamed, undone } from './plannerSlice.ts';
 

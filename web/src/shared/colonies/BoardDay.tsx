@@ -1,7 +1,7 @@
 import { Text } from '@chakra-ui/react';
 import { dayInWords, type Day } from '@incremen/core/basics';
-import { useAppDispatch, useAppSelector } from '../../app/store.ts';
-import { viewed } from './boardSlice.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { viewed } from '../../state/boardSlice.ts';
 import { DaySlider } from './DaySlider.tsx';
 import type { ColoniesOn } from './useColoniesOn.ts';
 
