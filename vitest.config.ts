@@ -14,6 +14,7 @@ export default defineConfig({
           isolate: false,
         },
       },
+      { test: { name: 'structure', root: 'scripts', include: ['**/*.test.ts'], environment: 'node' } },
       { test: { name: 'station', root: 'station', include: ['src/**/*.test.ts'], environment: 'node' } },
       { test: { name: 'contract', root: 'contract', include: ['src/**/*.test.ts'], environment: 'node' } },
       {

@@ -57,6 +57,7 @@ const report = (name: string) =>
   JSON.parse(readFileSync(join(reports, name), 'utf8')) as Record<string, number & Record<string, number>>;
 
 check('Lint', 'oxlint', ['--type-aware']);
+check('Nothing unused', 'knip', []);
 check('Format', 'prettier', ['--check', '--log-level', 'warn', '.']);
 check('Types', 'tsc', ['-b']);
 tests(

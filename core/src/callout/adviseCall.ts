@@ -11,7 +11,7 @@ import { improve, placeAll, type Settled } from './settleFrames.ts';
 const FUTURES = { few: 16, many: 8, manyPlaces: 4 } as const;
 
 /** Combs that may lie aside at a time: more chill, and nobody knows any more whose they are. */
-export const MOST_ASIDE = 3;
+const MOST_ASIDE = 3;
 /** What it costs to handle a comb twice, in points of which 100 are a frame of brood. Judgement, no source. */
 const HANDLED_TWICE = 2;
 
@@ -19,7 +19,7 @@ const HANDLED_TWICE = 2;
 const PUT_OFF = 1;
 
 /** Where a frame may go: a place by its index, or aside until more is known. */
-export type Choice = number | 'aside';
+type Choice = number | 'aside';
 
 /** A choice with what is then expected to fall short, in points; the best first. */
 export interface RatedChoice {

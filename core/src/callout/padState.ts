@@ -16,7 +16,7 @@ import { BROOD_COMB, calledFrame, STORES_COMB, type CalledFrame } from './called
 import { UNCOUNTED } from './expectation.ts';
 
 /** A frame that was not called yet. */
-export interface FrameLeft {
+interface FrameLeft {
   readonly frameId: string;
   readonly giverId: string;
   /** Giver and place, as "Tansy, upper box, frame 3". */

@@ -18,7 +18,7 @@ import {
 } from '../comb/index.ts';
 
 /** Where a cell is on its way on a day. */
-export type CellStage = 'open' | 'tender' | 'ripe' | 'due' | 'over';
+type CellStage = 'open' | 'tender' | 'ripe' | 'due' | 'over';
 
 /** Queen cells of one kind on one frame, and what becomes of them. */
 export interface LedgerLine {

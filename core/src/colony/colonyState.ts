@@ -24,7 +24,7 @@ import { strengthOf, type Strength } from './strength.ts';
 export type Lane = 'giver' | 'even' | 'weak' | 'watch' | 'raising' | 'unfit' | 'uncounted';
 
 /** What is known of a colony's queen. */
-export type QueenState =
+type QueenState =
   | { readonly state: 'here'; readonly queen: Queen }
   | { readonly state: 'unknown-part'; readonly since: Day }
   /** Known to be in one of several colonies; the first look that finds her settles it. */
@@ -89,7 +89,7 @@ export function colonyState(
 }
 
 /** What the records say of a colony's queen. */
-export function queenState(apiary: Apiary, colony: Colony): QueenState {
+function queenState(apiary: Apiary, colony: Colony): QueenState {
   const queen = queenOf(apiary, colony.id);
   const { separation } = colony;
   if (queen) return { state: 'here', queen };

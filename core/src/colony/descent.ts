@@ -1,7 +1,7 @@
 import type { Apiary, Colony } from '../records/index.ts';
 
 /** A colony in its line of descent; `generation` 0 is the one asked about, ancestors are negative. */
-export interface Kin {
+interface Kin {
   readonly colony: Colony;
   readonly generation: number;
 }

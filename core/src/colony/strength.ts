@@ -12,7 +12,7 @@ import {
 import type { NestFrame } from '../brood/index.ts';
 
 /** How far one person's reading of comb cover may be off, as a share (common practice, no source). */
-export const READING_ERROR_SHARE = 0.15;
+const READING_ERROR_SHARE = 0.15;
 
 /** What a colony amounts to, in frames of the reference size unless the name says otherwise. */
 export interface Strength {

@@ -52,7 +52,7 @@ export const contents = z.strictObject({
 export type Contents = { readonly [K in ContentClass]?: number | undefined };
 
 /** One side of a frame: what is in the comb and how much of it bees cover, both in tenths. */
-export const side = z.strictObject({ contents, bees: tenths });
+const side = z.strictObject({ contents, bees: tenths });
 export interface Side {
   readonly contents: Contents;
   /** Tenths of the side covered by adult bees, 0 to 10. */
@@ -61,7 +61,7 @@ export interface Side {
 
 /** Kinds of queen cell, from the empty cup to the cell torn open by a rival. */
 export const CELL_KINDS = ['cup', 'charged', 'open', 'capped', 'emerged', 'torn'] as const;
-export const cellKind = z.enum(CELL_KINDS);
+const cellKind = z.enum(CELL_KINDS);
 export type CellKind = z.infer<typeof cellKind>;
 
 /** Where on the comb a queen cell hangs: swarm cells are often on edges, supersedure cells on the face. */

@@ -21,9 +21,6 @@ export const DRONE_CELLS_PER_CM2 = 2.6;
  */
 export const BEES_PER_CM2: Range = { low: 1.25, likely: 1.3, high: 1.38 };
 
-/** Adult bees to the kilogram (common practice, no source). */
-export const BEES_PER_KG = 7700;
-
 /**
  * Share of worker brood that lives to emerge: a brood area yields 0.85 to 0.95 of its cells in bees
  * (range in common use, no source).

@@ -15,7 +15,7 @@ export const FRAME_SIZE_IDS = [
   'layens',
 ] as const;
 
-export type ShippedSizeId = (typeof FRAME_SIZE_IDS)[number];
+type ShippedSizeId = (typeof FRAME_SIZE_IDS)[number];
 
 /** Comb width and depth of a size of one's own, in mm; beyond these it is no comb that bees keep brood on. */
 export const OWN_SIZE_MM = { min: 80, max: 999 } as const;

@@ -42,7 +42,7 @@ export interface FeedRound {
 }
 
 /** Below this at night syrup is not taken down and chills the cluster (common practice, no source). */
-export const TOO_COLD_FOR_SYRUP_C = 8;
+const TOO_COLD_FOR_SYRUP_C = 8;
 
 /** A unit split off so few days ago has no field bees of its own yet (common practice, no source: about a week). */
 const DAYS_WITHOUT_FIELD_BEES = 10;

@@ -6,7 +6,7 @@ import { failure, success, type Result } from '../basics/index.ts';
  * 40, 50 and 60 %: tables of the sugar industry (ICUMSA; US National Bureau of Standards). The other lines of the same
  * tables are given from memory. A syrup of 2:1 has 66.7 %.
  */
-export const SUCROSE_DENSITY: readonly (readonly [percent: number, gPerMl: number])[] = [
+const SUCROSE_DENSITY: readonly (readonly [percent: number, gPerMl: number])[] = [
   [0, 0.9982],
   [10, 1.0381],
   [20, 1.081],
@@ -19,7 +19,7 @@ export const SUCROSE_DENSITY: readonly (readonly [percent: number, gPerMl: numbe
 ];
 
 /** What dissolves at room temperature, in per cent by weight (about 67 at 20 °C, same tables). */
-export const MOST_PERCENT = 67;
+const MOST_PERCENT = 67;
 
 /** Density of a syrup at 20 °C in g/mL. @param percent - sugar by weight, 0 to 70 */
 export function densityOf(percent: number): number {

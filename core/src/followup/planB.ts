@@ -5,7 +5,7 @@ import { DAYS_TO_EGGS } from '../brood/index.ts';
 import type { QueenLane } from './queenLane.ts';
 
 /** What is done when a part fails, from the first choice to the last. */
-export type Fallback = 'reunite' | 'test-frame' | 'give-cell' | 'give-queen';
+type Fallback = 'reunite' | 'test-frame' | 'give-cell' | 'give-queen';
 
 /** The fallback of a part that raises its queen, and until when it is decided. */
 export interface PlanB {

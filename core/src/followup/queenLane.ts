@@ -5,7 +5,7 @@ import { looksOf, type DatedLook } from '../queen-odds/index.ts';
 import { datedByLooks, MATURE_AFTER, type LaneChange } from './datedByLooks.ts';
 
 /** What happens in a part that raises its queen, in its order. */
-export const LANE_EVENTS = [
+const LANE_EVENTS = [
   'capped',
   'emerges',
   'mature',
@@ -29,7 +29,7 @@ const EVENT_WORDS: Readonly<Record<LaneEventId, string>> = {
 };
 
 /** One event with its window. */
-export interface LaneEvent {
+interface LaneEvent {
   readonly id: LaneEventId;
   readonly words: string;
   readonly window: Window;

@@ -12,7 +12,7 @@ import { failure, success, type Problem, type Result } from '../basics/index.ts'
 import { conservationProblems } from '../decide/index.ts';
 
 /** One line of the journal: what was asked, when, and what it changed. */
-export const journalEntry = z.strictObject({
+const journalEntry = z.strictObject({
   id: z.uuid(),
   /** Position in the journal, from 1. */
   seq: z.int().min(1),
@@ -37,10 +37,10 @@ export interface JournalEntry {
 }
 
 /** Version of the file format. A change of shape raises it and adds a migration beside this file. */
-export const BUNDLE_VERSION = 1;
+const BUNDLE_VERSION = 1;
 
 /** The picture of a photo record, as the bytes of its media type. */
-export const photoContent = z.strictObject({ id: z.uuid(), base64: z.base64() });
+const photoContent = z.strictObject({ id: z.uuid(), base64: z.base64() });
 export type PhotoContent = z.infer<typeof photoContent>;
 
 /** A whole operation in one file. */

@@ -14,7 +14,7 @@ export const dayNumber = (day: Day): DayNumber => daysBetween('2000-01-01', day)
 export type Layer = 'queen' | 'drone-queen' | 'workers';
 
 /** A stretch of days in which somebody lays, both ends included; null ends are open. */
-export interface LayingSpan {
+interface LayingSpan {
   readonly from: DayNumber | null;
   readonly to: DayNumber | null;
   readonly by: Layer;

@@ -41,7 +41,7 @@ export interface QueenBelief {
 }
 
 /** Weighs every course by every look. What was not looked for weighs nothing. */
-export function weighCourses(
+function weighCourses(
   before: PartBefore,
   looks: readonly DatedLook[],
   day: Day,

@@ -8,7 +8,7 @@ const recordId = z.uuid();
 const unitKey = z.string().min(1).max(40);
 
 /** Where a called frame was put. */
-export const callPlace = z.discriminatedUnion('at', [
+const callPlace = z.discriminatedUnion('at', [
   z.strictObject({ at: z.literal('unit'), key: unitKey, slot: z.int().min(1).max(12) }),
   /** It stays with its giver, or comes back to it. */
   z.strictObject({ at: z.literal('home') }),
@@ -18,7 +18,7 @@ export const callPlace = z.discriminatedUnion('at', [
 export type CallPlace = z.infer<typeof callPlace>;
 
 /** A frame that was called: what is on it, and where it went. Its identifier becomes that of the reading. */
-export const frameCall = z.strictObject({
+const frameCall = z.strictObject({
   id: recordId,
   frameId: recordId,
   giverId: recordId,
@@ -28,7 +28,7 @@ export const frameCall = z.strictObject({
 export type FrameCall = z.infer<typeof frameCall>;
 
 /** A colony that gives, and what it keeps. */
-export const callGiver = z.strictObject({
+const callGiver = z.strictObject({
   colonyId: recordId,
   keepBroodCombs: z.int().min(0).max(20),
   keepStoresCombs: z.int().min(0).max(20),
@@ -38,7 +38,7 @@ export const callGiver = z.strictObject({
 export type CallGiver = z.infer<typeof callGiver>;
 
 /** A unit that is filled. Two with the same box have a side of it each. */
-export const callUnit = z.strictObject({
+const callUnit = z.strictObject({
   key: unitKey,
   colonyId: recordId,
   standId: recordId,
@@ -54,16 +54,15 @@ export const callUnit = z.strictObject({
 export type CallUnit = z.infer<typeof callUnit>;
 
 /** Where the queen of a giver was found and where she is: at home, in a cage, taken away, or in a unit by its key. */
-export const calledQueen = z.strictObject({
+const calledQueen = z.strictObject({
   giverId: recordId,
   /** The call of the frame on which she was; null when she was beside the frames. */
   callId: recordId.nullable(),
   now: z.union([z.literal('home'), z.literal('caged'), z.literal('gone'), unitKey]),
 });
-export type CalledQueen = z.infer<typeof calledQueen>;
 
 /** Everything about a break-up while it is under way, and as it was when it is done. */
-export const callOutBody = z.strictObject({
+const callOutBody = z.strictObject({
   v: z.literal(1),
   yardId: recordId,
   givers: z.array(callGiver).min(1).max(20),

@@ -4,8 +4,8 @@ import type { PlanBody } from './planBody.ts';
 import type { YardPlanBody } from './yardPlanBody.ts';
 
 /** Where the queen of a unit is when its lid goes on, as far as it is known. */
-export const QUEEN_AT_CLOSING = ['seen', 'not-seen', 'caged', 'none'] as const;
-export const FED_AT_CLOSING = ['fed', 'this-evening', 'no-need'] as const;
+const QUEEN_AT_CLOSING = ['seen', 'not-seen', 'caged', 'none'] as const;
+const FED_AT_CLOSING = ['fed', 'this-evening', 'no-need'] as const;
 
 /** What must hold for every unit before a visit closes, and what is to be known of it. */
 export const closingAnswer = z.strictObject({

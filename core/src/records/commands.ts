@@ -5,7 +5,6 @@ import { evidence } from './evidence.ts';
 import { houseRuleChanges, likelihoodChanges } from '../rules/index.ts';
 import {
   boxRecord,
-  colonyRecord,
   followUpRecord,
   frameRecord,
   id,
@@ -64,10 +63,10 @@ const countReading = z.strictObject({
 });
 
 /** Adds a yard. */
-export const addYard = z.strictObject({ type: z.literal('addYard'), yard: yardRecord });
+const addYard = z.strictObject({ type: z.literal('addYard'), yard: yardRecord });
 
 /** Puts hives with colonies on stands of a yard. The combs in them enter the operation here. */
-export const addHives = z.strictObject({
+const addHives = z.strictObject({
   type: z.literal('addHives'),
   yardId: id,
   day: daySchema,
@@ -75,7 +74,7 @@ export const addHives = z.strictObject({
 });
 
 /** Frames that come into the store, bought or made up. */
-export const addToStore = z.strictObject({
+const addToStore = z.strictObject({
   type: z.literal('addToStore'),
   frames: z
     .array(
@@ -91,7 +90,7 @@ export const addToStore = z.strictObject({
 });
 
 /** What was read off the frames of one colony on one day. */
-export const recordCount = z.strictObject({
+const recordCount = z.strictObject({
   type: z.literal('recordCount'),
   visitId: id,
   colonyId: id,
@@ -105,16 +104,16 @@ export const recordCount = z.strictObject({
 });
 
 /** Puts a photo to a visit. Its content is sent before, under the same id. */
-export const addPhoto = z.strictObject({ type: z.literal('addPhoto'), photo: photoRecord });
+const addPhoto = z.strictObject({ type: z.literal('addPhoto'), photo: photoRecord });
 
 /** Takes a photo away. */
-export const removePhoto = z.strictObject({ type: z.literal('removePhoto'), photoId: id });
+const removePhoto = z.strictObject({ type: z.literal('removePhoto'), photoId: id });
 
 /**
  * Says how a hive now stands, from the bottom up. Boxes of the hive that are not named go into the store
  * with their frames; boxes that are `fresh` enter the operation; others come out of the store.
  */
-export const arrangeHive = z.strictObject({
+const arrangeHive = z.strictObject({
   type: z.literal('arrangeHive'),
   hiveId: id,
   boxes: z
@@ -138,13 +137,13 @@ export const arrangeHive = z.strictObject({
 });
 
 /** Enters or corrects a queen. */
-export const putQueen = z.strictObject({ type: z.literal('putQueen'), queen: queenRecord });
+const putQueen = z.strictObject({ type: z.literal('putQueen'), queen: queenRecord });
 
 /** Renames a colony. */
-export const renameColony = z.strictObject({ type: z.literal('renameColony'), colonyId: id, name });
+const renameColony = z.strictObject({ type: z.literal('renameColony'), colonyId: id, name });
 
 /** Moves frames by hand: between slots, into the store, out of it. All at once, so that two can swap. */
-export const moveFrames = z.strictObject({
+const moveFrames = z.strictObject({
   type: z.literal('moveFrames'),
   moves: z
     .array(
@@ -161,7 +160,7 @@ export const moveFrames = z.strictObject({
 });
 
 /** Keeps a worked-out plan. */
-export const savePlan = z.strictObject({
+const savePlan = z.strictObject({
   type: z.literal('savePlan'),
   plan: planRecord,
   moves: z.array(moveRecord).max(200),
@@ -169,10 +168,10 @@ export const savePlan = z.strictObject({
 });
 
 /** Puts a plan that was worked out anew around what was really done in the place of the one being worked. */
-export const amendPlan = savePlan.extend({ type: z.literal('amendPlan') });
+const amendPlan = savePlan.extend({ type: z.literal('amendPlan') });
 
 /** One more unit than planned, made at once of frames of a colony. */
-export const addUnit = z.strictObject({
+const addUnit = z.strictObject({
   type: z.literal('addUnit'),
   day: daySchema,
   /** The plan in the course of which it was made. */
@@ -196,20 +195,20 @@ export const addUnit = z.strictObject({
 });
 
 /** Keeps a plan for one or several yards. */
-export const saveYardPlan = z.strictObject({
+const saveYardPlan = z.strictObject({
   type: z.literal('saveYardPlan'),
   yardPlan: yardPlanRecord,
   steps: z.array(yardStepRecord).min(1).max(4000),
 });
 
 /** The same for a plan for yards. */
-export const amendYardPlan = saveYardPlan.extend({ type: z.literal('amendYardPlan') });
+const amendYardPlan = saveYardPlan.extend({ type: z.literal('amendYardPlan') });
 
 /** Drops a plan for yards; what was done at the hives already is not touched. */
-export const dropYardPlan = z.strictObject({ type: z.literal('dropYardPlan'), yardPlanId: id });
+const dropYardPlan = z.strictObject({ type: z.literal('dropYardPlan'), yardPlanId: id });
 
 /** Ticks a step of a yard plan, or takes the tick back. Ticking the last carries the plan into the data. */
-export const tickYardStep = z.strictObject({
+const tickYardStep = z.strictObject({
   type: z.literal('tickYardStep'),
   stepId: id,
   done: z.boolean(),
@@ -219,10 +218,10 @@ export const tickYardStep = z.strictObject({
 });
 
 /** Drops a plan that is not wanted any more. */
-export const dropPlan = z.strictObject({ type: z.literal('dropPlan'), planId: id });
+const dropPlan = z.strictObject({ type: z.literal('dropPlan'), planId: id });
 
 /** Ticks a step, or takes the tick back. Ticking the last carries the moves into the data. */
-export const tickStep = z.strictObject({
+const tickStep = z.strictObject({
   type: z.literal('tickStep'),
   stepId: id,
   done: z.boolean(),
@@ -232,7 +231,7 @@ export const tickStep = z.strictObject({
 });
 
 /** One look at the parts of a split, or at one colony. */
-export const recordLook = z.strictObject({
+const recordLook = z.strictObject({
   type: z.literal('recordLook'),
   followUpId: id.nullable(),
   day: daySchema,
@@ -248,13 +247,13 @@ export const recordLook = z.strictObject({
 });
 
 /** Closes a follow-up without a look. */
-export const closeFollowUp = z.strictObject({ type: z.literal('closeFollowUp'), followUpId: id });
+const closeFollowUp = z.strictObject({ type: z.literal('closeFollowUp'), followUpId: id });
 
 /** Files a look by hand: a colony that is watched with a test and a date. */
-export const fileFollowUp = z.strictObject({ type: z.literal('fileFollowUp'), followUp: followUpRecord });
+const fileFollowUp = z.strictObject({ type: z.literal('fileFollowUp'), followUp: followUpRecord });
 
 /** Puts a look on another day. What was expected stays, with the reason. */
-export const moveFollowUp = z.strictObject({
+const moveFollowUp = z.strictObject({
   type: z.literal('moveFollowUp'),
   followUpId: id,
   window: followUpRecord.shape.window,
@@ -262,17 +261,17 @@ export const moveFollowUp = z.strictObject({
 });
 
 /** Begins a break-up that is called frame by frame. */
-export const startCallOut = z.strictObject({ type: z.literal('startCallOut'), callOut: callOutRecord });
+const startCallOut = z.strictObject({ type: z.literal('startCallOut'), callOut: callOutRecord });
 
 /** A call, or a change to what was called. */
-export const changeCallOut = z.strictObject({
+const changeCallOut = z.strictObject({
   type: z.literal('changeCallOut'),
   callOutId: id,
   change: callOutChange,
 });
 
 /** Carries a break-up into the records, once every unit has answered. */
-export const finishCallOut = z.strictObject({
+const finishCallOut = z.strictObject({
   type: z.literal('finishCallOut'),
   callOutId: id,
   day: daySchema,
@@ -283,16 +282,16 @@ export const finishCallOut = z.strictObject({
 });
 
 /** Gives a break-up up. */
-export const dropCallOut = z.strictObject({ type: z.literal('dropCallOut'), callOutId: id });
+const dropCallOut = z.strictObject({ type: z.literal('dropCallOut'), callOutId: id });
 
 /** Says how many pieces of equipment the store holds, by name. */
-export const setKit = z.strictObject({
+const setKit = z.strictObject({
   type: z.literal('setKit'),
   items: z.array(kitRecord).min(1).max(200),
 });
 
 /** Changes the settings of the operation. */
-export const changeSettings = z.strictObject({
+const changeSettings = z.strictObject({
   type: z.literal('changeSettings'),
   name: name.optional(),
   hemisphere: z.enum(['north', 'south']).optional(),
@@ -336,7 +335,7 @@ const single = [
 ] as const;
 
 /** Several commands that happen together or not at all. */
-export const batch = z.strictObject({
+const batch = z.strictObject({
   type: z.literal('batch'),
   commands: z.array(z.discriminatedUnion('type', single)).min(1).max(2000),
 });
@@ -346,7 +345,6 @@ export const command = z.discriminatedUnion('type', [...single, batch]);
 export type Command = z.infer<typeof command>;
 export type CommandOf<T extends Command['type']> = Extract<Command, { type: T }>;
 export type NewHive = z.infer<typeof newHive>;
-export type NewColony = z.infer<typeof colonyRecord>;
 
 /** The photos that a command puts to visits: their pictures are sent before it. */
 export function photosIn(given: Command): string[] {

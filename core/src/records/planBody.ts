@@ -24,7 +24,7 @@ export const ruleLine = z.strictObject({
 export type RuleLine = z.infer<typeof ruleLine>;
 
 /** What one part amounts to when the work is done. */
-export const partMeasure = z.strictObject({
+const partMeasure = z.strictObject({
   frames: finite,
   framesOfBeesNow: finite,
   framesOfBeesAfterDrift: finite,
@@ -40,14 +40,14 @@ export const partMeasure = z.strictObject({
 export type PartMeasure = z.infer<typeof partMeasure>;
 
 /** Where a frame of the plan hangs afterwards. */
-export const planSlot = z.strictObject({
+const planSlot = z.strictObject({
   boxId: recordId,
   slot: z.int().min(1).max(40),
   frameId: recordId,
 });
 
 /** A part as it will stand. */
-export const planPart = z.strictObject({
+const planPart = z.strictObject({
   key: z.enum(['stay', 'new']),
   colonyId: recordId,
   name: z.string(),
@@ -68,7 +68,7 @@ export const kitLine = z.strictObject({
 export type KitLine = z.infer<typeof kitLine>;
 
 /** A follow-up that is filed when the work is done. */
-export const plannedFollowUp = z.strictObject({
+const plannedFollowUp = z.strictObject({
   id: recordId,
   parts: z.array(z.enum(['stay', 'new'])).min(1),
   kind: z.enum(['look', 'hands-off']),
@@ -78,10 +78,9 @@ export const plannedFollowUp = z.strictObject({
   anchor: z.enum(['split', 'cells']),
   expect: z.string(),
 });
-export type PlannedFollowUp = z.infer<typeof plannedFollowUp>;
 
 /** What the plan builds: the new hive, from a box that exists or one that is brought. */
-export const newHive = z.strictObject({
+const newHive = z.strictObject({
   hiveId: recordId,
   standId: recordId,
   yardId: recordId,

@@ -49,13 +49,13 @@ export const operationRecord = z.strictObject({
 export const yardRecord = z.strictObject({ id, name, note });
 
 /** One spot in a yard. Field bees return to the stand. */
-export const standRecord = z.strictObject({ id, yardId: id, name, order: z.int().min(0).max(9999) });
+const standRecord = z.strictObject({ id, yardId: id, name, order: z.int().min(0).max(9999) });
 
 /** The equipment on a stand. */
-export const hiveRecord = z.strictObject({ id, standId: id.nullable(), name });
+const hiveRecord = z.strictObject({ id, standId: id.nullable(), name });
 
 /** A chamber of a box: the slots that one colony, or none, has for itself. */
-export const chamber = z.strictObject({
+const chamber = z.strictObject({
   colonyId: id.nullable(),
   fromSlot: z.int().min(1).max(40),
   toSlot: z.int().min(1).max(40),
@@ -89,7 +89,7 @@ export const frameRecord = z.strictObject({
 });
 
 /** How a colony came to be. */
-export const origin = z.discriminatedUnion('how', [
+const origin = z.discriminatedUnion('how', [
   z.strictObject({ how: z.literal('entered') }),
   z.strictObject({ how: z.literal('split'), fromColonyId: id, planId: id }),
 ]);
@@ -98,7 +98,7 @@ export const origin = z.discriminatedUnion('how', [
  * The day a colony was last parted, and what is known of the old queen since: here, elsewhere, or open
  * between the parts. An open question stays open until a look settles it.
  */
-export const separation = z.strictObject({
+const separation = z.strictObject({
   v: z.literal(1),
   day: daySchema,
   planId: id,
@@ -110,7 +110,7 @@ export const separation = z.strictObject({
 });
 
 /** The living unit. */
-export const colonyRecord = z.strictObject({
+const colonyRecord = z.strictObject({
   id,
   name,
   hiveId: id.nullable(),
@@ -121,7 +121,7 @@ export const colonyRecord = z.strictObject({
 });
 
 /** Where a queen is known to be: in one colony, or in one of several. */
-export const whereabouts = z.discriminatedUnion('known', [
+const whereabouts = z.discriminatedUnion('known', [
   z.strictObject({ known: z.literal('colony'), colonyId: id }),
   z.strictObject({ known: z.literal('oneOf'), colonyIds: z.array(id).min(2).max(12) }),
   z.strictObject({ known: z.literal('gone') }),
@@ -138,7 +138,7 @@ export const queenRecord = z.strictObject({
 });
 
 /** Weather and time of a visit, each only as far as it was noted. */
-export const conditions = z.strictObject({
+const conditions = z.strictObject({
   v: z.literal(1),
   temperatureC: z.number().min(-30).max(55).nullable(),
   sky: z.enum(['sun', 'cloud', 'rain']).nullable(),
@@ -152,7 +152,7 @@ export type Conditions = z.infer<typeof conditions>;
  * Two counts of the same frames that did not know of each other, as from two devices. Both are kept; the
  * later in the day stands for the frames.
  */
-export const clash = z.strictObject({
+const clash = z.strictObject({
   v: z.literal(1),
   withVisitId: id,
   frames: z.int().min(1),
@@ -191,7 +191,7 @@ export const photoRecord = z.strictObject({
 });
 
 /** One frame as read on one visit, with the place it had then. */
-export const readingRecord = z.strictObject({
+const readingRecord = z.strictObject({
   id,
   visitId: id,
   frameId: id,
@@ -312,7 +312,6 @@ export type Step = RecordOf<'step'>;
 export type YardPlan = RecordOf<'yardPlan'>;
 export type YardStep = RecordOf<'yardStep'>;
 export type FollowUp = RecordOf<'followUp'>;
-export type Kit = RecordOf<'kit'>;
 export type CallOut = RecordOf<'callOut'>;
 
 /** All kinds, those that are referred to before those that refer to them. */

@@ -141,7 +141,7 @@ const hiveUp = z.strictObject({
 });
 
 /** One thing wanted. Goals combine freely. */
-export const yardGoal = z.discriminatedUnion('kind', [
+const yardGoal = z.discriminatedUnion('kind', [
   makeNucs,
   level,
   raise,

@@ -17,7 +17,7 @@ import type {
 } from './records.ts';
 
 /** A reading whose body may have been reckoned for another day. */
-export interface PlacedReading extends Omit<Reading, 'body'> {
+interface PlacedReading extends Omit<Reading, 'body'> {
   readonly body: FrameReading;
 }
 

@@ -6,7 +6,7 @@ import { daySchema } from '../basics/index.ts';
 const recordId = z.uuid();
 
 /** Something that was done, or turned out, other than planned. */
-export const workReport = z.discriminatedUnion('what', [
+const workReport = z.discriminatedUnion('what', [
   /** A frame went to another colony than planned, or stayed. No slot: the first that is free. */
   z.strictObject({
     what: z.literal('frame-went'),

@@ -4,7 +4,7 @@ import type { Remedy } from './remedies.ts';
 import type { UnitFacts } from './unit/unitFacts.ts';
 
 /** A remedy before it is compared with leaving the unit alone. */
-export type RemedyDraft = Pick<Remedy, 'id' | 'title' | 'why' | 'blocked'> & {
+type RemedyDraft = Pick<Remedy, 'id' | 'title' | 'why' | 'blocked'> & {
   readonly partner?: UnitFacts | undefined;
   /** What is expected of this unit, or of the united one. */
   readonly then: Expectation;

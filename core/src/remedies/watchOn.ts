@@ -12,7 +12,7 @@ const MORE_BROOD = 0.3;
 const tenth = (x: number) => Math.round(10 * x) / 10;
 
 /** What a unit has to come to when it is watched. */
-export function watchTestOf({ unit, day }: Pick<UnitFacts, 'unit' | 'day'>): WatchTest {
+function watchTestOf({ unit, day }: Pick<UnitFacts, 'unit' | 'day'>): WatchTest {
   return { since: day, brood: tenth(broodOf(unit) + MORE_BROOD), bees: tenth(unit.bees) };
 }
 

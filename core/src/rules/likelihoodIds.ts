@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { QUEEN_STATES, type QueenStateName } from './queenStates.ts';
 
 /** Signs that are seen with different chances in the states of a queen. */
-export const SIGNS = [
+const SIGNS = [
   'queenSeen',
   'queenSlim',
   'severalEggs',
@@ -23,14 +23,14 @@ export const FOUND = ['young', 'larvae', 'capped'] as const;
 export const MISTAKEN = ['eggs', 'young', 'larvae', 'capped'] as const;
 
 /** What caps look like. */
-export const CAPS = ['flat', 'domed', 'both'] as const;
+const CAPS = ['flat', 'domed', 'both'] as const;
 export type Caps = (typeof CAPS)[number];
 /** Whose brood is under the caps. */
 export const CAPPED_BROOD = ['workers', 'drones', 'mixed', 'none'] as const;
 export type CappedBrood = (typeof CAPPED_BROOD)[number];
 
 /** What happens to queens now and then. */
-export const FATES = [
+const FATES = [
   'notLaying',
   'droneLayer',
   'lost',

@@ -2,7 +2,7 @@ import type { FrameReading } from '../comb/index.ts';
 import { FrameScanner, type ShorthandPlace, type ShorthandProblem } from './frameScanner.ts';
 
 /** Which part of the text speaks of which frame. */
-export interface ShorthandSpan {
+interface ShorthandSpan {
   readonly place: number;
   readonly from: number;
   readonly to: number;

@@ -7,7 +7,7 @@ import { QUEEN_STATES, type QueenStateName } from '../rules/index.ts';
  * Made-up parts whose truth is known, to see whether the chances that the engine gives come true as often as it says. The
  * world here is not the engine's: days are continuous, observers differ, and mating waits for weather.
  */
-export interface SimulatedPart {
+interface SimulatedPart {
   readonly before: PartBefore;
   readonly looks: readonly DatedLook[];
   readonly day: Day;
@@ -17,7 +17,7 @@ export interface SimulatedPart {
 const LOST_ON = '2026-05-04';
 
 /** One made-up part with one to three looks. */
-export function simulatedPart(seed: number): SimulatedPart {
+function simulatedPart(seed: number): SimulatedPart {
   const random = seededRandom(seed * 2654435761);
   const normal = () => random() + random() + random() + random() - 2;
   const queenHere = random() < 0.5 ? 0.5 : 0;
@@ -106,7 +106,7 @@ export function simulatedPart(seed: number): SimulatedPart {
 }
 
 /** Chances between two tenths, and how often they came true. */
-export interface ReliabilityBin {
+interface ReliabilityBin {
   readonly from: number;
   readonly count: number;
   readonly said: number;

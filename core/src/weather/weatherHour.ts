@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { daySchema, type Day, failure, success, type Problem, type Result } from '../basics/index.ts';
 
 /** An hour of local time, as 2026-05-15T14:00. */
-export const hourSchema = z
+const hourSchema = z
   .string()
   .regex(/^\d{4}-\d{2}-\d{2}T([01]\d|2[0-3]):00$/, 'An hour looks like 2026-05-15T14:00.')
   .refine((s) => daySchema.safeParse(s.slice(0, 10)).success, 'There is no such day.');
@@ -27,8 +27,8 @@ export const scaleHour = z.strictObject({
 export type ScaleHour = z.infer<typeof scaleHour>;
 
 /** Columns of the open formats, as a header of comma-separated values (RFC 4180). */
-export const WEATHER_COLUMNS = ['time', 'temperature_c', 'rain_mm', 'wind_ms', 'cloud_pct'] as const;
-export const SCALE_COLUMNS = ['time', 'hive', 'weight_kg'] as const;
+const WEATHER_COLUMNS = ['time', 'temperature_c', 'rain_mm', 'wind_ms', 'cloud_pct'] as const;
+const SCALE_COLUMNS = ['time', 'hive', 'weight_kg'] as const;
 
 /** Rows of a file, already parted at its commas, as hours of weather. All or nothing: every fault is named by its row. */
 export function weatherRows(rows: readonly (readonly string[])[]): Result<WeatherHour[]> {

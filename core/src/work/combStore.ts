@@ -4,7 +4,7 @@ import { houseRules } from '../rules/index.ts';
 import { storeLines } from './kitStore.ts';
 
 /** What a comb of the store is good for. */
-export type CombKind = 'with stores' | 'drawn' | 'foundation';
+type CombKind = 'with stores' | 'drawn' | 'foundation';
 
 /** Combs of one size and kind that lie in the store. */
 export interface CombLine {

@@ -1,7 +1,7 @@
 import type { Apiary, KitLine } from '../records/index.ts';
 
 /** Equipment that every increase takes, as plans name it: what a store is asked about first. */
-export const USUAL_KIT = [
+const USUAL_KIT = [
   'floor',
   'box',
   'inner cover',

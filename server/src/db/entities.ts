@@ -41,13 +41,13 @@ const ofOperation = () =>
     .deferMode(deferred)
     .index();
 
-export const YardEntity = defineEntity({
+const YardEntity = defineEntity({
   name: 'Yard',
   tableName: 'yard',
   properties: { id: p.uuid().primary(), operationId: ofOperation, name: p.text(), note: p.text() },
 });
 
-export const StandEntity = defineEntity({
+const StandEntity = defineEntity({
   name: 'Stand',
   tableName: 'stand',
   properties: {
@@ -59,7 +59,7 @@ export const StandEntity = defineEntity({
   },
 });
 
-export const HiveEntity = defineEntity({
+const HiveEntity = defineEntity({
   name: 'Hive',
   tableName: 'hive',
   properties: {
@@ -77,7 +77,7 @@ export const HiveEntity = defineEntity({
   },
 });
 
-export const BoxEntity = defineEntity({
+const BoxEntity = defineEntity({
   name: 'Box',
   tableName: 'box',
   properties: {
@@ -100,7 +100,7 @@ export const BoxEntity = defineEntity({
   },
 });
 
-export const ColonyEntity = defineEntity({
+const ColonyEntity = defineEntity({
   name: 'Colony',
   tableName: 'colony',
   properties: {
@@ -122,7 +122,7 @@ export const ColonyEntity = defineEntity({
   },
 });
 
-export const QueenEntity = defineEntity({
+const QueenEntity = defineEntity({
   name: 'Queen',
   tableName: 'queen',
   properties: {
@@ -136,7 +136,7 @@ export const QueenEntity = defineEntity({
   },
 });
 
-export const FrameEntity = defineEntity({
+const FrameEntity = defineEntity({
   name: 'Frame',
   tableName: 'frame',
   properties: {
@@ -173,7 +173,7 @@ export const FrameEntity = defineEntity({
   ],
 });
 
-export const VisitEntity = defineEntity({
+const VisitEntity = defineEntity({
   name: 'Visit',
   tableName: 'visit',
   properties: {
@@ -190,7 +190,7 @@ export const VisitEntity = defineEntity({
   },
 });
 
-export const PhotoEntity = defineEntity({
+const PhotoEntity = defineEntity({
   name: 'Photo',
   tableName: 'photo',
   properties: {
@@ -236,7 +236,7 @@ export const ReadingEntity = defineEntity({
   },
 });
 
-export const PlanEntity = defineEntity({
+const PlanEntity = defineEntity({
   name: 'Plan',
   tableName: 'plan',
   properties: {
@@ -250,7 +250,7 @@ export const PlanEntity = defineEntity({
   },
 });
 
-export const MoveEntity = defineEntity({
+const MoveEntity = defineEntity({
   name: 'Move',
   tableName: 'move',
   properties: {
@@ -268,7 +268,7 @@ export const MoveEntity = defineEntity({
   },
 });
 
-export const StepEntity = defineEntity({
+const StepEntity = defineEntity({
   name: 'Step',
   tableName: 'work_step',
   properties: {
@@ -284,7 +284,7 @@ export const StepEntity = defineEntity({
   },
 });
 
-export const YardPlanEntity = defineEntity({
+const YardPlanEntity = defineEntity({
   name: 'YardPlan',
   tableName: 'yard_plan',
   properties: {
@@ -297,7 +297,7 @@ export const YardPlanEntity = defineEntity({
   },
 });
 
-export const YardStepEntity = defineEntity({
+const YardStepEntity = defineEntity({
   name: 'YardStep',
   tableName: 'yard_step',
   properties: {
@@ -314,7 +314,7 @@ export const YardStepEntity = defineEntity({
   },
 });
 
-export const FollowUpEntity = defineEntity({
+const FollowUpEntity = defineEntity({
   name: 'FollowUp',
   tableName: 'follow_up',
   properties: {
@@ -338,7 +338,7 @@ export const FollowUpEntity = defineEntity({
   },
 });
 
-export const KitEntity = defineEntity({
+const KitEntity = defineEntity({
   name: 'Kit',
   tableName: 'kit',
   properties: {
@@ -349,7 +349,7 @@ export const KitEntity = defineEntity({
   },
 });
 
-export const CallOutEntity = defineEntity({
+const CallOutEntity = defineEntity({
   name: 'CallOut',
   tableName: 'call_out',
   properties: {

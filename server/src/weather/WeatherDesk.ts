@@ -15,7 +15,7 @@ const DAYS_BACK = 24;
 const HOURS = { observed: 24 * DAYS_BACK, forecast: 24 * 6, scale: 24 * 15 } as const;
 
 /** Reads a file of hours of one kind. */
-export function readHours(kind: MeasurementKind, text: string): Result<(WeatherHour | ScaleHour)[]> {
+function readHours(kind: MeasurementKind, text: string): Result<(WeatherHour | ScaleHour)[]> {
   const rows = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true }).data;
   return kind === 'scale' ? scaleRows(rows) : weatherRows(rows);
 }

@@ -15,7 +15,7 @@ export function useOperation(): Operation {
 }
 
 /** Today's date on this device, as a calendar day, with its clock corrected by so much. */
-export function deviceToday(offsetMs = 0, at = new Date()): Day {
+function deviceToday(offsetMs = 0, at = new Date()): Day {
   const now = new Date(at.getTime() + offsetMs);
   const two = (n: number) => String(n).padStart(2, '0');
   return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;

@@ -5,7 +5,11 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { LocalCopy } from '../offline/localCopy.ts';
 import type { OutboxEntry } from '../offline/database.ts';
 
-/** The operation as this device knows it. */
+/**
+ * The operation as this device knows it.
+ *
+ * @public Named by the types of the store.
+ */
 export interface MirrorState {
   readonly status: 'loading' | 'ready' | 'failed';
   /** Why loading failed, in words. */
@@ -39,7 +43,7 @@ const initialState: MirrorState = {
 };
 
 /** The base with what waits on top; what can no longer be done on it is left out until the server says why. */
-export function withOutbox(base: Apiary, outbox: readonly OutboxEntry[]): Apiary {
+function withOutbox(base: Apiary, outbox: readonly OutboxEntry[]): Apiary {
   return outbox.reduce((apiary, entry) => {
     if (entry.state === 'refused') return apiary;
     const decided = decide(apiary, entry.command);

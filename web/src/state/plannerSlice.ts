@@ -11,7 +11,7 @@ export interface BenchState {
 }
 
 /** A plan laid aside, to be compared. */
-export interface KeptAlternative {
+interface KeptAlternative {
   readonly id: string;
   readonly label: string;
   readonly request: YardPlanRequest;

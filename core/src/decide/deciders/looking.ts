@@ -24,7 +24,7 @@ import { isDayOfDecision, moveWithQueen, waitingLane } from './movingWithQueen.t
 type Path = readonly (string | number)[];
 
 /** What is known of a colony since it was last parted, before a look on `day`. */
-export function historyOf(apiary: Apiary, colony: Colony, day: Day): PartHistory {
+function historyOf(apiary: Apiary, colony: Colony, day: Day): PartHistory {
   const since = colony.separation?.day ?? null;
   return {
     name: colony.name,

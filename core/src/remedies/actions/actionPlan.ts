@@ -33,7 +33,7 @@ export interface ActionChoice {
 }
 
 /** A unit of an action, before and after. */
-export interface ActionUnit {
+interface ActionUnit {
   readonly facts: UnitFacts;
   readonly after: UnitBees;
 }

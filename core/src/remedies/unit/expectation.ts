@@ -21,7 +21,7 @@ const AUTUMN_DAYS = 30;
 const TOO_FEW = 0.4;
 
 /** Whether so many bees carry a unit on that day, between 0 and 1. */
-export function strongEnough(facts: UnitFacts, bees: number, on: Day): number {
+function strongEnough(facts: UnitFacts, bees: number, on: Day): number {
   const { winterBees } = facts.rules;
   const needs =
     daysBetween(on, facts.season.frost) <= AUTUMN_DAYS ? winterBees : Math.min(winterBees, SMALL_COLONY);

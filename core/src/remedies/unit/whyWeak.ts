@@ -4,8 +4,8 @@ import { broodOf } from './unitProspect.ts';
 import { boundsOf, layingChance, type UnitFacts } from './unitFacts.ts';
 
 /** What may be behind it that a unit is weak. */
-export const WEAK_CAUSES = ['disease', 'queen', 'bees', 'food', 'room', 'space', 'season', 'young'] as const;
-export type WeakCauseId = (typeof WEAK_CAUSES)[number];
+const WEAK_CAUSES = ['disease', 'queen', 'bees', 'food', 'room', 'space', 'season', 'young'] as const;
+type WeakCauseId = (typeof WEAK_CAUSES)[number];
 
 /** One cause, with what in the records speaks for it. */
 export interface WeakCause {

@@ -7,7 +7,7 @@ import { prepareDonor } from './donor.ts';
 import { shareOf } from '../../comb/index.ts';
 
 /** What the time of year allows. */
-export const SEASONS = ['early', 'build-up', 'swarm', 'dearth', 'autumn'] as const;
+const SEASONS = ['early', 'build-up', 'swarm', 'dearth', 'autumn'] as const;
 export type Season = (typeof SEASONS)[number];
 
 /** When a queen that is raised from today on lays: from eggs, or sooner from cells that are there. */
@@ -22,8 +22,8 @@ export function tooLateToRaise(now: Pick<Situation, 'day' | 'cells' | 'lastForWi
 }
 
 /** Where the cells of a colony stand. */
-export const CELL_STAGES = ['none', 'open', 'capped'] as const;
-export type CellStage = (typeof CELL_STAGES)[number];
+const CELL_STAGES = ['none', 'open', 'capped'] as const;
+type CellStage = (typeof CELL_STAGES)[number];
 
 /** What a beekeeper has and wants, as far as it decides between methods. */
 export interface Situation {

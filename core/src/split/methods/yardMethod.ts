@@ -10,7 +10,7 @@ import type { MethodCard } from '../base/method.ts';
 import type { Situation } from '../base/situation.ts';
 
 /** The ways that make several parts, or more than parts: planned on the bench for yards. */
-export const YARD_METHOD_IDS = ['assembly-line', 'break-up', 'one-into-several', 'autumn-reduction'] as const;
+const YARD_METHOD_IDS = ['assembly-line', 'break-up', 'one-into-several', 'autumn-reduction'] as const;
 export type YardMethodId = (typeof YARD_METHOD_IDS)[number];
 
 /** What a yard method is asked about. */

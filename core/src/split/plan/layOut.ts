@@ -5,7 +5,7 @@ import type { Choice, PlanFrame } from '../base/measure.ts';
 import type { WorkFacts } from './workFacts.ts';
 
 /** A frame with the slot it leaves and the slot it gets. */
-export interface LaidMove {
+interface LaidMove {
   readonly frameId: string;
   readonly fromBoxId: string | null;
   readonly fromSlot: number | null;

@@ -36,7 +36,7 @@ export interface PlanRequest {
 }
 
 /** What a plan sets up, by identifier: the same when it is worked out anew. */
-export interface PlanIds {
+interface PlanIds {
   readonly plan: string;
   readonly colony: string;
   readonly hive: string;

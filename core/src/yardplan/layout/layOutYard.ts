@@ -15,7 +15,7 @@ export interface Slot {
 }
 
 /** A frame in its slot when the work is done. */
-export interface LaidFrame extends Slot {
+interface LaidFrame extends Slot {
   readonly frame: PlanFrame;
   /** It comes from another unit or the store. */
   readonly isNew: boolean;

@@ -109,7 +109,7 @@ function problemsOfGoal(apiary: Apiary, request: YardPlanRequest, goal: YardGoal
 }
 
 /** A recipe that no box can hold. */
-export function problemsOfRecipe(recipe: NucRecipe, path: Path): Problem[] {
+function problemsOfRecipe(recipe: NucRecipe, path: Path): Problem[] {
   const { broodCombs, storesCombs, emptyCombs, slots, broodFrames } = recipe;
   if (broodCombs.max < broodCombs.min) {
     return [

@@ -4,7 +4,7 @@
  * Every rule of the planner is linear in these, so that the search, the proof and the ledger can share one
  * statement of it.
  */
-export const MEASURES = [
+const MEASURES = [
   /** Frames of bees, after drift. */
   'bees',
   'brood',

@@ -7,7 +7,7 @@ import { STORE, type Assignment, type YardProblem, type YardUnit } from '../prob
 import { lineOf, missingOf, noticedOf, tidy, type UnitRule } from '../rules/unitRule.ts';
 
 /** What was wished and by how much it is missed. */
-export interface Shortfall {
+interface Shortfall {
   readonly goalId: string;
   /** Null for nucs that were not made. */
   readonly unit: number | null;

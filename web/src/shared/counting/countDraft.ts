@@ -16,7 +16,7 @@ import { problemsOfQuickCount, spreadColony, type QuickCount, type SpreadBox } f
 import type { Problem } from '@incremen/core/basics';
 
 /** Which question the digits answer now. */
-export type Stage = 'kind' | 'amount' | 'bees';
+type Stage = 'kind' | 'amount' | 'bees';
 /** Which side of the frame taps speak of. */
 export type SideChoice = 'both' | 0 | 1;
 
