@@ -113,7 +113,7 @@ function threeNucs(lostOn: string): TestYard {
   const giver = yard.hive('Giver', [STRONG_BOX], addDays(lostOn, 30));
   const names = ['Nuc A', 'Nuc B', 'Nuc C'];
   const parts = names.map((n) => yard.hive(n, [NO_BROOD], addDays(lostOn, 30), 5));
-  const planId = yard.newId();
+  const workId = yard.newId();
   const partIds = [giver.id, ...parts.map((p) => p.id)];
   for (const p of parts) {
     yard.apiary = {
@@ -122,8 +122,8 @@ function threeNucs(lostOn: string): TestYard {
         ...yard.apiary.colony,
         [p.id]: {
           ...p,
-          origin: { how: 'split', fromColonyId: giver.id, planId },
-          separation: { v: 1, day: lostOn, planId, queen: 'elsewhere', partIds, emergence: null },
+          origin: { how: 'split', fromColonyId: giver.id, workId },
+          separation: { v: 1, day: lostOn, workId, queen: 'elsewhere', partIds, emergence: null },
         },
       },
     };

@@ -24,12 +24,12 @@ export async function workThrough(page: Page): Promise<void> {
   await closeVisit(page);
   await expect(page.getByRole('heading', { name: 'The work is done' })).toBeVisible();
   // It is done on this device at once, and on the server when all of it has been sent.
-  const planId = new URL(page.url()).pathname.split('/').at(-1);
+  const workId = new URL(page.url()).pathname.split('/').at(-1);
   const sent = new Records(page);
   await expect
     .poll(async () => {
       const { records: r } = await sent.get();
-      return [...r.plan, ...r.yardPlan].find((p) => p.id === planId)?.status;
+      return r.work.find((w) => w.id === workId)?.status;
     })
     .toBe('done');
 }

@@ -172,7 +172,7 @@ test('work is stopped for robbers, taken up again, and its tags are printed', as
     await expect(page.getByText(new RegExp(`^${i + 1} of`))).toBeVisible();
   }
   await expect(page.getByText('Tansy open for 0 min')).toBeVisible();
-  await page.getByRole('button', { name: 'Robbers' }).click();
+  await page.getByRole('button', { name: 'Robbing' }).click();
   await expect(page.getByRole('button', { name: 'All closed: stop here' })).toBeDisabled();
   for (const job of await page.getByRole('alert').getByRole('checkbox').all()) await job.check();
   await page.getByRole('button', { name: 'All closed: stop here' }).click();
@@ -204,16 +204,16 @@ test('a frame stays that was to go, and the queen is where nobody looked: the pl
     await expect(page.getByText(new RegExp(`^${i + 1} of`))).toBeVisible();
   }
   // The queen walks on a frame of the upper box, which is to be lifted off.
-  await page.getByRole('button', { name: 'It went otherwise' }).click();
+  await page.getByRole('button', { name: 'Something went differently' }).click();
   await page.getByText('The queen was found', { exact: true }).click();
   const upper = page.getByRole('group', { name: 'Frames of Tansy, upper box' });
   await upper.getByRole('button', { name: 'Frame 5' }).click();
-  const goOn = page.getByRole('button', { name: 'So it is: go on with this' });
+  const goOn = page.getByRole('button', { name: 'Yes, continue' });
   await expect(goOn).toBeEnabled();
   await goOn.click();
   await expect(page.getByText('Queen found on Tansy, upper box, frame 5')).toBeVisible();
   // Two combs of the lower box become a nuc that nobody had planned.
-  await page.getByRole('button', { name: 'It went otherwise' }).click();
+  await page.getByRole('button', { name: 'Something went differently' }).click();
   await page.getByText('One more unit was made', { exact: true }).click();
   const lower = page.getByRole('group', { name: 'Frames of Tansy, lower box' });
   await lower.getByRole('button', { name: 'Frame 1', exact: true }).click();

@@ -13,7 +13,7 @@ async function startGoal(page: Page, goal: RegExp): Promise<void> {
 /** The frame of a step by its words, and the hive where it hangs. */
 async function frameOfStep(records: Records, text: string): Promise<{ id: string; hiveId: string | null }> {
   const { records: r } = await records.get();
-  const [id = ''] = r.yardStep.find((s) => s.text === text && s.doneOn === null)?.frameIds ?? [];
+  const [id = ''] = r.workStep.find((s) => s.text === text && s.doneOn === null)?.frameIds ?? [];
   const boxId = r.frame.find((f) => f.id === id)?.boxId;
   return { id, hiveId: r.box.find((b) => b.id === boxId)?.hiveId ?? null };
 }
@@ -62,9 +62,9 @@ test('another hive first, rain on its way, and a comb that stayed: the rest of t
   }
   const move = await current.innerText();
   const stayed = await frameOfStep(records, move);
-  await page.getByRole('button', { name: 'It went otherwise' }).click();
+  await page.getByRole('button', { name: 'Something went differently' }).click();
   await page.getByText(/^It stayed in/).click();
-  const goOn = page.getByRole('button', { name: 'So it is: go on with this' });
+  const goOn = page.getByRole('button', { name: 'Yes, continue' });
   await expect(goOn).toBeEnabled({ timeout: 60_000 });
   await goOn.click();
   await expect(page.getByText(/ stayed$/)).toBeVisible();
@@ -72,7 +72,7 @@ test('another hive first, rain on its way, and a comb that stayed: the rest of t
   await expect
     .poll(async () => {
       const { records: r } = await records.get();
-      return r.yardStep.filter((step) => step.doneOn === null && step.frameIds.includes(stayed.id)).length;
+      return r.workStep.filter((step) => step.doneOn === null && step.frameIds.includes(stayed.id)).length;
     })
     .toBe(0);
   await workThrough(page);

@@ -1,6 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { bundle } from '@incremen/core/formats';
+import { bundle, BUNDLE_VERSION } from '@incremen/core/formats';
 import { z } from 'zod';
 import { ROOT } from './dataFolder.ts';
 
@@ -8,6 +8,6 @@ import { ROOT } from './dataFolder.ts';
 const folder = join(ROOT, 'docs/schema');
 mkdirSync(folder, { recursive: true });
 writeFileSync(
-  join(folder, 'apiary-v1.json'),
+  join(folder, `apiary-v${BUNDLE_VERSION}.json`),
   JSON.stringify(z.toJSONSchema(bundle, { target: 'draft-2020-12' }), null, 1) + '\n',
 );

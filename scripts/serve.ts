@@ -6,7 +6,14 @@ import { join } from 'node:path';
 import { demoScenario } from '@incremen/core/demo';
 import { newOperation } from '@incremen/core/records';
 import { toBundle } from '@incremen/core/formats';
-import { createApp, openOrm, OperationStore, startPostgres } from '@incremen/server';
+import {
+  bringUpToDate,
+  createApp,
+  DatabaseNotReady,
+  openOrm,
+  OperationStore,
+  startPostgres,
+} from '@incremen/server';
 import { startStation } from './startStation.ts';
 import { dataFolder, noteRunning, noteStopped, ROOT, runningOn, type DataName } from './dataFolder.ts';
 
@@ -43,7 +50,15 @@ export async function serve(options: ServeOptions): Promise<void> {
   if (options.build) buildWeb();
   const postgres = await startPostgres(folder ? { dataDir: join(folder, 'postgres') } : { fast: true });
   const orm = await openOrm(postgres.url);
-  await orm.migrator.up();
+  try {
+    await bringUpToDate(orm);
+  } catch (error) {
+    if (!(error instanceof DatabaseNotReady)) throw error;
+    console.error(`\n${error.message}\n${error.remedy}\n`);
+    await orm.close(true);
+    await postgres.stop();
+    process.exit(1);
+  }
   await fillIfEmpty(new OperationStore(orm), options.data);
   const station = await startStation(options.data);
   const server = await listen(createApp(orm, join(ROOT, 'web/dist'), station?.url ?? null), options);

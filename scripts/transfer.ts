@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { openOrm, OperationStore, startPostgres } from '@incremen/server';
+import { bringUpToDate, DatabaseNotReady, openOrm, OperationStore, startPostgres } from '@incremen/server';
 import { dataFolder, runningOn, type DataName } from './dataFolder.ts';
 
 // npm run export -- FILE [--data demo|own]    writes the whole operation to a file
@@ -21,7 +21,7 @@ const serving = runningOn(folder);
 const postgres = await startPostgres({ dataDir: join(folder, 'postgres') });
 const orm = await openOrm(postgres.url);
 try {
-  await orm.migrator.up();
+  await bringUpToDate(orm);
   const store = new OperationStore(orm);
   const [present] = await store.list();
   if (direction === 'export') {
@@ -59,6 +59,7 @@ function explain(error: unknown): string {
     (error as { problems?: { path: (string | number)[]; message: string; remedy: string }[] }).problems ?? [];
   return [
     (error as Error).message,
+    ...(error instanceof DatabaseNotReady ? [`  ${error.remedy}`] : []),
     ...problems.map((p) => `  ${p.path.join('/')}: ${p.message} ${p.remedy}`),
   ].join('\n');
 }

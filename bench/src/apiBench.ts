@@ -4,7 +4,7 @@ import type { AddressInfo } from 'node:net';
 import { demoScenario } from '@incremen/core/demo';
 import { framesOfColony, type Apiary } from '@incremen/core/records';
 import { toBundle } from '@incremen/core/formats';
-import { createApp, openOrm, OperationStore, startPostgres } from '@incremen/server';
+import { bringUpToDate, createApp, openOrm, OperationStore, startPostgres } from '@incremen/server';
 import { median, ms, quantile } from './statistics.ts';
 
 const REQUESTS_A_SECOND = 20;
@@ -16,7 +16,7 @@ export async function apiBench(): Promise<void> {
   // Not `fast`: commits reach the disk, as they do for a user.
   const postgres = await startPostgres({});
   const orm = await openOrm(postgres.url);
-  await orm.migrator.up();
+  await bringUpToDate(orm);
   const { apiary, journal } = demoScenario();
   const op = await new OperationStore(orm).importBundle(toBundle(apiary, journal), null);
   const server = await new Promise<Server>((resolve) => {

@@ -29,8 +29,8 @@ export async function workBench(page: Page): Promise<void> {
     // At a quarter of the speed it takes so long to settle after it was loaded.
     await page.waitForTimeout(2000);
     opened.push(
-      await page.evaluate(async () => {
-        const link = document.querySelector<HTMLAnchorElement>('a[href^="/worksheet/yard/"]');
+      await page.evaluate(async (path) => {
+        const link = document.querySelector<HTMLAnchorElement>(`a[href="${path}"]`);
         const started = performance.now();
         link?.click();
         while (!document.querySelector('[role=progressbar]')) {
@@ -39,7 +39,7 @@ export async function workBench(page: Page): Promise<void> {
           });
         }
         return performance.now() - started;
-      }),
+      }, new URL(address).pathname),
     );
   }
   await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });

@@ -1,4 +1,4 @@
-import { yardPlanRecord, yardPlanRequest } from '@incremen/core/records';
+import { yardPlanRequest, type Work } from '@incremen/core/records';
 import type { Problem } from '@incremen/core/basics';
 import { z } from 'zod';
 
@@ -14,7 +14,7 @@ export type YardPlanQuestion = z.infer<typeof yardPlanQuestion>;
 
 /** A plan as the server has worked it out, in the shape in which it would be kept. */
 export interface YardPlanAnswer {
-  readonly plan: z.infer<typeof yardPlanRecord>;
+  readonly plan: Work;
   readonly nucsMade: number;
   /** No plan makes more nucs; null when that was not shown. */
   readonly mostNucs: number | null;

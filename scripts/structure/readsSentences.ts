@@ -53,20 +53,18 @@ const isProse = (text: string | null) =>
 
 /** The field that an expression reads, through calls and `?.`: `reason` of `line.reason.toLowerCase()`. */
 function fieldOf(node: Node): string | null {
-  switch (node.type) {
-    case 'MemberExpression':
-      return !node.computed && node.property.type === 'Identifier' && SPOKEN.has(node.property.name)
-        ? node.property.name
-        : fieldOf(node.object);
-    case 'CallExpression':
-      return fieldOf(node.callee);
-    case 'ChainExpression':
-    case 'TSNonNullExpression':
-    case 'TSAsExpression':
-      return fieldOf(node.expression);
-    default:
-      return null;
-  }
+  if (node.type === 'MemberExpression')
+    return !node.computed && node.property.type === 'Identifier' && SPOKEN.has(node.property.name)
+      ? node.property.name
+      : fieldOf(node.object);
+  if (node.type === 'CallExpression') return fieldOf(node.callee);
+  if (
+    node.type === 'ChainExpression' ||
+    node.type === 'TSNonNullExpression' ||
+    node.type === 'TSAsExpression'
+  )
+    return fieldOf(node.expression);
+  return null;
 }
 
 /** A place where code looks into a sentence that is shown. */

@@ -1,6 +1,6 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import { bundle } from '@incremen/core/formats';
+import { bundle, BUNDLE_VERSION } from '@incremen/core/formats';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';
@@ -56,7 +56,7 @@ export function createApp(orm: MikroORM, webDir?: string, stationUrl: string | n
   api.get('/health', async (_req, res) => {
     res.json({ ok: await orm.isConnected() });
   });
-  api.get('/schema/apiary-v1.json', (_req, res) => {
+  api.get(`/schema/apiary-v${BUNDLE_VERSION}.json`, (_req, res) => {
     res.json(z.toJSONSchema(bundle, { target: 'draft-2020-12' }));
   });
   api.use('/operations', operationsRouter(store));

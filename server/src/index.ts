@@ -1,4 +1,5 @@
 export { createApp } from './app.ts';
+export { bringUpToDate, DatabaseNotReady } from './db/bringUpToDate.ts';
 export { openOrm } from './db/orm.ts';
 export { findPgBin, startPostgres, type PgServer } from './db/privatePostgres.ts';
 export { OperationStore } from './operations/OperationStore.ts';

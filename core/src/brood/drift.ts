@@ -4,7 +4,7 @@ import { shareOf, type FrameReading } from '../comb/index.ts';
  * Where a part goes: a new stand in the same yard, one beside the old with the entrances together, or a yard beyond
  * flying range. Or it stays in its hive, above the rest, and every bee finds its way.
  */
-const DISTANCES = ['same-yard', 'beside', 'away', 'above'] as const;
+export const DISTANCES = ['same-yard', 'beside', 'away', 'above'] as const;
 export type Distance = (typeof DISTANCES)[number];
 
 /** What rules the bees on a frame: nurses over open brood, or older bees. */

@@ -5,7 +5,7 @@ export {
   GIVE_UP_AFTER_EMERGENCE,
   WORKER_STAGE_DAYS,
 } from './developmentClock.ts';
-export { type Distance, stayShare, type StayShares, temperOf } from './drift.ts';
+export { type Distance, stayShare, type StayShares, temperOf, DISTANCES } from './drift.ts';
 export { readNest } from './nestReading.ts';
 export {
   ADULT_DAILY_LOSS,

@@ -140,7 +140,7 @@ describe('a break-up that is called', () => {
     t.yard.run(t.finish());
     const colony = t.yard.colony('A');
     expect(framesOfColony(t.yard.apiary, colony)).toHaveLength(4);
-    expect(colony.origin).toEqual({ how: 'split', fromColonyId: t.colony.id, planId: t.id });
+    expect(colony.origin).toEqual({ how: 'split', fromColonyId: t.colony.id, workId: t.id });
     expect(colony.separation?.queen).toBe('elsewhere');
     expect(queenOf(t.yard.apiary, t.yard.colony('B').id)?.name).toBe('Regan');
     expect(t.yard.colony('B').separation?.queen).toBe('here');

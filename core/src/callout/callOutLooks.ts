@@ -32,7 +32,7 @@ const filed =
   (colonyId: string, newId: () => string) =>
   (look: LookText): FollowUp => ({
     id: newId(),
-    planId: null,
+    workId: null,
     colonyIds: [colonyId],
     status: 'open',
     ...look,

@@ -20,7 +20,7 @@ function parentOf(apiary: Apiary, colony: Colony): Colony | undefined {
 
 /** Unions that were carried out: which colony went into which. */
 function unionsOf(apiary: Apiary): { readonly fromId: string; readonly intoId: string }[] {
-  return Object.values(apiary.yardPlan).flatMap((p) => (p.status === 'done' ? p.body.unions : []));
+  return Object.values(apiary.work).flatMap((p) => (p.status === 'done' ? p.body.unions : []));
 }
 
 /** Where a colony comes from, back to the first that was entered, and all that came from it. */

@@ -3,7 +3,7 @@ import type { Change, Command, Apiary } from '../records/index.ts';
 import { conservationProblems } from './conservation.ts';
 import { Draft } from './deciders/draft.ts';
 import { decideAddUnit } from './deciders/addingUnits.ts';
-import { decideAmendPlan, decideAmendYardPlan } from './deciders/amending.ts';
+import { decideAmendWork, decideDropWork, decideSaveWork } from './deciders/planningWork.ts';
 import {
   decideChangeCallOut,
   decideDropCallOut,
@@ -17,7 +17,6 @@ import { decideSetKit } from './deciders/keepingKit.ts';
 import { decideLook, decideCloseFollowUp } from './deciders/looking.ts';
 import { decideMoveFrames } from './deciders/moving.ts';
 import { decideAddPhoto, decideRemovePhoto } from './deciders/photos.ts';
-import { decideDropPlan, decideSavePlan } from './deciders/planning.ts';
 import {
   decideAddHives,
   decideAddToStore,
@@ -26,8 +25,7 @@ import {
   decideRename,
   decideSettings,
 } from './deciders/settingUp.ts';
-import { decideTickStep } from './deciders/working.ts';
-import { decideDropYardPlan, decideSaveYardPlan, decideTickYardStep } from './deciders/yardPlanning.ts';
+import { decideTickStep } from './deciders/tickingSteps.ts';
 
 /**
  * Decides what a command does to an apiary, without doing it.
@@ -69,22 +67,14 @@ function decideInto(draft: Draft, command: Command, path: Path): void {
       return decideRename(draft, command, path);
     case 'moveFrames':
       return decideMoveFrames(draft, command, path);
-    case 'savePlan':
-      return decideSavePlan(draft, command, path);
-    case 'amendPlan':
-      return decideAmendPlan(draft, command, path);
+    case 'saveWork':
+      return decideSaveWork(draft, command, path);
+    case 'amendWork':
+      return decideAmendWork(draft, command, path);
     case 'addUnit':
       return decideAddUnit(draft, command, path);
-    case 'amendYardPlan':
-      return decideAmendYardPlan(draft, command, path);
-    case 'saveYardPlan':
-      return decideSaveYardPlan(draft, command, path);
-    case 'dropYardPlan':
-      return decideDropYardPlan(draft, command, path);
-    case 'tickYardStep':
-      return decideTickYardStep(draft, command, path);
-    case 'dropPlan':
-      return decideDropPlan(draft, command, path);
+    case 'dropWork':
+      return decideDropWork(draft, command, path);
     case 'tickStep':
       return decideTickStep(draft, command, path);
     case 'recordLook':

@@ -1,6 +1,6 @@
 export { conservationProblems } from './conservation.ts';
 export { decide } from './decide.ts';
-export { carryOutYardPlan } from './deciders/carryOutYardPlan.ts';
+export { carryOutWork } from './deciders/carryOutWork.ts';
 export { Draft } from './deciders/draft.ts';
 export { judgeLook } from './deciders/looking.ts';
 export { chambersFor } from './deciders/settingUp.ts';

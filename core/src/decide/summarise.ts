@@ -2,7 +2,8 @@ import { listInWords, dayInWords } from '../basics/index.ts';
 import {
   METHOD_NAMES,
   type CallPlace,
-  type PlanBody,
+  type WorkBody,
+  type Work,
   type Command,
   type CommandOf,
   type Apiary,
@@ -10,7 +11,7 @@ import {
 
 const counted = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`;
 
-const lastReport = (body: Pick<PlanBody, 'reports'>) =>
+const lastReport = (body: Pick<WorkBody, 'reports'>) =>
   `planned anew: ${body.reports?.at(-1)?.words ?? 'by what was done'}`;
 
 /** A command in one line for the journal, in words that make sense years later. */
@@ -37,33 +38,21 @@ export function summarise(apiary: Apiary, command: Command): string {
       return `${colony(command.colonyId)} renamed to ${command.name}`;
     case 'moveFrames':
       return `${counted(command.moves.length, 'frame')} moved by hand`;
-    case 'savePlan':
-      return `Plan for ${colony(command.plan.colonyId)}: ${METHOD_NAMES[command.plan.methodId].toLowerCase()}, ${dayInWords(command.plan.day)}`;
-    case 'saveYardPlan':
-      return `Plan kept: ${command.yardPlan.name}, ${dayInWords(command.yardPlan.day)}`;
-    case 'amendPlan':
-      return `${colony(command.plan.colonyId)}: ${lastReport(command.plan.body)}`;
-    case 'amendYardPlan':
-      return `${command.yardPlan.name}: ${
-        apiary.yardPlan[command.yardPlan.id]?.body.reports?.length === command.yardPlan.body.reports?.length
+    case 'saveWork':
+      return `Plan kept: ${workInWords(apiary, command.work)}, ${dayInWords(command.work.day)}`;
+    case 'amendWork':
+      return `${workInWords(apiary, command.work)}: ${
+        apiary.work[command.work.id]?.body.reports?.length === command.work.body.reports?.length
           ? 'hives in another order'
-          : lastReport(command.yardPlan.body)
+          : lastReport(command.work.body)
       }`;
     case 'addUnit':
       return `${command.unit.name} made of ${counted(command.frames.length, 'frame')} of ${colony(command.fromColonyId)}`;
-    case 'dropYardPlan':
-      return `Plan dropped: ${apiary.yardPlan[command.yardPlanId]?.name ?? 'a plan'}`;
-    case 'tickYardStep': {
-      const step = apiary.yardStep[command.stepId];
-      const plan = step && apiary.yardPlan[step.yardPlanId];
-      return `${plan?.name ?? 'Work'}: ${command.done ? 'done' : 'not done after all'}: ${step?.text ?? 'a step'}`;
-    }
-    case 'dropPlan':
-      return `Plan for ${colony(apiary.plan[command.planId]?.colonyId ?? '')} dropped`;
+    case 'dropWork':
+      return `Plan dropped: ${nameOfWork(apiary, command.workId)}`;
     case 'tickStep': {
-      const step = apiary.step[command.stepId];
-      const plan = step && apiary.plan[step.planId];
-      return `${colony(plan?.colonyId ?? '')}: ${command.done ? 'done' : 'not done after all'}: ${step?.text ?? 'a step'}`;
+      const step = apiary.workStep[command.stepId];
+      return `${nameOfWork(apiary, step?.workId ?? '')}: ${command.done ? 'done' : 'not done after all'}: ${step?.text ?? 'a step'}`;
     }
     case 'recordLook':
       return `Look on ${dayInWords(command.day)} at ${listInWords(command.parts.map((p) => colony(p.colonyId)))}`;
@@ -93,6 +82,18 @@ export function summarise(apiary: Apiary, command: Command): string {
         : `${counted(command.commands.length, 'change')} at once: ${command.commands[0] ? summarise(apiary, command.commands[0]) : ''} and more`;
   }
 }
+
+/** A split by its colony and its method, other work by its name. */
+function workInWords(apiary: Apiary, { name, body: { asked } }: Work): string {
+  return asked.source === 'split'
+    ? `${apiary.colony[asked.colonyId]?.name ?? 'a colony'}, ${METHOD_NAMES[asked.methodId].toLowerCase()}`
+    : name;
+}
+
+const nameOfWork = (apiary: Apiary, workId: string) => {
+  const work = apiary.work[workId];
+  return work ? workInWords(apiary, work) : 'work';
+};
 
 function changeInWords(apiary: Apiary, { callOutId, change }: CommandOf<'changeCallOut'>): string {
   const body = apiary.callOut[callOutId]?.body;

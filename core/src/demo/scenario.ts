@@ -11,7 +11,7 @@ import {
   openFollowUps,
   type MethodId,
   LEFT_IN_ORDER,
-  unitsOfPlan,
+  unitsOfWork,
   noEvidence,
   type MarkingColour,
 } from '../records/index.ts';
@@ -169,8 +169,8 @@ export function demoScenario(): Scenario {
     );
     if (!planned.ok) throw new Error(`demo: ${planned.problems[0]?.message ?? 'no plan'}`);
     run(day, planned.value.command);
-    const { plan, steps } = planned.value.command;
-    const closing = unitsOfPlan(apiary, plan).map(({ colonyId }) => ({ colonyId, ...LEFT_IN_ORDER }));
+    const { work, steps } = planned.value.command;
+    const closing = unitsOfWork(apiary, work).map(({ colonyId }) => ({ colonyId, ...LEFT_IN_ORDER }));
     steps.forEach((step, i) =>
       run(day, {
         type: 'tickStep',

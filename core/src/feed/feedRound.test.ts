@@ -19,11 +19,11 @@ function afterSplit() {
       ...yard.apiary.colony,
       [unit.id]: {
         ...apart,
-        origin: { how: 'split', fromColonyId: giver.id, planId: yard.newId() },
+        origin: { how: 'split', fromColonyId: giver.id, workId: yard.newId() },
         separation: {
           v: 1,
           day: '2026-05-10',
-          planId: yard.newId(),
+          workId: yard.newId(),
           queen: 'elsewhere',
           partIds: [giver.id, unit.id],
           emergence: null,

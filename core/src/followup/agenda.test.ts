@@ -18,7 +18,7 @@ const laneOf = (yard: PartYard, day: string): QueenLane => {
 function watched(yard: PartYard, likely: string, topic: FollowUp['topic'] = 'watch'): FollowUp {
   const followUp: FollowUp = {
     id: yard.newId(),
-    planId: null,
+    workId: null,
     colonyIds: [yard.partId],
     kind: 'look',
     topic,

@@ -10,6 +10,7 @@ import {
 } from '../records/index.ts';
 import { failure, success, type Problem, type Result } from '../basics/index.ts';
 import { conservationProblems } from '../decide/index.ts';
+import { bundleOfVersionOne } from './versionOne/bundleOfVersionOne.ts';
 
 /** One line of the journal: what was asked, when, and what it changed. */
 const journalEntry = z.strictObject({
@@ -37,7 +38,7 @@ export interface JournalEntry {
 }
 
 /** Version of the file format. A change of shape raises it and adds a migration beside this file. */
-const BUNDLE_VERSION = 1;
+export const BUNDLE_VERSION = 2;
 
 /** The picture of a photo record, as the bytes of its media type. */
 const photoContent = z.strictObject({ id: z.uuid(), base64: z.base64() });
@@ -91,25 +92,10 @@ export interface BundleContent {
  * in one place each. Nothing is taken over unless all of it is sound.
  */
 export function fromBundle(input: unknown): Result<BundleContent> {
-  if (typeof input === 'object' && input !== null && 'version' in input && input.version !== BUNDLE_VERSION) {
-    return failure({
-      code: 'bundle-version',
-      path: ['version'],
-      message: `This file has version ${String(input.version)}; this Incremen reads version ${BUNDLE_VERSION}.`,
-      remedy: 'Update Incremen, or export the file again with this version.',
-    });
-  }
-  const parsed = bundle.safeParse(input);
-  if (!parsed.success) {
-    return failure(
-      ...parsed.error.issues.slice(0, 20).map((issue) => ({
-        code: 'bundle-shape',
-        path: issue.path.map((p) => (typeof p === 'symbol' ? String(p) : p)),
-        message: issue.message,
-        remedy: 'Correct the file at this place, or export it anew.',
-      })),
-    );
-  }
+  const current = ofThisVersion(input);
+  if (!current.ok) return current;
+  const parsed = bundle.safeParse(current.value);
+  if (!parsed.success) return failure(...shapeProblems(parsed.error));
   const apiary = emptyApiary() as { [K in keyof Apiary]: Record<string, AnyRecord> };
   const problems: Problem[] = [];
   for (const kind of RECORD_KINDS) {
@@ -139,6 +125,35 @@ export function fromBundle(input: unknown): Result<BundleContent> {
   });
 }
 
+/** A file of an older version is brought up to this one; of a newer one nothing is taken. */
+function ofThisVersion(input: unknown): Result<unknown> {
+  if (typeof input !== 'object' || input === null || !('version' in input)) return success(input);
+  const { version } = input;
+  if (version === BUNDLE_VERSION) return success(input);
+  if (version === 1) {
+    try {
+      return success(bundleOfVersionOne(input));
+    } catch (error) {
+      if (error instanceof z.ZodError) return failure(...shapeProblems(error));
+      throw error;
+    }
+  }
+  return failure({
+    code: 'bundle-version',
+    path: ['version'],
+    message: `This file has version ${String(version)}; this Incremen reads versions 1 to ${BUNDLE_VERSION}.`,
+    remedy: 'Update Incremen, or export the file again with this version.',
+  });
+}
+
+const shapeProblems = (error: z.ZodError): Problem[] =>
+  error.issues.slice(0, 20).map((issue) => ({
+    code: 'bundle-shape',
+    path: issue.path.map((p) => (typeof p === 'symbol' ? String(p) : p)),
+    message: issue.message,
+    remedy: 'Correct the file at this place, or export it anew.',
+  }));
+
 const unsound = (path: Problem['path'], message: string): Problem => ({
   code: 'bundle-unsound',
   path,
@@ -158,10 +173,8 @@ const REFERENCES: readonly [keyof Apiary, string, keyof Apiary][] = [
   ['reading', 'visitId', 'visit'],
   ['reading', 'frameId', 'frame'],
   ['photo', 'visitId', 'visit'],
-  ['plan', 'colonyId', 'colony'],
-  ['move', 'planId', 'plan'],
-  ['step', 'planId', 'plan'],
-  ['yardStep', 'yardPlanId', 'yardPlan'],
+  ['workStep', 'workId', 'work'],
+  ['followUp', 'workId', 'work'],
 ];
 
 function danglingReferences(apiary: Apiary): Problem[] {

@@ -1,2 +1,12 @@
-export { type Bundle, bundle, fromBundle, type JournalEntry, type PhotoContent, toBundle } from './bundle.ts';
+export {
+  type Bundle,
+  bundle,
+  BUNDLE_VERSION,
+  fromBundle,
+  type JournalEntry,
+  type PhotoContent,
+  toBundle,
+} from './bundle.ts';
 export { COUNT_COLUMNS, type CountImport, type CountRow, planCountImport } from './countCsv.ts';
+export { JournalUpgrade, upgradeRecords } from './versionOne/upgrade.ts';
+export { upgradeCommand } from './versionOne/upgradeCommand.ts';

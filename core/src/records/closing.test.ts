@@ -1,6 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { FULL_BOX, METHOD_DAY, methodPlan } from '../testing/methodPlans.ts';
-import { answerOf, closingAnswer, stillToAnswer, UNANSWERED, type ClosingDraft } from './closing.ts';
+import {
+  answerOf,
+  closingAnswer,
+  stillToAnswer,
+  UNANSWERED,
+  type ClosingDraft,
+  unitsOfWork,
+} from './closing.ts';
 
 const ID = '00000000-0000-4000-8000-000000000001';
 const all: ClosingDraft = {
@@ -44,11 +51,13 @@ describe('closing a visit', () => {
   it('is kept with the plan by its last tick, and not before', () => {
     const { yard, command } = methodPlan('walk-away-halves', [FULL_BOX, FULL_BOX]);
     yard.run(command);
-    const closing = command.plan.body.parts.map((p) => ({ colonyId: p.colonyId, ...all }) as never);
+    const closing = unitsOfWork(yard.apiary, command.work).map(
+      (p) => ({ colonyId: p.colonyId, ...all }) as never,
+    );
     const tick = (stepId: string) =>
       yard.run({ type: 'tickStep', stepId, done: true, day: METHOD_DAY, closing });
     command.steps.slice(0, -1).forEach((s) => tick(s.id));
-    const kept = () => yard.apiary.plan[command.plan.id];
+    const kept = () => yard.apiary.work[command.work.id];
     expect(kept()?.body.closing).toBeUndefined();
     // Neither without answers, nor with those of one part only.
     const last = {

@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import type { Apiary, Colony } from './records.ts';
-import type { PlanBody } from './planBody.ts';
-import type { YardPlanBody } from './yardPlanBody.ts';
+import type { WorkBody } from './work.ts';
 
 /** Where the queen of a unit is when its lid goes on, as far as it is known. */
 const QUEEN_AT_CLOSING = ['seen', 'not-seen', 'caged', 'none'] as const;
@@ -82,62 +81,58 @@ export interface ClosingUnit {
   readonly name: string;
 }
 
-/** The hives that a split leaves, with those made beside the plan: brood that only went above makes none. */
-export function unitsOfPlan(
-  apiary: Pick<Apiary, 'colony'>,
-  plan: { readonly id: string; readonly body: Pick<PlanBody, 'parts'> },
-): ClosingUnit[] {
-  const planned = plan.body.parts.filter((p) => p.distance !== 'above');
-  return [...planned, ...unitsBeside(apiary, plan).map((c) => ({ colonyId: c.id, name: c.name }))];
-}
-
-/** The keys of all units that a plan for yards changes, those that end with it included. */
+/** The keys of all units that work changes, those that end with it included. */
 export function changedBy(
-  body: Pick<YardPlanBody, 'moves' | 'shakes' | 'unions' | 'effects'>,
+  body: Pick<WorkBody, 'units' | 'moves' | 'shakes' | 'unions' | 'effects'>,
 ): ReadonlySet<string> {
+  const keyOf = new Map(body.units.map((u) => [u.colonyId, u.key]));
+  const ids = [
+    ...body.unions.flatMap((u) => [u.fromId, u.intoId]),
+    ...body.effects.flatMap((e) => ('colonyIds' in e ? e.colonyIds : [e.colonyId])),
+  ];
   return new Set([
+    ...body.units.flatMap((u) => (u.state === 'new' || u.parted ? [u.key] : [])),
     ...body.moves.flatMap((m) => [m.fromKey, m.toKey]),
     ...body.shakes.flatMap((s) => [s.fromKey, s.toKey]),
-    ...body.unions.flatMap((u) => [u.fromId, u.intoId]),
-    ...(body.effects ?? []).flatMap((e) => ('colonyIds' in e ? e.colonyIds : [e.colonyId])),
+    ...ids.map((id) => keyOf.get(id) ?? id),
   ]);
 }
 
-/** The units that a plan for yards makes or changes, with those made beside it. */
-export function unitsOfYardPlan(
+/** The units that work makes or changes, with those made beside it. A box above a colony is no unit of its own. */
+export function unitsOfWork(
   apiary: Pick<Apiary, 'colony'>,
-  plan: {
+  work: {
     readonly id: string;
-    readonly body: Pick<YardPlanBody, 'units' | 'moves' | 'shakes' | 'unions' | 'effects'>;
+    readonly body: Pick<WorkBody, 'units' | 'moves' | 'shakes' | 'unions' | 'effects'>;
   },
 ): ClosingUnit[] {
-  const { body } = plan;
-  const effects = body.effects ?? [];
+  const { body } = work;
   const changed = changedBy(body);
   // Nobody closes a hive that is no more.
   const gone = new Set([
     ...body.unions.map((u) => u.fromId),
-    ...effects.flatMap((e) => (e.kind === 'unit-ends' ? [e.colonyId] : [])),
+    ...body.effects.flatMap((e) => (e.kind === 'unit-ends' ? [e.colonyId] : [])),
   ]);
   // Of work that changes nothing in the records every unit was opened all the same.
   const untouched = changed.size === 0;
   const planned = body.units.filter(
-    (u) => u.kind === 'nuc' || ((changed.has(u.key) || untouched) && !gone.has(u.key)),
+    (u) =>
+      u.state === 'new' ||
+      (u.state === 'stays' && (changed.has(u.key) || untouched) && !gone.has(u.colonyId)),
   );
-  return [...planned, ...unitsBeside(apiary, plan).map((c) => ({ colonyId: c.id, name: c.name }))];
+  return [...planned, ...unitsBeside(apiary, work).map((c) => ({ colonyId: c.id, name: c.name }))];
 }
 
-/** A plan of either kind, as far as its units are concerned. */
-type PlanOfUnits = { readonly id: string } & (
-  { readonly body: Pick<PlanBody, 'parts'> } | { readonly body: Pick<YardPlanBody, 'units'> }
-);
-
 /** The colonies that were made in the course of the work and stand in no plan. */
-export function unitsBeside(apiary: Pick<Apiary, 'colony'>, plan: PlanOfUnits): Colony[] {
-  const planned: readonly ClosingUnit[] = 'parts' in plan.body ? plan.body.parts : plan.body.units;
+export function unitsBeside(
+  apiary: Pick<Apiary, 'colony'>,
+  work: { readonly id: string; readonly body: Pick<WorkBody, 'units'> },
+): Colony[] {
   return Object.values(apiary.colony).filter(
     (c) =>
-      c.origin.how === 'split' && c.origin.planId === plan.id && !planned.some((p) => p.colonyId === c.id),
+      c.origin.how === 'split' &&
+      c.origin.workId === work.id &&
+      !work.body.units.some((p) => p.colonyId === c.id),
   );
 }
 

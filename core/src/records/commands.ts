@@ -9,17 +9,13 @@ import {
   frameRecord,
   id,
   kitRecord,
-  moveRecord,
   operationRecord,
   photoRecord,
-  planRecord,
   queenRecord,
-  stepRecord,
   visitRecord,
-  yardPlanRecord,
   yardRecord,
-  yardStepRecord,
 } from './records.ts';
+import { workRecord, workStepRecord } from './work.ts';
 import { closingAnswers } from './closing.ts';
 import { z } from 'zod';
 
@@ -159,23 +155,22 @@ const moveFrames = z.strictObject({
     .max(200),
 });
 
-/** Keeps a worked-out plan. */
-const savePlan = z.strictObject({
-  type: z.literal('savePlan'),
-  plan: planRecord,
-  moves: z.array(moveRecord).max(200),
-  steps: z.array(stepRecord).min(1).max(200),
+/** Keeps work that was planned. */
+const saveWork = z.strictObject({
+  type: z.literal('saveWork'),
+  work: workRecord,
+  steps: z.array(workStepRecord).min(1).max(4000),
 });
 
-/** Puts a plan that was worked out anew around what was really done in the place of the one being worked. */
-const amendPlan = savePlan.extend({ type: z.literal('amendPlan') });
+/** Puts work that was planned anew around what was really done in the place of the one under way. */
+const amendWork = saveWork.extend({ type: z.literal('amendWork') });
 
 /** One more unit than planned, made at once of frames of a colony. */
 const addUnit = z.strictObject({
   type: z.literal('addUnit'),
   day: daySchema,
-  /** The plan in the course of which it was made. */
-  planId: id,
+  /** The work in the course of which it was made. */
+  workId: id,
   fromColonyId: id,
   unit: z.strictObject({
     colonyId: id,
@@ -194,33 +189,10 @@ const addUnit = z.strictObject({
   looks: z.array(followUpRecord).max(12),
 });
 
-/** Keeps a plan for one or several yards. */
-const saveYardPlan = z.strictObject({
-  type: z.literal('saveYardPlan'),
-  yardPlan: yardPlanRecord,
-  steps: z.array(yardStepRecord).min(1).max(4000),
-});
+/** Drops work that is not wanted any more; what was done at the hives already is not touched. */
+const dropWork = z.strictObject({ type: z.literal('dropWork'), workId: id });
 
-/** The same for a plan for yards. */
-const amendYardPlan = saveYardPlan.extend({ type: z.literal('amendYardPlan') });
-
-/** Drops a plan for yards; what was done at the hives already is not touched. */
-const dropYardPlan = z.strictObject({ type: z.literal('dropYardPlan'), yardPlanId: id });
-
-/** Ticks a step of a yard plan, or takes the tick back. Ticking the last carries the plan into the data. */
-const tickYardStep = z.strictObject({
-  type: z.literal('tickYardStep'),
-  stepId: id,
-  done: z.boolean(),
-  day: daySchema,
-  /** With the last step: how each unit was left. Ignored with any other. */
-  closing: closingAnswers.optional(),
-});
-
-/** Drops a plan that is not wanted any more. */
-const dropPlan = z.strictObject({ type: z.literal('dropPlan'), planId: id });
-
-/** Ticks a step, or takes the tick back. Ticking the last carries the moves into the data. */
+/** Ticks a step, or takes the tick back. Ticking the last carries the work into the records. */
 const tickStep = z.strictObject({
   type: z.literal('tickStep'),
   stepId: id,
@@ -313,14 +285,10 @@ const single = [
   putQueen,
   renameColony,
   moveFrames,
-  savePlan,
-  amendPlan,
+  saveWork,
+  amendWork,
   addUnit,
-  saveYardPlan,
-  amendYardPlan,
-  dropYardPlan,
-  tickYardStep,
-  dropPlan,
+  dropWork,
   tickStep,
   recordLook,
   closeFollowUp,

@@ -1,9 +1,9 @@
 export { ACTION_IDS, type ActionId } from './actionId.ts';
-export type { AnyStep } from './anyStep.ts';
 export type { CallGiver, CallOutBody, CallOutChange, CallPlace, CallUnit, FrameCall } from './callOut.ts';
 export { applyChanges, type Change, changeSchema, reverseChanges } from './change.ts';
 export {
   answerOf,
+  closingAnswers,
   changedBy,
   type ClosingAnswer,
   type ClosingDraft,
@@ -13,8 +13,7 @@ export {
   stillToAnswer,
   UNANSWERED,
   unitsBeside,
-  unitsOfPlan,
-  unitsOfYardPlan,
+  unitsOfWork,
 } from './closing.ts';
 export { type Command, command, type CommandOf, type NewHive, photosIn } from './commands.ts';
 export {
@@ -29,11 +28,16 @@ export {
   SIGNS,
 } from './evidence.ts';
 export { evidenceOfCount, filledByFrames } from './evidenceOfCount.ts';
-export type { FollowUpTopic } from './followUpTopic.ts';
+export { followUpTopic, type FollowUpTopic } from './followUpTopic.ts';
 export { kindInWords } from './kindInWords.ts';
-export { colourClash, MARKING_COLOURS, markingColour, type MarkingColour } from './markingColour.ts';
-export { METHOD_NAMES, type MethodId } from './methodId.ts';
-export type { KitLine, PartMeasure, PlanBody, PlanPart, RuleLine } from './planBody.ts';
+export {
+  colourClash,
+  MARKING_COLOURS,
+  markingColour,
+  markingColourSchema,
+  type MarkingColour,
+} from './markingColour.ts';
+export { METHOD_IDS, METHOD_NAMES, type MethodId } from './methodId.ts';
 export {
   type AnyRecord,
   type Apiary,
@@ -44,34 +48,31 @@ export {
   emptyApiary,
   type FollowUp,
   type Frame,
-  type Move,
   newOperation,
   type Operation,
   operationOf,
   PHOTO_LIMITS,
-  type Plan,
   type Queen,
   type Reading,
   RECORD_KINDS,
   RECORD_SCHEMAS,
   type RecordKind,
   type RecordOf,
-  type Step,
   type Visit,
   type Yard,
-  type YardPlan,
-  yardPlanRecord,
-  type YardStep,
+  type Work,
 } from './records.ts';
 export {
   type FramePin,
   framePin,
   newYardPlanRequest,
+  NUC_QUEENS,
   NUC_RECIPES,
   type NucQueen,
   type NucRecipe,
   rulesOut,
   STORE_KEY,
+  unitKey,
   type YardGoal,
   type YardGoalOf,
   type YardPlanRequest,
@@ -111,7 +112,28 @@ export {
   colonyOfFrame,
   frameInWords,
   type KeptReport,
+  keptReport,
   reportInWords,
   type WorkReport,
 } from './workReport.ts';
-export type { PlannedUnit, YardLook, YardPlanBody } from './yardPlanBody.ts';
+export {
+  isOpenWork,
+  kitLine,
+  ruleLine,
+  STEP_KINDS,
+  workSteps,
+  type KitLine,
+  type Parting,
+  type RuleLine,
+  type StepDraft,
+  type StepKind,
+  type StepTask,
+  type UnitStrength,
+  type WorkAsked,
+  type WorkBody,
+  type WorkLook,
+  type WorkMove,
+  type WorkSource,
+  type WorkStep,
+  type WorkUnit,
+} from './work.ts';

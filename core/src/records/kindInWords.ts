@@ -1,12 +1,10 @@
 import type { RecordKind } from './records.ts';
 
-/** A kind of record as a beekeeper calls it: `plan for a yard` for `yardPlan`. */
+/** A kind of record as a beekeeper calls it: `step of the work` for `workStep`. */
 export const kindInWords = (kind: RecordKind): string => WORDS[kind] ?? kind;
 
 const WORDS: Partial<Record<RecordKind, string>> = {
-  yardPlan: 'plan for a yard',
-  yardStep: 'step of the work',
-  step: 'step of the work',
+  workStep: 'step of the work',
   followUp: 'follow-up',
   kit: 'line of the store',
   callOut: 'break-up on the pad',

@@ -3,13 +3,11 @@ import { daySchema, windowSchema } from '../basics/index.ts';
 import { callOutRecord } from './callOut.ts';
 import { frameReading, frameSizeId } from '../comb/index.ts';
 import { followUpTopic } from './followUpTopic.ts';
-import { METHOD_IDS } from './methodId.ts';
-import { planBody } from './planBody.ts';
 import { evidence } from './evidence.ts';
 import { markingColourSchema } from './markingColour.ts';
 import { houseRuleChanges, likelihoodChanges } from '../rules/index.ts';
 import { watchTest } from './watchTest.ts';
-import { yardPlanBody } from './yardPlanBody.ts';
+import { workRecord, workStepRecord } from './work.ts';
 
 /**
  * The records of an operation, one schema a kind. They are at once the rows of the database, the shape of
@@ -91,7 +89,7 @@ export const frameRecord = z.strictObject({
 /** How a colony came to be. */
 const origin = z.discriminatedUnion('how', [
   z.strictObject({ how: z.literal('entered') }),
-  z.strictObject({ how: z.literal('split'), fromColonyId: id, planId: id }),
+  z.strictObject({ how: z.literal('split'), fromColonyId: id, workId: id }),
 ]);
 
 /**
@@ -101,7 +99,7 @@ const origin = z.discriminatedUnion('how', [
 const separation = z.strictObject({
   v: z.literal(1),
   day: daySchema,
-  planId: id,
+  workId: id,
   queen: z.enum(['here', 'elsewhere', 'unknown']),
   /** All parts, this colony among them; itself alone where it was not split but raises a queen from a cell. */
   partIds: z.array(id).min(1).max(12),
@@ -201,60 +199,11 @@ const readingRecord = z.strictObject({
   body: frameReading,
 });
 
-/** A worked-out split of one colony. */
-export const planRecord = z.strictObject({
-  id,
-  colonyId: id,
-  methodId: z.enum(METHOD_IDS),
-  day: daySchema,
-  status: z.enum(['draft', 'working', 'done', 'dropped']),
-  body: planBody,
-});
-
-/** One frame to be moved by a plan. */
-export const moveRecord = z.strictObject({
-  id,
-  planId: id,
-  order: z.int().min(0).max(999),
-  frameId: id,
-  fromBoxId: id.nullable(),
-  fromSlot: z.int().min(1).max(40).nullable(),
-  toBoxId: id,
-  toSlot: z.int().min(1).max(40),
-  reason: z.string().min(1).max(400),
-});
-
-/** One step of the work at the hives. */
-export const stepRecord = z.strictObject({
-  id,
-  planId: id,
-  order: z.int().min(0).max(999),
-  kind: z.enum(['prepare', 'open', 'find', 'move', 'shake', 'lift', 'fill', 'close', 'check']),
-  text: z.string().min(1).max(400),
-  detail: z.string().max(800),
-  doneOn: daySchema.nullable(),
-  /** The frames that it is about, so that what was really done with them can be told. */
-  frameIds: z.array(id).max(60).default([]),
-});
-
-/** A worked-out plan for one or several yards, with its moves and steps. */
-export const yardPlanRecord = z.strictObject({
-  id,
-  name,
-  day: daySchema,
-  status: planRecord.shape.status,
-  body: yardPlanBody,
-});
-
-/** One step of the work on a yard plan. */
-export const yardStepRecord = stepRecord
-  .omit({ planId: true })
-  .extend({ yardPlanId: id, order: z.int().min(0).max(3999), detail: z.string().max(1600) });
-
 /** A day to look, or days to keep hands off, for one or several colonies. */
 export const followUpRecord = z.strictObject({
   id,
-  planId: id.nullable(),
+  /** The work that it was filed by; null when it was filed by an inspection or by hand. */
+  workId: id.nullable(),
   colonyIds: z.array(id).min(1).max(12),
   kind: z.enum(['look', 'hands-off']),
   topic: followUpTopic,
@@ -281,11 +230,8 @@ export const RECORD_SCHEMAS = {
   visit: visitRecord,
   reading: readingRecord,
   photo: photoRecord,
-  plan: planRecord,
-  move: moveRecord,
-  step: stepRecord,
-  yardPlan: yardPlanRecord,
-  yardStep: yardStepRecord,
+  work: workRecord,
+  workStep: workStepRecord,
   followUp: followUpRecord,
   kit: kitRecord,
   callOut: callOutRecord,
@@ -306,11 +252,7 @@ export type Queen = RecordOf<'queen'>;
 export type Visit = RecordOf<'visit'>;
 export type Photo = RecordOf<'photo'>;
 export type Reading = RecordOf<'reading'>;
-export type Plan = RecordOf<'plan'>;
-export type Move = RecordOf<'move'>;
-export type Step = RecordOf<'step'>;
-export type YardPlan = RecordOf<'yardPlan'>;
-export type YardStep = RecordOf<'yardStep'>;
+export type Work = RecordOf<'work'>;
 export type FollowUp = RecordOf<'followUp'>;
 export type CallOut = RecordOf<'callOut'>;
 

@@ -2,6 +2,9 @@ import { z } from 'zod';
 import { windowSchema } from '../basics/index.ts';
 import { markingColourSchema } from './markingColour.ts';
 
+/** What the dates of something hang on: the day of the work, or cells that were there before it. */
+export const anchor = z.enum(['work', 'cells']);
+
 const recordId = z.uuid();
 
 /** What work changes besides frames and boxes. */
@@ -20,9 +23,21 @@ export const workEffect = z.discriminatedUnion('kind', [
     dot: markingColourSchema.nullable(),
   }),
   /** A ripe cell is given: a new queen is expected from it. */
-  z.strictObject({ kind: z.literal('cell-in'), colonyId: recordId, emergence: windowSchema }),
+  z.strictObject({
+    kind: z.literal('cell-in'),
+    colonyId: recordId,
+    emergence: z.strictObject({ window: windowSchema, anchor }),
+  }),
   /** Two hives change places. */
   z.strictObject({ kind: z.literal('stands-swapped'), colonyIds: z.array(recordId).length(2) }),
+  /** Nobody knows in which of the units the old queen is. */
+  z.strictObject({
+    kind: z.literal('queen-unsure'),
+    fromId: recordId,
+    colonyIds: z.array(recordId).min(2).max(12),
+  }),
+  /** An excluder over the brood boxes, where there is none. */
+  z.strictObject({ kind: z.literal('excluder-in'), colonyId: recordId }),
   /** The unit is no more: shaken out, or closed. */
   z.strictObject({ kind: z.literal('unit-ends'), colonyId: recordId }),
 ]);

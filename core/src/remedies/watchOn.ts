@@ -29,7 +29,7 @@ export function watchOn(facts: UnitFacts, id: string): FollowUp {
   const day = watchDay(facts.day);
   return {
     id,
-    planId: null,
+    workId: null,
     colonyIds: [facts.colony.id],
     kind: 'look',
     topic: 'watch',

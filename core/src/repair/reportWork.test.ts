@@ -6,8 +6,8 @@ import { framesInStore, framesOfColony, openFollowUps } from '../records/views.t
 import type { FrameReading } from '../comb/contents.ts';
 import type { MethodId } from '../records/methodId.ts';
 import { COMBS, FULL_BOX, METHOD_DAY, methodPlan, withCells, withQueen } from '../testing/methodPlans.ts';
-import { unitsOfPlan } from '../records/closing.ts';
-import { tagsOfPlan } from '../work/hiveTags.ts';
+import { unitsOfWork } from '../records/closing.ts';
+import { tagsOfWork } from '../work/hiveTags.ts';
 import { reportWork } from './reportWork.ts';
 import type { WorkReport } from '../records/workReport.ts';
 
@@ -22,18 +22,18 @@ function begun(
   boxes: readonly (readonly FrameReading[])[] = [FULL_BOX, UPPER],
   options: Record<string, string> = {},
 ) {
-  const { yard, command } = methodPlan(methodId, boxes, options);
+  const { yard, command, stay, fresh } = methodPlan(methodId, boxes, options);
   yard.stock('drawn', 12);
   yard.run(command);
-  const planId = command.plan.id;
+  const workId = command.work.id;
   const now = () => {
-    const plan = yard.apiary.plan[planId];
+    const plan = yard.apiary.work[workId];
     if (!plan) throw new Error('the plan must be there');
     return plan;
   };
   const steps = () =>
-    Object.values(yard.apiary.step)
-      .filter((s) => s.planId === planId)
+    Object.values(yard.apiary.workStep)
+      .filter((s) => s.workId === workId)
       .toSorted((a, b) => a.order - b.order);
   const tick = (part: string | RegExp) => {
     const step = steps().find((s) => s.doneOn === null && s.text.match(part));
@@ -41,7 +41,7 @@ function begun(
     yard.tick(step.id, METHOD_DAY);
     return step;
   };
-  const report = (what: WorkReport) => reportWork(yard.apiary, planId, what, METHOD_DAY, yard.newId);
+  const report = (what: WorkReport) => reportWork(yard.apiary, workId, what, METHOD_DAY, yard.newId);
   const tell = (what: WorkReport) => {
     const done = report(what);
     if (!done.ok) throw new Error(done.problems[0]?.message);
@@ -52,13 +52,37 @@ function begun(
       if (s.doneOn === null) yard.tick(s.id, METHOD_DAY);
     }
   };
-  const [stay, fresh] = command.plan.body.parts;
+  /** The two parts as the plan now has them, every frame with its slot when the work is done. */
+  const parts = () => {
+    const { units, moves, newHives } = now().body;
+    const newBoxes = new Set(newHives.flatMap((h) => h.boxes.map((b) => b.boxId)));
+    const moved = new Map(moves.map((m) => [m.frameId, m.to]));
+    const slots = Object.values(yard.apiary.frame).flatMap((f) => {
+      const to = moved.has(f.id)
+        ? moved.get(f.id)
+        : f.boxId && f.slot
+          ? { boxId: f.boxId, slot: f.slot }
+          : null;
+      return to ? [{ frameId: f.id, ...to }] : [];
+    });
+    return ([false, true] as const).map((isNew) => {
+      const unit = units.find((u) => (u.state !== 'stays') === isNew);
+      return {
+        queen: unit?.parted?.queen,
+        brood: unit?.after.brood ?? 0,
+        slots: slots.filter((s) => newBoxes.has(s.boxId) === isNew),
+      };
+    });
+  };
+  /** When a new queen is expected from cells; null for emergency cells. */
+  const emergence = () =>
+    now().body.units.find((u) => u.parted?.emergence)?.parted?.emergence?.window ?? null;
   const move = (n = 0) => {
     const found = steps().filter((s) => s.kind === 'move' && s.frameIds.length === 1 && s.doneOn === null)[n];
     if (!found) throw new Error('no frame is to be carried');
     return found;
   };
-  return { yard, planId, now, steps, tick, report, tell, finish, stay, fresh, move };
+  return { parts, emergence, yard, workId, now, steps, tick, report, tell, finish, stay, fresh, move };
 }
 const textsOf = (steps: readonly { text: string; doneOn: string | null }[]) =>
   steps.filter((s) => s.doneOn === null).map((s) => s.text);
@@ -73,11 +97,11 @@ describe('a frame that went elsewhere', () => {
     const told = w.steps().find((s) => s.id === step.id);
     expect(told).toMatchObject({ doneOn: METHOD_DAY, detail: `Planned: ${step.text}` });
     expect(told?.text).toMatch(/^Old, .* stayed$/);
-    const { parts, reports } = w.now().body;
-    expect(parts[1].slots.map((s) => s.frameId)).not.toContain(frameId);
+    const { reports } = w.now().body;
+    expect(w.parts()[1]?.slots.map((s) => s.frameId)).not.toContain(frameId);
     expect(reports?.map((r) => r.words)).toEqual([told?.text]);
     // Another comb takes its place: the nuc is as full as it was planned.
-    expect(parts[1].measure.broodFrames).toBeGreaterThan(w.fresh.measure.broodFrames - 0.5);
+    expect(w.parts()[1]?.brood).toBeGreaterThan(w.fresh.measure.broodFrames - 0.5);
     w.finish();
     const nuc = w.yard.apiary.colony[w.fresh.colonyId];
     expect(nuc && framesOfColony(w.yard.apiary, nuc).map((p) => p.frame.id)).not.toContain(frameId);
@@ -95,7 +119,7 @@ describe('a frame that went elsewhere', () => {
     });
     if (!extra) throw new Error('a capped comb must stay');
     w.tell({ what: 'frame-went', frameId: extra.frameId, toColonyId: w.fresh.colonyId, slot: 3 });
-    const slots = w.now().body.parts[1].slots;
+    const slots = w.parts()[1]?.slots ?? [];
     expect(slots.find((s) => s.frameId === extra.frameId)?.slot).toBe(3);
     expect(new Set(slots.map((s) => s.slot)).size).toBe(slots.length);
     w.finish();
@@ -111,7 +135,7 @@ describe('a frame that went elsewhere', () => {
     w.tick(first.text.slice(0, 12));
     const [other = ''] = w.move().frameIds;
     w.tell({ what: 'frame-went', frameId: other, toColonyId: w.stay.colonyId, slot: null });
-    expect(w.now().body.parts[1].slots.find((s) => s.frameId === carried)?.slot).toBe(planned);
+    expect(w.parts()[1]?.slots.find((s) => s.frameId === carried)?.slot).toBe(planned);
     expect(w.steps().filter((s) => s.frameIds.includes(carried) && s.doneOn === null)).toEqual([]);
   });
 
@@ -179,12 +203,12 @@ describe('a queen found', () => {
       (p) => p.box.position === 1,
     );
     w.tell({ what: 'queen-found', colonyId: w.stay.colonyId, frameId: upper?.frame.id ?? '' });
-    const { parts, followUps } = w.now().body;
-    expect(parts.map((p) => p.queen)).toEqual(['elsewhere', 'here']);
+    const { looks } = w.now().body;
+    expect(w.parts().map((p) => p.queen)).toEqual(['elsewhere', 'here']);
     // Her frame is not carried to the other half.
-    expect(parts[1].slots.map((s) => s.frameId)).toContain(upper?.frame.id);
-    expect(followUps.map((f) => f.topic)).not.toContain('which-part');
-    expect(followUps.every((f) => f.parts.join() === 'stay')).toBe(true);
+    expect(w.parts()[1]?.slots.map((s) => s.frameId)).toContain(upper?.frame.id);
+    expect(looks.map((f) => f.topic)).not.toContain('which-part');
+    expect(looks.every((f) => f.colonyIds.join() === w.stay.colonyId)).toBe(true);
     w.finish();
     expect(openFollowUps(w.yard.apiary).every((f) => f.colonyIds.join() === w.stay.colonyId)).toBe(true);
   });
@@ -195,14 +219,14 @@ describe('a queen found', () => {
     const home = framesOfColony(w.yard.apiary, Object.values(w.yard.apiary.colony)[0]!);
     const lower = home.find((p) => p.box.position === 0 && p.reading?.body.sides[0].contents.eggs);
     w.tell({ what: 'queen-found', colonyId: w.stay.colonyId, frameId: lower?.frame.id ?? '' });
-    expect(w.now().body.parts[1].slots.map((s) => s.frameId)).toContain(lower?.frame.id);
+    expect(w.parts()[1]?.slots.map((s) => s.frameId)).toContain(lower?.frame.id);
     expect(textsOf(w.steps()).some((t) => /^Find the queen/.test(t))).toBe(false);
   });
 
   it('beside the frames, in a half', () => {
     const w = begun('walk-away-halves', [FULL_BOX, FULL_BOX]);
     w.tell({ what: 'queen-found', colonyId: w.fresh.colonyId, frameId: null });
-    expect(w.now().body.parts.map((p) => p.queen)).toEqual(['elsewhere', 'here']);
+    expect(w.parts().map((p) => p.queen)).toEqual(['elsewhere', 'here']);
   });
 
   it('on a frame that is in the nuc already though she is to stay: it is carried back first', () => {
@@ -213,7 +237,7 @@ describe('a queen found', () => {
     w.tick(step.text.slice(0, 12));
     w.tell({ what: 'queen-found', colonyId: w.fresh.colonyId, frameId });
     expect(textsOf(w.steps())[0]).toBe('Carry the frame with the queen back from New to Old');
-    expect(w.now().body.parts[1].slots.map((s) => s.frameId)).not.toContain(frameId);
+    expect(w.parts()[1]?.slots.map((s) => s.frameId)).not.toContain(frameId);
   });
 });
 
@@ -233,7 +257,7 @@ describe('cells', () => {
     w.tell({ what: 'cell-reserved', frameId });
     expect(textsOf(w.steps()).some((t) => /^Reserve/.test(t))).toBe(false);
     expect(w.now().body.shakes.map((s) => s.frameId)).not.toContain(frameId);
-    expect(w.now().body.parts[0].slots.map((s) => s.frameId)).toContain(frameId);
+    expect(w.parts()[0]?.slots.map((s) => s.frameId)).toContain(frameId);
   });
 
   it('the reserved one broke: another is to be chosen', () => {
@@ -249,14 +273,14 @@ describe('cells', () => {
   it('the only one broke: dates are those of a queen raised from eggs', () => {
     const one = withCells(young, 'capped', 1);
     const w = begun('queen-to-nuc', [FULL_BOX, [honey, capped, one, withQueen(young), ...UPPER.slice(4)]]);
-    const before = w.now().body.followUps.find((f) => f.topic === 'eggs-due')?.window.likely ?? '';
-    expect(w.now().body.emergence).not.toBeNull();
+    const before = w.now().body.looks.find((f) => f.topic === 'eggs-due')?.window.likely ?? '';
+    expect(w.emergence()).not.toBeNull();
     const at = framesOfColony(w.yard.apiary, Object.values(w.yard.apiary.colony)[0]!).find(
       (p) => (p.reading?.body.cells.length ?? 0) > 0,
     );
     w.tell({ what: 'cell-broken', frameId: at?.frame.id ?? '' });
-    expect(w.now().body.emergence).toBeNull();
-    const after = w.now().body.followUps.find((f) => f.topic === 'eggs-due')?.window.likely ?? '';
+    expect(w.emergence()).toBeNull();
+    const after = w.now().body.looks.find((f) => f.topic === 'eggs-due')?.window.likely ?? '';
     expect(after > before).toBe(true);
   });
 
@@ -265,7 +289,7 @@ describe('cells', () => {
       [honey, capped, CELLS, young, capped, CELLS, capped, capped, honey, honey],
     ]);
     w.tell({ what: 'virgin-seen', colonyId: w.fresh.colonyId });
-    expect(w.now().body.emergence).toMatchObject({ earliest: METHOD_DAY, likely: METHOD_DAY });
+    expect(w.emergence()).toMatchObject({ earliest: METHOD_DAY, likely: METHOD_DAY });
     expect(w.now().body.cautions[0]).toMatch(/^A virgin runs here already/);
   });
 });
@@ -286,8 +310,8 @@ describe('one unit more than planned', () => {
         .filter((f) => f.colonyIds.includes(third?.id ?? ''))
         .map((f) => f.topic),
     ).toEqual(['which-part', 'rest', 'eggs-due']);
-    expect(unitsOfPlan(w.yard.apiary, w.now()).map((u) => u.name)).toContain('Third');
-    expect(tagsOfPlan(w.yard.apiary, w.now()).at(-1)).toMatchObject({ name: 'Third', mother: 'Old' });
+    expect(unitsOfWork(w.yard.apiary, w.now()).map((u) => u.name)).toContain('Third');
+    expect(tagsOfWork(w.yard.apiary, w.now()).at(-1)).toMatchObject({ name: 'Third', mother: 'Old' });
     w.finish();
     expect(w.now().status).toBe('done');
     expect(w.now().body.closing?.map((a) => a.colonyId)).toContain(third?.id);

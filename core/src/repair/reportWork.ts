@@ -1,35 +1,40 @@
 import {
   applyChanges,
-  type Command,
-  type CommandOf,
-  type Apiary,
-  type Box,
   boxesOfColony,
   framesOfBox,
   placeOf,
+  reportInWords,
+  type Apiary,
+  type Box,
+  type Command,
+  type CommandOf,
+  type KeptReport,
+  type Work,
   type WorkReport,
 } from '../records/index.ts';
 import { decide } from '../decide/index.ts';
 import { type Day, failure, success, type Problem, type Result } from '../basics/index.ts';
 import { queenCalendar } from '../brood/index.ts';
 import { queenLooks } from '../split/index.ts';
-import { repairPlan } from './repairPlan.ts';
-import { repairYardPlan } from './repairYardPlan.ts';
+import { mergeSteps, withReport } from './mergeSteps.ts';
+import { replanAction } from './replanAction.ts';
+import type { Replanned, UnderReport } from './replanned.ts';
+import { replanSplit } from './replanSplit.ts';
+import { replanYard } from './replanYard.ts';
 
 /**
- * What was really done takes the place of what was planned, and the rest of the plan is made to fit.
+ * What was really done takes the place of what was planned, and the rest of the work is made to fit.
  *
- * @param planId - of either kind of plan
- * @returns one command, or several that happen together: what changed outside the plan, and the amended plan
+ * @returns one command, or several that happen together: what changed outside the work, and the amended work
  */
 export function reportWork(
   apiary: Apiary,
-  planId: string,
+  workId: string,
   report: WorkReport,
   day: Day,
   newId: () => string,
 ): Result<Command> {
-  const before = outsideThePlan(apiary, planId, report, day, newId);
+  const before = outsideTheWork(apiary, workId, report, day, newId);
   if (!before.ok) return before;
   let now = apiary;
   for (const command of before.value) {
@@ -37,37 +42,108 @@ export function reportWork(
     if (!changed.ok) return changed;
     now = applyChanges(now, changed.value);
   }
-  const plan = apiary.plan[planId];
-  const yardPlan = apiary.yardPlan[planId];
-  if (!plan && !yardPlan) {
+  const work = apiary.work[workId];
+  if (!work) {
     return failure({
       code: 'unknown-id',
-      path: ['planId'],
+      path: ['workId'],
       message: 'This plan is not there any more.',
       remedy: 'Make it again.',
     });
   }
-  const amended = plan
-    ? repairPlan(now, plan, report, day, newId)
-    : repairYardPlan(now, yardPlan as NonNullable<typeof yardPlan>, report, day, newId);
+  const amended = amend(now, work, report, day, newId);
   if (!amended.ok) return amended;
   return success(
     before.value.length === 0 ? amended.value : { type: 'batch', commands: [...before.value, amended.value] },
   );
 }
 
+/** Two virgins in one unit do not stay two. */
+const TWO_VIRGINS =
+  'A virgin runs here already: other cells in this unit are torn down, or she leaves with a swarm. Keep it quiet; give the cells that are left to a part without one.';
+
+/** The work with the report in it. How the rest is planned depends on what was asked, and on nothing else. */
+function amend(
+  apiary: Apiary,
+  work: Work,
+  report: WorkReport,
+  day: Day,
+  newId: () => string,
+): Result<CommandOf<'amendWork'>> {
+  const steps = Object.values(apiary.workStep)
+    .filter((s) => s.workId === work.id)
+    .toSorted((a, b) => a.order - b.order);
+  const unitOf = (id: string) => work.body.units.find((u) => u.colonyId === id);
+  const words = reportInWords(
+    apiary,
+    report,
+    (id) => unitOf(id)?.name ?? apiary.colony[id]?.name ?? 'a colony',
+  );
+  const reports: KeptReport[] = [...(work.body.reports ?? []), { day, report, words }];
+  const replanned = replan({ apiary, work, steps, report, reports, day, newId });
+  if (!replanned.ok) return replanned;
+  const { body, anew, settled, virginSeen } = replanned.value;
+  const told = 'toColonyId' in report ? report.toColonyId : 'colonyId' in report ? report.colonyId : null;
+  const key = told === null ? undefined : unitOf(told)?.key;
+  const done = withReport(work.id, replanned.value.before, {
+    id: newId(),
+    report,
+    words,
+    day,
+    unitKeys: key === undefined ? [] : [key],
+  });
+  return success({
+    type: 'amendWork',
+    work: {
+      ...work,
+      status: 'working',
+      body: {
+        ...body,
+        reports,
+        cautions: [...(virginSeen ? [TWO_VIRGINS] : []), ...body.cautions.filter((c) => c !== TWO_VIRGINS)],
+      },
+    },
+    steps: mergeSteps(
+      done,
+      anew,
+      settled,
+      steps.filter((s) => s.doneOn === null && !done.some((d) => d.id === s.id)),
+    ),
+  });
+}
+
+function replan(under: UnderReport): Result<Replanned> {
+  const { asked } = under.work.body;
+  switch (asked.source) {
+    case 'split':
+      return replanSplit(asked, under);
+    case 'yard':
+      return replanYard(asked, under);
+    case 'action':
+      return replanAction(under);
+    case 'call-out':
+      return failure(
+        problem(
+          'plan-closed',
+          'A break-up that was called frame by frame is finished with its last frame.',
+          'Correct it with an inspection, or undo it from the journal.',
+        ),
+      );
+  }
+}
+
 type Single = CommandOf<'moveFrames' | 'addUnit'>;
 
-/** What a report changes in the records at once: a frame in a colony that has no part in the plan, a unit more. */
-function outsideThePlan(
+/** What a report changes in the records at once: a frame in a colony that has no part in the work, a unit more. */
+function outsideTheWork(
   apiary: Apiary,
-  planId: string,
+  workId: string,
   report: WorkReport,
   day: Day,
   newId: () => string,
 ): Result<readonly Single[]> {
-  if (report.what === 'unit-added') return unitOf(apiary, planId, report, day, newId);
-  if (report.what !== 'frame-went' || inPlan(apiary, planId, report.toColonyId)) return success([]);
+  if (report.what === 'unit-added') return unitOf(apiary, workId, report, day, newId);
+  if (report.what !== 'frame-went' || inWork(apiary, workId, report.toColonyId)) return success([]);
   const colony = apiary.colony[report.toColonyId];
   const frame = apiary.frame[report.frameId];
   if (!colony || !frame) {
@@ -106,9 +182,8 @@ const problem = (code: string, message: string, remedy: string): Problem => ({
   remedy,
 });
 
-function inPlan(apiary: Apiary, planId: string, colonyId: string): boolean {
-  const parts = apiary.plan[planId]?.body.parts ?? apiary.yardPlan[planId]?.body.units ?? [];
-  return parts.some((p) => p.colonyId === colonyId);
+function inWork(apiary: Apiary, workId: string, colonyId: string): boolean {
+  return apiary.work[workId]?.body.units.some((u) => u.colonyId === colonyId) === true;
 }
 
 function freeSlotsOf(apiary: Apiary, box: Box, colonyId: string): number[] {
@@ -127,7 +202,7 @@ const UNPLANNED_SLOTS = 5;
 
 function unitOf(
   apiary: Apiary,
-  planId: string,
+  workId: string,
   report: Extract<WorkReport, { what: 'unit-added' }>,
   day: Day,
   newId: () => string,
@@ -152,7 +227,7 @@ function unitOf(
     {
       type: 'addUnit',
       day,
-      planId,
+      workId,
       fromColonyId: from.id,
       unit: {
         colonyId,
@@ -172,13 +247,13 @@ function unitOf(
           window: { ...calendar.eggsProveQueen, latest: calendar.surplusCells.latest },
           expect: 'Cells and no eggs: it raises a queen. Neither: give it eggs, a cell or a queen that day.',
         },
-        ...queenLooks(['new'], day, calendar.emergence, 'split', {
+        ...queenLooks(['new'], day, calendar.emergence, 'work', {
           rest: 'A virgin emerges, flies and mates. Leave it shut.',
           eggs: 'Eggs of the new queen.',
         }).map(({ topic, kind, window, expect }) => ({ topic, kind, window, expect })),
       ].map((look) => ({
         id: newId(),
-        planId: null,
+        workId: null,
         colonyIds: [colonyId],
         status: 'open' as const,
         ...look,

@@ -1,3 +1,4 @@
+export type { PlannedPart } from './base/method.ts';
 export { planFrame, type PlanFrame } from './base/measure.ts';
 export { type Season, type Situation, situationOf } from './base/situation.ts';
 export { inWords } from './base/stepTexts.ts';

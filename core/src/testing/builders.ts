@@ -6,18 +6,14 @@ import { framesOfColony } from '../records/views.ts';
 import type { FrameReading } from '../comb/contents.ts';
 import { seededIds } from '../demo/seededIds.ts';
 import type { Day } from '../basics/day.ts';
-import { LEFT_IN_ORDER, unitsOfPlan, unitsOfYardPlan, type ClosingAnswer } from '../records/closing.ts';
+import { LEFT_IN_ORDER, unitsOfWork, type ClosingAnswer } from '../records/closing.ts';
 
 /** The answers that close the visit with this step; nothing while others are left. */
 export function closingFor(apiary: Apiary, stepId: string): { closing?: ClosingAnswer[] } {
-  const step = apiary.step[stepId];
-  const yardStep = apiary.yardStep[stepId];
-  const others = step
-    ? Object.values(apiary.step).filter((s) => s.planId === step.planId && s.id !== stepId)
-    : Object.values(apiary.yardStep).filter((s) => s.yardPlanId === yardStep?.yardPlanId && s.id !== stepId);
-  const plan = step && apiary.plan[step.planId];
-  const yardPlan = yardStep && apiary.yardPlan[yardStep.yardPlanId];
-  const units = plan ? unitsOfPlan(apiary, plan) : yardPlan ? unitsOfYardPlan(apiary, yardPlan) : [];
+  const workId = apiary.workStep[stepId]?.workId;
+  const work = workId === undefined ? undefined : apiary.work[workId];
+  const others = Object.values(apiary.workStep).filter((s) => s.workId === workId && s.id !== stepId);
+  const units = work ? unitsOfWork(apiary, work) : [];
   if (others.some((s) => s.doneOn === null) || units.length === 0) return {};
   return { closing: units.map(({ colonyId }) => ({ colonyId, ...LEFT_IN_ORDER })) };
 }
@@ -48,10 +44,9 @@ export class TestYard {
     this.apiary = applyChanges(this.apiary, result.value);
   }
 
-  /** Ticks a step of either kind of plan; with the last one every unit answers. */
+  /** Ticks a step; with the last one every unit answers. */
   tick(stepId: string, day: Day): void {
-    const type = this.apiary.step[stepId] ? 'tickStep' : 'tickYardStep';
-    this.run({ type, stepId, done: true, day, ...closingFor(this.apiary, stepId) });
+    this.run({ type: 'tickStep', stepId, done: true, day, ...closingFor(this.apiary, stepId) });
   }
 
   /** Problems of a command that must be refused, as `code at path`. */

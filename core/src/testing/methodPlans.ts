@@ -42,19 +42,19 @@ export function methodPlan(
     seededIds(4),
   );
   if (!plan.ok) throw new Error(plan.problems[0]?.message);
-  const { command, frames } = plan.value;
-  const { body } = command.plan;
-  const goes = new Set(body.parts[1].slots.map((s) => s.frameId));
+  const { command, frames, parts } = plan.value;
+  const { body } = command.work;
+  const goes = new Set(parts[1].slots.map((s) => s.frameId));
   return {
     yard,
     command,
     body,
-    stay: body.parts[0],
-    fresh: body.parts[1],
+    stay: parts[0],
+    fresh: parts[1],
     moved: frames.filter((f) => goes.has(f.id)),
     stayed: frames.filter((f) => !goes.has(f.id)),
     broken: body.ledger.filter((l) => l.state === 'broken').map((l) => l.id),
-    looks: body.followUps.map((f) => [f.topic, f.window.earliest, f.window.latest] as const),
+    looks: body.looks.map((f) => [f.topic, f.window.earliest, f.window.latest] as const),
     texts: command.steps.map((s) => `${s.text}. ${s.detail}`).join('\n'),
   };
 }

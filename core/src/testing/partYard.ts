@@ -18,7 +18,7 @@ export class PartYard extends TestYard {
     const separation = {
       v: 1 as const,
       day: lostOn,
-      planId: this.newId(),
+      workId: this.newId(),
       partIds: [giver.id, part.id],
       emergence: null,
     };

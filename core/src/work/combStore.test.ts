@@ -25,10 +25,10 @@ describe('combs in the store', () => {
   it('are spoken for by plans that are kept, until these are dropped', () => {
     const { yard, command } = methodPlan('walk-away-halves', [FULL_BOX, FULL_BOX]);
     yard.run(command);
-    const fromStore = command.moves.filter((m) => m.fromBoxId === null).length;
+    const fromStore = command.work.body.moves.filter((m) => m.from === null).length;
     const promised = () => combLines(yard.apiary, 2026).reduce((n, l) => n + l.promised, 0);
     expect(promised()).toBe(fromStore);
-    yard.run({ type: 'dropPlan', planId: command.plan.id });
+    yard.run({ type: 'dropWork', workId: command.work.id });
     expect(promised()).toBe(0);
   });
 });
@@ -37,7 +37,7 @@ describe('the shopping list', () => {
   it('names what is counted and too little, and nothing that nobody has counted', () => {
     const { yard, command } = methodPlan('queen-to-nuc', [FULL_BOX, FULL_BOX]);
     yard.run(command);
-    const floor = command.plan.body.kit.find((k) => k.shortBy === null);
+    const floor = command.work.body.kit.find((k) => k.shortBy === null);
     const named = () => shoppingList(yard.apiary).map((l) => l.what);
     expect(named()).not.toContain(floor?.what);
     yard.run({ type: 'setKit', items: [{ id: yard.newId(), what: floor?.what ?? '', count: 0 }] });

@@ -1,4 +1,11 @@
-import { operationOf, type Apiary, type Frame, framesInStore, STORE_KEY } from '../records/index.ts';
+import {
+  operationOf,
+  type Apiary,
+  type Frame,
+  framesInStore,
+  isOpenWork,
+  STORE_KEY,
+} from '../records/index.ts';
 import { shareOf, type FrameSizeId } from '../comb/index.ts';
 import { houseRules } from '../rules/index.ts';
 import { storeLines } from './kitStore.ts';
@@ -57,16 +64,11 @@ export function combLines(apiary: Apiary, year: number): CombLine[] {
 }
 
 function promisedCombs(apiary: Apiary): Set<string> {
-  const kept = (p: { readonly status: string }) => p.status === 'draft' || p.status === 'working';
-  return new Set([
-    ...Object.values(apiary.yardPlan)
-      .filter(kept)
-      .flatMap((p) => p.body.moves.flatMap((m) => (m.fromKey === STORE_KEY ? [m.frameId] : []))),
-    ...Object.values(apiary.move).flatMap((m) => {
-      const plan = apiary.plan[m.planId];
-      return plan && kept(plan) && m.fromBoxId === null ? [m.frameId] : [];
-    }),
-  ]);
+  return new Set(
+    Object.values(apiary.work)
+      .filter(isOpenWork)
+      .flatMap((w) => w.body.moves.flatMap((m) => (m.fromKey === STORE_KEY ? [m.frameId] : []))),
+  );
 }
 
 /** Something to be bought or made before the work. */
@@ -80,9 +82,7 @@ export function shoppingList(apiary: Apiary): ShoppingLine[] {
   const kit = storeLines(apiary).flatMap((l) =>
     l.count !== null && l.count < l.promised ? [{ what: l.what, count: l.promised - l.count }] : [],
   );
-  const plans = [...Object.values(apiary.plan), ...Object.values(apiary.yardPlan)].filter(
-    (p) => p.status === 'draft' || p.status === 'working',
-  );
+  const plans = Object.values(apiary.work).filter(isOpenWork);
   const combs = new Map<string, number>();
   for (const { what, shortBy } of plans.flatMap((p) => p.body.kit)) {
     if (shortBy !== null && shortBy > 0) combs.set(what, (combs.get(what) ?? 0) + shortBy);

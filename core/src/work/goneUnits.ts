@@ -1,4 +1,4 @@
-import { type Apiary, type Plan, type YardPlan, changedBy } from '../records/index.ts';
+import { changedBy, type Apiary, type Work } from '../records/index.ts';
 import { dayInWords, type Problem } from '../basics/index.ts';
 
 /**
@@ -7,10 +7,15 @@ import { dayInWords, type Problem } from '../basics/index.ts';
  */
 export function goneUnits(
   apiary: Pick<Apiary, 'colony'>,
-  plan: Pick<Plan, 'colonyId'> | Pick<YardPlan, 'body'>,
+  { body }: Pick<Work, 'body'>,
   path: Problem['path'] = [],
 ): Problem[] {
-  const ids = 'colonyId' in plan ? [plan.colonyId] : changedBy(plan.body);
+  const changed = changedBy(body);
+  const ids = new Set([
+    ...body.units.flatMap((u) => (changed.has(u.key) ? [u.colonyId] : [])),
+    ...body.newHives.map((h) => h.fromColonyId),
+    ...changed,
+  ]);
   return [...ids].flatMap((id) => {
     const colony = apiary.colony[id];
     return colony && colony.endedOn !== null

@@ -4,16 +4,16 @@ import { FULL_BOX, methodPlan, withQueen } from '../testing/methodPlans.ts';
 import { fiveFrames, nucs, planned, problemOf, requestFor } from '../testing/yardRequests.ts';
 import { seededIds } from '../demo/seededIds.ts';
 import { makeYardPlan } from '../yardplan/layout/makeYardPlan.ts';
-import { tagsOfPlan, tagsOfYardPlan } from './hiveTags.ts';
+import { tagsOfWork } from './hiveTags.ts';
 
 const seen = FULL_BOX.map((c, i) => (i === 3 ? withQueen(c) : c));
 
 function tags(method: Parameters<typeof methodPlan>[0]) {
   const { yard, command } = methodPlan(method, [seen, FULL_BOX]);
   yard.run(command);
-  const plan = yard.apiary.plan[command.plan.id];
+  const plan = yard.apiary.work[command.work.id];
   if (!plan) throw new Error('not kept');
-  return tagsOfPlan(yard.apiary, plan);
+  return tagsOfWork(yard.apiary, plan);
 }
 
 describe('tags of a split', () => {
@@ -45,20 +45,14 @@ describe('tags of a split', () => {
 describe('tags of a yard plan', () => {
   it.each([
     ['raises', 'raising, not mated yet', /^Hands off/],
-    ['mated', 'mated, given in a cage', /^Look in a week/],
+    ['mated', 'mated, given in a cage', /^Cage on day 3 to 5/],
     ['cell', 'ripe cell, not mated yet', /^Hands off/],
   ] as const)('of nucs whose queen is: %s', (queen, words, note) => {
     const apiary = generatedYards({ colonies: 4, seed: 3 });
     const problem = problemOf(apiary, requestFor(apiary, [nucs(1, fiveFrames({ queen }))]));
     const { plan } = planned(problem, 1);
-    const { yardPlan } = makeYardPlan(
-      apiary,
-      problem,
-      plan,
-      { names: {}, bound: null, name: 'x' },
-      seededIds(9),
-    );
-    const [tag] = tagsOfYardPlan(apiary, yardPlan);
+    const made = makeYardPlan(apiary, problem, plan, { names: {}, bound: null, name: 'x' }, seededIds(9));
+    const [tag] = tagsOfWork(apiary, made.work);
     expect(tag?.queen).toBe(words);
     expect(tag?.note).toMatch(note);
     expect(Object.values(apiary.colony).map((c) => c.name)).toContain(tag?.mother);

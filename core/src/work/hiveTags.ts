@@ -1,13 +1,12 @@
 import {
   type Apiary,
   type CallOut,
-  type Plan,
-  type YardPlan,
   openFollowUps,
   queenOf,
   unitsBeside,
+  type Work,
 } from '../records/index.ts';
-import { dayInWords, type Day } from '../basics/index.ts';
+import { dayInWords, yearOf, type Day } from '../basics/index.ts';
 
 /** What stands on the tag of a hive, so that in four weeks nobody has to guess. */
 export interface HiveTag {
@@ -24,81 +23,69 @@ export interface HiveTag {
   readonly note: string;
 }
 
-/** Tags for both parts of a split, and for units made beside it. */
-export function tagsOfPlan(apiary: Apiary, plan: Plan): HiveTag[] {
-  const mother = apiary.colony[plan.colonyId]?.name ?? null;
-  const old = queenOf(apiary, plan.colonyId);
-  const oldYear = old?.birthYear ?? null;
-  const year = Number(plan.day.slice(0, 4));
-  const [stay, fresh] = plan.body.parts;
-  const bothHave = stay.queen === 'here' && fresh.queen === 'here';
-  // Brood that only went above makes no hive.
-  const planned = plan.body.parts
-    .filter((p) => p.distance !== 'above')
-    .map((part): HiveTag => {
-      const isNew = part.key === 'new';
-      const common = {
-        colonyId: part.colonyId,
-        name: part.name,
-        day: plan.day,
-        mother: isNew ? mother : null,
-      };
-      if (part.queen === 'here') {
-        return bothHave && isNew
-          ? {
-              ...common,
-              queen: 'mated, given in a cage',
-              year: null,
-              note: 'Cage on day 3 to 5. Robbers: small entrance.',
-            }
-          : {
-              ...common,
-              queen: isNew ? `old queen of ${mother ?? 'its parent'}` : 'its old queen',
-              year: oldYear,
-              note: 'Laying.',
-            };
-      }
-      return part.queen === 'unknown'
-        ? { ...common, queen: 'unknown until day 7', year: null, note: 'Eggs on day 7: the queen is here.' }
-        : { ...common, queen: 'raising, not mated yet', year, note: restNote(plan.body.followUps, part.key) };
-    });
-  return [...planned, ...tagsBeside(apiary, plan)];
-}
-
-/** Tags for the nucs that a yard plan makes, and for units made beside it. */
-export function tagsOfYardPlan(apiary: Apiary, plan: YardPlan): HiveTag[] {
-  const year = Number(plan.day.slice(0, 4));
-  const planned = plan.body.newHives.map((hive): HiveTag => {
-    const unit = plan.body.units.find((u) => u.colonyId === hive.colonyId);
-    const mother = apiary.colony[hive.fromColonyId];
+/** Tags for the hives that work leaves parted from their queen, or makes, and for units made beside it. */
+export function tagsOfWork(apiary: Apiary, work: Work): HiveTag[] {
+  const { units, newHives, looks, asked } = work.body;
+  const year = yearOf(work.day);
+  // A plan for yards tags what it makes; a split both of its parts.
+  const tagged = units.filter(
+    (u) => u.state === 'new' || (u.state === 'stays' && asked.source === 'split' && u.parted),
+  );
+  const planned = tagged.map((unit): HiveTag => {
+    const isNew = unit.state === 'new';
+    const motherId = isNew ? newHives.find((h) => h.colonyId === unit.colonyId)?.fromColonyId : unit.colonyId;
+    const mother = motherId === undefined ? undefined : apiary.colony[motherId];
     const old = mother && queenOf(apiary, mother.id);
-    const rest = plan.body.looks.find((l) => l.kind === 'hands-off' && l.colonyIds.includes(hive.colonyId));
-    const note = rest ? handsOff(rest.window.earliest, rest.window.latest) : 'Look in a week.';
+    const rest = looks.find((l) => l.kind === 'hands-off' && l.colonyIds.includes(unit.colonyId));
+    const note = rest ? handsOff(rest.window.earliest, rest.window.latest) : 'Inspect in a week.';
     const common = {
-      colonyId: hive.colonyId,
-      name: unit?.name ?? 'Nuc',
-      day: plan.day,
-      mother: mother?.name ?? null,
+      colonyId: unit.colonyId,
+      name: unit.name,
+      day: work.day,
+      mother: isNew ? (mother?.name ?? null) : null,
     };
-    switch (unit?.queen) {
+    switch (unit.gets) {
       case 'old-queen':
         return {
           ...common,
           queen: `old queen of ${mother?.name ?? 'its parent'}`,
           year: old?.birthYear ?? null,
-          note,
+          note: rest ? note : 'Laying.',
         };
       case 'mated':
-        return { ...common, queen: 'mated, given in a cage', year: null, note };
+        return {
+          ...common,
+          queen: 'mated, given in a cage',
+          year: null,
+          note: 'Cage on day 3 to 5. Robbing: small entrance.',
+        };
       case 'cell':
         return { ...common, queen: 'ripe cell, not mated yet', year, note };
       case 'raises':
       case null:
+        break;
+    }
+    switch (unit.parted?.queen) {
+      case 'here':
+        return { ...common, queen: 'its old queen', year: old?.birthYear ?? null, note: 'Laying.' };
+      case 'unknown':
+        return {
+          ...common,
+          queen: 'unknown until day 7',
+          year: null,
+          note: 'Eggs on day 7: the queen is here.',
+        };
+      case 'elsewhere':
       case undefined:
-        return { ...common, queen: 'raising, not mated yet', year, note };
+        return {
+          ...common,
+          queen: 'raising, not mated yet',
+          year,
+          note: rest ? note : 'Hands off until eggs are due.',
+        };
     }
   });
-  return [...planned, ...tagsBeside(apiary, plan)];
+  return [...planned, ...tagsBeside(apiary, work)];
 }
 
 const UNIT_QUEEN = {
@@ -110,7 +97,7 @@ const UNIT_QUEEN = {
 
 /** Tags for the units of a break-up, one for each side of a shared box. */
 export function tagsOfCallOut(apiary: Apiary, { day, body }: CallOut): HiveTag[] {
-  const year = Number(day.slice(0, 4));
+  const year = yearOf(day);
   return body.units
     .filter((u) => body.calls.some((c) => c.to.at === 'unit' && c.to.key === u.key))
     .map((u): HiveTag => {
@@ -128,30 +115,25 @@ export function tagsOfCallOut(apiary: Apiary, { day, body }: CallOut): HiveTag[]
           ? `old queen of ${apiary.colony[own.giverId]?.name ?? 'its parent'}`
           : UNIT_QUEEN[u.recipe.queen],
         year: own || u.recipe.queen === 'mated' ? null : year,
-        note: rest ? handsOff(rest.window.earliest, rest.window.latest) : 'Look in a week.',
+        note: rest ? handsOff(rest.window.earliest, rest.window.latest) : 'Inspect in a week.',
       };
     });
 }
 
 /** Tags for the units that were made in the course of the work: nobody planned a queen for them. */
-function tagsBeside(apiary: Apiary, plan: Plan | YardPlan): HiveTag[] {
-  return unitsBeside(apiary, plan).map((c) => {
+function tagsBeside(apiary: Apiary, work: Work): HiveTag[] {
+  return unitsBeside(apiary, work).map((c) => {
     const mother = c.origin.how === 'split' ? apiary.colony[c.origin.fromColonyId] : undefined;
     return {
       colonyId: c.id,
       name: c.name,
       day: c.startedOn,
       mother: mother?.name ?? null,
-      queen: 'raising, or none: look on day 7',
-      year: Number(c.startedOn.slice(0, 4)),
+      queen: 'raising, or none: inspect on day 7',
+      year: yearOf(c.startedOn),
       note: 'Cells on day 7: it raises. None: give eggs, a cell or a queen.',
     };
   });
-}
-
-function restNote(followUps: Plan['body']['followUps'], part: 'stay' | 'new'): string {
-  const rest = followUps.find((f) => f.kind === 'hands-off' && f.parts.includes(part));
-  return rest ? handsOff(rest.window.earliest, rest.window.latest) : 'Hands off until eggs are due.';
 }
 
 const handsOff = (from: Day, to: Day) => `Hands off ${dayInWords(from)} to ${dayInWords(to)}.`;

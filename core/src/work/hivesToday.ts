@@ -1,4 +1,4 @@
-import { type Apiary, type Colony, openFollowUps } from '../records/index.ts';
+import { type Apiary, changedBy, type Colony, openFollowUps } from '../records/index.ts';
 import { dayInWords, daysBetween, type Day } from '../basics/index.ts';
 import { colonyState } from '../colony/index.ts';
 import { emergenceFromCells } from '../brood/index.ts';
@@ -29,6 +29,9 @@ const LONG_DAYS = 14;
  */
 export function hivesToday(apiary: Apiary, today: Day): DaySorted {
   const due = openFollowUps(apiary);
+  const dueWork = Object.values(apiary.work)
+    .filter((w) => w.status === 'working' || (w.status === 'draft' && w.day <= today))
+    .map((w) => ({ id: w.id, keys: changedBy(w.body) }));
   const must: (HiveToday & { readonly rank: number })[] = [];
   const may: (HiveToday & { readonly rank: number })[] = [];
   const mustNot: HiveToday[] = [];
@@ -46,9 +49,7 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
     // Nothing is carried from a sick hive to a sound one: it comes last.
     const last = state.reason.startsWith('Disease') ? 1000 : 0;
     const look = own.find((f) => f.kind === 'look' && f.window.earliest <= today);
-    const plan = Object.values(apiary.plan).find(
-      (p) => p.colonyId === colony.id && (p.status === 'working' || (p.status === 'draft' && p.day <= today)),
-    );
+    const plan = dueWork.find((w) => w.keys.has(colony.id));
     const cells = daysToEmergence(state.frames, today);
     if (plan) {
       must.push({

@@ -29,7 +29,7 @@ describe('equipment in the store', () => {
 
   it('what another plan will take is not there for this one', () => {
     const { yard, command, body } = storeOf({ [NUC_BOX]: 1 });
-    expect(promisedKit(yard.apiary, command.plan.id)).toEqual([]);
+    expect(promisedKit(yard.apiary, command.work.id)).toEqual([]);
     const other = promisedKit(yard.apiary, null);
     expect(againstStore(yard.apiary, body.kit, other).find((l) => l.what === NUC_BOX)?.shortBy).toBe(1);
   });

@@ -1,4 +1,4 @@
-import type { Apiary, KitLine } from '../records/index.ts';
+import { isOpenWork, type Apiary, type KitLine } from '../records/index.ts';
 
 /** Equipment that every increase takes, as plans name it: what a store is asked about first. */
 const USUAL_KIT = [
@@ -48,9 +48,9 @@ export function againstStore(
 
 /** Kit of plans that are kept and not carried out, other than one. */
 export function promisedKit(apiary: Apiary, besides: string | null): KitLine[] {
-  return [...Object.values(apiary.plan), ...Object.values(apiary.yardPlan)]
-    .filter((p) => (p.status === 'draft' || p.status === 'working') && p.id !== besides)
-    .flatMap((p) => usedUp(p.body.kit));
+  return Object.values(apiary.work)
+    .filter((w) => isOpenWork(w) && w.id !== besides)
+    .flatMap((w) => usedUp(w.body.kit));
 }
 
 /** A line of the store: what there is, what plans will take, and what is left then. */

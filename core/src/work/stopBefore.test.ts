@@ -1,10 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { stopBefore } from './stopBefore.ts';
-import { mayTakeNext, takeNext } from './takeNext.ts';
-import type { AnyStep } from '../records/anyStep.ts';
+import { mayTakeHiveNext, takeHiveNext } from './takeHiveNext.ts';
+import type { WorkStep } from '../records/work.ts';
 
-const step = (kind: AnyStep['kind'], text: string, done = false): AnyStep => ({
+const step = (kind: WorkStep['kind'], text: string, done = false): WorkStep => ({
   id: text,
+  workId: 'w',
+  task: null,
+  unitKeys: [],
   order: 0,
   kind,
   text,
@@ -13,7 +16,7 @@ const step = (kind: AnyStep['kind'], text: string, done = false): AnyStep => ({
   frameIds: [],
 });
 /** Two hives of 3 + 1.5 + 2 minutes each, and a check of one. */
-const steps = (done = 0): AnyStep[] =>
+const steps = (done = 0): WorkStep[] =>
   [
     step('open', 'Open A'),
     step('move', 'Frame 1 → Nuc'),
@@ -41,7 +44,7 @@ describe('time that runs out', () => {
 
 describe('hives in another order', () => {
   it('one is taken next with all its steps, and nothing is lost', () => {
-    const moved = takeNext(steps(), 'Open B');
+    const moved = takeHiveNext(steps(), 'Open B');
     expect(moved.map((s) => s.text)).toEqual([
       'Open B',
       'Frame 2 → Nuc',
@@ -54,9 +57,9 @@ describe('hives in another order', () => {
     expect(moved.map((s) => s.order)).toEqual([0, 1, 2, 3, 4, 5, 6]);
   });
   it('not the one that comes next anyway, nor one that is begun, nor what opens nothing', () => {
-    expect(mayTakeNext(steps(), 'Open A')).toBe(false);
-    expect(mayTakeNext(steps(5), 'Open B')).toBe(false);
-    expect(mayTakeNext(steps(), 'Close B')).toBe(false);
-    expect(takeNext(steps(), 'Open A')).toEqual(steps());
+    expect(mayTakeHiveNext(steps(), 'Open A')).toBe(false);
+    expect(mayTakeHiveNext(steps(5), 'Open B')).toBe(false);
+    expect(mayTakeHiveNext(steps(), 'Close B')).toBe(false);
+    expect(takeHiveNext(steps(), 'Open A')).toEqual(steps());
   });
 });

@@ -1,4 +1,5 @@
-import { STEP_MINUTES, workState, type WorkStep } from './workState.ts';
+import type { WorkStep } from '../records/index.ts';
+import { STEP_MINUTES, workState } from './workState.ts';
 
 /** How far work gets before rain, dark or the day's end. */
 export interface StopBefore {

@@ -1,31 +1,42 @@
 import { describe, expect, it } from 'vitest';
 import { FULL_BOX, METHOD_DAY, methodPlan, withQueen } from '../testing/methodPlans.ts';
-import { workState, type WorkStep } from './workState.ts';
+import type { WorkStep } from '../records/work.ts';
+import { workState } from './workState.ts';
 
 let n = 0;
-const step = (kind: WorkStep['kind'], text: string, done = false): WorkStep => ({
+const step = (
+  kind: WorkStep['kind'],
+  unitKeys: string[],
+  text: string,
+  task: WorkStep['task'] = null,
+): WorkStep => ({
   id: `s${++n}`,
+  workId: 'w',
+  order: n,
   kind,
+  task,
   text,
   detail: '',
-  doneOn: done ? METHOD_DAY : null,
+  doneOn: null,
+  unitKeys,
+  frameIds: [],
 });
 
 /** Two givers and two nucs, with so many steps done. */
 function yard(done: number): WorkStep[] {
   const steps = [
-    step('prepare', 'Set out a 5-frame box for Nuc 1'),
-    step('prepare', 'Set out a 5-frame box for Nuc 12'),
-    step('open', 'Open Tansy'),
-    step('find', 'Find the queen of Tansy; she was on lower box, frame 6'),
-    step('move', 'Lower box, frame 3 → Nuc 1, slot 2'),
-    step('move', 'Lower box, frame 4 → Nuc 12, slot 2'),
-    step('close', 'Close Tansy'),
-    step('open', 'Open Sorrel'),
-    step('close', 'Close Sorrel'),
-    step('close', 'Close Nuc 1; entrance to a finger’s width'),
-    step('close', 'Close Nuc 12; entrance to a finger’s width'),
-    step('check', 'Every entrance is open again, every lid is on'),
+    step('prepare', ['nuc-1'], 'Set out a 5-frame box for Nuc 1'),
+    step('prepare', ['nuc-12'], 'Set out a 5-frame box for Nuc 12'),
+    step('open', ['tansy'], 'Open Tansy'),
+    step('find', ['tansy'], 'Find the queen of Tansy; she was on lower box, frame 6', 'find-queen'),
+    step('move', ['tansy', 'nuc-1'], 'Lower box, frame 3 → Nuc 1, slot 2', 'carry'),
+    step('move', ['tansy', 'nuc-12'], 'Lower box, frame 4 → Nuc 12, slot 2', 'carry'),
+    step('close', ['tansy'], 'Close Tansy'),
+    step('open', ['sorrel'], 'Open Sorrel'),
+    step('close', ['sorrel'], 'Close Sorrel'),
+    step('close', ['nuc-1'], 'Close Nuc 1; entrance to a finger’s width'),
+    step('close', ['nuc-12'], 'Close Nuc 12; entrance to a finger’s width'),
+    step('check', [], 'Every entrance is open again, every lid is on'),
   ];
   return steps.map((s, i) => ({ ...s, doneOn: i < done ? METHOD_DAY : null }));
 }
@@ -43,15 +54,19 @@ describe('how work stands', () => {
 
   it('says which hive stands open, and closes it before the nucs that were begun', () => {
     const state = workState(yard(5));
-    expect(state.open?.name).toBe('Tansy');
+    expect(state.open?.unitKeys).toEqual(['tansy']);
     expect(texts(state.closeNow)).toEqual(['Close Tansy', 'Close Nuc 1; entrance to a finger’s width']);
     expect(state.safeAfter?.text).toMatch(/^Close Nuc 1/);
     expect(texts(workState(yard(6)).closeNow)).toHaveLength(3);
   });
 
   it('does not take Nuc 1 for Nuc 12', () => {
-    const begun = yard(0).map((s) => (s.text.includes('→ Nuc 12') ? { ...s, doneOn: METHOD_DAY } : s));
-    expect(texts(workState(begun).closeNow)).toEqual(['Close Nuc 12; entrance to a finger’s width']);
+    const begun = yard(0).map((s) =>
+      s.unitKeys.includes('nuc-12') && s.kind === 'move' ? { ...s, doneOn: METHOD_DAY } : s,
+    );
+    const closing = texts(workState(begun).closeNow);
+    expect(closing).toContain('Close Nuc 12; entrance to a finger’s width');
+    expect(closing).not.toContain('Close Nuc 1; entrance to a finger’s width');
   });
 
   it('between two hives only the nucs are open', () => {
@@ -74,10 +89,11 @@ describe('how work stands', () => {
 
   it('reads the steps of a split as well: both are closed', () => {
     const seen = FULL_BOX.map((c, i) => (i === 3 ? withQueen(c) : c));
-    const { steps } = methodPlan('queen-to-nuc', [seen, FULL_BOX]).command;
+    const { command, stay } = methodPlan('queen-to-nuc', [seen, FULL_BOX]);
+    const { steps } = command;
     const opened = steps.map((s, i) => ({ ...s, doneOn: i < 3 ? METHOD_DAY : null }));
     const state = workState(opened);
-    expect(state.open?.name).toBe('Old');
+    expect(state.open?.unitKeys).toEqual([stay.colonyId]);
     expect(texts(state.closeNow)).toEqual(['Close both; nuc entrance to a finger’s width']);
     expect(workState(steps.map((s) => ({ ...s, doneOn: METHOD_DAY }))).open).toBeNull();
   });

@@ -1,16 +1,7 @@
-/** What is looked at of a step, of whichever plan it is. */
-export interface WorkStep {
-  readonly id: string;
-  readonly kind: 'prepare' | 'open' | 'find' | 'move' | 'shake' | 'lift' | 'fill' | 'close' | 'check';
-  readonly text: string;
-  readonly detail: string;
-  readonly doneOn: string | null;
-  /** The frames that it is about. */
-  readonly frameIds?: readonly string[];
-}
+import type { StepKind, WorkStep } from '../records/index.ts';
 
 /** Minutes that a step usually takes one person (judgement, no source; searching for a queen varies most). */
-export const STEP_MINUTES: Readonly<Record<WorkStep['kind'], number>> = {
+export const STEP_MINUTES: Readonly<Record<StepKind, number>> = {
   prepare: 3,
   open: 3,
   find: 8,
@@ -27,8 +18,8 @@ export interface WorkState {
   readonly done: number;
   readonly total: number;
   readonly minutesLeft: number;
-  /** The step that opened a hive which is not closed yet, and the hive; null when none stands open. */
-  readonly open: { readonly stepId: string; readonly name: string } | null;
+  /** The step that opened a hive which is not closed yet, and the units in it; null when none stands open. */
+  readonly open: { readonly stepId: string; readonly unitKeys: readonly string[] } | null;
   /** Steps that close what has been begun, in the order in which they should be done when work must stop. */
   readonly closeNow: readonly WorkStep[];
   /** Where work can stop without harm: right away, or after this step. */
@@ -41,13 +32,10 @@ export interface WorkState {
   readonly next: WorkStep | null;
 }
 
-/** The hive or nuc that a step opens or closes; "both" where a split closes its two parts at once. */
-function nameIn(step: WorkStep): string {
-  const name = step.text.replace(/^(Open|Close) /, '');
-  return (name.split(/;| from the back| to a /)[0] ?? name).trim();
-}
-
-const isCarried = (s: WorkStep) => s.kind === 'move' && s.text.includes('→');
+const isCarried = (s: WorkStep) => s.kind === 'move' && s.task === 'carry';
+/** Nothing stands open after these: what is laid out before, and what is looked after when all is closed. */
+const isBeside = ({ kind }: WorkStep) => kind === 'prepare' || kind === 'check';
+const meet = (a: readonly string[], b: readonly string[]) => a.some((key) => b.includes(key));
 
 /** Reads from the ticks what stands open, what to close first, what is left, and where to take it up again. */
 export function workState(steps: readonly WorkStep[]): WorkState {
@@ -56,20 +44,19 @@ export function workState(steps: readonly WorkStep[]): WorkState {
   const opened = steps.findLast(
     (s, i) => s.kind === 'open' && s.doneOn !== null && closeOf(steps, i)?.doneOn === null,
   );
-  const begun = (close: WorkStep) => {
-    const name = nameIn(close);
-    if (name === 'both') return done.some((s) => s.kind !== 'prepare' && s.kind !== 'check');
-    return done.some((s) => s.kind !== 'prepare' && s.kind !== 'check' && mentions(s, name));
-  };
-  const closeNow = left.filter((s) => s.kind === 'close' && begun(s));
-  const openName = opened ? nameIn(opened) : null;
-  closeNow.sort((a, b) => Number(nameIn(b) === openName) - Number(nameIn(a) === openName));
-  const found = done.findLast((s) => s.kind === 'find' && /queen/i.test(s.text));
+  // A closing that names no unit closes all that was touched.
+  const isBegun = ({ unitKeys }: WorkStep) =>
+    done.some((s) => !isBeside(s) && (unitKeys.length === 0 || meet(unitKeys, s.unitKeys)));
+  const openKeys = opened?.unitKeys ?? [];
+  const closeNow = left
+    .filter((s) => s.kind === 'close' && isBegun(s))
+    .toSorted((a, b) => Number(meet(b.unitKeys, openKeys)) - Number(meet(a.unitKeys, openKeys)));
+  const found = done.findLast((s) => s.kind === 'find' && s.task === 'find-queen');
   return {
     done: done.length,
     total: steps.length,
     minutesLeft: Math.round(left.reduce((n, s) => n + STEP_MINUTES[s.kind], 0)),
-    open: opened ? { stepId: opened.id, name: openName ?? '' } : null,
+    open: opened ? { stepId: opened.id, unitKeys: openKeys } : null,
     closeNow,
     safeAfter: closeNow.at(-1) ?? null,
     carried: done.filter(isCarried),
@@ -82,12 +69,4 @@ export function workState(steps: readonly WorkStep[]): WorkState {
 /** The step that closes what the step at this place opens: the next close. */
 function closeOf(steps: readonly WorkStep[], at: number): WorkStep | undefined {
   return steps.slice(at + 1).find((s) => s.kind === 'close');
-}
-
-/** Names are told apart by what surrounds them: "Nuc 1" is not in "Nuc 12". */
-function mentions(step: WorkStep, name: string): boolean {
-  const at = step.text.indexOf(name);
-  if (at < 0) return false;
-  const after = step.text[at + name.length];
-  return after === undefined || !/[\w]/.test(after);
 }

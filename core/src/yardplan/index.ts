@@ -8,7 +8,6 @@ export { isHivedUp, type LaidMove, type LaidOut, layOutYard } from './layout/lay
 export { makeYardPlan } from './layout/makeYardPlan.ts';
 export { reasonOfMove, reasonOfShake } from './layout/moveReasons.ts';
 export { faultsOfPlan } from './layout/outcome.ts';
-export type { StepDraft } from './layout/yardSteps.ts';
 export type { Solver } from './model/linearModel.ts';
 export { buildProblem } from './problem/buildProblem.ts';
 export { whyNotThere } from './problem/linkFrames.ts';

@@ -38,7 +38,7 @@ function worked(goals: (yard: TestYard) => YardGoal[], change: Partial<YardPlanR
   const seen = evaluate(problem, plan);
   const laid = layOutYard(problem, plan, seen, framesInStore(yard.apiary));
   const kept = makeYardPlan(yard.apiary, problem, plan, { names: {}, bound: null, name: 'p' }, yard.newId);
-  return { yard, problem, plan, seen, laid, kept, body: kept.yardPlan.body, steps: kept.steps };
+  return { yard, problem, plan, seen, laid, kept, body: kept.work.body, steps: kept.steps };
 }
 const oneNuc =
   (recipe: Partial<NucRecipe> = {}) =>
@@ -73,8 +73,8 @@ describe('the steps of a nuc', () => {
   it('with the old queen do not search for her to stay, and tell her colony to raise another', () => {
     const { steps, body } = worked(oneNuc({ queen: 'old-queen' }));
     expect(texts(steps).some((t) => t.startsWith('Find the queen'))).toBe(false);
-    const giver = body.units.find((u) => u.queenLeaves);
-    expect(giver?.kind).toBe('colony');
+    const giver = body.units.find((u) => u.state === 'stays' && u.parted?.queen === 'elsewhere');
+    expect(giver?.state).toBe('stays');
     expect(steps.find((s) => s.text === `Close ${giver?.name}`)?.detail).toContain('It raises a queen now');
   });
 

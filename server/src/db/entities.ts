@@ -236,81 +236,34 @@ export const ReadingEntity = defineEntity({
   },
 });
 
-const PlanEntity = defineEntity({
-  name: 'Plan',
-  tableName: 'plan',
-  properties: {
-    id: p.uuid().primary(),
-    operationId: ofOperation,
-    colonyId: () => p.manyToOne(ColonyEntity).mapToPk().fieldName('colony_id').deferMode(deferred).index(),
-    methodId: p.text(),
-    day: p.date(),
-    status: p.text(),
-    body: json(S.plan.shape.body),
-  },
-});
-
-const MoveEntity = defineEntity({
-  name: 'Move',
-  tableName: 'move',
-  properties: {
-    id: p.uuid().primary(),
-    operationId: ofOperation,
-    planId: () => p.manyToOne(PlanEntity).mapToPk().fieldName('plan_id').deferMode(deferred).index(),
-    order: p.integer(),
-    frameId: () => p.manyToOne(FrameEntity).mapToPk().fieldName('frame_id').deferMode(deferred),
-    fromBoxId: p.uuid().nullable(),
-    fromSlot: p.integer().nullable(),
-    // The box may be one that is only brought when the work is done.
-    toBoxId: p.uuid(),
-    toSlot: p.integer(),
-    reason: p.text(),
-  },
-});
-
-const StepEntity = defineEntity({
-  name: 'Step',
-  tableName: 'work_step',
-  properties: {
-    id: p.uuid().primary(),
-    operationId: ofOperation,
-    planId: () => p.manyToOne(PlanEntity).mapToPk().fieldName('plan_id').deferMode(deferred).index(),
-    order: p.integer(),
-    kind: p.text(),
-    text: p.text(),
-    detail: p.text(),
-    doneOn: p.date().nullable(),
-    frameIds: json(S.step.shape.frameIds),
-  },
-});
-
-const YardPlanEntity = defineEntity({
-  name: 'YardPlan',
-  tableName: 'yard_plan',
+const WorkEntity = defineEntity({
+  name: 'Work',
+  tableName: 'work',
   properties: {
     id: p.uuid().primary(),
     operationId: ofOperation,
     name: p.text(),
     day: p.date(),
     status: p.text(),
-    body: json(S.yardPlan.shape.body),
+    body: json(S.work.shape.body),
   },
 });
 
-const YardStepEntity = defineEntity({
-  name: 'YardStep',
-  tableName: 'yard_step',
+const WorkStepEntity = defineEntity({
+  name: 'WorkStep',
+  tableName: 'work_step',
   properties: {
     id: p.uuid().primary(),
     operationId: ofOperation,
-    yardPlanId: () =>
-      p.manyToOne(YardPlanEntity).mapToPk().fieldName('yard_plan_id').deferMode(deferred).index(),
+    workId: () => p.manyToOne(WorkEntity).mapToPk().fieldName('work_id').deferMode(deferred).index(),
     order: p.integer(),
     kind: p.text(),
+    task: p.text().nullable(),
     text: p.text(),
     detail: p.text(),
     doneOn: p.date().nullable(),
-    frameIds: json(S.yardStep.shape.frameIds),
+    unitKeys: json(S.workStep.shape.unitKeys),
+    frameIds: json(S.workStep.shape.frameIds),
   },
 });
 
@@ -320,11 +273,11 @@ const FollowUpEntity = defineEntity({
   properties: {
     id: p.uuid().primary(),
     operationId: ofOperation,
-    planId: () =>
+    workId: () =>
       p
-        .manyToOne(PlanEntity)
+        .manyToOne(WorkEntity)
         .mapToPk()
-        .fieldName('plan_id')
+        .fieldName('work_id')
         .nullable()
         .deleteRule('no action')
         .deferMode(deferred),
@@ -413,11 +366,8 @@ export const RECORD_ENTITIES: Readonly<Record<RecordKind, EntitySchema>> = {
   visit: VisitEntity,
   reading: ReadingEntity,
   photo: PhotoEntity,
-  plan: PlanEntity,
-  move: MoveEntity,
-  step: StepEntity,
-  yardPlan: YardPlanEntity,
-  yardStep: YardStepEntity,
+  work: WorkEntity,
+  workStep: WorkStepEntity,
   followUp: FollowUpEntity,
   kit: KitEntity,
   callOut: CallOutEntity,

@@ -60,7 +60,7 @@ describe('the file of an operation', () => {
   it('has a published JSON Schema', async () => {
     const schema = await server.ask<{ $schema: string; properties: object }>(
       'GET',
-      '/api/schema/apiary-v1.json',
+      '/api/schema/apiary-v2.json',
     );
     expect(schema.body.$schema).toBe('https://json-schema.org/draft/2020-12/schema');
     expect(Object.keys(schema.body.properties)).toEqual([

@@ -8,6 +8,7 @@ import type { CommandResult, ProblemDocument, Snapshot } from '@incremen/contrac
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { inject } from 'vitest';
 import { createApp } from '../app.ts';
+import { bringUpToDate } from '../db/bringUpToDate.ts';
 import { openOrm } from '../db/orm.ts';
 import { OperationStore } from '../operations/OperationStore.ts';
 
@@ -33,7 +34,7 @@ export class TestServer {
     await admin.close(true);
     url.pathname = `/${database}`;
     const orm = await openOrm(url.toString());
-    await orm.migrator.up();
+    await bringUpToDate(orm);
     const { apiary, journal } = demoScenario();
     const op = await new OperationStore(orm).importBundle(toBundle(apiary, journal), null);
     const app = createApp(orm, undefined, stationUrl);

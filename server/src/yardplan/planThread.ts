@@ -47,7 +47,7 @@ async function workOut({ apiary, question }: PlanWork): Promise<Result<YardPlanA
   const { plan: asFound, price, feasible } = isBetter ? { ...better, feasible: true } : found;
   const plan = nucsInOrder(problem, asFound);
   const seen = evaluate(problem, plan);
-  const { yardPlan } = makeYardPlan(
+  const { work } = makeYardPlan(
     apiary,
     problem,
     plan,
@@ -55,7 +55,7 @@ async function workOut({ apiary, question }: PlanWork): Promise<Result<YardPlanA
     randomUUID,
   );
   return success({
-    plan: yardPlan,
+    plan: work,
     nucsMade: seen.nucsMade,
     mostNucs: proof.mostNucs,
     hivesOpened: seen.hivesOpened,

@@ -55,7 +55,7 @@ describe('a plan worked out by the server', () => {
     expect(body.gap).toBeLessThan(0.1);
     // Nucs have the first keys, without gaps.
     const keys = body.plan.body.units
-      .filter((u) => u.kind === 'nuc')
+      .filter((u) => u.state === 'new')
       .map((u) => Number(u.key.split('/').at(-1)));
     expect(keys).toEqual(keys.map((_, n) => n + 1));
   }, 90_000);

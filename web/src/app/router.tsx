@@ -1,5 +1,5 @@
-import { createBrowserRouter } from 'react-router';
-import { WorkView, YardWorkView } from '../features/worksheet/workViews.ts';
+import { createBrowserRouter, redirect } from 'react-router';
+import { WorkView } from '../features/worksheet/workViews.ts';
 import { RouteError } from '../ui/RouteError.tsx';
 import { Shell } from './Shell.tsx';
 
@@ -74,16 +74,17 @@ export function makeRouter() {
             Component: (await import('../features/yardplan/YardPlanPage.tsx')).YardPlanPage,
           }),
         },
+        // The address of work on yards before there was one kind of work: in bookmarks and on printed pages.
         {
-          path: 'worksheet/yard/:yardPlanId',
-          Component: YardWorkView.View,
+          path: 'worksheet/yard/:workId',
+          loader: ({ params }) => redirect(`/worksheet/${params['workId']}`),
         },
         {
-          path: 'worksheet/:planId/tags',
+          path: 'worksheet/:workId/tags',
           lazy: async () => ({ Component: (await import('../features/worksheet/TagsPage.tsx')).TagsPage }),
         },
         {
-          path: 'worksheet/:planId',
+          path: 'worksheet/:workId',
           Component: WorkView.View,
         },
         {

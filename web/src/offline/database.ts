@@ -1,6 +1,7 @@
 import type { Snapshot } from '@incremen/contract';
 import type { Change, Command } from '@incremen/core/records';
 import type { Problem } from '@incremen/core/basics';
+import { upgradeCommand, upgradeRecords } from '@incremen/core/formats';
 import { Dexie, type EntityTable } from 'dexie';
 
 /** The operation as the server last gave it. */
@@ -42,6 +43,33 @@ export interface KeptPhoto {
   readonly sent: 0 | 1;
 }
 
+/** The records of version 1 with all that was confirmed since, as those of today. */
+function snapshotOfToday(kept: KeptSnapshot, confirmed: readonly KeptChanges[]): KeptSnapshot {
+  const { snapshot } = kept;
+  const tables: Record<string, Map<string, unknown>> = Object.fromEntries(
+    Object.entries(snapshot.records).map(([kind, list]) => [
+      kind,
+      new Map(list.map((r: { readonly id: string }) => [r.id, r])),
+    ]),
+  );
+  const later = confirmed.filter((c) => c.operationId === kept.operationId && c.revision > snapshot.revision);
+  for (const { kind, id, after } of later.flatMap((c) => c.changes)) {
+    const table = (tables[kind] ??= new Map());
+    if (after === null) table.delete(id);
+    else table.set(id, after);
+  }
+  const records = upgradeRecords(
+    Object.fromEntries(Object.entries(tables).map(([kind, table]) => [kind, [...table.values()]])),
+  );
+  return {
+    ...kept,
+    snapshot: {
+      revision: later.at(-1)?.revision ?? snapshot.revision,
+      records: records as Snapshot['records'],
+    },
+  };
+}
+
 /** What this device keeps to work without a network: it survives reloads and an empty battery. */
 export class LocalDatabase extends Dexie {
   snapshot!: EntityTable<KeptSnapshot, 'key'>;
@@ -57,6 +85,19 @@ export class LocalDatabase extends Dexie {
       confirmed: 'revision',
       outbox: 'seq, &id, state',
       photos: 'id',
+    });
+    // Work of one kind: records and waiting commands are brought along, so that nothing typed is lost.
+    this.version(2).upgrade(async (tx) => {
+      const kept = await tx.table<KeptSnapshot>('snapshot').get('current');
+      const confirmed = await tx.table<KeptChanges>('confirmed').orderBy('revision').toArray();
+      if (kept) await tx.table('snapshot').put(snapshotOfToday(kept, confirmed));
+      await tx.table('confirmed').clear();
+      await tx
+        .table<OutboxEntry>('outbox')
+        .toCollection()
+        .modify((entry, ref) => {
+          ref.value = { ...entry, command: upgradeCommand(entry.command) };
+        });
     });
   }
 }

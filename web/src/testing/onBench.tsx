@@ -32,7 +32,7 @@ export function openBench(at = '/plan') {
   const views = (
     <Routes>
       <Route path="/plan" element={<YardPlanPage />} />
-      <Route path="/worksheet/yard/:id" element={<h1>Work</h1>} />
+      <Route path="/worksheet/:workId" element={<h1>Work</h1>} />
     </Routes>
   );
   const view = renderView(views, demoStore([], apiary), at);

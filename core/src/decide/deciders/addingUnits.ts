@@ -8,17 +8,17 @@ type Path = readonly (string | number)[];
 export function decideAddUnit(draft: Draft, command: CommandOf<'addUnit'>, path: Path): void {
   const { unit, day } = command;
   const from = draft.need('colony', command.fromColonyId, [...path, 'fromColonyId']);
-  const plan = draft.get('plan', command.planId) ?? draft.get('yardPlan', command.planId);
+  const work = draft.get('work', command.workId);
   draft.need('yard', unit.yardId, [...path, 'unit', 'yardId']);
-  if (!plan) {
+  if (!work) {
     draft.problem(
       'unknown-id',
-      [...path, 'planId'],
+      [...path, 'workId'],
       'The plan that this unit was made beside is not there any more.',
       'Enter the unit under Set up.',
     );
   }
-  if (!from || !plan) return;
+  if (!from || !work) return;
   const taken = Object.values(draft.apiary.colony).find((c) => c.endedOn === null && c.name === unit.name);
   if (taken) {
     draft.problem(
@@ -31,13 +31,14 @@ export function decideAddUnit(draft: Draft, command: CommandOf<'addUnit'>, path:
   setUpUnit(
     draft,
     unit,
+    from.id,
     {
       startedOn: day,
-      origin: { how: 'split', fromColonyId: from.id, planId: plan.id },
+      origin: { how: 'split', fromColonyId: from.id, workId: work.id },
       separation: {
         v: 1,
         day,
-        planId: plan.id,
+        workId: work.id,
         queen: 'elsewhere',
         partIds: [from.id, unit.colonyId],
         emergence: null,

@@ -124,11 +124,11 @@ function setUpColony(draft: Draft, callOut: CallOut, unit: CallUnit, command: Fi
       hiveId: unit.hiveId,
       startedOn: command.day,
       endedOn: null,
-      origin: { how: 'split', fromColonyId, planId: callOut.id },
+      origin: { how: 'split', fromColonyId, workId: callOut.id },
       separation: {
         v: 1,
         day: command.day,
-        planId: callOut.id,
+        workId: callOut.id,
         queen: hasQueen ? 'here' : notFound ? 'unknown' : 'elsewhere',
         partIds: perhaps.length > 1 ? perhaps : [fromColonyId, unit.colonyId],
         emergence: !hasQueen && unit.recipe.queen === 'cell' ? ripeCellEmergence(command.day) : null,
@@ -199,7 +199,7 @@ function leaveGivers(draft: Draft, { id, body }: CallOut, command: Finish): void
       separation: {
         v: 1,
         day: command.day,
-        planId: id,
+        workId: id,
         queen: queen ? 'elsewhere' : 'unknown',
         partIds: [colony.id, ...parts].slice(0, MOST_PARTS),
         emergence: null,

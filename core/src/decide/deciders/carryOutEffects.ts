@@ -1,5 +1,6 @@
 import type { Day } from '../../basics/index.ts';
-import { type WorkEffect, type YardPlan, boxesOfHive, queenOf } from '../../records/index.ts';
+import { shifted } from './lateWork.ts';
+import { type WorkEffect, type Work, boxesOfHive, queenOf } from '../../records/index.ts';
 import type { Draft } from './draft.ts';
 import { dropLooks } from './droppingLooks.ts';
 import { handChambers } from './handChambers.ts';
@@ -7,12 +8,32 @@ import { handChambers } from './handChambers.ts';
 type Path = readonly (string | number)[];
 
 /** Queens and cells that come, go or move with the work. Before units are united, so that the right one stays. */
-export function carryOutQueens(draft: Draft, plan: YardPlan, path: Path): void {
-  for (const effect of plan.body.effects ?? []) queenEffect(draft, plan, effect, path);
+export function carryOutQueens(draft: Draft, work: Work, day: Day, late: number, path: Path): void {
+  for (const effect of work.body.effects)
+    if (!isIntoNewUnit(work, effect)) queenEffect(draft, work, effect, day, late, path);
 }
 
-function queenEffect(draft: Draft, plan: YardPlan, effect: WorkEffect, path: Path): void {
-  if (effect.kind === 'stands-swapped' || effect.kind === 'unit-ends') return;
+/** Old queens that go with a new unit, or may have: once it is there. */
+export function partQueens(draft: Draft, work: Work, path: Path): void {
+  for (const effect of work.body.effects) {
+    if (effect.kind === 'queen-unsure') {
+      const queen = queenOf(draft.apiary, effect.fromId);
+      if (queen)
+        draft.put('queen', { ...queen, whereabouts: { known: 'oneOf', colonyIds: effect.colonyIds } });
+    }
+    if (effect.kind === 'queen-over' && isIntoNewUnit(work, effect)) {
+      const queen = queenOf(draft.apiary, effect.colonyId);
+      if (queen) draft.put('queen', { ...queen, whereabouts: { known: 'colony', colonyId: effect.intoId } });
+      else draft.need('colony', effect.intoId, path);
+    }
+  }
+}
+
+const isIntoNewUnit = (work: Work, effect: WorkEffect) =>
+  effect.kind === 'queen-over' && work.body.newHives.some((h) => h.colonyId === effect.intoId);
+
+function queenEffect(draft: Draft, work: Work, effect: WorkEffect, day: Day, late: number, path: Path): void {
+  if (!('colonyId' in effect) || effect.kind === 'unit-ends' || effect.kind === 'excluder-in') return;
   const colony = draft.need('colony', effect.colonyId, path);
   if (!colony) return;
   const queen = queenOf(draft.apiary, colony.id);
@@ -52,22 +73,32 @@ function queenEffect(draft: Draft, plan: YardPlan, effect: WorkEffect, path: Pat
         ...colony,
         separation: {
           v: 1,
-          day: plan.day,
-          planId: plan.id,
+          day,
+          workId: work.id,
           queen: 'elsewhere',
           partIds: colony.separation?.partIds ?? [colony.id],
-          emergence: effect.emergence,
+          emergence: shifted(effect.emergence.window, effect.emergence.anchor, late),
         },
       });
   }
 }
 
-/** Hives that change places, and units that are no more. After frames and boxes have found theirs. */
-export function carryOutStandsAndEnds(draft: Draft, plan: YardPlan, day: Day, path: Path): void {
-  for (const effect of plan.body.effects ?? []) {
+/** Excluders, hives that change places, and units that are no more. After frames and boxes have found theirs. */
+export function carryOutStandsAndEnds(draft: Draft, work: Work, day: Day, path: Path): void {
+  for (const effect of work.body.effects) {
+    if (effect.kind === 'excluder-in') putExcluder(draft, effect.colonyId, path);
     if (effect.kind === 'stands-swapped') swap(draft, effect.colonyIds, path);
     if (effect.kind === 'unit-ends') endUnit(draft, effect.colonyId, day, path);
   }
+}
+
+/** Under the lowest super, where the hive has none yet. */
+function putExcluder(draft: Draft, colonyId: string, path: Path): void {
+  const hiveId = draft.need('colony', colonyId, path)?.hiveId;
+  const boxes = hiveId ? boxesOfHive(draft.apiary, hiveId) : [];
+  const lowestSuper = boxes.find((b) => b.role === 'super');
+  if (lowestSuper && !boxes.some((b) => b.excluderBelow))
+    draft.put('box', { ...lowestSuper, excluderBelow: true });
 }
 
 function swap(draft: Draft, [a = '', b = '']: readonly string[], path: Path): void {

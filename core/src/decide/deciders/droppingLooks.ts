@@ -26,7 +26,7 @@ const OF_ITS_QUEEN: ReadonlySet<FollowUpTopic> = new Set([
 
 /** A colony is parted anew: what was due after it was parted before is overtaken. */
 export function dropLooksOfLastSplit(draft: Draft, colony: Colony): void {
-  const last = colony.separation?.planId;
+  const last = colony.separation?.workId;
   if (last === undefined) return;
-  dropLooks(draft, colony.id, (f) => f.planId === last || OF_ITS_QUEEN.has(f.topic));
+  dropLooks(draft, colony.id, (f) => f.workId === last || OF_ITS_QUEEN.has(f.topic));
 }

@@ -107,13 +107,13 @@ describe('a look that settles where the queen is', () => {
 
   it('two nucs with the same dates keep a look each: what is seen in one says nothing of the other', () => {
     const yard = new TestYard();
-    const planId = yard.newId();
+    const workId = yard.newId();
     for (const name of ['N', 'M']) {
       const { id } = yard.hive(name, [box], '2026-05-09', 8);
       const separation = {
         v: 1 as const,
         day: '2026-05-09',
-        planId,
+        workId,
         queen: 'elsewhere' as const,
         partIds: [yard.newId(), id],
         emergence: null,

@@ -185,11 +185,11 @@ function fileNext(draft: Draft, colonyId: string, verdict: Verdict, ids: string[
     }
     const id = ids.shift();
     if (id === undefined) return;
-    const planId = draft.get('colony', colonyId)?.separation?.planId;
+    const workId = draft.get('colony', colonyId)?.separation?.workId;
     draft.put('followUp', {
       id,
-      // Parts are made by plans for yards and call-outs too: a look belongs to plans of one split alone.
-      planId: planId && draft.get('plan', planId) ? planId : null,
+      // What a restored file no longer has is not referred to.
+      workId: workId && draft.get('work', workId) ? workId : null,
       colonyIds: [colonyId],
       kind,
       topic: action.topic,

@@ -21,7 +21,7 @@ function waitingPart(): PartYard {
         ...yard.apiary.followUp,
         [id]: {
           id,
-          planId: null,
+          workId: null,
           colonyIds: [yard.partId],
           kind: topic === 'rest' ? 'hands-off' : 'look',
           topic,

@@ -18,7 +18,7 @@ it('a step that is ticked twice says when it was ticked, and what to do with the
 });
 
 it('records are called what a beekeeper calls them', () => {
-  expect([kindInWords('yardStep'), kindInWords('reading'), kindInWords('queen')]).toEqual([
+  expect([kindInWords('workStep'), kindInWords('reading'), kindInWords('queen')]).toEqual([
     'step of the work',
     'count of a frame',
     'queen',

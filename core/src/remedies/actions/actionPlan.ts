@@ -1,18 +1,19 @@
 import {
-  type CommandOf,
   type Apiary,
+  type CommandOf,
   countedOn,
-  placeOf,
   type FollowUpTopic,
-  newYardPlanRequest,
-  type YardPlanBody,
+  placeOf,
+  type StepDraft,
+  type WorkBody,
   type WorkEffect,
+  type WorkMove,
+  workSteps,
 } from '../../records/index.ts';
 import { addDays, type Day, type Window } from '../../basics/index.ts';
 import type { Kit } from '../../split/index.ts';
 import type { UnitFacts } from '../unit/unitFacts.ts';
 import { broodOf, type UnitBees } from '../unit/unitProspect.ts';
-import type { StepDraft } from '../../yardplan/index.ts';
 
 /** What an action is asked for besides the unit: each uses what it needs. */
 export interface ActionChoice {
@@ -42,9 +43,9 @@ interface ActionUnit {
 export interface ActionPlan {
   readonly name: string;
   readonly units: readonly ActionUnit[];
-  readonly moves: YardPlanBody['moves'];
-  readonly shakes: YardPlanBody['shakes'];
-  readonly unions: YardPlanBody['unions'];
+  readonly moves: readonly WorkMove[];
+  readonly shakes: WorkBody['shakes'];
+  readonly unions: WorkBody['unions'];
   readonly emptiedBoxIds: readonly string[];
   readonly effects: readonly WorkEffect[];
   readonly steps: readonly StepDraft[];
@@ -53,6 +54,8 @@ export interface ActionPlan {
     readonly kind?: 'look' | 'hands-off';
     readonly topic: FollowUpTopic;
     readonly window: Window;
+    /** What its dates hang on; the day of the work when left out. */
+    readonly anchor?: 'work' | 'cells';
     readonly expect: string;
   }[];
   readonly cautions: readonly string[];
@@ -85,22 +88,22 @@ export function workOfAction(
   plan: ActionPlan,
   day: Day,
   newId: () => string,
-): CommandOf<'saveYardPlan'> {
-  const yardPlanId = newId();
-  const yards = [...new Set(plan.units.flatMap((u) => placeOf(apiary, u.facts.colony).yard?.id ?? []))];
-  const fallback = Object.keys(apiary.yard).slice(0, 1);
+): CommandOf<'saveWork'> {
+  const workId = newId();
+  const yardIds = [...new Set(plan.units.flatMap((u) => placeOf(apiary, u.facts.colony).yard?.id ?? []))];
   const kept = new Map(Object.values(apiary.kit).map((k) => [k.what, k.count]));
-  const body: YardPlanBody = {
-    v: 1,
-    request: newYardPlanRequest(yards.length > 0 ? yards : fallback, day),
+  const body: WorkBody = {
+    v: 2,
+    asked: { source: 'action', yardIds },
     countedOn: plan.units.map((u) => countedOn(u.facts.frames)).find((d) => d !== null) ?? day,
     units: plan.units.map(({ facts, after }) => ({
       key: facts.colony.id,
       colonyId: facts.colony.id,
       name: facts.colony.name,
-      kind: 'colony',
-      queen: null,
-      queenLeaves: false,
+      state: 'stays',
+      distance: null,
+      gets: null,
+      parted: null,
       before: strength(facts, facts.unit),
       after: strength(facts, after),
     })),
@@ -110,8 +113,8 @@ export function workOfAction(
     emptiedBoxIds: [...plan.emptiedBoxIds],
     moves: [...plan.moves],
     shakes: [...plan.shakes],
+    effects: [...plan.effects],
     ledger: [],
-    shortfalls: [],
     kit: plan.kit.map((k) => {
       const has = kept.get(k.what);
       return { ...k, shortBy: has === undefined ? null : Math.max(0, k.count - has) };
@@ -120,26 +123,16 @@ export function workOfAction(
     looks: plan.looks.map((l) => ({
       id: newId(),
       kind: 'look',
+      anchor: 'work',
       ...l,
       colonyIds: [...l.colonyIds],
       expect: l.expect.slice(0, 800),
     })),
-    cost: 0,
-    bound: null,
-    effects: [...plan.effects],
   };
   return {
-    type: 'saveYardPlan',
-    yardPlan: { id: yardPlanId, name: plan.name.slice(0, 80), day, status: 'draft', body },
-    steps: plan.steps.map(({ frameIds = [], ...s }, order) => ({
-      id: newId(),
-      yardPlanId,
-      order,
-      ...s,
-      detail: s.detail.slice(0, 1600),
-      doneOn: null,
-      frameIds: [...frameIds],
-    })),
+    type: 'saveWork',
+    work: { id: workId, name: plan.name.slice(0, 80), day, status: 'draft', body },
+    steps: workSteps(workId, plan.steps, newId),
   };
 }
 

@@ -43,10 +43,10 @@ describe('actions about one unit', () => {
       const before = allFrames(yard);
       const { command } = work(yard, id, {}, { coldNights: false, flow: true });
       expect(allFrames(yard)).toBe(before);
-      expect(yard.apiary.yardPlan[command.yardPlan.id]?.status).toBe('done');
+      expect(yard.apiary.work[command.work.id]?.status).toBe('done');
       expect(command.steps.length).toBeGreaterThan(1);
       const ends = id === 'shake-out' || id === 'let-go';
-      expect(command.yardPlan.body.looks.length > 0).toBe(!ends);
+      expect(command.work.body.looks.length > 0).toBe(!ends);
     },
   );
 
@@ -116,9 +116,9 @@ describe('actions about one unit', () => {
     expect(lane?.events.find((e) => e.id === 'eggs')?.window.likely).toBe('2026-05-31');
     const { odds } = queenBeliefOf(yard.apiary, nettle, addDays(WEAK_DAY, 1)).belief;
     expect(odds.cells + odds.virgin).toBeGreaterThan(0.5);
-    // What is seen later is filed without a plan of a split, which it never had.
+    // What is seen later is filed with the work that gave it the cell.
     yard.look(nettle, { eggs: NO, cells: NO }, addDays(WEAK_DAY, 8));
-    expect(dueFor(yard, 'Nettle').every((f) => f.planId === null)).toBe(true);
+    expect(dueFor(yard, 'Nettle').every((f) => f.workId === nettle.separation?.workId)).toBe(true);
   });
 
   it('hives change stands', () => {

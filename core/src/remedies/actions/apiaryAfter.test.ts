@@ -17,8 +17,8 @@ describe('the apiary after a plan', () => {
     const facts = all.find((f) => f.colony.id === yard.weak.id)!;
     const plan = planAction('combine', facts, all, { partnerId: yard.colony('Rowan').id }, yard.newId)!;
     const before = yard.apiary;
-    const { yardPlan } = workOfAction(before, plan, WEAK_DAY, yard.newId);
-    const after = apiaryAfter(before, yardPlan);
+    const { work } = workOfAction(before, plan, WEAK_DAY, yard.newId);
+    const after = apiaryAfter(before, work);
     const rowan = after.colony[yard.colony('Rowan').id]!;
     const seenOn = (apiary: typeof before, colony: typeof rowan) =>
       framesOfColony(apiary, colony).filter((f) => f.reading?.body.queenSeen).length;

@@ -29,9 +29,10 @@ export function boostNurses(facts: UnitFacts, all: readonly UnitFacts[]): Action
         text: 'Set a box with a lid in the shade, a sheet before the weak hive',
         detail: 'A spray of water keeps the bees down.',
       },
-      { kind: 'open', text: `Open ${giver.colony.name}`, detail: 'Little smoke.' },
+      { kind: 'open', units: [giver.colony.id], text: `Open ${giver.colony.name}`, detail: 'Little smoke.' },
       {
         kind: 'find',
+        task: 'find-queen',
         text: `Find the queen of ${giver.colony.name} and set her comb aside`,
         detail: 'Not found in ten minutes: shake nothing today.',
       },
@@ -41,7 +42,7 @@ export function boostNurses(facts: UnitFacts, all: readonly UnitFacts[]): Action
         detail: 'Open brood, both sides; then hang each comb back where it was.',
         frameIds: frames.map((f) => f.frame.id),
       },
-      { kind: 'close', text: `Close ${giver.colony.name}`, detail: '' },
+      { kind: 'close', units: [giver.colony.id], text: `Close ${giver.colony.name}`, detail: '' },
       {
         kind: 'check',
         text: 'Let the box stand in the shade for 5 to 10 minutes',
@@ -49,6 +50,7 @@ export function boostNurses(facts: UnitFacts, all: readonly UnitFacts[]): Action
       },
       {
         kind: 'open',
+        units: [colony.id],
         text: `Open ${colony.name}: an empty drawn comb beside its brood`,
         detail: 'So that she can lay where the new nurses are.',
       },
@@ -59,6 +61,7 @@ export function boostNurses(facts: UnitFacts, all: readonly UnitFacts[]): Action
       },
       {
         kind: 'close',
+        units: [colony.id],
         text: `Close ${colony.name}`,
         detail: 'Feed if it has no stores; entrance to a finger’s width.',
       },

@@ -1,9 +1,8 @@
-import { boxesOfColony, queenOf, type WorkEffect } from '../../records/index.ts';
+import { boxesOfColony, queenOf, type WorkEffect, type StepDraft } from '../../records/index.ts';
 import { addDays, listInWords } from '../../basics/index.ts';
 import { betterQueen, bestUnion, unionOfAll } from '../unit/partners.ts';
 import { usualHorizon } from '../unit/usualHorizon.ts';
 import { layingChance, type UnitFacts } from '../unit/unitFacts.ts';
-import type { StepDraft } from '../../yardplan/index.ts';
 import { EMPTY_PLAN, type ActionChoice, type ActionPlan } from './actionPlan.ts';
 import { combsForOneBox, layDirect } from './oneBox.ts';
 import { directSteps, paperSteps, partitionSteps } from './unionSteps.ts';
@@ -129,6 +128,7 @@ export function combine(
       })),
       {
         kind: 'close',
+        units: [host.colony.id],
         text: `Close ${host.colony.name}; entrance to a finger’s width`,
         detail: 'Feed only if nothing comes in, and in the evening.',
       },
@@ -178,6 +178,7 @@ function queensOf(
       const young = o.belief.odds.virgin + o.belief.odds.cells > 0.5;
       return {
         kind: 'find',
+        task: 'find-queen',
         text: `Find the queen${young ? ', virgin or cells' : ''} of ${o.colony.name} and take ${young ? 'them' : 'her'} out`,
         detail: `The queen of ${stays.colony.name} stays: she ${layingChance(stays) > layingChance(o) + 0.2 ? 'lays more surely' : 'is younger or lays better'}. Both left together, the better one may be lost. The spare queen can stand by in a nuc.`,
       };

@@ -98,6 +98,7 @@ export function letGo(facts: UnitFacts, all: readonly UnitFacts[], heirId?: stri
     steps: [
       {
         kind: 'open',
+        units: [colony.id],
         text: `Open ${colony.name} and read it once more`,
         detail:
           'Find out why it failed. Suspected disease: close it, keep everything there, ask your bee inspector.',

@@ -87,6 +87,7 @@ export function freeQueen(facts: UnitFacts): ActionPlan {
     steps: [
       {
         kind: 'open',
+        units: [colony.id],
         text: `Open ${colony.name}`,
         detail: 'Find where she is: often shut off below or above a band of honey.',
       },
@@ -120,7 +121,7 @@ export function freeQueen(facts: UnitFacts): ActionPlan {
         text: 'Excluder above her, honey over it; boxes that are not needed off',
         detail: 'Patches of drone brood above the barrier: look again before you judge her.',
       },
-      { kind: 'close', text: `Close ${colony.name}`, detail: '' },
+      { kind: 'close', units: [colony.id], text: `Close ${colony.name}`, detail: '' },
     ],
     looks: [
       {

@@ -1,9 +1,8 @@
 import { capital, addDays } from '../../basics/index.ts';
-import { placeInWords, readingOf, type PlacedFrame } from '../../records/index.ts';
+import { placeInWords, readingOf, type PlacedFrame, type StepDraft } from '../../records/index.ts';
 import { shareOf } from '../../comb/index.ts';
 import { cappedGift, eggGift, type Gift } from '../unit/partners.ts';
 import type { UnitFacts } from '../unit/unitFacts.ts';
-import type { StepDraft } from '../../yardplan/index.ts';
 import { EMPTY_PLAN, inAWeek, type ActionPlan } from './actionPlan.ts';
 import { roomFor } from './roomFor.ts';
 
@@ -67,11 +66,14 @@ function combPlan(
     steps: [
       {
         kind: 'open',
+        units: [giver.colony.id],
         text: `Open ${giver.colony.name}`,
         detail: 'Little smoke. Find the queen first, or be sure that she is not on the comb that goes.',
       },
       {
         kind: 'move',
+        task: 'carry',
+        units: [giver.colony.id, colony.id],
         text: `${capital(at(giver, frame))} of ${giver.colony.name} → ${colony.name}, slot ${room.slot}`,
         detail: `${reason} Shake and brush its bees off before its own hive: no queen travels, no bees fight.`,
         frameIds: [frame.frame.id],
@@ -80,16 +82,19 @@ function combPlan(
         ? [
             {
               kind: 'move' as const,
+              task: 'carry' as const,
+              units: [colony.id, giver.colony.id],
               text: `The comb that hung there → ${giver.colony.name}, slot ${frame.slot}`,
               detail: 'Empty comb in exchange; shake its bees off too.',
               frameIds: [room.out.frame.id],
             },
           ]
         : []),
-      { kind: 'close', text: `Close ${giver.colony.name}`, detail: '' },
+      { kind: 'close', units: [giver.colony.id], text: `Close ${giver.colony.name}`, detail: '' },
       ...steps,
       {
         kind: 'close',
+        units: [colony.id],
         text: `Close ${colony.name}`,
         detail: 'Small entrance; tag it with what was given and the date.',
       },

@@ -1,8 +1,7 @@
-import { queenOf } from '../../records/index.ts';
+import { queenOf, type StepDraft } from '../../records/index.ts';
 import { yearOf, windowAfter } from '../../basics/index.ts';
 import { newUnitLooks, ripeCellEmergence } from '../../followup/index.ts';
 import type { UnitFacts } from '../unit/unitFacts.ts';
-import type { StepDraft } from '../../yardplan/index.ts';
 import { EMPTY_PLAN, type ActionChoice, type ActionPlan } from './actionPlan.ts';
 
 /** Chance from which one counts on a queen of any kind being in it, to be found before another is given. */
@@ -20,6 +19,7 @@ function findAndTakeOut(facts: UnitFacts): StepDraft[] {
   return [
     {
       kind: 'find',
+      task: 'find-queen',
       text: `Find the queen of ${colony.name} and take her out`,
       detail: `${drones ? 'She is small, or old, and lays drones only.' : 'An old or unmated queen kills the one that is given, or is killed with her.'} Not found: shake all through an excluder, or give none today.`,
     },
@@ -47,7 +47,12 @@ export function giveQueen(facts: UnitFacts, choice: ActionChoice, newId: () => s
       { kind: 'queen-in', colonyId: colony.id, queenId: newId(), ...queen },
     ],
     steps: [
-      { kind: 'open', text: `Open ${colony.name}`, detail: 'In the cool of the evening, little smoke.' },
+      {
+        kind: 'open',
+        units: [colony.id],
+        text: `Open ${colony.name}`,
+        detail: 'In the cool of the evening, little smoke.',
+      },
       ...findAndTakeOut(facts),
       cellsOff(colony.name),
       {
@@ -57,6 +62,7 @@ export function giveQueen(facts: UnitFacts, choice: ActionChoice, newId: () => s
       },
       {
         kind: 'close',
+        units: [colony.id],
         text: `Close ${colony.name}; small entrance`,
         detail: 'Feed 1:1 while she is introduced if nothing comes in. Watch for robbing.',
       },
@@ -70,18 +76,18 @@ export function giveQueen(facts: UnitFacts, choice: ActionChoice, newId: () => s
 /** A ripe cell is given to a unit without a queen. */
 export function giveCell(facts: UnitFacts): ActionPlan {
   const { colony, day, unit } = facts;
-  const emergence = ripeCellEmergence(day);
   return {
     ...EMPTY_PLAN,
     name: `give ${colony.name} a ripe cell`,
     units: [{ facts, after: unit }],
     effects: [
       { kind: 'queen-out', colonyId: colony.id },
-      { kind: 'cell-in', colonyId: colony.id, emergence },
+      { kind: 'cell-in', colonyId: colony.id, emergence: { window: ripeCellEmergence(day), anchor: 'work' } },
     ],
     steps: [
       {
         kind: 'open',
+        units: [colony.id],
         text: `Open ${colony.name}`,
         detail: 'A warm hour; the cell stays warm in your pocket, upright.',
       },
@@ -92,7 +98,12 @@ export function giveCell(facts: UnitFacts): ActionPlan {
         text: 'Press the cell into the comb between the brood, point down',
         detail: 'Never jarred, never on its side: the pupa’s wings are soft.',
       },
-      { kind: 'close', text: `Close ${colony.name} gently`, detail: 'Tag it: cell, date, hands off.' },
+      {
+        kind: 'close',
+        units: [colony.id],
+        text: `Close ${colony.name} gently`,
+        detail: 'Tag it: cell, date, hands off.',
+      },
     ],
     looks: newUnitLooks('cell', day).map((l) => ({ colonyIds: [colony.id], ...l })),
     cautions: [],
@@ -132,16 +143,24 @@ export function cutCells(facts: UnitFacts, early: boolean): ActionPlan {
     steps: [
       {
         kind: 'open',
+        units: [colony.id],
         text: `Open ${colony.name}`,
         detail: 'Read every comb on both sides; cells hide on the lower edge.',
       },
       ...steps,
-      { kind: 'close', text: `Close ${colony.name}`, detail: 'Hands off until eggs are due.' },
+      {
+        kind: 'close',
+        units: [colony.id],
+        text: `Close ${colony.name}`,
+        detail: 'Hands off until eggs are due.',
+      },
     ],
     looks: [
       {
         colonyIds: [colony.id],
         topic: 'eggs-due',
+        // They hang on the cells, not on the day on which they are gone through.
+        anchor: 'cells',
         window: windowAfter(day, early ? 18 : 14, early ? 21 : 18, early ? 30 : 27),
         expect: 'Eggs of the queen that was left to emerge.',
       },

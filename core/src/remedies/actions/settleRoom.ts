@@ -83,7 +83,7 @@ export function shrink(facts: UnitFacts): ActionPlan | null {
     moves: toStore(spare, colony.id, 'Neither brood nor food: it only cools the nest.'),
     emptiedBoxIds: emptied.map((b) => b.id),
     steps: [
-      { kind: 'open', text: `Open ${colony.name}`, detail: 'A warm hour, quickly.' },
+      { kind: 'open', units: [colony.id], text: `Open ${colony.name}`, detail: 'A warm hour, quickly.' },
       {
         kind: 'move',
         text: `Take ${spare.length} empty ${spare.length === 1 ? 'comb' : 'combs'} out`,
@@ -99,6 +99,7 @@ export function shrink(facts: UnitFacts): ActionPlan | null {
       },
       {
         kind: 'close',
+        units: [colony.id],
         text: `Close ${colony.name}; entrance to a finger’s width`,
         detail: 'Feed if nothing comes in.',
       },

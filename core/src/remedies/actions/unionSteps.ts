@@ -1,6 +1,6 @@
+import type { StepDraft } from '../../records/index.ts';
 import type { UnitFacts } from '../unit/unitFacts.ts';
 import { listInWords } from '../../basics/index.ts';
-import type { StepDraft } from '../../yardplan/index.ts';
 
 const namesInWords = (units: readonly UnitFacts[]) => listInWords(units.map((u) => u.colony.name));
 
@@ -9,6 +9,7 @@ export function partitionSteps(host: UnitFacts): StepDraft[] {
   return [
     {
       kind: 'open',
+      units: [host.colony.id],
       text: `Open the hive of ${host.colony.name}, both sides`,
       detail: 'At dusk, little smoke.',
     },
@@ -25,6 +26,7 @@ export function paperSteps(host: UnitFacts, guests: readonly UnitFacts[], when: 
   return [
     {
       kind: 'open',
+      units: [host.colony.id],
       text: when === 'dusk' ? `At dusk, open ${host.colony.name}` : `By day, open ${host.colony.name}`,
       detail:
         when === 'dusk'
@@ -39,6 +41,7 @@ export function paperSteps(host: UnitFacts, guests: readonly UnitFacts[], when: 
       },
       {
         kind: 'lift',
+        units: [host.colony.id],
         text: `Set the box of ${guest.colony.name} on the paper`,
         detail:
           'Unlike box sizes: a board with a hole between. Combs of another size stay in their own box until the brood is out.',
@@ -58,11 +61,13 @@ export function directSteps(
   return [
     {
       kind: 'open',
+      units: [host, ...guests].map((u) => u.colony.id),
       text: `${when === 'dusk' ? 'At dusk, open' : 'Open'} ${namesInWords([host, ...guests])}`,
       detail: `A puff of smoke in ${guests.length > 1 ? 'all of them' : 'both'}, so that they smell alike.`,
     },
     {
       kind: 'move',
+      units: [host.colony.id],
       text: `Hang the best combs into the box of ${host.colony.name}, brood beside brood`,
       detail,
       frameIds,

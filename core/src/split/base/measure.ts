@@ -8,7 +8,21 @@ import {
   type FrameSizeId,
 } from '../../comb/index.ts';
 import { stayShare, type Distance, type StayShares } from '../../brood/index.ts';
-import type { PartMeasure } from '../../records/index.ts';
+
+/** What one part amounts to when the work is done, in reference frames. */
+export interface PartMeasure {
+  readonly frames: number;
+  readonly framesOfBeesNow: number;
+  readonly framesOfBeesAfterDrift: number;
+  readonly broodFrames: number;
+  readonly openFrames: number;
+  readonly cappedFrames: number;
+  readonly eggsTenths: number;
+  readonly beeBreadFrames: number;
+  readonly storesFrames: number;
+  readonly drawnFrames: number;
+  readonly liveCells: number;
+}
 
 /** A frame that a plan may move, brought to the day of the work. All amounts in reference frames. */
 export interface PlanFrame {

@@ -1,9 +1,9 @@
 import type { Weighing } from './fit.ts';
-import type { MethodId, FollowUpTopic, PartMeasure } from '../../records/index.ts';
+import type { MethodId, FollowUpTopic, StepDraft } from '../../records/index.ts';
 import type { Day, Window } from '../../basics/index.ts';
 import type { FrameSizeId, CellFinding } from '../../comb/index.ts';
 import type { Distance } from '../../brood/index.ts';
-import type { Choice, PlanFrame } from './measure.ts';
+import type { Choice, PlanFrame, PartMeasure } from './measure.ts';
 import type { PlanRule } from './rules.ts';
 import type { HouseRules } from '../../rules/index.ts';
 
@@ -82,6 +82,24 @@ export interface PlannedMove {
   readonly slides: boolean;
 }
 
+/** Where a frame of a part hangs when the work is done. */
+export interface PartSlot {
+  readonly boxId: string;
+  readonly slot: number;
+  readonly frameId: string;
+}
+
+/** A part as it will stand. */
+export interface PlannedPart {
+  readonly key: PartKey;
+  readonly colonyId: string;
+  readonly name: string;
+  readonly queen: 'here' | 'elsewhere' | 'unknown';
+  readonly distance: Distance | 'stand';
+  readonly measure: PartMeasure;
+  readonly slots: readonly PartSlot[];
+}
+
 /** What is known once the frames are chosen. */
 export interface Solved {
   readonly input: MethodInput;
@@ -92,23 +110,20 @@ export interface Solved {
   readonly shakes: readonly PlanFrame[];
 }
 
-/** A step before it gets an identifier. */
-export interface StepText {
-  readonly kind: 'prepare' | 'open' | 'find' | 'move' | 'shake' | 'lift' | 'fill' | 'close' | 'check';
-  readonly text: string;
-  readonly detail: string;
-  /** The frames that it is about; none for most. */
-  readonly frameIds?: readonly string[];
-}
+/** The parts by their keys: the colony that stays, and what comes out of it. */
+export type PartKey = 'stay' | 'new';
+
+/** A step of a method: it is done at one part, or at both. */
+export type StepText = Omit<StepDraft, 'units'> & { readonly units?: readonly PartKey[] };
 
 /** A follow-up before it gets an identifier. */
 export interface FollowUpText {
-  readonly parts: readonly ('stay' | 'new')[];
+  readonly parts: readonly PartKey[];
   readonly kind: 'look' | 'hands-off';
   readonly topic: FollowUpTopic;
   readonly window: Window;
-  /** What its dates hang on: the day of the split, or cells that were there before. */
-  readonly anchor: 'split' | 'cells';
+  /** What its dates hang on: the day of the work, or cells that were there before. */
+  readonly anchor: 'work' | 'cells';
   readonly expect: string;
 }
 

@@ -1,4 +1,5 @@
-import type { PartMeasure, RuleLine } from '../../records/index.ts';
+import type { RuleLine } from '../../records/index.ts';
+import type { PartMeasure } from './measure.ts';
 
 /**
  * One rule of a plan: a number that must reach, or stay under, a threshold.

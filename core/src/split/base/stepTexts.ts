@@ -1,7 +1,7 @@
 import { capital } from '../../basics/index.ts';
 import { CONTENT_CLASSES, CONTENT_NAMES, shareOf } from '../../comb/index.ts';
 import type { PlanFrame } from './measure.ts';
-import type { PlannedMove, StepText } from './method.ts';
+import type { PartKey, PlannedMove, StepText } from './method.ts';
 
 /**
  * A frame in a few words, by what there is most of: `capped brood, open brood`. Eggs are always said, however few: a
@@ -17,15 +17,23 @@ export function inWords(frame: PlanFrame): string {
   return parts.length > 0 ? parts.join(', ') : 'little in it';
 }
 
-/** The steps for the frames that are carried, and one for those that slide over to make room. */
-export function moveSteps(moves: readonly PlannedMove[]): StepText[] {
+const partKey = (part: 0 | 1): PartKey => (part === 0 ? 'stay' : 'new');
+
+/**
+ * The steps for the frames that are carried, and one for those that slide over to make room.
+ *
+ * @param bees - what is done about the bees on a frame that is carried
+ */
+export function moveSteps(moves: readonly PlannedMove[], bees = 'Bees stay on it.'): StepText[] {
   const slides = moves.filter((m) => m.slides);
   return [
-    ...moves.filter((m) => m.frame !== null && !m.slides).map(moveStep),
+    ...moves.filter((m) => m.frame !== null && !m.slides).map((m) => moveStep(m, bees)),
     ...(slides.length > 0
       ? [
           {
             kind: 'move' as const,
+            task: 'slide' as const,
+            units: [...new Set(slides.map((m) => partKey(m.toPart)))],
             text: `Slide ${slides.length === 1 ? 'one frame' : `${slides.length} frames`} over, brood to brood`,
             detail: slides.map((m) => `${capital(m.fromLabel)} → ${m.toLabel}`).join('; '),
             frameIds: slides.map((m) => m.frameId),
@@ -36,12 +44,14 @@ export function moveSteps(moves: readonly PlannedMove[]): StepText[] {
 }
 
 /** The step for one frame carried from one place to another. */
-function moveStep(move: PlannedMove): StepText {
+function moveStep(move: PlannedMove, bees: string): StepText {
   const frame = move.frame;
   return {
     kind: 'move',
+    task: 'carry',
+    units: ['stay', 'new'],
     text: `${capital(move.fromLabel)} → ${move.toLabel}`,
-    detail: frame ? `${capital(inWords(frame))}. Bees stay on it.` : '',
+    detail: frame ? `${capital(inWords(frame))}. ${bees}` : '',
     frameIds: [move.frameId],
   };
 }
@@ -50,6 +60,7 @@ function moveStep(move: PlannedMove): StepText {
 export function shakeSteps(shakes: readonly PlanFrame[], newName: string, detail: string): StepText[] {
   return shakes.map((f) => ({
     kind: 'shake',
+    units: ['stay', 'new'],
     text: `Shake the bees of ${f.label} into ${newName}`,
     detail,
     frameIds: [f.id],
@@ -68,6 +79,7 @@ export function fillSteps(moves: readonly PlannedMove[]): StepText[] {
   return [
     {
       kind: 'fill',
+      units: [...new Set(filled.map((m) => partKey(m.toPart)))],
       text: `Fill the free slots from the store: ${parts.join(', ')}`,
       detail: filled.map((m) => m.toLabel).join('; '),
       frameIds: filled.map((m) => m.frameId),

@@ -112,9 +112,16 @@ export const broodAbove: SplitMethod = {
         text: 'Lay out excluder, the box for above and a place for every super',
         detail: 'Everything that is lifted needs a place before it is lifted.',
       },
-      { kind: 'open', text: `Open ${donor.name}`, detail: 'Warm and still. Supers off first, covered.' },
+      {
+        kind: 'open',
+        units: ['stay'],
+        text: `Open ${donor.name}`,
+        detail: 'Warm and still. Supers off first, covered.',
+      },
       {
         kind: 'find',
+        task: 'find-queen',
+        units: ['stay'],
         text: seen
           ? `Make sure of the queen of ${donor.name}; she was on ${seen.label}`
           : `Make sure that the queen of ${donor.name} stays below`,
@@ -132,6 +139,7 @@ export const broodAbove: SplitMethod = {
       },
       {
         kind: 'close',
+        units: ['stay'],
         text: `Close ${donor.name}`,
         detail: 'A small upper entrance where drone brood went up.',
       },
@@ -161,7 +169,7 @@ export const broodAbove: SplitMethod = {
         kind: 'look',
         topic: 'surplus-cells',
         window: windowAfter(day, 6, 7, 9),
-        anchor: 'split',
+        anchor: 'work',
         expect: 'Cells above the excluder: remove every one. None below: the wish to swarm has passed.',
       },
       {
@@ -169,7 +177,7 @@ export const broodAbove: SplitMethod = {
         kind: 'look',
         topic: 'rhythm',
         window: windowAfter(day, 19, 21, 24),
-        anchor: 'split',
+        anchor: 'work',
         expect: 'All worker brood above has hatched: the box is a super now. Crowded again below: once more.',
       },
     ];

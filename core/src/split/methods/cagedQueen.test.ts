@@ -36,7 +36,7 @@ describe('split with a caged mated queen', () => {
 
   it('does not move the record of the old queen when the work is done', () => {
     const { yard, command } = plan();
-    const colonyId = command.plan.colonyId;
+    const colonyId = yard.colony('Old').id;
     const queenId = yard.newId();
     yard.apiary = {
       ...yard.apiary,
@@ -52,9 +52,9 @@ describe('split with a caged mated queen', () => {
     };
     yard.run(command);
     for (const step of command.steps) {
-      yard.tick(step.id, command.plan.day);
+      yard.tick(step.id, command.work.day);
     }
-    expect(yard.apiary.plan[command.plan.id]?.status).toBe('done');
+    expect(yard.apiary.work[command.work.id]?.status).toBe('done');
     expect(yard.apiary.queen[queenId]?.whereabouts).toEqual({ known: 'colony', colonyId });
   });
 });

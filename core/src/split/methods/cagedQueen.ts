@@ -145,9 +145,16 @@ export const cagedQueen: SplitMethod = {
         text: `Set the nuc box for ${newName}; keep the caged queen in shade`,
         detail: 'A drop of water on the cage, out of sun and wind. Entrance one bee wide.',
       },
-      { kind: 'open', text: `Open ${donor.name}`, detail: 'Little smoke. Begin at an outer frame.' },
+      {
+        kind: 'open',
+        units: ['stay'],
+        text: `Open ${donor.name}`,
+        detail: 'Little smoke. Begin at an outer frame.',
+      },
       {
         kind: 'find',
+        task: 'find-queen',
+        units: ['stay'],
         text: seen
           ? `Make sure of the queen of ${donor.name}; she was on ${seen.label}`
           : `Make sure that the queen of ${donor.name} stays`,
@@ -188,7 +195,7 @@ export const cagedQueen: SplitMethod = {
         kind: 'look',
         topic: 'act',
         window: windowAfter(input.day, 3, byHand ? 3 : 4, 5),
-        anchor: 'split',
+        anchor: 'work',
         expect: byHand
           ? 'Bees sit on the cage loosely and feed her: remove cells, let her out. They bite it: wait two days.'
           : 'The cage is empty, or take the last candy out. Remove cells. Do not look for her.',
@@ -198,7 +205,7 @@ export const cagedQueen: SplitMethod = {
         kind: 'look',
         topic: 'rhythm',
         window: windowAfter(input.day, 8, 9, 12),
-        anchor: 'split',
+        anchor: 'work',
         expect: 'Eggs, one to a cell. Food beside them. No cells.',
       },
       {
@@ -206,7 +213,7 @@ export const cagedQueen: SplitMethod = {
         kind: 'look',
         topic: 'rhythm',
         window: windowAfter(input.day, 7, 9, 14),
-        anchor: 'split',
+        anchor: 'work',
         expect: 'The giver lays and covers its brood: proof that its queen did not travel.',
       },
     ];

@@ -13,11 +13,12 @@ export interface Ending {
 /** The last steps of every split: closed, carried, entrances open, fed, tagged. */
 export function endingSteps({ newName, close, away, feed, tag }: Ending): StepText[] {
   return [
-    { kind: 'close', ...close },
+    { kind: 'close', units: ['stay', 'new'], ...close },
     ...(away
       ? [
           {
             kind: 'lift' as const,
+            units: ['new'] as const,
             text: `Strap ${newName} and carry it to the other yard`,
             detail: 'Lift in pairs. Air, shade, no stops.',
           },
@@ -32,11 +33,12 @@ export function endingSteps({ newName, close, away, feed, tag }: Ending): StepTe
       ? [
           {
             kind: 'check' as const,
+            units: ['new'] as const,
             text: `Feed ${newName} this evening, inside, 1:1`,
             detail: 'A small unit is easily robbed: small entrance, no syrup spilt.',
           },
         ]
       : []),
-    { kind: 'check', ...tag },
+    { kind: 'check', units: ['new'], ...tag },
   ];
 }

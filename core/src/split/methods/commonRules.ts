@@ -1,4 +1,4 @@
-import type { PartMeasure } from '../../records/index.ts';
+import type { PartMeasure } from '../base/measure.ts';
 import { coverOf, type PlanRule } from '../base/rules.ts';
 import type { HouseRules } from '../../rules/index.ts';
 import { donorFrames } from './donorFrames.ts';

@@ -46,7 +46,7 @@ export function surplusCellsLook(
         likely: notAfter(usual.likely),
         latest: notAfter(usual.latest),
       },
-      anchor: 'split',
+      anchor: 'work',
       expect,
     },
   ];

@@ -27,8 +27,19 @@ function planOf(
     seededIds(4),
   );
   if (!plan.ok) throw new Error(plan.problems[0]?.message);
-  const { plan: record, steps, moves } = plan.value.command;
-  return { body: record.body, steps, moves, texts: steps.map((s) => `${s.text} ${s.detail}`).join('\n') };
+  const { work, steps } = plan.value.command;
+  const { body } = work;
+  const emergence = body.units.find((u) => u.parted?.emergence)?.parted?.emergence ?? null;
+  const asked = body.asked.source === 'split' ? body.asked.options : {};
+  return {
+    body,
+    parts: plan.value.parts,
+    options: asked,
+    emergence,
+    steps,
+    moves: body.moves,
+    texts: steps.map((s) => `${s.text} ${s.detail}`).join('\n'),
+  };
 }
 
 describe.each(METHODS.map((m) => [m.name, m] as const))('%s', (_name, method) => {
@@ -49,8 +60,8 @@ describe.each(METHODS.map((m) => [m.name, m] as const))('%s', (_name, method) =>
     for (const school of first?.schools ?? []) {
       for (const other of rest) {
         for (const s of other.schools) {
-          const { body, steps } = planOf(method.id, { [first!.id]: school.id, [other.id]: s.id });
-          expect(body.options).toMatchObject({ [first!.id]: school.id, [other.id]: s.id });
+          const { options, steps } = planOf(method.id, { [first!.id]: school.id, [other.id]: s.id });
+          expect(options).toMatchObject({ [first!.id]: school.id, [other.id]: s.id });
           expect(steps.length).toBeGreaterThan(5);
         }
       }
@@ -62,7 +73,7 @@ describe.each(METHODS.map((m) => [m.name, m] as const))('%s', (_name, method) =>
 const parting = METHODS.filter((m) => m.id !== 'brood-above');
 describe.each(parting.map((m) => [m.name, m] as const))('%s, its new part', (_name, method) => {
   it('takes an unknown school for the default', () => {
-    expect(planOf(method.id, { nights: 'tropical' }).body.options['nights']).toBe('mild');
+    expect(planOf(method.id, { nights: 'tropical' }).options['nights']).toBe('mild');
   });
 
   it('ends with the checks that must not be forgotten: entrances, tag', () => {
@@ -75,9 +86,9 @@ describe.each(parting.map((m) => [m.name, m] as const))('%s, its new part', (_na
   it('names a place before anything is lifted, and carries a frame once', () => {
     const { steps, moves } = planOf(method.id);
     expect(steps[0]?.kind).toBe('prepare');
-    const carried = moves.filter((m) => m.fromBoxId !== null && m.fromBoxId !== m.toBoxId);
+    const carried = moves.filter((m) => m.from !== null && m.from.boxId !== m.to?.boxId);
     expect(new Set(carried.map((m) => m.frameId)).size).toBe(carried.length);
-    const slots = moves.map((m) => `${m.toBoxId}/${m.toSlot}`);
+    const slots = moves.map((m) => `${m.to?.boxId}/${m.to?.slot}`);
     expect(new Set(slots).size).toBe(slots.length);
   });
 
@@ -109,11 +120,11 @@ describe.each(parting.map((m) => [m.name, m] as const))('%s, its new part', (_na
 const carried = METHODS.filter((m) => m.options.some((o) => o.id === 'distance'));
 describe.each(carried.map((m) => [m.name, m] as const))('%s, away', (_name, method) => {
   it('carried beyond 3 km keeps nearly all bees, and says air and shade', () => {
-    const near = planOf(method.id).body.parts[1].measure;
+    const near = planOf(method.id).parts[1].measure;
     const far = planOf(method.id, { distance: 'away' });
     const kept = (m: typeof near) => m.framesOfBeesAfterDrift / m.framesOfBeesNow;
-    expect(kept(far.body.parts[1].measure)).toBeGreaterThanOrEqual(0.95 - 1e-9);
-    expect(far.body.parts[0].measure.framesOfBeesAfterDrift).toBeGreaterThan(0);
+    expect(kept(far.parts[1].measure)).toBeGreaterThanOrEqual(0.95 - 1e-9);
+    expect(far.parts[0].measure.framesOfBeesAfterDrift).toBeGreaterThan(0);
     expect(far.texts).toMatch(/shade/);
   });
 });
@@ -121,13 +132,13 @@ describe.each(carried.map((m) => [m.name, m] as const))('%s, away', (_name, meth
 describe('even walk-away halves: kit and days', () => {
   it('lifts the upper box as it stands and says what it weighs', () => {
     const { body, texts } = planOf('walk-away-halves');
-    expect(body.newHive.boxes).toMatchObject([{ from: 'old-hive' }]);
+    expect(body.newHives[0]?.boxes).toMatchObject([{ from: 'old-hive' }]);
     expect(texts).toMatch(/Lift upper box onto the floor of New/);
     expect(body.cautions.find((c) => c.startsWith('Lifting'))).toMatch(/about \d+ kg \(\d+ lb\)/);
   });
 
   it('looks on day 3 only when asked', () => {
-    const topics = (day3: string) => planOf('walk-away-halves', { day3 }).body.followUps.map((f) => f.topic);
+    const topics = (day3: string) => planOf('walk-away-halves', { day3 }).body.looks.map((f) => f.topic);
     expect(topics('no')).toEqual(['which-part', 'rest', 'eggs-due']);
     expect(topics('yes')[0]).toBe('early-capped');
   });
@@ -141,10 +152,10 @@ describe('even walk-away halves: kit and days', () => {
       seededIds(4),
     );
     if (!plan.ok) throw new Error('no plan');
-    const { body } = plan.value.command.plan;
-    expect(body.newHive.boxes).toMatchObject([{ from: 'kit', sizeId: 'langstroth-deep', slots: 10 }]);
+    const { body } = plan.value.command.work;
+    expect(body.newHives[0]?.boxes).toMatchObject([{ from: 'kit', sizeId: 'langstroth-deep', slots: 10 }]);
     expect(body.kit.find((k) => k.shortBy)).toMatchObject({ count: 10, shortBy: 10 });
-    expect(body.parts[0].measure.frames + body.parts[1].measure.frames).toBe(10);
+    expect(plan.value.parts[0].measure.frames + plan.value.parts[1].measure.frames).toBe(10);
   });
 
   it('leaves supers on the old stand', () => {
@@ -158,8 +169,8 @@ describe('even walk-away halves: kit and days', () => {
       seededIds(4),
     );
     if (!plan.ok) throw new Error('no plan');
-    expect(plan.value.command.plan.body.newHive.boxes).toHaveLength(1);
-    expect(plan.value.command.plan.body.parts[0].slots.some((s) => s.boxId === top!.id)).toBe(true);
+    expect(plan.value.command.work.body.newHives[0]?.boxes).toHaveLength(1);
+    expect(plan.value.parts[0].slots.some((s) => s.boxId === top!.id)).toBe(true);
   });
 });
 
@@ -167,23 +178,22 @@ describe('queen moved out to a nuc: cells and days', () => {
   const swarming = box.map((r, i) => (i === 3 ? cells : r));
 
   it('with cells: reserves before removing, dates the queen by the larva', () => {
-    const { body, texts } = planOf('queen-to-nuc', {}, swarming);
+    const { body, emergence, texts } = planOf('queen-to-nuc', {}, swarming);
     expect(texts).toMatch(/Reserve the two best cells.*Then remove the others/);
     // Hatched one day before 9 May: egg age 4, so emergence in 12 days (16 − 4).
-    expect(body.emergence).toEqual({
-      earliest: addDays(DAY, 11),
-      likely: addDays(DAY, 12),
-      latest: addDays(DAY, 13),
+    expect(emergence).toEqual({
+      window: { earliest: addDays(DAY, 11), likely: addDays(DAY, 12), latest: addDays(DAY, 13) },
+      anchor: 'cells',
     });
-    expect(body.followUps.map((f) => f.topic)).toEqual(['rhythm', 'surplus-cells', 'rest', 'eggs-due']);
-    expect(body.followUps.find((f) => f.topic === 'surplus-cells')?.window.earliest).toBe(addDays(DAY, 7));
+    expect(body.looks.map((f) => f.topic)).toEqual(['rhythm', 'surplus-cells', 'rest', 'eggs-due']);
+    expect(body.looks.find((f) => f.topic === 'surplus-cells')?.window.earliest).toBe(addDays(DAY, 7));
   });
 
   it('without cells the parent raises from eggs, and day 7 shows whether it does', () => {
-    const { body } = planOf('queen-to-nuc');
-    expect(body.emergence).toBeNull();
+    const { body, emergence } = planOf('queen-to-nuc');
+    expect(emergence).toBeNull();
     expect(body.ledger.some((l) => l.id === 'eggs-stay')).toBe(true);
-    expect(body.followUps.map((f) => f.topic)).toEqual(['rhythm', 'which-part', 'rest', 'eggs-due']);
+    expect(body.looks.map((f) => f.topic)).toEqual(['rhythm', 'which-part', 'rest', 'eggs-due']);
   });
 
   it.each([

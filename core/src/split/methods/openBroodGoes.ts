@@ -97,7 +97,12 @@ export const openBroodGoes: SplitMethod = {
         text: `Set floor, box, stand and roof for ${newName} where it will stand`,
         detail: 'Lid at hand, shade.',
       },
-      { kind: 'open', text: `Open ${donor.name}`, detail: 'Little smoke. Begin at an outer frame.' },
+      {
+        kind: 'open',
+        units: ['stay'],
+        text: `Open ${donor.name}`,
+        detail: 'Little smoke. Begin at an outer frame.',
+      },
       ...moveSteps(moves),
       ...shakeSteps(shakes, newName, 'Look for the queen first. If she is on it, let her run in with them.'),
       ...fillSteps(moves),
@@ -125,7 +130,7 @@ export const openBroodGoes: SplitMethod = {
         kind: 'look',
         topic: 'rhythm',
         window: windowAfter(input.day, 5, 7, 10),
-        anchor: 'split',
+        anchor: 'work',
         expect: 'Eggs, and larvae in jelly: she is here and the nurses keep up.',
       },
       {
@@ -133,7 +138,7 @@ export const openBroodGoes: SplitMethod = {
         kind: 'look',
         topic: 'which-part',
         window: { ...dates.eggsProveQueen, latest: dates.surplusCells.latest },
-        anchor: 'split',
+        anchor: 'work',
         expect:
           'Cells and no eggs in the old hive, eggs in the new: as planned. The other way round is no harm.',
       },
@@ -143,7 +148,7 @@ export const openBroodGoes: SplitMethod = {
         setup.emergence,
         'Cells capped: leave one or two in a strong hive.',
       ),
-      ...queenLooks(['stay'], input.day, setup.emergence, 'split', {
+      ...queenLooks(['stay'], input.day, setup.emergence, 'work', {
         rest: 'A virgin emerges, flies and mates. Leave it shut.',
         eggs: 'Eggs of the new queen on the old stand.',
       }),

@@ -24,6 +24,7 @@ import {
   type Setup,
   type Solved,
   type SplitMethod,
+  type StepText,
 } from '../base/method.ts';
 import { nucKit } from './kits.ts';
 import { queenLooks, surplusCellsLook } from './lookTexts.ts';
@@ -79,13 +80,15 @@ function setUp(input: MethodInput): Setup {
   };
 }
 
-function queenSteps(solved: Solved): { kind: 'find' | 'move'; text: string; detail: string }[] {
+function queenSteps(solved: Solved): StepText[] {
   const { donor, newName } = solved.input;
   const queenFrame = donor.frames.find((f) => f.hasQueen);
   if (!queenFrame) {
     return [
       {
         kind: 'find',
+        task: 'find-queen',
+        units: ['stay'],
         text: `Find the queen in ${donor.name}`,
         detail:
           'Mostly on open brood. Not found in ten minutes: stop, part the brood in two boxes with all cells in one; eggs or new cells tell in a week where she is.',
@@ -97,6 +100,8 @@ function queenSteps(solved: Solved): { kind: 'find' | 'move'; text: string; deta
     return [
       {
         kind: 'find',
+        task: 'find-queen',
+        units: ['stay'],
         text: `Find the queen; she was on ${label}`,
         detail: `That frame has cells and stays. Pick her up by the wings, or run her, onto a brood frame that goes to ${newName}.`,
       },
@@ -105,6 +110,8 @@ function queenSteps(solved: Solved): { kind: 'find' | 'move'; text: string; deta
   return [
     {
       kind: 'find',
+      task: 'find-queen',
+      units: ['stay'],
       text: `Find the queen; she was on ${label}`,
       detail:
         'Read both sides and the edges of her frame for cells before it goes. Cage her if you must put it down.',
@@ -198,6 +205,7 @@ export const queenToNuc: SplitMethod = {
       },
       {
         kind: 'open',
+        units: ['stay'],
         text: `Open ${donor.name}`,
         detail: 'Little smoke: it makes queens run. Begin at an outer frame.',
       },
@@ -213,6 +221,8 @@ export const queenToNuc: SplitMethod = {
         ? [
             {
               kind: 'find' as const,
+              task: 'keep-cell' as const,
+              units: ['stay'] as const,
               text: `Choose the cells that stay in ${donor.name}`,
               detail: CELLS_KEPT[chosen(queenToNuc, input, 'cells')] ?? '',
             },
@@ -249,14 +259,14 @@ export const queenToNuc: SplitMethod = {
 function followUps({ input, setup }: Solved): FollowUpText[] {
   const dates = queenCalendar(input.day, setup.emergence);
   const swarmCells = donorFrames(input.donor).hasCells;
-  const anchor = swarmCells ? ('cells' as const) : ('split' as const);
+  const anchor = swarmCells ? ('cells' as const) : ('work' as const);
   return [
     {
       parts: ['new'],
       kind: 'look',
       topic: 'rhythm',
       window: windowAfter(input.day, 5, 7, 10),
-      anchor: 'split' as const,
+      anchor: 'work' as const,
       expect: 'Eggs and food in the nuc; bees cover the brood. No new cells.',
     },
     ...(swarmCells
@@ -275,7 +285,7 @@ function followUps({ input, setup }: Solved): FollowUpText[] {
             kind: 'look' as const,
             topic: 'which-part' as const,
             window: { ...dates.eggsProveQueen, latest: dates.surplusCells.latest },
-            anchor: 'split' as const,
+            anchor: 'work' as const,
             expect: 'Cells and no eggs: the parent is raising a queen.',
           },
         ]),

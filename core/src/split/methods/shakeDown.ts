@@ -115,21 +115,17 @@ export const shakeDown: SplitMethod = {
   steps({ input, moves, fresh, setup }) {
     const { donor, newName } = input;
     const away = setup.distance === 'away';
-    const carried = moveSteps(moves).map((s) =>
-      s.kind === 'move' && s.detail.endsWith('Bees stay on it.')
-        ? { ...s, detail: s.detail.replace('Bees stay on it.', 'Shake its bees below first.') }
-        : s,
-    );
     return [
       {
         kind: 'prepare',
         text: `Lay out excluder and the empty box of ${newName}; a place for supers and lid`,
         detail: 'Everything that is lifted needs a place before it is lifted.',
       },
-      { kind: 'open', text: `Open ${donor.name}`, detail: 'Warm and still. Little smoke.' },
-      ...carried,
+      { kind: 'open', units: ['stay'], text: `Open ${donor.name}`, detail: 'Warm and still. Little smoke.' },
+      ...moveSteps(moves, 'Shake its bees below first.'),
       {
         kind: 'shake',
+        units: ['stay'],
         text: `Shake every other frame of ${donor.name} into its bottom box`,
         detail: 'No bee may stay above: also those on walls, lid and inner cover. Read each comb for cells.',
       },
@@ -171,7 +167,7 @@ export const shakeDown: SplitMethod = {
         kind: 'look',
         topic: 'which-part',
         window: { ...dates.eggsProveQueen, latest: dates.surplusCells.latest },
-        anchor: 'split',
+        anchor: 'work',
         expect: 'Cells and no eggs: it is raising a queen. Eggs: she slipped through.',
       },
       ...surplusCellsLook(
@@ -180,7 +176,7 @@ export const shakeDown: SplitMethod = {
         setup.emergence,
         'Cells capped: leave one or two, all in a small part.',
       ),
-      ...queenLooks(['new'], input.day, setup.emergence, 'split', {
+      ...queenLooks(['new'], input.day, setup.emergence, 'work', {
         rest: 'A virgin emerges, flies and mates. Leave it shut.',
         eggs: 'Eggs of the new queen.',
       }),

@@ -163,14 +163,23 @@ export const sideBySide: SplitMethod = {
         text: `Set floor and box of ${newName} close beside ${donor.name}`,
         detail: 'Entrances next to each other and the same way; field bees are to find both.',
       },
-      { kind: 'open', text: `Open ${donor.name}`, detail: 'Little smoke: it makes queens run.' },
+      {
+        kind: 'open',
+        units: ['stay'],
+        text: `Open ${donor.name}`,
+        detail: 'Little smoke: it makes queens run.',
+      },
       {
         kind: 'find',
+        task: 'find-queen',
+        units: ['stay'],
         text: seen ? `Find the queen; she was on ${seen.label}` : `Find the queen of ${donor.name}`,
         detail: 'Cage her. Then shake the bees off each frame before you read it for cells: bees hide them.',
       },
       {
         kind: 'find',
+        task: 'keep-cell',
+        units: ['stay'],
         text: `Reserve one open, charged cell in ${donor.name}`,
         detail: 'Large larva in plenty of jelly, mid-comb. Pin its frame first; that frame is never shaken.',
       },
@@ -192,6 +201,8 @@ export const sideBySide: SplitMethod = {
         : []),
       {
         kind: 'find',
+        task: 'cut-cells',
+        units: ['stay'],
         text: `Remove every other cell in ${donor.name}`,
         detail: 'Only now that the chosen one is reserved.',
       },
@@ -217,7 +228,7 @@ export const sideBySide: SplitMethod = {
   ],
   followUps({ input, setup }) {
     const { day } = input;
-    const anchor = setup.fromCells ? ('cells' as const) : ('split' as const);
+    const anchor = setup.fromCells ? ('cells' as const) : ('work' as const);
     const { decideBy } = queenCalendar(day, setup.emergence);
     return [
       ...surplusCellsLook(

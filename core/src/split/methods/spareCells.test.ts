@@ -34,6 +34,6 @@ describe('second split on spare cells', () => {
       ['rest', '2026-05-13', '2026-05-27'],
       ['eggs-due', '2026-05-27', '2026-06-03'],
     ]);
-    expect(body.followUps.every((f) => f.parts.length === 2)).toBe(true);
+    expect(body.looks.every((f) => f.colonyIds.length === 2)).toBe(true);
   });
 });

@@ -118,11 +118,14 @@ export const spareCells: SplitMethod = {
       },
       {
         kind: 'open',
+        units: ['stay'],
         text: `Open ${donor.name}`,
         detail: 'Frame by frame: cells may bridge combs and boxes.',
       },
       {
         kind: 'find',
+        task: 'keep-cell',
+        units: ['stay', 'new'],
         text: 'Reserve two cells for each part before anything is removed',
         detail:
           'Large, well shaped, of one age. Pin their combs. Combs with a reserved cell are never shaken.',
@@ -157,7 +160,7 @@ export const spareCells: SplitMethod = {
     { what: 'drawing pins to mark reserved cells', count: 4 },
   ],
   followUps: ({ input, setup }) =>
-    queenLooks(['stay', 'new'], input.day, setup.emergence, setup.fromCells ? 'cells' : 'split', {
+    queenLooks(['stay', 'new'], input.day, setup.emergence, setup.fromCells ? 'cells' : 'work', {
       rest: 'Virgins emerge, fly and mate. Leave both shut.',
       eggs: 'Eggs in each. Where there are none, unite with the other.',
     }),

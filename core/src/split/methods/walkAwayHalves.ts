@@ -185,6 +185,7 @@ export const walkAwayHalves: SplitMethod = {
       },
       {
         kind: 'open',
+        units: ['stay'],
         text: `Open ${donor.name} from the back`,
         detail: 'A little smoke, then wait a minute. Veil closed.',
       },
@@ -243,7 +244,7 @@ export const walkAwayHalves: SplitMethod = {
                 likely: dates.earlyCappedLook,
                 latest: dates.eggsProveQueen.earliest,
               },
-              anchor: 'split' as const,
+              anchor: 'work' as const,
               expect:
                 'Cells already capped came from larvae too old: remove them if open ones stand beside them.',
             },
@@ -254,7 +255,7 @@ export const walkAwayHalves: SplitMethod = {
         kind: 'look',
         topic: 'which-part',
         window: { ...dates.eggsProveQueen, latest: dates.surplusCells.latest },
-        anchor: 'split' as const,
+        anchor: 'work' as const,
         expect:
           'Eggs in one half: the queen is there. Cells and no eggs in the other: it is raising one. Leave the cells.',
       },
@@ -263,7 +264,7 @@ export const walkAwayHalves: SplitMethod = {
         kind: 'hands-off',
         topic: 'rest',
         window: { earliest: dates.handsOff.from, likely: dates.handsOff.from, latest: dates.handsOff.to },
-        anchor: 'split' as const,
+        anchor: 'work' as const,
         expect: 'The half that raises a queen stays shut: a virgin emerges, flies and mates.',
       },
       {
@@ -271,7 +272,7 @@ export const walkAwayHalves: SplitMethod = {
         kind: 'look',
         topic: 'eggs-due',
         window: dates.eggsLook,
-        anchor: 'split' as const,
+        anchor: 'work' as const,
         expect: 'Eggs of the new queen in the half that raised her.',
       },
     ];

@@ -1,5 +1,5 @@
-import type { Frame, PlanPart } from '../../records/index.ts';
-import type { Donor, PlannedMove, Setup } from '../base/method.ts';
+import type { Frame } from '../../records/index.ts';
+import type { Donor, PartSlot, PlannedMove, Setup } from '../base/method.ts';
 import { arrangeNest, takeIn } from './arrange.ts';
 import type { Choice, PlanFrame } from '../base/measure.ts';
 import type { WorkFacts } from './workFacts.ts';
@@ -20,7 +20,7 @@ interface LaidMove {
 export interface LaidOut {
   readonly moves: readonly LaidMove[];
   /** Slots of the part that stays and of the new part. */
-  readonly slots: readonly [PlanPart['slots'], PlanPart['slots']];
+  readonly slots: readonly [readonly PartSlot[], readonly PartSlot[]];
   /** Brood-box slots that stay empty because the store has no frame for them. */
   readonly unfilled: number;
 }

@@ -36,7 +36,7 @@ function planned(
 }
 
 const line = (plan: WorkedPlan, id: string) => {
-  const found = plan.command.plan.body.ledger.find((l) => l.id === id);
+  const found = plan.command.work.body.ledger.find((l) => l.id === id);
   if (!found) throw new Error(`no rule ${id}`);
   return found;
 };
@@ -53,29 +53,31 @@ describe('even walk-away halves', () => {
     yard.hive('A', [lower, noEggs]);
     const plan = planned(yard, 'A', 'walk-away-halves', { frames: 'as-they-stand' });
     expect(line(plan, 'eggs-fresh').state).not.toBe('broken');
-    expect(plan.command.moves.some((m) => m.reason.includes('eggs in New would be 0 of 1'))).toBe(true);
+    expect(plan.command.work.body.moves.some((m) => m.reason.includes('eggs in New would be 0 of 1'))).toBe(
+      true,
+    );
   });
 
   it('leaves halves that have what they need as they stand, when told to', () => {
     const yard = new TestYard();
     yard.hive('A', [lower, upper]);
-    expect(planned(yard, 'A', 'walk-away-halves', { frames: 'as-they-stand' }).command.moves).toEqual([]);
-    const even = planned(yard, 'A', 'walk-away-halves').command.plan.body.parts;
+    expect(
+      planned(yard, 'A', 'walk-away-halves', { frames: 'as-they-stand' }).command.work.body.moves,
+    ).toEqual([]);
+    const even = planned(yard, 'A', 'walk-away-halves').parts;
     expect(Math.abs(even[0].measure.broodFrames - even[1].measure.broodFrames)).toBeLessThan(0.6);
   });
 
   it('reckons bees after drift by hand: stayers of the upper box, the rest home to the old stand', () => {
     const yard = new TestYard();
     yard.hive('A', [lower, upper]);
-    const [stay, fresh] = planned(yard, 'A', 'walk-away-halves', { frames: 'as-they-stand' }).command.plan
-      .body.parts;
+    const [stay, fresh] = planned(yard, 'A', 'walk-away-halves', { frames: 'as-they-stand' }).parts;
     // Upper box: 3 young frames at 0.65, 2 capped at 0.5, 5 honey at 0.35 (common practice, no source).
     const stays = 3 * 0.9 * 0.65 + 2 * 0.9 * 0.5 + 5 * 0.8 * 0.35;
     expect(fresh.measure.framesOfBeesAfterDrift).toBeCloseTo(stays, 6);
     const all = stay.measure.framesOfBeesNow + fresh.measure.framesOfBeesNow;
     expect(stay.measure.framesOfBeesAfterDrift + fresh.measure.framesOfBeesAfterDrift).toBeCloseTo(all, 6);
-    const away = planned(yard, 'A', 'walk-away-halves', { frames: 'as-they-stand', distance: 'away' }).command
-      .plan.body.parts;
+    const away = planned(yard, 'A', 'walk-away-halves', { frames: 'as-they-stand', distance: 'away' }).parts;
     expect(away[1].measure.framesOfBeesAfterDrift).toBeCloseTo(0.95 * fresh.measure.framesOfBeesNow, 6);
   });
 
@@ -150,11 +152,13 @@ describe('queen moved out to a nuc', () => {
     yard.hive('A', [swarming, upper]);
     const plan = planned(yard, 'A', 'queen-to-nuc');
     const queenFrame = plan.frames.find((f) => f.hasQueen);
-    const move = plan.command.moves.find((m) => m.frameId === queenFrame?.id);
+    const move = plan.command.work.body.moves.find((m) => m.frameId === queenFrame?.id);
     expect(move?.reason).toMatch(/^The queen is on it/);
-    expect(plan.command.plan.body.parts[1].measure.liveCells).toBe(0);
-    expect(plan.command.plan.body.ledger.filter((l) => l.state === 'broken')).toEqual([]);
-    expect(plan.command.moves.filter((m) => m.toBoxId !== move?.toBoxId && m.fromBoxId !== null)).toEqual([]);
+    expect(plan.parts[1].measure.liveCells).toBe(0);
+    expect(plan.command.work.body.ledger.filter((l) => l.state === 'broken')).toEqual([]);
+    expect(
+      plan.command.work.body.moves.filter((m) => m.to?.boxId !== move?.to?.boxId && m.from !== null),
+    ).toEqual([]);
   });
 
   it('never moves the frame that she shares with cells; she is carried over by hand', () => {
@@ -163,7 +167,7 @@ describe('queen moved out to a nuc', () => {
     yard.hive('A', [both, upper]);
     const plan = planned(yard, 'A', 'queen-to-nuc');
     const queenFrame = plan.frames.find((f) => f.hasQueen);
-    expect(plan.command.moves.some((m) => m.frameId === queenFrame?.id)).toBe(false);
+    expect(plan.command.work.body.moves.some((m) => m.frameId === queenFrame?.id)).toBe(false);
     expect(plan.command.steps.find((s) => s.kind === 'find')?.detail).toMatch(
       /That frame has cells and stays/,
     );
@@ -174,7 +178,8 @@ describe('queen moved out to a nuc', () => {
     yard.hive('A', [swarming, upper]);
     yard.run({ type: 'changeSettings', houseRules: { minBeesNewPart: 3.5 } });
     const plan = planned(yard, 'A', 'queen-to-nuc');
-    const { shakes, parts } = plan.command.plan.body;
+    const { parts } = plan;
+    const { shakes } = plan.command.work.body;
     expect(shakes.length).toBeGreaterThan(0);
     for (const s of shakes) {
       const frame = plan.frames.find((f) => f.id === s.frameId);
@@ -188,7 +193,7 @@ describe('queen moved out to a nuc', () => {
     const yard = new TestYard();
     yard.hive('A', [swarming, upper]);
     const of = (purpose: string) =>
-      planned(yard, 'A', 'queen-to-nuc', { purpose }).command.plan.body.parts[1].measure.broodFrames;
+      planned(yard, 'A', 'queen-to-nuc', { purpose }).parts[1].measure.broodFrames;
     expect(of('honey')).toBeLessThan(of('increase'));
   });
 
@@ -248,7 +253,7 @@ describe('what cannot be planned is said at once', () => {
     yard.hive('A', [lower, upper]);
     const plan = planned(yard, 'A', 'queen-to-nuc');
     yard.run(plan.command);
-    const moved = plan.command.moves[0];
+    const moved = plan.command.work.body.moves[0];
     yard.run({ type: 'moveFrames', moves: [{ frameId: moved?.frameId ?? '', to: { place: 'store' } }] });
     const steps = [...plan.command.steps];
     const last = steps.pop();

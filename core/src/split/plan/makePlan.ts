@@ -2,23 +2,27 @@ import {
   operationOf,
   type Apiary,
   type Frame,
-  type Move,
-  type Plan,
-  type Step,
   type CommandOf,
   framesInStore,
   placeOf,
   type MethodId,
   type KitLine,
-  type PlanPart,
+  STORE_KEY,
+  workSteps,
+  type StepDraft,
+  type UnitStrength,
+  type Work,
+  type WorkBody,
+  type WorkEffect,
+  type WorkUnit,
 } from '../../records/index.ts';
 import { type Day, failure, success, type Result } from '../../basics/index.ts';
-import type { PlannedMove, Setup, Solved } from '../base/method.ts';
+import type { PlannedMove, PlannedPart, Setup, Solved } from '../base/method.ts';
 import { methodById } from '../methods/registry.ts';
 import { houseRules, stayShares } from '../../rules/index.ts';
 import { prepareDonor } from '../base/donor.ts';
 import { layOut, type LaidOut } from './layOut.ts';
-import { measureParts, type PlanFrame } from '../base/measure.ts';
+import { measureParts, type PartMeasure, type PlanFrame } from '../base/measure.ts';
 import { reasonForMove, reasonForShake, type ReasonContext } from './reasons.ts';
 import { ledgerOf, priceOf } from '../base/rules.ts';
 import { searchChoice } from './search.ts';
@@ -37,7 +41,7 @@ export interface PlanRequest {
 
 /** What a plan sets up, by identifier: the same when it is worked out anew. */
 interface PlanIds {
-  readonly plan: string;
+  readonly work: string;
   readonly colony: string;
   readonly hive: string;
   readonly stand: string;
@@ -54,7 +58,9 @@ export interface Underway {
 
 /** A worked-out plan, ready to be shown and to be kept by a command. */
 export interface WorkedPlan {
-  readonly command: CommandOf<'savePlan'>;
+  readonly command: CommandOf<'saveWork'>;
+  /** The colony that stays and what comes out of it, with every frame in its slot. */
+  readonly parts: readonly [PlannedPart, PlannedPart];
   /** The frames as they will be on the day, for drawing. */
   readonly frames: readonly PlanFrame[];
   /** Choices that the search priced. */
@@ -120,7 +126,7 @@ export function makePlan(
   );
   const [stay, fresh] = measureParts(donor.frames, found.choice, setup.distance, shares);
   const ids = under.ids ?? {
-    plan: newId(),
+    work: newId(),
     box: newId(),
     colony: newId(),
     hive: newId(),
@@ -154,65 +160,138 @@ export function makePlan(
   // Found out in the course of the work, not by the method.
   const followUps = asPlanned.queen.includes('unknown') ? settleQueen(wished, setup.queen) : wished;
   const parts = partsOf(colony.id, ids.colony, request.newName, donor.name, setup, [stay, fresh], laid);
-  const plan: Plan = {
-    id: ids.plan,
-    colonyId: colony.id,
-    methodId: request.methodId,
+  const keyOf = (part: 0 | 1) => (part === 0 ? colony.id : NEW_KEY);
+  const boxesOfNew: WorkBody['newHives'][number]['boxes'] = [
+    ...(setup.broughtBox ? [{ from: 'kit' as const, boxId: ids.box, ...setup.broughtBox }] : []),
+    ...setup.boxesThatMove.map((boxId) => ({ from: 'old-hive' as const, boxId })),
+  ];
+  const isAbove = setup.distance === 'above';
+  const [nothingMoved] = measureParts(
+    donor.frames,
+    { part: donor.frames.map(() => 0), shaken: donor.frames.map(() => false) },
+    setup.distance,
+    shares,
+  );
+  const body: WorkBody = {
+    v: 2,
+    asked: {
+      source: 'split',
+      colonyId: colony.id,
+      methodId: request.methodId,
+      options: Object.fromEntries(method.options.map((o) => [o.id, schoolOf(o, request.options[o.id])])),
+      projectedDays,
+    },
+    countedOn: donor.countedOn,
+    units: unitsOf(parts, setup, nothingMoved),
+    newHives: isAbove
+      ? []
+      : [
+          {
+            colonyId: ids.colony,
+            hiveId: ids.hive,
+            standId: ids.stand,
+            yardId: stand.yardId,
+            fromColonyId: colony.id,
+            boxes: boxesOfNew,
+          },
+        ],
+    newBoxes:
+      isAbove && setup.broughtBox
+        ? [{ colonyId: colony.id, boxId: ids.box, ...setup.broughtBox, place: 'top' }]
+        : [],
+    unions: [],
+    emptiedBoxIds: [],
+    moves: laid.moves.map((m) => ({
+      frameId: m.frameId,
+      from: m.fromBoxId === null || m.fromSlot === null ? null : { boxId: m.fromBoxId, slot: m.fromSlot },
+      to: { boxId: m.toBoxId, slot: m.toSlot },
+      fromKey: m.fromBoxId === null ? STORE_KEY : m.planned.slides ? keyOf(m.planned.toPart) : colony.id,
+      toKey: keyOf(m.planned.toPart),
+      reason: reasonOf(m.planned, m.frameId, donor.frames, context),
+    })),
+    shakes: donor.frames.flatMap((f, i) =>
+      found.choice.shaken[i]
+        ? [{ frameId: f.id, fromKey: colony.id, toKey: NEW_KEY, reason: reasonForShake(i, context) }]
+        : [],
+    ),
+    effects: effectsOf(parts, isAbove),
+    ledger: ledgerOf(setup.rules, stay, fresh),
+    kit: kitOf(method.kit(solved), laid),
+    cautions: method.cautions(solved),
+    looks: followUps.map(({ parts: keys, ...f }) => ({
+      id: newId(),
+      ...f,
+      colonyIds: keys.map((key) => (key === 'stay' ? colony.id : ids.colony)),
+    })),
+  };
+  const work: Work = {
+    id: ids.work,
+    name: `${donor.name} → ${request.newName}`.slice(0, 80),
     day: request.day,
     status: 'draft',
-    body: {
-      v: 1,
-      options: Object.fromEntries(method.options.map((o) => [o.id, schoolOf(o, request.options[o.id])])),
-      countedOn: donor.countedOn,
-      projectedDays,
-      newHive: {
-        hiveId: ids.hive,
-        standId: ids.stand,
-        yardId: stand.yardId,
-        boxes: [
-          ...(setup.broughtBox ? [{ from: 'kit' as const, boxId: ids.box, ...setup.broughtBox }] : []),
-          ...setup.boxesThatMove.map((boxId) => ({ from: 'old-hive' as const, boxId })),
-        ],
-      },
-      parts,
-      ledger: ledgerOf(setup.rules, stay, fresh),
-      shakes: donor.frames.flatMap((f, i) =>
-        found.choice.shaken[i] ? [{ frameId: f.id, reason: reasonForShake(i, context) }] : [],
-      ),
-      kit: kitOf(method.kit(solved), laid),
-      cautions: method.cautions(solved),
-      emergence: setup.fromCells ? setup.emergence : null,
-      followUps: followUps.map((f) => ({
-        id: newId(),
-        ...f,
-        parts: [...f.parts],
-      })),
-    },
+    body,
   };
-  const moves: Move[] = laid.moves.map((m, order) => ({
-    id: newId(),
-    planId: ids.plan,
-    order,
-    frameId: m.frameId,
-    fromBoxId: m.fromBoxId,
-    fromSlot: m.fromSlot,
-    toBoxId: m.toBoxId,
-    toSlot: m.toSlot,
-    reason: reasonOf(m.planned, m.frameId, donor.frames, context),
-  }));
-  const steps: Step[] = method.steps(solved).map(({ frameIds = [], ...s }, order) => ({
-    id: newId(),
-    planId: ids.plan,
-    order,
+  const drafts = method.steps(solved).map(({ units = [], ...s }): StepDraft => ({
     ...s,
-    doneOn: null,
-    frameIds: [...frameIds],
+    units: units.map((key) => (key === 'stay' ? colony.id : NEW_KEY)),
   }));
   return success({
-    command: { type: 'savePlan', plan, moves, steps },
+    command: { type: 'saveWork', work, steps: workSteps(ids.work, drafts, newId) },
+    parts,
     frames: donor.frames,
     tried: found.tried,
   });
+}
+
+/** The key of the part that comes out of the colony. */
+const NEW_KEY = 'new';
+
+const strengthOf = (m: PartMeasure): UnitStrength => ({
+  frames: m.frames,
+  bees: m.framesOfBeesAfterDrift,
+  brood: m.broodFrames,
+  capped: m.cappedFrames,
+  stores: m.storesFrames,
+});
+
+function unitsOf(
+  parts: readonly [PlannedPart, PlannedPart],
+  setup: Setup,
+  nothingMoved: PartMeasure,
+): WorkUnit[] {
+  const isAbove = setup.distance === 'above';
+  return parts.map(({ key, colonyId, name, queen, measure }): WorkUnit => ({
+    key: key === 'stay' ? colonyId : NEW_KEY,
+    colonyId,
+    name,
+    state: key === 'stay' ? 'stays' : isAbove ? 'above' : 'new',
+    distance: key === 'stay' ? null : setup.distance,
+    gets: key === 'new' && queen === 'here' ? (isTwoQueens(parts) ? 'mated' : 'old-queen') : null,
+    // Where brood only goes above, the colony stays one.
+    parted: isAbove
+      ? null
+      : {
+          queen,
+          emergence:
+            queen === 'here' || !setup.fromCells ? null : { window: setup.emergence, anchor: 'cells' },
+          partIds: parts.map((p) => p.colonyId),
+        },
+    before: key === 'stay' ? strengthOf(nothingMoved) : null,
+    after: strengthOf(measure),
+  }));
+}
+
+/** Where both have one, the old queen stays and the new part is given another. */
+const isTwoQueens = (parts: readonly PlannedPart[]) => parts.every((p) => p.queen === 'here');
+
+function effectsOf(parts: readonly [PlannedPart, PlannedPart], isAbove: boolean): WorkEffect[] {
+  const [stay, fresh] = parts;
+  if (isAbove) return [{ kind: 'excluder-in', colonyId: stay.colonyId }];
+  if (fresh.queen === 'unknown')
+    return [{ kind: 'queen-unsure', fromId: stay.colonyId, colonyIds: [stay.colonyId, fresh.colonyId] }];
+  return fresh.queen === 'here' && stay.queen !== 'here'
+    ? [{ kind: 'queen-over', colonyId: stay.colonyId, intoId: fresh.colonyId }]
+    : [];
 }
 
 function schoolOf(
@@ -246,9 +325,9 @@ function partsOf(
   freshName: string,
   stayName: string,
   setup: Setup,
-  [stay, fresh]: readonly [PlanPart['measure'], PlanPart['measure']],
+  [stay, fresh]: readonly [PartMeasure, PartMeasure],
   laid: LaidOut,
-): [PlanPart, PlanPart] {
+): [PlannedPart, PlannedPart] {
   return [
     {
       key: 'stay',

@@ -2,7 +2,7 @@ import { capital } from '../../basics/index.ts';
 import type { Setup } from '../base/method.ts';
 import { inWords } from '../base/stepTexts.ts';
 import { measureParts, type Choice, type PlanFrame } from '../base/measure.ts';
-import type { PartMeasure } from '../../records/index.ts';
+import type { PartMeasure } from '../base/measure.ts';
 import { missedBy, type PlanRule } from '../base/rules.ts';
 import type { StayShares } from '../../brood/index.ts';
 

@@ -1,13 +1,19 @@
 import {
   type CommandOf,
   type Apiary,
-  type YardPlan,
   framesInStore,
   type KitLine,
   STORE_KEY,
-  type PlannedUnit,
-  type YardPlanBody,
+  workSteps,
+  type NucQueen,
+  type Parting,
+  type Work,
+  type WorkBody,
+  type WorkEffect,
+  type WorkUnit,
 } from '../../records/index.ts';
+import type { Day } from '../../basics/index.ts';
+import { ripeCellEmergence } from '../../followup/index.ts';
 import { COMMON_CAUTIONS, droneCautions } from '../../split/index.ts';
 import { kitBoxKey } from '../problem/buildProblem.ts';
 import { evaluate, ledgerOf, type Evaluation } from '../search/evaluate.ts';
@@ -26,7 +32,7 @@ export interface Finish {
   /** What the plan is called in lists. */
   readonly name: string;
   /** The plan that this takes the place of: what it sets up keeps its identifiers. */
-  readonly instead?: YardPlan;
+  readonly instead?: Work;
 }
 
 /** Turns a plan that was found into one that is kept and worked: slots, steps, kit, looks. */
@@ -36,7 +42,7 @@ export function makeYardPlan(
   plan: Assignment,
   finish: Finish,
   newId: () => string,
-): CommandOf<'saveYardPlan'> {
+): CommandOf<'saveWork'> {
   const seen = evaluate(problem, plan);
   const laid = layOutYard(problem, plan, seen, framesInStore(apiary));
   const ids = idsFor(problem, seen, finish.instead, newId);
@@ -48,39 +54,57 @@ export function makeYardPlan(
   const slotOf = (s: Slot | null) => s && { boxId: ids.box(s.boxId), slot: s.slot };
   const made = problem.units.filter((u) => u.kind === 'nuc' && seen.present[u.index]);
   const hived = problem.units.filter(isHivedUp);
-  const body: YardPlanBody = {
-    v: 1,
-    request: problem.request,
+  const parentOf = (nuc: YardUnit) => problem.units[mainGiver(problem, plan, nuc)]?.key ?? '';
+  // Old queens go with the nuc that takes them; their colonies raise others.
+  const leaving = problem.units.flatMap((u) => {
+    const leaves =
+      u.kind === 'colony' && (u.before[AT.queens] ?? 0) > 0 && (seen.after[u.index]?.[AT.queens] ?? 0) < 0.5;
+    const home = leaves && made.find((n) => n.recipe?.queen === 'old-queen' && parentOf(n) === u.key);
+    return home ? [{ colonyId: u.key, home: ids.colony(home) }] : [];
+  });
+  const partingOf = (u: YardUnit): Parting | null => {
+    if (u.kind === 'nuc')
+      return partingOfNuc(u.recipe?.queen ?? 'raises', [parentOf(u), ids.colony(u)], problem.day);
+    const home = leaving.find((l) => l.colonyId === u.key)?.home;
+    return home === undefined ? null : { queen: 'elsewhere', emergence: null, partIds: [u.key, home] };
+  };
+  const units = problem.units
+    .filter((u) => seen.present[u.index])
+    .map((u): WorkUnit => ({
+      key: u.key,
+      colonyId: ids.colony(u),
+      name: nameOf(u.index),
+      state: u.kind === 'nuc' ? 'new' : 'stays',
+      distance: u.recipe?.distance ?? null,
+      gets: u.recipe?.queen ?? null,
+      parted: partingOf(u),
+      before: u.kind === 'nuc' ? null : strength(u.before),
+      after: strength(seen.after[u.index] as Measured),
+    }));
+  const body: WorkBody = {
+    v: 2,
+    asked: {
+      source: 'yard',
+      request: problem.request,
+      cost: tidy(seen.cost),
+      bound: finish.bound === null ? null : tidy(finish.bound),
+      shortfalls: seen.shortfalls.map((s) => s.text),
+    },
     countedOn: problem.countedOn,
-    units: problem.units
-      .filter((u) => seen.present[u.index])
-      .map((u): PlannedUnit => {
-        const after = seen.after[u.index] as Measured;
-        return {
-          key: u.key,
-          colonyId: ids.colony(u),
-          name: nameOf(u.index),
-          kind: u.kind,
-          queen: u.recipe?.queen ?? null,
-          queenLeaves: u.kind === 'colony' && (u.before[AT.queens] ?? 0) > 0 && (after[AT.queens] ?? 0) < 0.5,
-          before: strength(u.before),
-          after: strength(after),
-        };
-      }),
+    units,
     newHives: made.map((u) => ({
       colonyId: ids.colony(u),
       ...ids.hive(u),
       yardId: u.yardId,
-      boxId: ids.box(u.boxes[0]?.id ?? ''),
-      sizeId: u.sizeId,
-      slots: u.slots,
-      fromColonyId: problem.units[mainGiver(problem, plan, u)]?.key ?? '',
+      fromColonyId: parentOf(u),
+      boxes: [{ from: 'kit', boxId: ids.box(u.boxes[0]?.id ?? ''), sizeId: u.sizeId, slots: u.slots }],
     })),
     newBoxes: hived.map((u) => ({
       colonyId: u.key,
       boxId: ids.box(kitBoxKey(u.key)),
       sizeId: u.sizeId,
       slots: u.slots,
+      place: 'in-place',
     })),
     unions: problem.unions.map(({ fromId, intoId }) => ({ fromId, intoId })),
     emptiedBoxIds: [...laid.emptied],
@@ -107,7 +131,11 @@ export function makeYardPlan(
     }),
     // What is met with room to spare need not be kept: of a large yard that is thousands of lines.
     ledger: ledgerOf(problem, seen).flatMap((l) => l.lines.filter((line) => line.state !== 'met')),
-    shortfalls: seen.shortfalls.map((s) => s.text),
+    effects: leaving.map(({ colonyId, home }): WorkEffect => ({
+      kind: 'queen-over',
+      colonyId,
+      intoId: home,
+    })),
     kit: kitOf(problem, laid, made, hived),
     cautions: [
       ...COMMON_CAUTIONS,
@@ -120,28 +148,21 @@ export function makeYardPlan(
         : []),
     ],
     looks: yardLooks(problem, seen, ids.colony).map((l) => ({ id: newId(), ...l })),
-    cost: tidy(seen.cost),
-    bound: finish.bound === null ? null : tidy(finish.bound),
   };
-  const yardPlanId = finish.instead?.id ?? newId();
+  const workId = finish.instead?.id ?? newId();
   return {
-    type: 'saveYardPlan',
-    yardPlan: { id: yardPlanId, name: finish.name, day: problem.day, status: 'draft', body },
-    steps: yardSteps(problem, plan, seen, laid, nameOf, (id) => apiary.yard[id]?.name ?? '').map(
-      ({ frameIds = [], ...s }, order) => ({
-        id: newId(),
-        yardPlanId,
-        order,
-        ...s,
-        doneOn: null,
-        frameIds,
-      }),
+    type: 'saveWork',
+    work: { id: workId, name: finish.name, day: problem.day, status: 'draft', body },
+    steps: workSteps(
+      workId,
+      yardSteps(problem, plan, seen, laid, nameOf, (id) => apiary.yard[id]?.name ?? ''),
+      newId,
     ),
   };
 }
 
 /** Real identifiers for what is only named so far. */
-function idsFor(problem: YardProblem, seen: Evaluation, instead: YardPlan | undefined, newId: () => string) {
+function idsFor(problem: YardProblem, seen: Evaluation, instead: Work | undefined, newId: () => string) {
   const colonies = new Map<string, string>();
   const boxes = new Map<string, string>();
   const old = instead?.body;
@@ -154,7 +175,7 @@ function idsFor(problem: YardProblem, seen: Evaluation, instead: YardPlan | unde
     const before = oldHive(u);
     if (u.kind === 'nuc') colonies.set(u.key, before?.colonyId ?? newId());
     for (const b of u.boxes) {
-      if (u.kind === 'nuc') boxes.set(b.id, before?.boxId ?? newId());
+      if (u.kind === 'nuc') boxes.set(b.id, before?.boxes[0]?.boxId ?? newId());
       else if (b.id === kitBoxKey(u.key))
         boxes.set(b.id, old?.newBoxes.find((n) => n.colonyId === u.key)?.boxId ?? newId());
     }
@@ -168,6 +189,13 @@ function idsFor(problem: YardProblem, seen: Evaluation, instead: YardPlan | unde
     },
   };
 }
+
+/** What is known of the old queen in a nuc, by how it comes by its own. */
+const partingOfNuc = (queen: NucQueen, partIds: string[], day: Day): Parting => ({
+  queen: queen === 'raises' || queen === 'cell' ? 'elsewhere' : 'here',
+  emergence: queen === 'cell' ? { window: ripeCellEmergence(day), anchor: 'work' } : null,
+  partIds,
+});
 
 function mainGiver(problem: YardProblem, plan: Assignment, nuc: YardUnit): number {
   const brood = new Map<number, number>();

@@ -4,10 +4,10 @@ import type { Evaluation } from '../search/evaluate.ts';
 import { isHivedUp } from './layOutYard.ts';
 import { AT } from '../rules/measures.ts';
 import type { YardProblem, YardUnit } from '../problem/problem.ts';
-import type { YardLook } from '../../records/index.ts';
+import type { WorkLook } from '../../records/index.ts';
 
 /** A look before it gets an identifier. */
-type LookDraft = Omit<YardLook, 'id'>;
+type LookDraft = Omit<WorkLook, 'id'>;
 
 /** When to come back to what a plan has made or changed, and what to expect then. */
 export function yardLooks(
@@ -20,11 +20,12 @@ export function yardLooks(
     if (!seen.present[u.index]) return [];
     const ids = [colonyIdOf(u)];
     const after = seen.after[u.index];
-    const look = (topic: YardLook['topic'], window: YardLook['window'], expect: string): LookDraft => ({
+    const look = (topic: WorkLook['topic'], window: WorkLook['window'], expect: string): LookDraft => ({
       colonyIds: ids,
       kind: 'look',
       topic,
       window,
+      anchor: 'work',
       expect,
     });
     const queenLeft =
@@ -32,7 +33,7 @@ export function yardLooks(
     const queen = u.recipe?.queen ?? (queenLeft ? 'raises' : u.kind === 'nuc' ? 'old-queen' : null);
     if (queen !== null) {
       const dearth = problem.request.season === 'dearth';
-      return newUnitLooks(queen, day, dearth).map((text) => ({ colonyIds: ids, ...text }));
+      return newUnitLooks(queen, day, dearth).map((text) => ({ colonyIds: ids, anchor: 'work', ...text }));
     }
     const wished = u.rules.some((r) => !r.hard);
     if (isHivedUp(u)) {

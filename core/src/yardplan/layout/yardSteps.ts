@@ -1,4 +1,4 @@
-import type { YardStep } from '../../records/index.ts';
+import { STORE_KEY, type StepDraft } from '../../records/index.ts';
 import { inWords } from '../../split/index.ts';
 import type { Evaluation } from '../search/evaluate.ts';
 import { isHivedUp, type LaidMove, type LaidOut } from './layOutYard.ts';
@@ -6,9 +6,6 @@ import { AT } from '../rules/measures.ts';
 import { STORE, type Assignment, type YardProblem, type YardUnit } from '../problem/problem.ts';
 import { capital, listInWords } from '../../basics/index.ts';
 import { boxOf, slidesInWords, slotsInWords } from './stepPlaces.ts';
-
-/** A step before it gets an identifier. */
-export type StepDraft = Pick<YardStep, 'kind' | 'text' | 'detail'> & Partial<Pick<YardStep, 'frameIds'>>;
 
 /** Names of the units that are there afterwards, by index: nucs are called what the beekeeper calls them. */
 export type NameOf = (unit: number) => string;
@@ -73,6 +70,7 @@ function stepsInYard(
     if (into?.yardId !== yardId) continue;
     steps.push({
       kind: 'lift',
+      units: [u.fromId, u.intoId],
       text: `Set ${u.fromName} on ${nameOf(into.index)} over one sheet of paper`,
       detail:
         'At dusk, when all are at home. Choose the better queen and take the other out first. Paper unless one side is queenless and there is flow.',
@@ -82,6 +80,7 @@ function stepsInYard(
   for (const u of units.filter(isHivedUp)) {
     steps.push({
       kind: 'prepare',
+      units: [u.key],
       text: `Set the box of ${u.slots} on the stand of ${nameOf(u.index)}`,
       detail:
         'The nuc box stands beside it; one that was bought rests there for some hours first. A warm hour of the day; small entrance.',
@@ -111,6 +110,7 @@ function stepsInYard(
   for (const u of touched.filter(getsBeesOnly)) {
     steps.push({
       kind: 'check',
+      units: [u.key],
       text: `Pour the nurse bees before the entrance of ${nameOf(u.index)}`,
       detail: 'When the field bees among them have flown home, 5 to 10 minutes after the last was shaken.',
     });
@@ -125,6 +125,7 @@ function prepareNuc(nuc: YardUnit, name: string): StepDraft {
   const away = nuc.recipe?.distance === 'away';
   return {
     kind: 'prepare',
+    units: [nuc.key],
     text: `Set out a ${nuc.slots}-frame box for ${name}`,
     detail: away
       ? 'In the shade, entrance shut, with air. It is carried beyond 3 km this evening.'
@@ -152,11 +153,18 @@ function stepsAt(
   const queenFrame = problem.frames.find((f) => f.home === unit.index && f.hasQueen);
   const queenGoes = queenFrame && plan.to[queenFrame.index] !== unit.index;
   const steps: StepDraft[] = [
-    { kind: 'open', text: `Open ${name}`, detail: 'Little smoke. Begin at an outer frame.' },
+    {
+      kind: 'open',
+      units: [unit.key],
+      text: `Open ${name}`,
+      detail: 'Little smoke. Begin at an outer frame.',
+    },
   ];
   if (!queenGoes && (withBees.length > 0 || shakes.length > 0)) {
     steps.push({
       kind: 'find',
+      task: 'find-queen',
+      units: [unit.key],
       text: queenFrame
         ? `Find the queen of ${name}; she was on ${short(queenFrame.label, unit.name)}`
         : `Make sure where the queen of ${name} is`,
@@ -174,6 +182,7 @@ function stepsAt(
     const colony = problem.units[s.target]?.kind === 'colony';
     steps.push({
       kind: 'shake',
+      units: [unit.key, problem.units[s.target]?.key ?? STORE_KEY],
       text: `Shake the bees of ${short(s.frame.label, unit.name)} into ${colony ? `a box for ${nameOf(s.target)}` : nameOf(s.target)}`,
       detail: colony
         ? 'In the shade for 5 to 10 minutes, so that field bees fly home; then pour the nurses before its entrance.'
@@ -184,6 +193,8 @@ function stepsAt(
   if (within.length > 0 && !isHivedUp(unit)) {
     steps.push({
       kind: 'move',
+      task: 'slide',
+      units: [unit.key],
       text: `Slide ${within.length === 1 ? 'one frame' : `${within.length} frames`} in ${name}, brood to brood`,
       detail: slidesInWords(within, unit),
       frameIds: within.map((m) => m.frame.id),
@@ -192,6 +203,7 @@ function stepsAt(
   if (isHivedUp(unit)) {
     steps.push({
       kind: 'move',
+      units: [unit.key],
       text: `Hang the ${within.length} frames of ${name} into the new box, in the same order`,
       detail: within
         .map((m) => `Frame ${m.from?.slot ?? '?'} → slot ${m.to?.slot ?? '?'}`)
@@ -204,6 +216,7 @@ function stepsAt(
   if (emptied.length > 0) {
     steps.push({
       kind: 'lift',
+      units: [unit.key],
       text: `Take ${listInWords(emptied.map((b) => `the ${b.name}`))} off ${name}: no frame is left in it`,
       detail:
         'Look for the queen on its walls first. It goes to the store; the inner cover goes on what stays.',
@@ -213,6 +226,7 @@ function stepsAt(
   if (fromStore.length > 0) steps.push(fillStep(fromStore, unit, name));
   steps.push({
     kind: 'close',
+    units: [unit.key],
     text: `Close ${name}`,
     detail: queenGoes
       ? 'It raises a queen now: leave it its eggs or its best cells, and tag it.'
@@ -230,6 +244,8 @@ function cellsBesideQueen(problem: YardProblem, plan: Assignment, unit: YardUnit
   return [
     {
       kind: 'check',
+      task: 'cut-cells',
+      units: [unit.key],
       text: `Take the queen cells out of ${name}, where the queen stays`,
       detail: `${capital(frames.map((f) => short(f.label, unit.name)).join('; '))}. Beside a queen that stays they end in a swarm: cut out the best with a margin of comb for a nuc that raises, break the others, and look at the frames beside. Only one or two, in the middle of a comb, may be there to replace her: then leave them.`,
       frameIds: frames.map((f) => f.id),
@@ -251,6 +267,7 @@ function finishNuc(
   if (fromStore.length > 0) steps.push(fillStep(fromStore, nuc, name));
   steps.push({
     kind: 'check',
+    units: [nuc.key],
     text: `${name}: frames in order, brood together, honey outside`,
     detail: order
       .map((l) => `${l.slot}: ${inWords(l.frame)}`)
@@ -259,12 +276,14 @@ function finishNuc(
   });
   steps.push({
     kind: 'close',
+    units: [nuc.key],
     text: `Close ${name}; entrance to a finger’s width`,
     detail: QUEEN_STEP[nuc.recipe?.queen ?? 'raises'],
   });
   if (nuc.recipe?.distance === 'away') {
     steps.push({
       kind: 'lift',
+      units: [nuc.key],
       text: `Carry ${name} beyond 3 km`,
       detail: 'Strapped, with air, in the shade.',
     });
@@ -272,6 +291,7 @@ function finishNuc(
   if (stores < problem.rules.minStoresNoField + 0.25 || problem.request.season === 'dearth') {
     steps.push({
       kind: 'check',
+      units: [nuc.key],
       text: `Feed ${name} this evening, inside`,
       detail: 'It has no field bees for days. No syrup spilt: robbing kills a nuc in a day.',
     });
@@ -297,6 +317,8 @@ function moveStep(
   const where = m.to && target ? `, ${boxOf(target, m.to)}slot ${m.to.slot}` : '';
   return {
     kind: 'move',
+    task: 'carry',
+    units: [unit.key, target?.key ?? STORE_KEY],
     text: `${capital(short(m.frame.label, unit.name))} → ${to}${where}`,
     detail: `${capital(inWords(m.frame))}. ${how}`,
     frameIds: [m.frame.id],
@@ -309,6 +331,7 @@ function fillStep(moves: readonly LaidMove[], unit: YardUnit, name: string): Ste
   const parts = [...(drawn > 0 ? [`${drawn} drawn`] : []), ...(rest > 0 ? [`${rest} foundation`] : [])];
   return {
     kind: 'fill',
+    units: [unit.key],
     text: `Fill ${name} from the store: ${parts.join(', ')}`,
     detail: slotsInWords(moves, unit),
     frameIds: moves.map((m) => m.frame.id),

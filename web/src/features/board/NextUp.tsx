@@ -1,7 +1,8 @@
 import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
 import { capital, type Day } from '@incremen/core/basics';
-import { openFollowUps, type Apiary, type FollowUp } from '@incremen/core/records';
+import { openFollowUps, type Apiary, type FollowUp, type Work } from '@incremen/core/records';
 import type { ColonyState } from '@incremen/core/colony';
+import { openSplitOf } from '@incremen/core/work';
 import { followUpInShort } from '@incremen/core/followup';
 import { memo } from 'react';
 import { Link } from 'react-router';
@@ -60,26 +61,17 @@ function nextItems(apiary: Apiary, states: readonly ColonyState[], today: Day): 
   const due = openFollowUps(apiary).filter(
     (f) => f.kind === 'look' && f.window.earliest <= today && f.colonyIds.some((c) => here.has(c)),
   );
-  const working = Object.values(apiary.plan).filter((p) => p.status === 'working' && here.has(p.colonyId));
-  const named = (f: FollowUp) => f.colonyIds.map((c) => apiary.colony[c]?.name ?? '').join(' · ');
-  const planned = (s: ColonyState) =>
-    Object.values(apiary.plan).find((p) => p.colonyId === s.colony.id && p.status === 'draft');
-  const busy = new Set(working.map((p) => p.colonyId));
-  const yards = Object.values(apiary.yardPlan).filter(
-    (p) => p.status === 'working' && p.body.units.some((u) => here.has(u.colonyId)),
+  const working = Object.values(apiary.work).filter(
+    (w) => w.status === 'working' && w.body.units.some((u) => here.has(u.colonyId)),
   );
+  const named = (f: FollowUp) => f.colonyIds.map((c) => apiary.colony[c]?.name ?? '').join(' · ');
+  const planned = (s: ColonyState) => openSplitOf(apiary, s.colony.id);
+  const splitOf = ({ body: { asked } }: Work) => (asked.source === 'split' ? asked.colonyId : null);
+  const busy = new Set(working.map(splitOf));
   return [
-    ...yards.map((p): Item => ({
-      key: p.id,
-      who: capital(p.name),
-      what: 'Work begun and not finished',
-      verb: 'Go on',
-      to: `/worksheet/yard/${p.id}`,
-      urgent: true,
-    })),
     ...working.map((p): Item => ({
       key: p.id,
-      who: apiary.colony[p.colonyId]?.name ?? '',
+      who: apiary.colony[splitOf(p) ?? '']?.name ?? capital(p.name),
       what: 'Work begun and not finished',
       verb: 'Go on',
       to: `/worksheet/${p.id}`,

@@ -1,6 +1,7 @@
 import { Button } from '@chakra-ui/react';
 import { openFollowUps, type Apiary } from '@incremen/core/records';
 import type { ColonyState } from '@incremen/core/colony';
+import { openSplitOf } from '@incremen/core/work';
 import { Eye, Split } from 'lucide-react';
 import { Link } from 'react-router';
 import { wayOut } from '../../shared/colonies/wayOut.ts';
@@ -16,9 +17,7 @@ export function MainVerb({
   readonly today: string;
 }) {
   const { colony } = state;
-  const plan = Object.values(apiary.plan).find(
-    (p) => p.colonyId === colony.id && (p.status === 'draft' || p.status === 'working'),
-  );
+  const plan = openSplitOf(apiary, colony.id);
   const due = openFollowUps(apiary).find(
     (f) => f.kind === 'look' && f.colonyIds.includes(colony.id) && f.window.earliest <= today,
   );

@@ -51,7 +51,7 @@ function Planner({ colony }: { readonly colony: Colony }) {
     options,
   });
   const { plan } = planning;
-  const broken = plan?.command.plan.body.ledger.filter((l) => l.state === 'broken').length ?? 0;
+  const broken = plan?.command.work.body.ledger.filter((l) => l.state === 'broken').length ?? 0;
   const taken = Object.values(apiary.colony).some((c) => c.endedOn === null && c.name === newName.trim());
   const queen = state.queen.state === 'here' ? state.queen.queen : null;
   const colour = queen?.dot ?? (queen?.birthYear ? markingColour(queen.birthYear) : null);
@@ -59,7 +59,7 @@ function Planner({ colony }: { readonly colony: Colony }) {
   async function start() {
     if (!plan) return;
     const sent = await send(plan.command);
-    if (sent.ok) await navigate(`/worksheet/${plan.command.plan.id}`);
+    if (sent.ok) await navigate(`/worksheet/${plan.command.work.id}`);
   }
 
   return (
@@ -157,7 +157,8 @@ function Planner({ colony }: { readonly colony: Colony }) {
 }
 
 function Rules({ plan, tookMs }: { readonly plan: WorkedPlan; readonly tookMs: number | null }) {
-  const { ledger, countedOn, projectedDays } = plan.command.plan.body;
+  const { ledger, countedOn, asked } = plan.command.work.body;
+  const projectedDays = asked.source === 'split' ? asked.projectedDays : 0;
   return (
     <Box as="aside" w={{ base: '100%', lg: '310px' }} flex="none">
       <Heading as="h2" fontSize="1.15rem" mb={1}>
@@ -183,23 +184,25 @@ function Moves({
   readonly plan: WorkedPlan;
   readonly colony: Colony;
 }) {
-  const { moves } = plan.command;
-  const { shakes, parts, newHive } = plan.command.plan.body;
+  const { parts } = plan;
+  const { moves, shakes, newHives } = plan.command.work.body;
   const label = (frameId: string) => plan.frames.find((f) => f.id === frameId)?.label ?? 'the store';
-  const carried = moves.filter((m) => m.fromBoxId !== null && m.fromBoxId !== m.toBoxId);
-  const slid = moves.filter((m) => m.fromBoxId === m.toBoxId).length;
+  const carried = moves.filter((m) => m.from !== null && m.from.boxId !== m.to?.boxId);
+  const slid = moves.filter((m) => m.from?.boxId === m.to?.boxId).length;
   const filled = moves.length - carried.length - slid;
   const stayBoxes = Object.values(apiary.box).filter((b) => b.hiveId === colony.hiveId);
-  const lifted = newHive.boxes.flatMap((b) =>
-    b.from === 'old-hive'
-      ? [
-          boxName(
-            stayBoxes.toSorted((x, y) => x.position - y.position),
-            b.boxId,
-          ),
-        ]
-      : [],
-  );
+  const lifted = newHives
+    .flatMap((h) => h.boxes)
+    .flatMap((b) =>
+      b.from === 'old-hive'
+        ? [
+            boxName(
+              stayBoxes.toSorted((x, y) => x.position - y.position),
+              b.boxId,
+            ),
+          ]
+        : [],
+    );
   const toName = (boxId: string) =>
     parts[1].slots.some((s) => s.boxId === boxId) ? parts[1].name : parts[0].name;
   return (
@@ -214,7 +217,11 @@ function Moves({
           </MoveLine>
         )}
         {carried.map((m) => (
-          <MoveLine key={m.id} what={label(m.frameId)} to={`${toName(m.toBoxId)}, slot ${m.toSlot}`}>
+          <MoveLine
+            key={m.frameId}
+            what={label(m.frameId)}
+            to={m.to ? `${toName(m.to.boxId)}, slot ${m.to.slot}` : 'the store'}
+          >
             {m.reason}
           </MoveLine>
         ))}

@@ -1,6 +1,6 @@
 import { Box, Grid, Text } from '@chakra-ui/react';
-import type { Apiary, MarkingColour, PlanPart } from '@incremen/core/records';
-import type { WorkedPlan } from '@incremen/core/split';
+import type { Apiary, MarkingColour } from '@incremen/core/records';
+import type { PlannedPart, WorkedPlan } from '@incremen/core/split';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { HiveDrawing, hiveInWords, hiveSize, slotPoint, type DrawnBox } from '../../drawing/HiveDrawing.tsx';
 import { one } from '../../ui/format.ts';
@@ -25,7 +25,7 @@ export function PlanPicture({
   const ground = useRef<HTMLDivElement>(null);
   const [arrows, setArrows] = useState<readonly Arrow[]>([]);
   const before = beforeBoxes(apiary, plan);
-  const [stay, fresh] = plan.command.plan.body.parts;
+  const [stay, fresh] = plan.parts;
   const stayBoxes = afterBoxes(apiary, plan, stay);
   const freshBoxes = afterBoxes(apiary, plan, fresh);
 
@@ -105,7 +105,7 @@ export function PlanPicture({
   );
 }
 
-const PLACE: Readonly<Record<PlanPart['distance'], string>> = {
+const PLACE: Readonly<Record<PlannedPart['distance'], string>> = {
   stand: 'old stand',
   'same-yard': 'new stand',
   beside: 'beside it',
@@ -123,7 +123,7 @@ function Part({
   ink,
   hasNewQueen = false,
 }: {
-  readonly part: PlanPart;
+  readonly part: PlannedPart;
   readonly boxes: readonly DrawnBox[];
   readonly queenColour: MarkingColour | null;
   readonly hive: string;
@@ -175,13 +175,14 @@ function arrowsOf(
       }
     );
   };
-  return plan.command.moves.flatMap((m): Arrow[] => {
+  return plan.command.work.body.moves.flatMap((m): Arrow[] => {
     // What comes from the store or only slides over needs no arrow.
-    if (m.fromBoxId === null || m.fromSlot === null || m.fromBoxId === m.toBoxId) return [];
-    const toNew = fresh.some((b) => b.id === m.toBoxId);
+    const { from: leaves, to } = m;
+    if (!leaves || !to || leaves.boxId === to.boxId) return [];
+    const toNew = fresh.some((b) => b.id === to.boxId);
     const target = svgOf(toNew ? 'new' : 'stay');
-    const a = at(from, before, m.fromBoxId, m.fromSlot);
-    const b = target && at(target, toNew ? fresh : stay, m.toBoxId, m.toSlot);
+    const a = at(from, before, leaves.boxId, leaves.slot);
+    const b = target && at(target, toNew ? fresh : stay, to.boxId, to.slot);
     if (!a || !b) return [];
     const bend = (b.x - a.x) * 0.45;
     return [

@@ -1,6 +1,6 @@
-import type { Apiary, PlanPart } from '@incremen/core/records';
+import type { Apiary } from '@incremen/core/records';
 import type { FrameReading } from '@incremen/core/comb';
-import type { WorkedPlan } from '@incremen/core/split';
+import type { PlannedPart, WorkedPlan } from '@incremen/core/split';
 import type { DrawnBox } from '../../drawing/HiveDrawing.tsx';
 
 /** The ink of the new part's frames, before and after. */
@@ -12,7 +12,7 @@ export const STAY_PART_INK = 'var(--chakra-colors-alarm)';
 function readings(apiary: Apiary, plan: WorkedPlan): Map<string, FrameReading> {
   const map = new Map<string, FrameReading>();
   for (const f of plan.frames) map.set(f.id, f.reading);
-  for (const m of plan.command.moves) {
+  for (const m of plan.command.work.body.moves) {
     if (map.has(m.frameId)) continue;
     const frame = apiary.frame[m.frameId];
     if (frame) {
@@ -31,12 +31,16 @@ function readings(apiary: Apiary, plan: WorkedPlan): Map<string, FrameReading> {
   return map;
 }
 
+/** Frames that hang in another box afterwards. */
+const carriedFrames = ({ command }: WorkedPlan) =>
+  new Set(command.work.body.moves.flatMap((m) => (m.from?.boxId === m.to?.boxId ? [] : [m.frameId])));
+
 /** The colony before the work, on the day of the work; frames that go are ringed. */
 export function beforeBoxes(apiary: Apiary, plan: WorkedPlan): DrawnBox[] {
-  const hive = apiary.colony[plan.command.plan.colonyId]?.hiveId;
-  const [, fresh] = plan.command.plan.body.parts;
+  const [stay, fresh] = plan.parts;
+  const hive = apiary.colony[stay.colonyId]?.hiveId;
   const toNew = new Set(fresh.slots.map((s) => s.frameId));
-  const moved = new Set(plan.command.moves.filter((m) => m.fromBoxId !== m.toBoxId).map((m) => m.frameId));
+  const moved = carriedFrames(plan);
   return Object.values(apiary.box)
     .filter((b) => b.hiveId === hive)
     .toSorted((a, b) => a.position - b.position)
@@ -58,12 +62,15 @@ export function beforeBoxes(apiary: Apiary, plan: WorkedPlan): DrawnBox[] {
 }
 
 /** One part as it will stand. */
-export function afterBoxes(apiary: Apiary, plan: WorkedPlan, part: PlanPart): DrawnBox[] {
+export function afterBoxes(apiary: Apiary, plan: WorkedPlan, part: PlannedPart): DrawnBox[] {
   const byId = readings(apiary, plan);
-  const moved = new Set(plan.command.moves.filter((m) => m.fromBoxId !== m.toBoxId).map((m) => m.frameId));
-  const kit = plan.command.plan.body.newHive.boxes;
+  const moved = carriedFrames(plan);
   const boxIds = [...new Set(part.slots.map((s) => s.boxId))];
-  const brought = kit.flatMap((k) => (k.from === 'kit' ? [k] : []));
+  const { newHives, newBoxes } = plan.command.work.body;
+  const brought = [
+    ...newBoxes,
+    ...newHives.flatMap((h) => h.boxes).flatMap((b) => (b.from === 'kit' ? [b] : [])),
+  ];
   const known = boxIds.flatMap((id) => {
     const box = apiary.box[id];
     if (box) return [{ id, slots: box.slots, sizeId: box.sizeId, role: box.role, position: box.position }];

@@ -71,10 +71,10 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
   async function start(worked: ActionPlan) {
     const command = workOfAction(apiary, worked, today, () => crypto.randomUUID());
     const sent = await send(command);
-    if (sent.ok) await navigate(`/worksheet/yard/${command.yardPlan.id}`);
+    if (sent.ok) await navigate(`/worksheet/${command.work.id}`);
   }
   // Worked off on trial, for the picture.
-  const after = apiaryAfter(apiary, workOfAction(apiary, plan, today, () => crypto.randomUUID()).yardPlan);
+  const after = apiaryAfter(apiary, workOfAction(apiary, plan, today, () => crypto.randomUUID()).work);
   const others = plan.units.filter((u) => u.facts.colony.id !== colony.id);
   const partner = others.find((u) => u.facts.colony.id === choice.partnerId) ?? others[0];
   return (

@@ -22,7 +22,7 @@ function open(at: string, records = apiary) {
       <Route path="/weak" element={<WeakPage />} />
       <Route path="/colonies/:colonyId/act" element={<ActPage />} />
       <Route path="/colonies/:colonyId/act/:actionId" element={<ActionPage />} />
-      <Route path="/worksheet/yard/:yardPlanId" element={<p>the work</p>} />
+      <Route path="/worksheet/:workId" element={<p>the work</p>} />
     </Routes>,
     demoStore([], records),
     at,
@@ -59,7 +59,7 @@ describe('the watch list', () => {
   const watch = (change: Partial<NonNullable<FollowUp['test']>>, earliest = '2026-05-12') => {
     const followUp: FollowUp = {
       id: '0197f000-0000-7000-8000-000000000001',
-      planId: null,
+      workId: null,
       colonyIds: [id('Burnet')],
       kind: 'look',
       topic: 'watch',
@@ -154,7 +154,7 @@ describe('an action worked out', () => {
     expect(within(units).getByText('no unit of its own')).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Start the work' }));
     expect(await screen.findByText('the work')).toBeTruthy();
-    const plans = Object.values(store.getState().mirror.apiary.yardPlan);
+    const plans = Object.values(store.getState().mirror.apiary.work);
     expect(plans.some((p) => p.name.startsWith('unite '))).toBe(true);
   });
 

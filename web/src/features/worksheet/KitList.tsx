@@ -6,9 +6,9 @@ import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';
 
 /** What to load before leaving, held against the store; what is short stands out. */
-export function KitList({ planId, kit }: { readonly planId: string; readonly kit: readonly KitLine[] }) {
+export function KitList({ workId, kit }: { readonly workId: string; readonly kit: readonly KitLine[] }) {
   const apiary = useApiary();
-  const lines = useMemo(() => againstStore(apiary, kit, promisedKit(apiary, planId)), [apiary, kit, planId]);
+  const lines = useMemo(() => againstStore(apiary, kit, promisedKit(apiary, workId)), [apiary, kit, workId]);
   return (
     <Box as="section">
       <Flex justify="space-between" align="baseline" mb={2}>

@@ -4,22 +4,18 @@ import { useApiary } from '../../mirror/hooks.ts';
 import { amendedIn } from './useRepair.ts';
 
 /** How the plan changes by a report: steps that come, steps that go, rules that are missed. */
-export function RepairPreview({ planId, command }: { readonly planId: string; readonly command: Command }) {
+export function RepairPreview({ workId, command }: { readonly workId: string; readonly command: Command }) {
   const apiary = useApiary();
   const amended = amendedIn(command);
   if (!amended) return null;
-  const before = [
-    ...Object.values(apiary.step).filter((s) => s.planId === planId),
-    ...Object.values(apiary.yardStep).filter((s) => s.yardPlanId === planId),
-  ].filter((s) => s.doneOn === null);
+  const before = Object.values(apiary.workStep).filter((s) => s.workId === workId && s.doneOn === null);
   const left = amended.steps.filter((s) => s.doneOn === null);
   const texts = (steps: readonly { text: string }[]) => new Set(steps.map((s) => s.text));
   const was = texts(before);
   const is = texts(amended.steps);
   const come = left.filter((s) => !was.has(s.text));
   const go = before.filter((s) => !is.has(s.text));
-  const { body } = amended.type === 'amendPlan' ? amended.plan : amended.yardPlan;
-  const broken = body.ledger.filter((l) => l.state === 'broken');
+  const broken = amended.work.body.ledger.filter((l) => l.state === 'broken');
   return (
     <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="lg" p={4} aria-live="polite">
       <Heading as="h3" fontSize="1.1rem" mb={1}>

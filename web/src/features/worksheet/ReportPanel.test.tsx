@@ -16,8 +16,8 @@ import { WorkPage } from './WorkPage.tsx';
 vi.mock('../../workers/planner.ts', () => ({
   warmUpPlanner: () => undefined,
   plannerWorker: () => ({
-    repair: (...[apiary, planId, report, day]: [never, string, WorkReport, string]) =>
-      Promise.resolve(reportWork(apiary, planId, report, day, () => crypto.randomUUID())),
+    repair: (...[apiary, workId, report, day]: [never, string, WorkReport, string]) =>
+      Promise.resolve(reportWork(apiary, workId, report, day, () => crypto.randomUUID())),
   }),
 }));
 
@@ -42,14 +42,14 @@ async function open() {
   if (!made.ok) throw new Error(made.problems[0]?.message);
   const kept = decide(apiary, made.value.command);
   if (!kept.ok) throw new Error(kept.problems[0]?.message);
-  const planId = made.value.command.plan.id;
+  const workId = made.value.command.work.id;
   const view = renderView(
     <Routes>
-      <Route path="/worksheet/:planId" element={<WorkPage />} />
+      <Route path="/worksheet/:workId" element={<WorkPage />} />
       <Route path="/store" element={<StorePage />} />
     </Routes>,
     demoStore([], applyChanges(apiary, kept.value)),
-    `/worksheet/${planId}`,
+    `/worksheet/${workId}`,
   );
   const records = () => view.store.getState().mirror.apiary;
   const current = () => document.querySelector<HTMLElement>('[aria-current=step]');
@@ -58,8 +58,8 @@ async function open() {
     fireEvent.click(within(current()!).getByRole('button'));
     await waitFor(() => expect(current()?.textContent).not.toBe(before));
   }
-  await waitFor(() => expect(records().plan[planId]?.status).toBe('working'));
-  return { ...view, planId, records, current };
+  await waitFor(() => expect(records().work[workId]?.status).toBe('working'));
+  return { ...view, workId, records, current };
 }
 
 // What a tick has changed is drawn a moment later.
@@ -68,40 +68,34 @@ const choose = async (name: string) => fireEvent.click(await screen.findByRole('
 
 describe('what was really done', () => {
   it('a frame that stayed: the plan that follows is shown first, then taken over', async () => {
-    const { planId, records, current } = await open();
+    const { workId, records, current } = await open();
     const planned = current()?.querySelector('p')?.textContent ?? '';
-    await click('It went otherwise');
-    const panel = await screen.findByRole('region', { name: 'What was really done' });
+    await click('Something went differently');
+    const panel = await screen.findByRole('region', { name: 'What you actually did' });
     expect(within(panel).getAllByRole('button', { pressed: true })).toHaveLength(1);
-    expect(screen.getByRole('button', { name: 'So it is: go on with this' })).toHaveProperty(
-      'disabled',
-      true,
-    );
+    expect(screen.getByRole('button', { name: 'Yes, continue' })).toHaveProperty('disabled', true);
     await choose('It stayed in Tansy');
     expect(await screen.findByText('The plan then')).toBeTruthy();
     expect([...document.querySelectorAll('.repair-goes')].map((e) => e.textContent)).toContain(planned);
-    expect(records().plan[planId]?.body.reports).toBeUndefined();
-    await click('So it is: go on with this');
+    expect(records().work[workId]?.body.reports).toBeUndefined();
+    await click('Yes, continue');
     await waitFor(() =>
-      expect(records().plan[planId]?.body.reports?.[0]?.words).toMatch(/^Tansy, .* stayed$/),
+      expect(records().work[workId]?.body.reports?.[0]?.words).toMatch(/^Tansy, .* stayed$/),
     );
     expect(await screen.findByText(/^Tansy, .* stayed$/)).toBeTruthy();
   });
 
   it('what cannot be is said with its remedy, and nothing changes', async () => {
-    const { records, planId } = await open();
-    const before = records().plan[planId];
-    await click('It went otherwise');
+    const { records, workId } = await open();
+    const before = records().work[workId];
+    await click('Something went differently');
     await choose('One more unit was made');
     fireEvent.click(screen.getAllByRole('button', { name: 'Frame 1' })[0]!);
     fireEvent.change(screen.getByLabelText('Name of the new unit'), { target: { value: 'Yarrow' } });
     expect(await screen.findByText('There is a colony named Yarrow already.')).toBeTruthy();
-    expect(screen.getByRole('button', { name: 'So it is: go on with this' })).toHaveProperty(
-      'disabled',
-      true,
-    );
+    expect(screen.getByRole('button', { name: 'Yes, continue' })).toHaveProperty('disabled', true);
     await click('Back to the steps');
-    expect(records().plan[planId]).toBe(before);
+    expect(records().work[workId]).toBe(before);
   });
 });
 
@@ -119,7 +113,7 @@ describe('the end of the day', () => {
 
 describe('the store', () => {
   it('what is counted and short for a plan is said there and on the kit list', async () => {
-    const { router, planId } = await open();
+    const { router, workId } = await open();
     expect(await screen.findByText('short by 1: the store has 1')).toBeTruthy();
     await router.navigate('/store');
     expect(await screen.findByText('Short for the plans that are kept: 1 × hive tag.')).toBeTruthy();
@@ -127,7 +121,7 @@ describe('the store', () => {
     expect(
       await screen.findByText('Nothing that was counted runs short for the plans that are kept.'),
     ).toBeTruthy();
-    await router.navigate(`/worksheet/${planId}`);
+    await router.navigate(`/worksheet/${workId}`);
     expect(await screen.findByText(/^Work at/)).toBeTruthy();
     expect(screen.queryByText(/short by/)).toBeNull();
   });

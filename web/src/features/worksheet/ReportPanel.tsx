@@ -1,6 +1,11 @@
 import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
-import { colonyOfFrame, frameInWords, type Command, type WorkReport } from '@incremen/core/records';
-import type { WorkStep } from '@incremen/core/work';
+import {
+  colonyOfFrame,
+  frameInWords,
+  type Command,
+  type WorkReport,
+  type WorkStep,
+} from '@incremen/core/records';
 import { useId, useState } from 'react';
 import { useApiary, useSend } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
@@ -27,12 +32,12 @@ export interface ReportUnit {
 
 /** What was really done, the plan that follows from it, and only then the change. */
 export function ReportPanel({
-  planId,
+  workId,
   current,
   units,
   onClose,
 }: {
-  readonly planId: string;
+  readonly workId: string;
   /** The step that is to be done: its frame is the one that is meant, unless another is chosen. */
   readonly current: WorkStep | null;
   readonly units: readonly ReportUnit[];
@@ -40,7 +45,7 @@ export function ReportPanel({
 }) {
   const apiary = useApiary();
   const { send, problems, busy } = useSend();
-  const frameNow = current?.frameIds?.length === 1 ? (current.frameIds[0] ?? null) : null;
+  const frameNow = current?.frameIds.length === 1 ? (current.frameIds[0] ?? null) : null;
   const [what, setWhat] = useState<WorkReport['what']>(() => likelyWhat(current));
   const old = units.filter((u) => apiary.colony[u.colonyId]);
   const others = Object.values(apiary.colony)
@@ -54,7 +59,7 @@ export function ReportPanel({
   const [name, setName] = useState('');
   const nameId = useId();
   const report = reportOf({ what, from, frames, to, name });
-  const repair = useRepair(planId, report);
+  const repair = useRepair(workId, report);
   const several = what === 'unit-added';
   const toggle = (id: string) => {
     if (several) setFrames(frames.includes(id) ? frames.filter((f) => f !== id) : [...frames, id]);
@@ -67,9 +72,9 @@ export function ReportPanel({
   }
 
   return (
-    <Box as="section" aria-label="What was really done" display="grid" gap={4}>
+    <Box as="section" aria-label="What you actually did" display="grid" gap={4}>
       <Heading as="h2" fontSize="1.4rem">
-        What was really done?
+        What did you actually do?
       </Heading>
       <Choice
         label="What happened"
@@ -135,7 +140,7 @@ export function ReportPanel({
         </Box>
       )}
       <ProblemList problems={[...repair.problems, ...problems]} />
-      {repair.command && <RepairPreview planId={planId} command={repair.command} />}
+      {repair.command && <RepairPreview workId={workId} command={repair.command} />}
       <Flex gap={2} wrap="wrap">
         <Button
           minH="56px"
@@ -143,7 +148,7 @@ export function ReportPanel({
           loading={busy || repair.busy}
           onClick={() => repair.command && void takeOver(repair.command)}
         >
-          So it is: go on with this
+          Yes, continue
         </Button>
         <Button variant="outline" bg="sheet" minH="56px" onClick={onClose}>
           Back to the steps
@@ -155,8 +160,8 @@ export function ReportPanel({
 
 /** What is most likely to be told at a step. */
 function likelyWhat(current: WorkStep | null): WorkReport['what'] {
-  if (current?.frameIds?.length === 1) return 'frame-went';
-  return current?.kind === 'find' && /^(Reserve|Choose)/.test(current.text) ? 'cell-reserved' : 'queen-found';
+  if (current?.frameIds.length === 1) return 'frame-went';
+  return current?.task === 'keep-cell' ? 'cell-reserved' : 'queen-found';
 }
 
 const WHICH: Readonly<Record<Exclude<WorkReport['what'], 'virgin-seen'>, string>> = {

@@ -6,11 +6,14 @@ import { count } from '../../ui/format.ts';
 /** Interrupted work, and all that is needed to take it up again. */
 export function ResumeCard({
   state,
+  openName,
   since,
   closed,
   onGoOn,
 }: {
   readonly state: WorkState;
+  /** The hive that stands open. */
+  readonly openName: string;
   readonly since: Date;
   readonly closed: readonly string[];
   readonly onGoOn: () => void;
@@ -25,7 +28,7 @@ export function ResumeCard({
       <Box as="dl" className="work-facts" mb={3}>
         <Fact name="Hive">
           {state.open
-            ? `${state.open.name}, ${isShut ? 'closed for the time being' : 'still open'}`
+            ? `${openName}, ${isShut ? 'closed for the time being' : 'still open'}`
             : 'none stands open'}
         </Fact>
         <Fact name="Frames">

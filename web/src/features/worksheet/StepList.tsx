@@ -1,14 +1,11 @@
-import { mayTakeNext } from '@incremen/core/work';
-import type { AnyStep } from '@incremen/core/records';
+import { mayTakeHiveNext } from '@incremen/core/work';
+import type { WorkStep } from '@incremen/core/records';
 import { Check, Undo2 } from 'lucide-react';
 import { memo, startTransition, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { afterPaint } from '../../ui/afterPaint.ts';
 import { onTap } from '../../ui/onTap.ts';
 import { useLatest } from '../../ui/useLatest.ts';
 import '../../shared/work/work.css';
-
-/** What is shown of a step, of whichever plan it is. */
-type Ticked = AnyStep;
 
 /** Steps that are drawn at once; those further down follow. */
 const AT_ONCE = 7;
@@ -23,13 +20,13 @@ export function StepList({
   onLast,
   onNext,
 }: {
-  readonly steps: readonly Ticked[];
+  readonly steps: readonly WorkStep[];
   /** Resolves when the records have taken it in, or refused it. */
-  readonly tick: (step: Ticked, done: boolean) => Promise<unknown>;
+  readonly tick: (step: WorkStep, done: boolean) => Promise<unknown>;
   /** The last step is to be ticked: the visit is closed first. */
-  readonly onLast: (step: Ticked) => void;
+  readonly onLast: (step: WorkStep) => void;
   /** Another hive is to be taken before the others; left out where there is only one. */
-  readonly onNext?: ((step: Ticked) => void) | undefined;
+  readonly onNext?: ((step: WorkStep) => void) | undefined;
 }) {
   // Ticks that the records have not taken in yet: as they are drawn, and as they are.
   const [early, setEarly] = useState<Readonly<Record<string, boolean>>>({});
@@ -39,7 +36,7 @@ export function StepList({
     // The row answers the glove by itself; the bar and the next step follow once it is painted.
     afterPaint(() => startTransition(() => setEarly(ticked.current)));
   };
-  const isDone = (s: Ticked) => early[s.id] ?? s.doneOn !== null;
+  const isDone = (s: WorkStep) => early[s.id] ?? s.doneOn !== null;
   const current = steps.find((s) => !isDone(s));
   const doneCount = steps.filter(isDone).length;
   const all = useDeferredValue(true, false);
@@ -47,12 +44,12 @@ export function StepList({
   const lastTick = useRef(0);
   const isLast = doneCount === steps.length - 1;
   const canBeNext = useMemo(
-    () => new Set(steps.flatMap((s) => (s.kind === 'open' && mayTakeNext(steps, s.id) ? [s.id] : []))),
+    () => new Set(steps.flatMap((s) => (s.kind === 'open' && mayTakeHiveNext(steps, s.id) ? [s.id] : []))),
     [steps],
   );
-  const next = useLatest((step: Ticked) => onNext?.(step));
+  const next = useLatest((step: WorkStep) => onNext?.(step));
   // The same for every tick, so that only the rows that change are drawn anew.
-  const tap = useLatest((step: Ticked, to: boolean): Promise<unknown> | null => {
+  const tap = useLatest((step: WorkStep, to: boolean): Promise<unknown> | null => {
     // The button that takes a tick back appears where the tick was: a gloved double tap must not hit it.
     if (!to && performance.now() - lastTick.current < DOUBLE_TAP_MS) return null;
     if (to) lastTick.current = performance.now();
@@ -110,13 +107,13 @@ const StepRow = memo(function StepRow({
   tick,
   takeNext,
 }: {
-  readonly step: Ticked;
+  readonly step: WorkStep;
   readonly done: boolean;
   readonly current: boolean;
   readonly last: boolean;
   /** Null: it does nothing now. */
-  readonly tick: (step: Ticked, to: boolean) => Promise<unknown> | null;
-  readonly takeNext: ((step: Ticked) => void) | undefined;
+  readonly tick: (step: WorkStep, to: boolean) => Promise<unknown> | null;
+  readonly takeNext: ((step: WorkStep) => void) | undefined;
 }) {
   const [pressed, setPressed] = useState<boolean | null>(null);
   const done = pressed ?? doneByList;

@@ -4,7 +4,7 @@ import { useState } from 'react';
 
 const WORDS = {
   robbers: {
-    title: 'Robbers: close up, in this order',
+    title: 'Robbing: close up, in this order',
     then: 'Cover every open box at once, entrances to one bee, no comb and no syrup in the open. Go on tomorrow: the second wave is larger than the first.',
   },
   stop: {

@@ -16,7 +16,7 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-function open(planId?: string) {
+function open(workId?: string) {
   const { apiary } = demoScenario();
   const tansy = Object.values(apiary.colony).find((c) => c.name === 'Tansy')!;
   const made = makePlan(
@@ -27,15 +27,15 @@ function open(planId?: string) {
   if (!made.ok) throw new Error('no plan');
   const kept = decide(apiary, made.value.command);
   if (!kept.ok) throw new Error('not kept');
-  const { plan } = made.value.command;
+  const { work } = made.value.command;
   renderView(
     <Routes>
-      <Route path="/worksheet/:planId/tags" element={<TagsPage />} />
+      <Route path="/worksheet/:workId/tags" element={<TagsPage />} />
     </Routes>,
     demoStore([], applyChanges(apiary, kept.value)),
-    `/worksheet/${planId ?? plan.id}/tags`,
+    `/worksheet/${workId ?? work.id}/tags`,
   );
-  return plan;
+  return work;
 }
 
 describe('hive tags', () => {

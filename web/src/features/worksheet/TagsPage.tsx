@@ -1,7 +1,7 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core/basics';
 import { markingColour } from '@incremen/core/records';
-import { tagsOfCallOut, tagsOfPlan, tagsOfYardPlan, type HiveTag } from '@incremen/core/work';
+import { tagsOfCallOut, tagsOfWork, type HiveTag } from '@incremen/core/work';
 import { Printer } from 'lucide-react';
 import { QRCodeSVG } from 'qrcode.react';
 import { Link, useParams } from 'react-router';
@@ -14,17 +14,10 @@ import './tags.css';
 /** Tags for the hives of a piece of work, to print and tie on: each with a code that leads to its colony. */
 export function TagsPage() {
   const apiary = useApiary();
-  const { planId = '' } = useParams();
-  const plan = apiary.plan[planId];
-  const yardPlan = apiary.yardPlan[planId];
-  const callOut = apiary.callOut[planId];
-  const tags = plan
-    ? tagsOfPlan(apiary, plan)
-    : yardPlan
-      ? tagsOfYardPlan(apiary, yardPlan)
-      : callOut
-        ? tagsOfCallOut(apiary, callOut)
-        : null;
+  const { workId = '' } = useParams();
+  const work = apiary.work[workId];
+  const callOut = apiary.callOut[workId];
+  const tags = work ? tagsOfWork(apiary, work) : callOut ? tagsOfCallOut(apiary, callOut) : null;
   if (!tags) return <RouteError missing />;
   return (
     <Box>
@@ -33,11 +26,7 @@ export function TagsPage() {
         aside="Print, cut, cover with clear tape, and tie one to each hive that day."
       >
         <Button asChild variant="outline" bg="sheet" minH="44px">
-          <Link
-            to={plan ? `/worksheet/${planId}` : callOut ? `/callout/${planId}` : `/worksheet/yard/${planId}`}
-          >
-            Back to the work
-          </Link>
+          <Link to={work ? `/worksheet/${workId}` : `/callout/${workId}`}>Back to the work</Link>
         </Button>
         <Button minH="44px" onClick={() => window.print()}>
           <Printer size={18} aria-hidden /> Print

@@ -1,6 +1,7 @@
 import { houseRules } from '@incremen/core/rules';
 import { nextRain } from '@incremen/core/weather';
-import { stopBefore, type WorkStep } from '@incremen/core/work';
+import type { WorkStep } from '@incremen/core/records';
+import { stopBefore } from '@incremen/core/work';
 import { CloudRain } from 'lucide-react';
 import { useState } from 'react';
 import { useOperation, useToday } from '../../mirror/hooks.ts';

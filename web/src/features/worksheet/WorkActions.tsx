@@ -5,16 +5,16 @@ import { useLatest } from '../../ui/useLatest.ts';
 import '../../shared/work/work.css';
 
 /** What can be done with a plan as a whole while it is worked: print it, or drop it, which is asked twice. */
-export function WorkActions({ planId, onDrop }: { readonly planId: string; readonly onDrop: () => void }) {
-  return <Actions planId={planId} onDrop={useLatest(onDrop)} />;
+export function WorkActions({ workId, onDrop }: { readonly workId: string; readonly onDrop: () => void }) {
+  return <Actions workId={workId} onDrop={useLatest(onDrop)} />;
 }
 
 // Not drawn anew with every tick; plain elements, so that the work opens at once.
 const Actions = memo(function Actions({
-  planId,
+  workId,
   onDrop,
 }: {
-  readonly planId: string;
+  readonly workId: string;
   readonly onDrop: () => void;
 }) {
   const [dropping, setDropping] = useState(false);
@@ -23,7 +23,7 @@ const Actions = memo(function Actions({
       <button type="button" className="work-key" onClick={() => window.print()}>
         <Printer size={18} aria-hidden /> Print
       </button>
-      <Link className="work-key" to={`/worksheet/${planId}/tags`}>
+      <Link className="work-key" to={`/worksheet/${workId}/tags`}>
         <Tag size={18} aria-hidden /> Tags
       </Link>
       {dropping ? (

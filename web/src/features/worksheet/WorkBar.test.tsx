@@ -3,35 +3,44 @@ import { ChakraProvider } from '@chakra-ui/react';
 import { act } from 'react';
 import { Provider } from 'react-redux';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { WorkStep } from '@incremen/core/work';
+import type { WorkStep } from '@incremen/core/records';
 import { system } from '../../app/theme.ts';
 import { demoStore } from '../../testing/renderView.tsx';
 import { keepClock, readClock } from './workClock.ts';
 import { WorkBar } from './WorkBar.tsx';
 
-const step = (id: string, kind: WorkStep['kind'], text: string, done: boolean): WorkStep => ({
-  id,
-  kind,
-  text,
-  detail: '',
-  doneOn: done ? '2026-05-15' : null,
-});
+const STEPS: readonly [WorkStep['kind'], string[], string, WorkStep['task']?][] = [
+  ['prepare', ['nuc-1'], 'Set out a box for Nuc 1'],
+  ['open', ['tansy'], 'Open Tansy'],
+  ['find', ['tansy'], 'Find the queen of Tansy', 'find-queen'],
+  ['move', ['tansy', 'nuc-1'], 'Lower box, frame 3 → Nuc 1, slot 2', 'carry'],
+  ['move', ['tansy', 'nuc-1'], 'Lower box, frame 4 → Nuc 1, slot 3', 'carry'],
+  ['close', ['tansy'], 'Close Tansy'],
+  ['close', ['nuc-1'], 'Close Nuc 1; entrance to a finger’s width'],
+  ['check', [], 'Every entrance is open again'],
+];
 const steps = (done: number): WorkStep[] =>
-  [
-    ['prepare', 'Set out a box for Nuc 1'],
-    ['open', 'Open Tansy'],
-    ['find', 'Find the queen of Tansy'],
-    ['move', 'Lower box, frame 3 → Nuc 1, slot 2'],
-    ['move', 'Lower box, frame 4 → Nuc 1, slot 3'],
-    ['close', 'Close Tansy'],
-    ['close', 'Close Nuc 1; entrance to a finger’s width'],
-    ['check', 'Every entrance is open again'],
-  ].map(([kind, text], i) => step(`s${i}`, kind as WorkStep['kind'], text as string, i < done));
+  STEPS.map(([kind, unitKeys, text, task = null], i) => ({
+    id: `s${i}`,
+    workId: 'w',
+    order: i,
+    kind,
+    task,
+    text,
+    detail: '',
+    doneOn: i < done ? '2026-05-15' : null,
+    unitKeys,
+    frameIds: [],
+  }));
+const units = [
+  { key: 'tansy', name: 'Tansy' },
+  { key: 'nuc-1', name: 'Nuc 1' },
+];
 
 const bar = (done: number) => (
   <Provider store={demoStore()}>
     <ChakraProvider value={system}>
-      <WorkBar planId="p" steps={steps(done)} onReport={() => undefined} />
+      <WorkBar workId="p" steps={steps(done)} units={units} onReport={() => undefined} />
     </ChakraProvider>
   </Provider>
 );
@@ -53,7 +62,7 @@ describe('the bar above the work', () => {
   it('says before it begins how long it will take', () => {
     render(bar(0));
     expect(screen.getByText(/^About \d+ minutes for one person/)).toBeTruthy();
-    expect(screen.queryByRole('button', { name: 'Robbers' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Robbing' })).toBeNull();
   });
 
   it('counts the minutes that a hive stands open, and warns when they are many', () => {
@@ -82,7 +91,7 @@ describe('the bar above the work', () => {
 
   it('turns to what to close first when robbers come, and stops only when all is closed', () => {
     render(bar(4));
-    click('Robbers');
+    click('Robbing');
     const jobs = screen.getAllByRole('checkbox');
     expect(jobs.map((j) => j.closest('label')?.textContent)).toEqual([
       'Close Tansy',

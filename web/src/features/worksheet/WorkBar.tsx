@@ -1,4 +1,6 @@
-import { workState, type WorkStep } from '@incremen/core/work';
+import { listInWords } from '@incremen/core/basics';
+import type { WorkStep, WorkUnit } from '@incremen/core/records';
+import { workState } from '@incremen/core/work';
 import { Hand, ShieldAlert, Split, Timer } from 'lucide-react';
 import { useState } from 'react';
 import { count } from '../../ui/format.ts';
@@ -13,22 +15,27 @@ const LONG_MINUTES = 20;
 
 /** Above the steps: what stands open and for how long, what is left, and what to do when work has to stop. */
 export function WorkBar({
-  planId,
+  workId,
   steps,
+  units,
   onReport,
 }: {
-  readonly planId: string;
+  readonly workId: string;
   readonly steps: readonly WorkStep[];
+  readonly units: readonly Pick<WorkUnit, 'key' | 'name'>[];
   /** Something was done, or turned out, other than planned. */
   readonly onReport: () => void;
 }) {
   const state = workState(steps);
-  const clock = useWorkClock(planId, state);
+  const clock = useWorkClock(workId, state);
+  const openName = listInWords(
+    (state.open?.unitKeys ?? []).flatMap((key) => units.find((u) => u.key === key)?.name ?? []),
+  );
   const [why, setWhy] = useState<'robbers' | 'stop' | null>(null);
   // Plain elements throughout: all of this is drawn anew with every tick.
   const report = (
     <button type="button" className="work-key" onClick={onReport}>
-      <Split size={20} aria-hidden /> It went otherwise
+      <Split size={20} aria-hidden /> Something went differently
     </button>
   );
   const end = <UntilLine steps={steps} now={clock.now} until={clock.until} setUntil={clock.setUntil} />;
@@ -42,7 +49,15 @@ export function WorkBar({
     );
   }
   if (clock.pausedAt)
-    return <ResumeCard state={state} since={clock.pausedAt} closed={clock.closed} onGoOn={clock.goOn} />;
+    return (
+      <ResumeCard
+        state={state}
+        openName={openName}
+        since={clock.pausedAt}
+        closed={clock.closed}
+        onGoOn={clock.goOn}
+      />
+    );
   if (why) {
     return (
       <StopPanel
@@ -66,7 +81,7 @@ export function WorkBar({
     >
       <Timer size={26} aria-hidden />
       <p className="work-clock">
-        <b>{state.open ? `${state.open.name} open for ${clock.openMinutes} min` : 'No hive stands open'}</b>
+        <b>{state.open ? `${openName} open for ${clock.openMinutes} min` : 'No hive stands open'}</b>
         <span>
           {isLong && state.open
             ? 'Long enough: cover the frames that you do not work at.'
@@ -75,7 +90,7 @@ export function WorkBar({
       </p>
       {report}
       <button type="button" className="work-key" data-alarm onClick={() => setWhy('robbers')}>
-        <ShieldAlert size={20} aria-hidden /> Robbers
+        <ShieldAlert size={20} aria-hidden /> Robbing
       </button>
       <button type="button" className="work-key" onClick={() => setWhy('stop')}>
         <Hand size={20} aria-hidden /> Stop for now

@@ -1,28 +1,29 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { addDays, dayInWords } from '@incremen/core/basics';
-import { METHOD_NAMES, openFollowUps, type Plan, unitsBeside } from '@incremen/core/records';
+import { addDays, capital, dayInWords } from '@incremen/core/basics';
+import { METHOD_NAMES, openFollowUps, unitsOfWork, type Work } from '@incremen/core/records';
 import { Link } from 'react-router';
 import { LaneAxis, TimeLane } from '../../drawing/TimeLane.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { DrawnColonies } from '../../shared/work/DrawnColonies.tsx';
 
 /** After the last tick: how the hives now stand, and when to come back. */
-export function WorkDone({ plan }: { readonly plan: Plan }) {
+export function WorkDone({ work }: { readonly work: Work }) {
   const apiary = useApiary();
   const today = useToday();
-  const colonies = [
-    ...plan.body.parts.map((p) => p.colonyId),
-    ...unitsBeside(apiary, plan).map((c) => c.id),
-  ].flatMap((id) => apiary.colony[id] ?? []);
+  const colonies = unitsOfWork(apiary, work).flatMap((u) => apiary.colony[u.colonyId] ?? []);
   const due = openFollowUps(apiary).filter((f) =>
     f.colonyIds.some((id) => colonies.some((c) => c.id === id)),
   );
   const scale = { from: addDays(today, -3), days: 42, dayWidth: 13 };
   const next = due.find((f) => f.kind === 'look');
+  const { asked } = work.body;
+  const what = asked.source === 'split' ? METHOD_NAMES[asked.methodId] : capital(work.name);
+  const waiting = colonies.filter((c) => due.some((f) => f.colonyIds.includes(c.id)));
   return (
     <Box>
-      <PageHeader title="The work is done" aside={`${METHOD_NAMES[plan.methodId]}, in the records`}>
+      <PageHeader title="The work is done" aside={`${what}: in the records`}>
         <Button asChild variant="outline" bg="sheet" minH="44px">
           <Link to="/follow-ups">All follow-ups</Link>
         </Button>
@@ -30,27 +31,34 @@ export function WorkDone({ plan }: { readonly plan: Plan }) {
           <Link to="/">Back to the board</Link>
         </Button>
       </PageHeader>
-      {next && (
-        <Text fontSize="1.25rem" mb={5} maxW="44rem">
-          Come back on <b>{dayInWords(next.window.likely)}</b> ({dayInWords(next.window.earliest)} to{' '}
-          {dayInWords(next.window.latest)}). {next.expect}
-        </Text>
-      )}
+      <Text fontSize="1.25rem" mb={5} maxW="44rem">
+        {next ? (
+          <>
+            Come back on <b>{dayInWords(next.window.likely)}</b> ({dayInWords(next.window.earliest)} to{' '}
+            {dayInWords(next.window.latest)}). {next.expect}
+          </>
+        ) : (
+          'No inspection is due for it.'
+        )}{' '}
+        {due.length > 1 && `${count(due.length, 'day')} to inspect or to keep hands off are filed.`}
+      </Text>
       <DrawnColonies colonies={colonies} />
-      <Box overflowX="auto" tabIndex={0} role="region" aria-label="Look days and hands-off days">
-        <LaneAxis scale={scale} today={today} />
-        {colonies.map((c) => (
-          <Box key={c.id}>
-            <Text fontWeight="600">{c.name}</Text>
-            <TimeLane
-              followUps={due.filter((f) => f.colonyIds.includes(c.id))}
-              scale={scale}
-              today={today}
-              label={c.name}
-            />
-          </Box>
-        ))}
-      </Box>
+      {waiting.length > 0 && (
+        <Box overflowX="auto" tabIndex={0} role="region" aria-label="Inspections and hands-off days">
+          <LaneAxis scale={scale} today={today} />
+          {waiting.map((c) => (
+            <Box key={c.id}>
+              <Text fontWeight="600">{c.name}</Text>
+              <TimeLane
+                followUps={due.filter((f) => f.colonyIds.includes(c.id))}
+                scale={scale}
+                today={today}
+                label={c.name}
+              />
+            </Box>
+          ))}
+        </Box>
+      )}
     </Box>
   );
 }

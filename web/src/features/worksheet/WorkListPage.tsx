@@ -1,34 +1,34 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { capital, dayInWords } from '@incremen/core/basics';
-import { METHOD_NAMES, type Apiary, type Plan } from '@incremen/core/records';
+import { METHOD_NAMES, type Apiary, type Work } from '@incremen/core/records';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { WeatherLine } from '../../shared/weather/WeatherLine.tsx';
 import { HivesToday } from './HivesToday.tsx';
-import { WorkView, YardWorkView } from './workViews.ts';
+import { WorkView } from './workViews.ts';
 import '../../shared/work/work.css';
 
-const WORDS: Readonly<Record<Plan['status'], string>> = {
+const WORDS: Readonly<Record<Work['status'], string>> = {
   working: 'begun',
   draft: 'planned',
   done: 'done',
   dropped: 'dropped',
 };
-const ORDER: Readonly<Record<Plan['status'], number>> = { working: 0, draft: 1, done: 2, dropped: 3 };
+const ORDER: Readonly<Record<Work['status'], number>> = { working: 0, draft: 1, done: 2, dropped: 3 };
 
-/** All plans: what is begun, what is planned, what was done. */
+/** All work: what is begun, what is planned, what was done. */
 export function WorkListPage() {
   const apiary = useApiary();
   useEffect(() => {
-    // One of these comes next: at the hives nobody waits for it.
+    // It comes next: at the hives nobody waits for it.
     WorkView.fetch();
-    YardWorkView.fetch();
   }, []);
-  const lines = [...splits(apiary), ...yardPlans(apiary)].toSorted(
-    (a, b) => ORDER[a.status] - ORDER[b.status] || b.day.localeCompare(a.day),
-  );
+  const lines = Object.values(apiary.work)
+    .filter((w) => w.status !== 'dropped')
+    .map((w) => lineOf(apiary, w))
+    .toSorted((a, b) => ORDER[a.status] - ORDER[b.status] || b.day.localeCompare(a.day));
   return (
     <Box>
       <PageHeader title="Work">
@@ -104,7 +104,7 @@ interface WorkLine {
   readonly what: string;
   readonly at: string;
   readonly day: string;
-  readonly status: Plan['status'];
+  readonly status: Work['status'];
   readonly steps: number;
   readonly done: number;
 }
@@ -114,30 +114,17 @@ const ticked = (steps: readonly { readonly doneOn: string | null }[]) => ({
   done: steps.filter((s) => s.doneOn !== null).length,
 });
 
-function splits(apiary: Apiary): WorkLine[] {
-  return Object.values(apiary.plan)
-    .filter((p) => p.status !== 'dropped')
-    .map((p) => ({
-      to: `/worksheet/${p.id}`,
-      title: `${apiary.colony[p.colonyId]?.name ?? ''} → ${p.body.parts[1].name}`,
-      what: METHOD_NAMES[p.methodId],
-      at: apiary.colony[p.colonyId]?.name ?? '',
-      day: p.day,
-      status: p.status,
-      ...ticked(Object.values(apiary.step).filter((s) => s.planId === p.id)),
-    }));
-}
-
-function yardPlans(apiary: Apiary): WorkLine[] {
-  return Object.values(apiary.yardPlan)
-    .filter((p) => p.status !== 'dropped')
-    .map((p) => ({
-      to: `/worksheet/yard/${p.id}`,
-      title: p.body.request.yardIds.map((id) => apiary.yard[id]?.name ?? '').join(' and '),
-      what: capital(p.name),
-      at: p.name,
-      day: p.day,
-      status: p.status,
-      ...ticked(Object.values(apiary.yardStep).filter((s) => s.yardPlanId === p.id)),
-    }));
+function lineOf(apiary: Apiary, { id, name, day, status, body: { asked } }: Work): WorkLine {
+  const colony = asked.source === 'split' ? (apiary.colony[asked.colonyId]?.name ?? '') : null;
+  const yardIds =
+    asked.source === 'yard' ? asked.request.yardIds : asked.source === 'action' ? asked.yardIds : [];
+  return {
+    to: `/worksheet/${id}`,
+    title: colony === null ? yardIds.map((y) => apiary.yard[y]?.name ?? '').join(' and ') : name,
+    what: asked.source === 'split' ? METHOD_NAMES[asked.methodId] : capital(name),
+    at: colony ?? name,
+    day,
+    status,
+    ...ticked(Object.values(apiary.workStep).filter((s) => s.workId === id)),
+  };
 }

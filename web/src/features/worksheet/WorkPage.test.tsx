@@ -20,7 +20,7 @@ afterEach(() => {
 });
 
 /** The demonstration with a split of Tansy kept, and the id of its plan. */
-function withPlan(): { apiary: Apiary; planId: string; steps: number } {
+function withPlan(): { apiary: Apiary; workId: string; steps: number } {
   const { apiary } = demoScenario();
   const tansy = Object.values(apiary.colony).find((c) => c.name === 'Tansy')!;
   const made = makePlan(
@@ -33,22 +33,22 @@ function withPlan(): { apiary: Apiary; planId: string; steps: number } {
   if (!kept.ok) throw new Error(kept.problems[0]?.message);
   return {
     apiary: applyChanges(apiary, kept.value),
-    planId: made.value.command.plan.id,
+    workId: made.value.command.work.id,
     steps: made.value.command.steps.length,
   };
 }
 
 function open() {
-  const { apiary, planId, steps } = withPlan();
+  const { apiary, workId, steps } = withPlan();
   const views = (
     <Routes>
       <Route path="/worksheet" element={<WorkListPage />} />
-      <Route path="/worksheet/:planId" element={<WorkPage />} />
+      <Route path="/worksheet/:workId" element={<WorkPage />} />
       <Route path="/colonies/:id" element={<h1>Colony</h1>} />
     </Routes>
   );
-  const view = renderView(views, demoStore([], apiary), `/worksheet/${planId}`);
-  const status = () => view.store.getState().mirror.apiary.plan[planId]?.status;
+  const view = renderView(views, demoStore([], apiary), `/worksheet/${workId}`);
+  const status = () => view.store.getState().mirror.apiary.work[workId]?.status;
   const current = () => within(document.querySelector<HTMLElement>('[aria-current=step]')!);
   const done = () => screen.getByRole('progressbar', { name: 'Steps done' }).getAttribute('aria-valuenow');
   return { ...view, user: userEvent.setup(), status, current, done, steps };

@@ -1,70 +1,91 @@
 import { Box, Button, Heading, Text } from '@chakra-ui/react';
-import { dayInWords } from '@incremen/core/basics';
+import { capital, dayInWords } from '@incremen/core/basics';
+import { unitsOfWork, type Apiary, type MethodId, type Work } from '@incremen/core/records';
 import { methodById } from '@incremen/core/split';
-import { unitsOfPlan, type Plan } from '@incremen/core/records';
+import { takeHiveNext } from '@incremen/core/work';
 import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../ui/RouteError.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { WorkActions } from './WorkActions.tsx';
+import { WorkDone } from './WorkDone.tsx';
 import { WorkProblems } from './WorkProblems.tsx';
 import { Worksheet } from './Worksheet.tsx';
-import { WorkDone } from './WorkDone.tsx';
 
 /** The work at the hives: what to bring, then one step after the other, large enough for a glove. */
 export function WorkPage() {
   const apiary = useApiary();
-  const { planId = '' } = useParams();
-  const plan = apiary.plan[planId];
-  if (!plan) return <RouteError missing />;
-  return plan.status === 'done' ? <WorkDone plan={plan} /> : <Steps plan={plan} />;
+  const { workId = '' } = useParams();
+  const work = apiary.work[workId];
+  if (!work) return <RouteError missing />;
+  switch (work.status) {
+    case 'done':
+      return <WorkDone work={work} />;
+    case 'dropped':
+      return <Dropped work={work} />;
+    case 'draft':
+    case 'working':
+      return <Steps work={work} />;
+  }
 }
 
-function Steps({ plan }: { readonly plan: Plan }) {
+/** A split by its colony; what was asked begins with a small letter where it stands in a list, not as a title. */
+function titleOf(apiary: Apiary, { name, body: { asked } }: Work): string {
+  return asked.source === 'split' ? `Work at ${apiary.colony[asked.colonyId]?.name ?? ''}` : capital(name);
+}
+
+/** Where work of this kind is planned. */
+const plannedAt = ({ body: { asked } }: Work, page: '' | '/plan') =>
+  asked.source === 'split' ? `/colonies/${asked.colonyId}${page}` : '/plan';
+
+function Dropped({ work }: { readonly work: Work }) {
+  const apiary = useApiary();
+  return (
+    <Box>
+      <PageHeader title={titleOf(apiary, work)} />
+      <Text mb={4}>This plan was dropped. Nothing of it is in the records.</Text>
+      <Button asChild>
+        <Link to={plannedAt(work, '/plan')}>Plan again</Link>
+      </Button>
+    </Box>
+  );
+}
+
+function Steps({ work }: { readonly work: Work }) {
   const apiary = useApiary();
   const today = useToday();
   const navigate = useNavigate();
   const { send, problems } = useSend();
-  const steps = Object.values(apiary.step)
-    .filter((s) => s.planId === plan.id)
+  const steps = Object.values(apiary.workStep)
+    .filter((s) => s.workId === work.id)
     .toSorted((a, b) => a.order - b.order);
-  const colony = apiary.colony[plan.colonyId];
+  const { asked } = work.body;
+  const methodId = asked.source === 'split' ? asked.methodId : null;
+  const method = methodId && methodById(methodId);
 
   async function drop() {
-    const sent = await send({ type: 'dropPlan', planId: plan.id });
-    if (sent.ok) await navigate(`/colonies/${plan.colonyId}`);
+    const sent = await send({ type: 'dropWork', workId: work.id });
+    if (sent.ok) await navigate(plannedAt(work, ''));
   }
 
-  const goesWrong = useMemo(() => <GoesWrong methodId={plan.methodId} />, [plan.methodId]);
-  if (plan.status === 'dropped') {
-    return (
-      <Box>
-        <PageHeader title={`Work at ${colony?.name ?? ''}`} />
-        <Text mb={4}>This plan was dropped. Nothing of it is in the records.</Text>
-        <Button asChild>
-          <Link to={`/colonies/${plan.colonyId}/plan`}>Plan again</Link>
-        </Button>
-      </Box>
-    );
-  }
+  const goesWrong = useMemo(() => methodId && <GoesWrong methodId={methodId} />, [methodId]);
   return (
     <Box>
       <PageHeader
-        title={`Work at ${colony?.name ?? ''}`}
-        aside={`${methodById(plan.methodId).name}, ${dayInWords(plan.day)}`}
+        title={titleOf(apiary, work)}
+        aside={method ? `${method.name}, ${dayInWords(work.day)}` : dayInWords(work.day)}
       >
-        <WorkActions planId={plan.id} onDrop={() => void drop()} />
+        <WorkActions workId={work.id} onDrop={() => void drop()} />
       </PageHeader>
-      <WorkProblems plan={plan} problems={problems} />
+      <WorkProblems work={work} problems={problems} />
       <Worksheet
-        planId={plan.id}
+        work={work}
         steps={steps}
-        units={unitsOfPlan(apiary, plan)}
-        reportUnits={plan.body.parts}
-        body={plan.body}
+        units={unitsOfWork(apiary, work)}
         // Work planned for another day is dated by the day on which it is ticked.
         onTick={(tick) => send({ type: 'tickStep', day: today, ...tick })}
+        onNext={(id) => void send({ type: 'amendWork', work, steps: takeHiveNext(steps, id) })}
       >
         {goesWrong}
       </Worksheet>
@@ -73,7 +94,7 @@ function Steps({ plan }: { readonly plan: Plan }) {
 }
 
 /** What can go wrong with a method, and the way out. */
-function GoesWrong({ methodId }: { readonly methodId: Plan['methodId'] }) {
+function GoesWrong({ methodId }: { readonly methodId: MethodId }) {
   return (
     <Box as="section">
       <Heading as="h2" fontSize="1.15rem" mb={2}>

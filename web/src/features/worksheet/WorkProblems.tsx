@@ -6,14 +6,14 @@ import { ProblemList } from '../../ui/ProblemList.tsx';
 
 /** What keeps a piece of work from being taken in: seen before a hive is opened for it, not only at its close. */
 export function WorkProblems({
-  plan,
+  work,
   problems,
 }: {
-  readonly plan: Parameters<typeof goneUnits>[1];
+  readonly work: Parameters<typeof goneUnits>[1];
   /** What the last entry was refused for. */
   readonly problems: readonly Problem[];
 }) {
   const apiary = useApiary();
-  const gone = useMemo(() => goneUnits(apiary, plan), [apiary, plan]);
+  const gone = useMemo(() => goneUnits(apiary, work), [apiary, work]);
   return <ProblemList problems={problems.length > 0 ? problems : gone} />;
 }

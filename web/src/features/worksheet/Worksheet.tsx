@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { AnyStep, ClosingAnswer } from '@incremen/core/records';
+import type { ClosingAnswer, Work, WorkStep } from '@incremen/core/records';
 import { memo, useDeferredValue, useRef, useState, type ReactNode } from 'react';
 import { afterPaint } from '../../ui/afterPaint.ts';
 import { Cautions } from '../../shared/work/Cautions.tsx';
@@ -9,27 +9,19 @@ import { ReportPanel, type ReportUnit } from './ReportPanel.tsx';
 import { StepList } from './StepList.tsx';
 import { WorkBar } from './WorkBar.tsx';
 
-/** A plan being worked, of whichever kind: the steps, what to bring and beware of, and the closing of the visit. */
+/** Work under way: the steps, what to bring and beware of, and the closing of the visit. */
 export function Worksheet({
-  planId,
+  work,
   steps,
   units,
-  reportUnits,
-  body,
   onTick,
   onNext,
   children,
 }: {
-  readonly planId: string;
-  readonly steps: readonly AnyStep[];
+  readonly work: Work;
+  readonly steps: readonly WorkStep[];
   /** Units that answer before the visit closes. */
   readonly units: readonly ReportUnit[];
-  /** Units that what was really done may be about. */
-  readonly reportUnits: readonly ReportUnit[];
-  readonly body: {
-    readonly kit: Parameters<typeof KitList>[0]['kit'];
-    readonly cautions: readonly string[];
-  };
   /** With the last step come the answers of all units. */
   readonly onTick: (tick: { stepId: string; done: boolean; closing?: ClosingAnswer[] }) => Promise<unknown>;
   /** Takes a hive before the others. */
@@ -37,6 +29,7 @@ export function Worksheet({
   /** What else is told beside the steps. */
   readonly children?: ReactNode;
 }) {
+  const { id: workId, body } = work;
   const [last, setLast] = useState<string | null>(null);
   const [reporting, setReporting] = useState(false);
   // Ticks on their way to the records: the visit is closed after all of them.
@@ -55,14 +48,14 @@ export function Worksheet({
       <Box flex="1" w="100%" maxW="46rem">
         {reporting ? (
           <ReportPanel
-            planId={planId}
+            workId={workId}
             current={steps.find((s) => s.doneOn === null) ?? null}
-            units={reportUnits}
+            units={body.units}
             onClose={() => setReporting(false)}
           />
         ) : last === null ? (
           <>
-            <WorkBar planId={planId} steps={steps} onReport={() => setReporting(true)} />
+            <WorkBar workId={workId} steps={steps} units={body.units} onReport={() => setReporting(true)} />
             <StepList
               steps={steps}
               tick={({ id }, done) => afterwards(() => onTick({ stepId: id, done }))}
@@ -83,7 +76,7 @@ export function Worksheet({
         )}
       </Box>
       {beside && (
-        <Beside planId={planId} kit={body.kit} cautions={body.cautions}>
+        <Beside workId={workId} kit={body.kit} cautions={body.cautions}>
           {children}
         </Beside>
       )}
@@ -92,19 +85,19 @@ export function Worksheet({
 }
 
 const Beside = memo(function Beside({
-  planId,
+  workId,
   kit,
   cautions,
   children,
 }: {
-  readonly planId: string;
+  readonly workId: string;
   readonly kit: Parameters<typeof KitList>[0]['kit'];
   readonly cautions: readonly string[];
   readonly children: ReactNode;
 }) {
   return (
     <Box w={{ base: '100%', lg: '300px' }} flex="none" display="grid" gap={6}>
-      <KitList planId={planId} kit={kit} />
+      <KitList workId={workId} kit={kit} />
       <Cautions cautions={cautions} />
       {children}
     </Box>

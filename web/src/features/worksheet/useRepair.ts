@@ -18,7 +18,7 @@ interface Answer {
 }
 
 /** Works out what a report does to the plan whenever it changes. @param report - null while it is not complete */
-export function useRepair(planId: string, report: WorkReport | null): Repair {
+export function useRepair(workId: string, report: WorkReport | null): Repair {
   const apiary = useApiary();
   const today = useToday();
   const [answer, setAnswer] = useState<Answer | null>(null);
@@ -27,7 +27,7 @@ export function useRepair(planId: string, report: WorkReport | null): Repair {
     if (key === null) return;
     let current = true;
     plannerWorker()
-      .repair(apiary, planId, JSON.parse(key) as WorkReport, today)
+      .repair(apiary, workId, JSON.parse(key) as WorkReport, today)
       .then((r) => {
         if (current) setAnswer({ key, command: r.ok ? r.value : null, problems: r.ok ? [] : r.problems });
       })
@@ -38,7 +38,7 @@ export function useRepair(planId: string, report: WorkReport | null): Repair {
     return () => {
       current = false;
     };
-  }, [apiary, planId, today, key]);
+  }, [apiary, workId, today, key]);
   const isFresh = answer !== null && answer.key === key;
   return {
     command: isFresh ? answer.command : null,
@@ -47,8 +47,8 @@ export function useRepair(planId: string, report: WorkReport | null): Repair {
   };
 }
 
-/** The amended plan in a command that may hold more. */
-export function amendedIn(command: Command): CommandOf<'amendPlan'> | CommandOf<'amendYardPlan'> | undefined {
+/** The amended work in a command that may hold more. */
+export function amendedIn(command: Command): CommandOf<'amendWork'> | undefined {
   const all = command.type === 'batch' ? command.commands : [command];
-  return all.find((c) => c.type === 'amendPlan' || c.type === 'amendYardPlan');
+  return all.find((c) => c.type === 'amendWork');
 }

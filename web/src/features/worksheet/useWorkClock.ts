@@ -5,8 +5,8 @@ import { keepClock, readClock, type WorkClock } from './workClock.ts';
 const BEAT_MS = 15_000;
 
 /** The clock of a piece of work: how long a hive has stood open, whether work is stopped, and since when. */
-export function useWorkClock(planId: string, state: WorkState) {
-  const [clock, setClock] = useState(() => readClock(planId));
+export function useWorkClock(workId: string, state: WorkState) {
+  const [clock, setClock] = useState(() => readClock(workId));
   const [now, setNow] = useState(() => Date.now());
   useEffect(() => {
     const beat = setInterval(() => setNow(Date.now()), BEAT_MS);
@@ -18,7 +18,7 @@ export function useWorkClock(planId: string, state: WorkState) {
   if (openStep !== null && openedAt === null) {
     setClock({ ...clock, openedAt: { ...clock.openedAt, [openStep]: now } });
   }
-  useEffect(() => keepClock(planId, clock), [planId, clock]);
+  useEffect(() => keepClock(workId, clock), [workId, clock]);
   const change = (next: WorkClock) => {
     setClock(next);
     setNow(Date.now());

@@ -13,12 +13,12 @@ const clock = z.strictObject({
 export type WorkClock = z.infer<typeof clock>;
 
 const EMPTY: WorkClock = { openedAt: {}, pausedAt: null, closed: [], until: null };
-const keyOf = (planId: string) => `incremen.work.${planId}`;
+const keyOf = (workId: string) => `incremen.work.${workId}`;
 
 /** Reads what was kept; nothing when it cannot be read. */
-export function readClock(planId: string): WorkClock {
+export function readClock(workId: string): WorkClock {
   try {
-    const kept = localStorage.getItem(keyOf(planId));
+    const kept = localStorage.getItem(keyOf(workId));
     return kept === null ? EMPTY : clock.parse(JSON.parse(kept));
   } catch {
     return EMPTY;
@@ -26,9 +26,9 @@ export function readClock(planId: string): WorkClock {
 }
 
 /** Keeps it, so that a page that is killed takes up where it was. Without storage it lasts as long as the page. */
-export function keepClock(planId: string, now: WorkClock): void {
+export function keepClock(workId: string, now: WorkClock): void {
   try {
-    localStorage.setItem(keyOf(planId), JSON.stringify(now));
+    localStorage.setItem(keyOf(workId), JSON.stringify(now));
   } catch {
     // A full or forbidden storage must not stop the work.
   }

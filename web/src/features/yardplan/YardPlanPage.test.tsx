@@ -21,6 +21,10 @@ import { YardPlanPage } from './YardPlanPage.tsx';
 
 atTheBench();
 
+/** Plans for yards that are kept: the demonstration has splits too. */
+const keptYardWork = (store: ReturnType<typeof demoStore>) =>
+  Object.values(store.getState().mirror.apiary.work).filter((w) => w.body.asked.source === 'yard');
+
 describe('the plan bench, empty', () => {
   it('says what could be wanted, and begins with what is chosen', async () => {
     const { request } = openBench();
@@ -312,9 +316,9 @@ describe('a plan on the bench', () => {
     await waitFor(() => expect(screen.getByLabelText('Name of Nuc 1')).toHaveProperty('value', 'Vetchling'));
     click('Start the work');
     expect(await screen.findByRole('heading', { name: 'Work' })).toBeTruthy();
-    const kept = Object.values(store.getState().mirror.apiary.yardPlan)[0];
+    const kept = keptYardWork(store)[0];
     expect(kept?.name).toBe('2 nucs, own queens');
-    expect(kept?.body.units.filter((u) => u.kind === 'nuc').map((u) => u.name)).toContain('Vetchling');
+    expect(kept?.body.units.filter((u) => u.state === 'new').map((u) => u.name)).toContain('Vetchling');
   });
 
   it('is not begun with a name that is taken: what is wrong is said', async () => {
@@ -326,6 +330,6 @@ describe('a plan on the bench', () => {
     expect((await screen.findByRole('alert')).textContent).toContain(
       'There is a colony named Burnet already.',
     );
-    expect(Object.keys(store.getState().mirror.apiary.yardPlan)).toEqual([]);
+    expect(keptYardWork(store)).toEqual([]);
   });
 });

@@ -170,7 +170,7 @@ function BenchView({
     );
     const sent = await send(command);
     if (!sent.ok) return;
-    await navigate(`/worksheet/yard/${command.yardPlan.id}`);
+    await navigate(`/worksheet/${command.work.id}`);
     // The plan stands among the work now; the bench is free for the next.
     dispatch(begun(newYardPlanRequest(request.yardIds, today)));
   }

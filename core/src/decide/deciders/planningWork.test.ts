@@ -44,17 +44,13 @@ function yardOf() {
   return { yard, giver };
 }
 
-function plan(
-  yard: TestYard,
-  goals: YardGoal[],
-  names: Record<string, string> = {},
-): CommandOf<'saveYardPlan'> {
+function plan(yard: TestYard, goals: YardGoal[], names: Record<string, string> = {}): CommandOf<'saveWork'> {
   const problem = problemOf(yard.apiary, requestFor(yard.apiary, goals));
   const { plan: found } = planned(problem);
   return makeYardPlan(yard.apiary, problem, found, { names, bound: null, name: 'Plan' }, yard.newId);
 }
 
-function work(yard: TestYard, saved: CommandOf<'saveYardPlan'>, day = '2026-05-15') {
+function work(yard: TestYard, saved: CommandOf<'saveWork'>, day = '2026-05-15') {
   yard.run(saved);
   for (const step of saved.steps) yard.tick(step.id, day);
 }
@@ -67,7 +63,7 @@ describe('a plan for a yard, kept and worked', () => {
     const saved = plan(yard, [nucs(2)]);
     expect(command.parse(JSON.parse(JSON.stringify(saved)))).toEqual(saved);
     yard.run(saved);
-    expect(yard.apiary.yardPlan[saved.yardPlan.id]?.status).toBe('draft');
+    expect(yard.apiary.work[saved.work.id]?.status).toBe('draft');
   });
 
   it('makes the nucs, with frames, queens, looks and descent as planned, and loses no frame', () => {
@@ -77,13 +73,13 @@ describe('a plan for a yard, kept and worked', () => {
     const first = saved.steps[0]!;
     yard.run(saved);
     yard.tick(first.id, '2026-05-16');
-    expect(yard.apiary.yardPlan[saved.yardPlan.id]?.status).toBe('working');
-    yard.run({ type: 'tickYardStep', stepId: first.id, done: false, day: '2026-05-16' });
-    expect(yard.apiary.yardPlan[saved.yardPlan.id]?.status).toBe('draft');
+    expect(yard.apiary.work[saved.work.id]?.status).toBe('working');
+    yard.run({ type: 'tickStep', stepId: first.id, done: false, day: '2026-05-16' });
+    expect(yard.apiary.work[saved.work.id]?.status).toBe('draft');
     // Nothing has moved before the last tick.
     expect(coloniesOfYard(yard.apiary, yard.yardId)).toHaveLength(2);
     for (const s of saved.steps) yard.tick(s.id, '2026-05-16');
-    expect(yard.apiary.yardPlan[saved.yardPlan.id]?.status).toBe('done');
+    expect(yard.apiary.work[saved.work.id]?.status).toBe('done');
     const colonies = coloniesOfYard(yard.apiary, yard.yardId);
     expect(colonies.map((c) => c.name)).toEqual(['Giver', 'Other', 'Nuc 1', 'Nuc 2']);
     for (const nuc of colonies.slice(2)) {
@@ -156,6 +152,7 @@ describe('a plan for a yard, kept and worked', () => {
     const other = yard.colony('Other');
     const goals: YardGoal[] = [{ id: 'u', kind: 'unite', fromId: other.id, intoId: giver.id, importance: 2 }];
     const [first, second] = [plan(yard, goals), plan(yard, goals)];
+    const alive = yard.apiary;
     yard.run(second);
     work(yard, first);
     const before = yard.apiary;
@@ -163,7 +160,7 @@ describe('a plan for a yard, kept and worked', () => {
     const last = second.steps.at(-1)?.id ?? '';
     expect(
       yard.refused({
-        type: 'tickYardStep',
+        type: 'tickStep',
         stepId: last,
         done: true,
         day: '2026-05-15',
@@ -171,10 +168,10 @@ describe('a plan for a yard, kept and worked', () => {
       }),
     ).toEqual(['colony-ended at stepId']);
     expect(yard.apiary.colony).toEqual(before.colony);
-    expect(goneUnits(yard.apiary, second.yardPlan).map((p) => p.message)).toEqual([
+    expect(goneUnits(yard.apiary, second.work).map((p) => p.message)).toEqual([
       'Other ended on Fri 15 May: this work cannot be carried out as it was planned.',
     ]);
-    expect(goneUnits(before, { colonyId: giver.id })).toEqual([]);
+    expect(goneUnits(alive, second.work)).toEqual([]);
   });
 
   it('shrinks: what stays fits into the boxes that stay, and the empty box goes to the store', () => {
@@ -219,22 +216,22 @@ describe('a plan for a yard, kept and worked', () => {
   it('is refused when a frame has been moved meanwhile, a name is taken, or a step is ticked twice', () => {
     const { yard } = yardOf();
     const saved = plan(yard, [nucs(1)]);
-    const moved = saved.yardPlan.body.moves.find((m) => m.from !== null)!;
+    const moved = saved.work.body.moves.find((m) => m.from !== null)!;
     const stale = JSON.parse(JSON.stringify(saved)) as typeof saved;
     yard.run(saved);
     yard.run({ type: 'moveFrames', moves: [{ frameId: moved.frameId, to: { place: 'store' } }] });
-    expect(yard.refused({ ...stale, yardPlan: { ...stale.yardPlan, id: yard.newId() } })[0]).toContain(
-      'frame-elsewhere at yardPlan.body.moves.',
+    expect(yard.refused({ ...stale, work: { ...stale.work, id: yard.newId() } })[0]).toContain(
+      'frame-elsewhere at work.body.moves.',
     );
     const [first, ...rest] = saved.steps;
     yard.tick(first!.id, '2026-05-15');
-    expect(yard.refused({ type: 'tickYardStep', stepId: first!.id, done: true, day: '2026-05-15' })).toEqual([
+    expect(yard.refused({ type: 'tickStep', stepId: first!.id, done: true, day: '2026-05-15' })).toEqual([
       'step-done at stepId',
     ]);
     for (const s of rest.slice(0, -1)) yard.tick(s.id, '2026-05-15');
     expect(
       yard.refused({
-        type: 'tickYardStep',
+        type: 'tickStep',
         stepId: rest.at(-1)!.id,
         done: true,
         day: '2026-05-15',
@@ -242,11 +239,11 @@ describe('a plan for a yard, kept and worked', () => {
       }),
     ).toContain('frame-moved at stepId');
     expect(
-      yard.refused({ type: 'tickYardStep', stepId: rest.at(-1)!.id, done: true, day: '2026-05-15' }),
+      yard.refused({ type: 'tickStep', stepId: rest.at(-1)!.id, done: true, day: '2026-05-15' }),
     ).toEqual(['not-closed at closing']);
     const other = yardOf();
     const named = plan(other.yard, [nucs(1)], {});
-    named.yardPlan.body.units.find((u) => u.kind === 'nuc')!.name = 'Giver';
+    named.work.body.units.find((u) => u.state === 'new')!.name = 'Giver';
     expect(other.yard.refused(named)[0]).toContain('name-taken');
   });
 
@@ -254,14 +251,12 @@ describe('a plan for a yard, kept and worked', () => {
     const { yard } = yardOf();
     const saved = plan(yard, [nucs(1)]);
     yard.run(saved);
-    yard.run({ type: 'dropYardPlan', yardPlanId: saved.yardPlan.id });
+    yard.run({ type: 'dropWork', workId: saved.work.id });
     expect(
-      yard.refused({ type: 'tickYardStep', stepId: saved.steps[0]!.id, done: true, day: '2026-05-15' }),
+      yard.refused({ type: 'tickStep', stepId: saved.steps[0]!.id, done: true, day: '2026-05-15' }),
     ).toEqual(['plan-closed at stepId']);
     const again = plan(yard, [nucs(1)]);
     work(yard, again);
-    expect(yard.refused({ type: 'dropYardPlan', yardPlanId: again.yardPlan.id })).toEqual([
-      'plan-done at yardPlanId',
-    ]);
+    expect(yard.refused({ type: 'dropWork', workId: again.work.id })).toEqual(['plan-done at workId']);
   });
 });

@@ -14,18 +14,18 @@ function begun(yard: WeakYard) {
   if (!plan) throw new Error('no plan');
   const command = workOfAction(yard.apiary, plan, WEAK_DAY, yard.newId);
   yard.run(command);
-  return { planId: command.yardPlan.id, move: command.yardPlan.body.moves[0]! };
+  return { workId: command.work.id, move: command.work.body.moves[0]! };
 }
 
-function tell(yard: WeakYard, planId: string, report: WorkReport) {
-  const told = reportWork(yard.apiary, planId, report, WEAK_DAY, yard.newId);
+function tell(yard: WeakYard, workId: string, report: WorkReport) {
+  const told = reportWork(yard.apiary, workId, report, WEAK_DAY, yard.newId);
   if (told.ok) yard.run(told.value);
   return told;
 }
 
-const finish = (yard: WeakYard, planId: string) => {
-  const open = Object.values(yard.apiary.yardStep)
-    .filter((s) => s.yardPlanId === planId && s.doneOn === null)
+const finish = (yard: WeakYard, workId: string) => {
+  const open = Object.values(yard.apiary.workStep)
+    .filter((s) => s.workId === workId && s.doneOn === null)
     .toSorted((a, b) => a.order - b.order);
   for (const s of open) yard.tick(s.id, WEAK_DAY);
 };
@@ -33,25 +33,25 @@ const finish = (yard: WeakYard, planId: string) => {
 describe('what was really done in an action', () => {
   it('a comb that stayed is not moved; the rest of the work stands', () => {
     const yard = new WeakYard(NO_BROOD);
-    const { planId, move } = begun(yard);
+    const { workId, move } = begun(yard);
     const home = yard.apiary.colony[move.fromKey];
-    const steps = Object.values(yard.apiary.yardStep).filter((s) => s.yardPlanId === planId).length;
+    const steps = Object.values(yard.apiary.workStep).filter((s) => s.workId === workId).length;
     expect(
-      tell(yard, planId, { what: 'frame-went', frameId: move.frameId, toColonyId: move.fromKey, slot: null })
+      tell(yard, workId, { what: 'frame-went', frameId: move.frameId, toColonyId: move.fromKey, slot: null })
         .ok,
     ).toBe(true);
-    expect(Object.values(yard.apiary.yardStep).filter((s) => s.yardPlanId === planId)).toHaveLength(steps);
-    expect(yard.apiary.yardPlan[planId]?.body.moves.map((m) => m.frameId)).not.toContain(move.frameId);
-    expect(yard.apiary.yardPlan[planId]?.body.reports).toHaveLength(1);
+    expect(Object.values(yard.apiary.workStep).filter((s) => s.workId === workId)).toHaveLength(steps);
+    expect(yard.apiary.work[workId]?.body.moves.map((m) => m.frameId)).not.toContain(move.frameId);
+    expect(yard.apiary.work[workId]?.body.reports).toHaveLength(1);
     expect(framesOfColony(yard.apiary, home!).map((f) => f.frame.id)).toContain(move.frameId);
   });
 
   it('a comb cannot go where every slot is taken: said with its remedy, nothing changed', () => {
     const yard = new WeakYard(NO_BROOD);
-    const { planId, move } = begun(yard);
+    const { workId, move } = begun(yard);
     const other = ['Rowan', 'Bryony'].map((n) => yard.colony(n)).find((c) => c.id !== move.fromKey)!;
     const before = yard.apiary;
-    const told = tell(yard, planId, {
+    const told = tell(yard, workId, {
       what: 'frame-went',
       frameId: move.frameId,
       toColonyId: other.id,
@@ -63,11 +63,11 @@ describe('what was really done in an action', () => {
 
   it('a queen that was found is kept with the work, and it ends as planned', () => {
     const yard = new WeakYard(NO_BROOD);
-    const { planId } = begun(yard);
-    expect(tell(yard, planId, { what: 'queen-found', colonyId: yard.weak.id, frameId: null }).ok).toBe(true);
-    finish(yard, planId);
-    expect(yard.apiary.yardPlan[planId]?.status).toBe('done');
-    expect(yard.apiary.yardPlan[planId]?.body.reports?.[0]?.words).toBe('Queen found in Nettle');
+    const { workId } = begun(yard);
+    expect(tell(yard, workId, { what: 'queen-found', colonyId: yard.weak.id, frameId: null }).ok).toBe(true);
+    finish(yard, workId);
+    expect(yard.apiary.work[workId]?.status).toBe('done');
+    expect(yard.apiary.work[workId]?.body.reports?.[0]?.words).toBe('Queen found in Nettle');
     expect(queenOf(yard.apiary, yard.weak.id)).toBeUndefined();
   });
 });

@@ -1,52 +1,57 @@
-import { handChambers } from './handChambers.ts';
-import { daysBetween, type Day, shiftWindow, windowAfter } from '../../basics/index.ts';
-import type { Draft } from './draft.ts';
-import { type Box, type YardPlan, boxesOfHive, queenOf } from '../../records/index.ts';
+import { daysBetween, type Day } from '../../basics/index.ts';
+import { boxesOfHive, queenOf, type Box, type Colony, type Parting, type Work } from '../../records/index.ts';
 import { goneUnits } from '../../work/index.ts';
-import { carryOutQueens, carryOutStandsAndEnds } from './carryOutEffects.ts';
-import { dropLooks } from './droppingLooks.ts';
+import { carryOutQueens, carryOutStandsAndEnds, partQueens } from './carryOutEffects.ts';
+import type { Draft } from './draft.ts';
+import { dropLooks, dropLooksOfLastSplit } from './droppingLooks.ts';
+import { handChambers } from './handChambers.ts';
 import { takeKit } from './keepingKit.ts';
-import { setUpUnit } from './settingUpUnit.ts';
+import { shifted } from './lateWork.ts';
+import { setUpHive } from './settingUpUnit.ts';
 
 type Path = readonly (string | number)[];
 
-/** Makes the apiary what a yard plan says, provided that nothing it rests on has changed meanwhile. */
-export function carryOutYardPlan(draft: Draft, plan: YardPlan, day: Day, path: Path): void {
-  draft.problems.push(...goneUnits(draft.apiary, plan, path));
+/**
+ * Makes the apiary what work says, whatever asked for it, provided that nothing it rests on has changed meanwhile.
+ *
+ * Work that is done later than planned shifts what hangs on its day, and nothing else.
+ */
+export function carryOutWork(draft: Draft, work: Work, day: Day, path: Path): void {
+  draft.problems.push(...goneUnits(draft.apiary, work, path));
   if (draft.problems.length > 0) return;
-  carryOutQueens(draft, plan, path);
-  unite(draft, plan, day, path);
-  setUpNucs(draft, plan, day, path);
-  bringBoxes(draft, plan, path);
-  moveFrames(draft, plan, path);
-  takeBoxesAway(draft, plan);
-  moveQueens(draft, plan, day);
-  carryOutStandsAndEnds(draft, plan, day, path);
-  const late = daysBetween(plan.day, day);
-  for (const { id, colonyIds, kind, topic, window, expect } of plan.body.looks) {
+  const late = daysBetween(work.day, day);
+  carryOutQueens(draft, work, day, late, path);
+  unite(draft, work, day, path);
+  setUpNewUnits(draft, work, day, late, path);
+  bringBoxes(draft, work, path);
+  moveFrames(draft, work, path);
+  takeBoxesAway(draft, work);
+  partColonies(draft, work, day, late);
+  partQueens(draft, work, path);
+  carryOutStandsAndEnds(draft, work, day, path);
+  for (const { id, colonyIds, kind, topic, window, anchor, expect } of work.body.looks) {
     draft.add(
       'followUp',
       {
         id,
-        planId: null,
+        workId: work.id,
         colonyIds,
         kind,
         topic,
-        // Work done later than planned: its looks move with it.
-        window: shiftWindow(window, late),
+        window: shifted(window, anchor, late),
         expect,
         status: 'open',
       },
       path,
     );
   }
-  takeKit(draft, plan.body.kit);
-  draft.put('yardPlan', { ...plan, status: 'done' });
+  takeKit(draft, work.body.kit);
+  draft.put('work', { ...work, status: 'done' });
 }
 
 /** The boxes of the one are set on the other; it ends, and what was due for it is dropped. */
-function unite(draft: Draft, plan: YardPlan, day: Day, path: Path): void {
-  for (const { fromId, intoId } of plan.body.unions) {
+function unite(draft: Draft, work: Work, day: Day, path: Path): void {
+  for (const { fromId, intoId } of work.body.unions) {
     const from = draft.need('colony', fromId, path);
     const into = draft.need('colony', intoId, path);
     if (!from || !into || from.hiveId === null || into.hiveId === null) continue;
@@ -89,51 +94,66 @@ const wholeOf = (box: Pick<Box, 'slots'>, colonyId: string | null) => [
   { colonyId, fromSlot: 1, toSlot: box.slots },
 ];
 
-function setUpNucs(draft: Draft, plan: YardPlan, day: Day, path: Path): void {
-  for (const h of plan.body.newHives) {
-    const unit = plan.body.units.find((u) => u.colonyId === h.colonyId);
-    const giver = draft.need('colony', h.fromColonyId, path);
-    if (!unit || !giver) continue;
-    const raises = unit.queen === 'raises' || unit.queen === 'cell';
-    setUpUnit(
+function setUpNewUnits(draft: Draft, work: Work, day: Day, late: number, path: Path): void {
+  for (const h of work.body.newHives) {
+    const unit = work.body.units.find((u) => u.colonyId === h.colonyId);
+    const parent = draft.need('colony', h.fromColonyId, path);
+    if (!unit || !parent) continue;
+    setUpHive(
       draft,
       { ...h, name: unit.name },
       {
         startedOn: day,
-        origin: { how: 'split', fromColonyId: giver.id, planId: plan.id },
-        separation: {
-          v: 1,
-          day,
-          planId: plan.id,
-          queen: raises ? 'elsewhere' : 'here',
-          partIds: [giver.id, h.colonyId],
-          // A ripe cell is given within three days and opens within two more.
-          emergence: unit.queen === 'cell' ? windowAfter(day, 2, 3, 5) : null,
-        },
+        origin: { how: 'split', fromColonyId: parent.id, workId: work.id },
+        separation: unit.parted && separationBy(work, unit.parted, day, late),
       },
       path,
     );
   }
 }
 
-/** New boxes take the lowest place; the boxes that they replace are emptied first by the moves. */
-function bringBoxes(draft: Draft, plan: YardPlan, path: Path): void {
-  for (const b of plan.body.newBoxes) {
+/** Colonies that stay and are parted from others, or from their queen. */
+function partColonies(draft: Draft, work: Work, day: Day, late: number): void {
+  for (const { state, colonyId, parted } of work.body.units) {
+    const colony = state === 'stays' && parted ? draft.get('colony', colonyId) : undefined;
+    if (!colony || !parted) continue;
+    dropLooksOfLastSplit(draft, colony);
+    draft.put('colony', { ...colony, separation: separationBy(work, parted, day, late) });
+  }
+}
+
+const separationBy = (
+  work: Work,
+  { queen, emergence, partIds }: Parting,
+  day: Day,
+  late: number,
+): Colony['separation'] => ({
+  v: 1,
+  day,
+  workId: work.id,
+  queen,
+  partIds,
+  emergence: emergence && shifted(emergence.window, emergence.anchor, late),
+});
+
+/** A super goes on top. A new brood box takes the lowest place; the moves empty the boxes that it replaces. */
+function bringBoxes(draft: Draft, work: Work, path: Path): void {
+  for (const b of work.body.newBoxes) {
     const colony = draft.need('colony', b.colonyId, path);
     if (!colony?.hiveId) continue;
     const { hiveId } = colony;
-    for (const old of boxesOfHive(draft.apiary, hiveId)) {
-      draft.put('box', { ...old, position: old.position + 1 });
-    }
+    const there = boxesOfHive(draft.apiary, hiveId);
+    const isSuper = b.place === 'top';
+    if (!isSuper) for (const old of there) draft.put('box', { ...old, position: old.position + 1 });
     draft.add(
       'box',
       {
         id: b.boxId,
         hiveId,
-        position: 0,
+        position: isSuper ? there.length : 0,
         sizeId: b.sizeId,
         slots: b.slots,
-        role: 'brood',
+        role: isSuper ? 'super' : 'brood',
         chambers: wholeOf(b, b.colonyId),
         excluderBelow: false,
       },
@@ -142,8 +162,8 @@ function bringBoxes(draft: Draft, plan: YardPlan, path: Path): void {
   }
 }
 
-function moveFrames(draft: Draft, plan: YardPlan, path: Path): void {
-  for (const m of plan.body.moves) {
+function moveFrames(draft: Draft, work: Work, path: Path): void {
+  for (const m of work.body.moves) {
     const frame = draft.need('frame', m.frameId, path);
     if (!frame) continue;
     if (frame.boxId !== (m.from?.boxId ?? null) || frame.slot !== (m.from?.slot ?? null)) {
@@ -165,14 +185,15 @@ function moveFrames(draft: Draft, plan: YardPlan, path: Path): void {
 }
 
 /** Boxes that are empty now go to the store; the rest of their hive closes up. */
-function takeBoxesAway(draft: Draft, plan: YardPlan): void {
-  const replaced = plan.body.newBoxes.flatMap(({ colonyId, boxId }) => {
+function takeBoxesAway(draft: Draft, work: Work): void {
+  const replaced = work.body.newBoxes.flatMap(({ colonyId, boxId, place }) => {
+    if (place === 'top') return [];
     const hiveId = draft.get('colony', colonyId)?.hiveId;
     return hiveId
       ? boxesOfHive(draft.apiary, hiveId).filter((b) => b.id !== boxId && b.role === 'brood')
       : [];
   });
-  const emptied = plan.body.emptiedBoxIds.flatMap((id) => draft.get('box', id) ?? []);
+  const emptied = work.body.emptiedBoxIds.flatMap((id) => draft.get('box', id) ?? []);
   const held = new Set(Object.values(draft.apiary.frame).map((f) => f.boxId));
   const hives = new Set<string>();
   for (const box of [...replaced, ...emptied]) {
@@ -189,36 +210,6 @@ function takeBoxesAway(draft: Draft, plan: YardPlan): void {
   for (const hiveId of hives) {
     boxesOfHive(draft.apiary, hiveId).forEach((box, position) => {
       if (box.position !== position) draft.put('box', { ...box, position });
-    });
-  }
-}
-
-/** Old queens go with the nuc that takes them; their colonies raise others. */
-function moveQueens(draft: Draft, plan: YardPlan, day: Day): void {
-  for (const unit of plan.body.units) {
-    if (!unit.queenLeaves) continue;
-    const colony = draft.get('colony', unit.colonyId);
-    if (!colony) continue;
-    const home = plan.body.newHives.find(
-      (h) =>
-        plan.body.units.find((u) => u.colonyId === h.colonyId)?.queen === 'old-queen' &&
-        h.fromColonyId === unit.colonyId,
-    );
-    if (!home) continue;
-    const queen = queenOf(draft.apiary, unit.colonyId);
-    if (queen) {
-      draft.put('queen', { ...queen, whereabouts: { known: 'colony', colonyId: home.colonyId } });
-    }
-    draft.put('colony', {
-      ...colony,
-      separation: {
-        v: 1,
-        day,
-        planId: plan.id,
-        queen: 'elsewhere',
-        partIds: [colony.id, home.colonyId],
-        emergence: null,
-      },
     });
   }
 }

@@ -35,11 +35,11 @@ function begun() {
     yard.newId,
   );
   yard.run(saved);
-  const planId = saved.yardPlan.id;
-  const body = () => yard.apiary.yardPlan[planId]!.body;
+  const workId = saved.work.id;
+  const body = () => yard.apiary.work[workId]!.body;
   const steps = () =>
-    Object.values(yard.apiary.yardStep)
-      .filter((s) => s.yardPlanId === planId)
+    Object.values(yard.apiary.workStep)
+      .filter((s) => s.workId === workId)
       .toSorted((a, b) => a.order - b.order);
   const left = () => steps().filter((s) => s.doneOn === null);
   const tickNext = () => {
@@ -54,14 +54,14 @@ function begun() {
     return left()[0]!;
   };
   const tell = (what: WorkReport) => {
-    const done = reportWork(yard.apiary, planId, what, DAY, yard.newId);
+    const done = reportWork(yard.apiary, workId, what, DAY, yard.newId);
     if (!done.ok) throw new Error(done.problems[0]?.message);
     yard.run(done.value);
   };
   const finish = () => {
     while (left().length > 0) tickNext();
   };
-  const nuc = (n: number) => body().units.filter((u) => u.kind === 'nuc')[n]!;
+  const nuc = (n: number) => body().units.filter((u) => u.state === 'new')[n]!;
   const framesIn = (colonyId: string) => {
     const colony = yard.apiary.colony[colonyId];
     return colony ? framesOfColony(yard.apiary, colony).map((p) => p.frame.id) : [];
@@ -70,7 +70,7 @@ function begun() {
     yard,
     giver,
     other,
-    planId,
+    workId,
     body,
     steps,
     left,
@@ -89,7 +89,7 @@ describe('a yard plan while it is worked', () => {
     const step = w.toFirstMove();
     const [frameId = ''] = step.frameIds;
     const planned = w.body().moves.find((m) => m.frameId === frameId)?.toKey;
-    const elsewhere = w.body().units.find((u) => u.kind === 'nuc' && u.key !== planned)!;
+    const elsewhere = w.body().units.find((u) => u.state === 'new' && u.key !== planned)!;
     const ids = [w.nuc(0).colonyId, w.nuc(1).colonyId];
     w.tell({ what: 'frame-went', frameId, toColonyId: elsewhere.colonyId, slot: null });
     expect(w.body().moves.find((m) => m.frameId === frameId)?.toKey).toBe(elsewhere.key);

@@ -1,25 +1,23 @@
 import {
-  type CommandOf,
-  type Apiary,
-  type YardPlan,
-  type YardStep,
-  type FramePin,
-  type YardPlanRequest,
   colonyOfFrame,
   frameInWords,
-  reportInWords,
-  type KeptReport,
+  type Apiary,
+  type FramePin,
+  type Work,
+  type WorkAsked,
   type WorkReport,
+  type WorkStep,
+  type YardPlanRequest,
 } from '../records/index.ts';
-import { type Day, windowAfter, failure, success, type Problem, type Result } from '../basics/index.ts';
+import { failure, success, windowAfter, type Problem, type Result } from '../basics/index.ts';
 import { buildProblem, makeYardPlan, YardSearch } from '../yardplan/index.ts';
 import { asFound } from '../work/index.ts';
-import { mergeSteps, withReport } from './mergeSteps.ts';
-import { reportOnAction } from './reportOnAction.ts';
-import { TWO_VIRGINS } from './repairPlan.ts';
+import type { Replanned, UnderReport } from './replanned.ts';
 
 /** Rounds of search: the keeper stands at an open hive. */
 const ROUNDS = 1;
+
+type AskedYard = Extract<WorkAsked, { source: 'yard' }>;
 
 /**
  * Plans a yard anew around what was really done: frames that were carried are pinned where they hang, shaken bees
@@ -27,29 +25,14 @@ const ROUNDS = 1;
  *
  * Fails when what was done and what is wished cannot both be.
  */
-export function repairYardPlan(
-  apiary: Apiary,
-  plan: YardPlan,
-  report: WorkReport,
-  day: Day,
-  newId: () => string,
-): Result<CommandOf<'amendYardPlan'>> {
-  const steps = Object.values(apiary.yardStep)
-    .filter((s) => s.yardPlanId === plan.id)
-    .toSorted((a, b) => a.order - b.order);
-  const nameOf = (id: string) =>
-    plan.body.units.find((u) => u.colonyId === id)?.name ?? apiary.colony[id]?.name ?? 'a colony';
-  const words = reportInWords(apiary, report, nameOf);
-  if (plan.body.effects !== undefined)
-    return reportOnAction(apiary, plan, steps, { day, report, words }, newId);
-  const reports: KeptReport[] = [...(plan.body.reports ?? []), { day, report, words }];
-  const told = reports.map((r) => r.report);
-  const found = plan.body.units.reduce(
-    (a, u) => (u.kind === 'colony' ? asFound(a, u.colonyId, ofColony(apiary, u.colonyId, told)) : a),
+export function replanYard(asked: AskedYard, under: UnderReport): Result<Replanned> {
+  const { apiary, work, steps, day, newId } = under;
+  const told = under.reports.map((r) => r.report);
+  const found = work.body.units.reduce(
+    (a, u) => (u.state === 'stays' ? asFound(a, u.colonyId, ofColony(apiary, u.colonyId, told)) : a),
     apiary,
   );
-  const request = requestUnder(apiary, plan, steps, told);
-  const solved = solveAround(found, request);
+  const solved = solveAround(found, requestUnder(apiary, work, asked.request, steps, told));
   if (!solved.ok) return solved;
   const { problem, assignment, released } = solved.value;
   const made = makeYardPlan(
@@ -57,66 +40,53 @@ export function repairYardPlan(
     problem,
     assignment,
     {
-      names: Object.fromEntries(plan.body.units.flatMap((u) => (u.kind === 'nuc' ? [[u.key, u.name]] : []))),
+      names: Object.fromEntries(work.body.units.flatMap((u) => (u.state === 'new' ? [[u.key, u.name]] : []))),
       bound: null,
-      name: plan.name,
-      instead: plan,
+      name: work.name,
+      instead: work,
     },
     newId,
   );
-  const settled = new Set(
-    [...problem.request.pins, ...problem.request.shaken]
-      .map((p) => p.frameId)
-      .filter((id) => !released.has(id)),
-  );
-  const done = withReport(steps, {
+  const back = [...released].map(([frameId, why]): WorkStep => ({
     id: newId(),
-    kind: report.what === 'frame-went' || report.what === 'unit-added' ? 'move' : 'find',
-    text: words,
-    day,
-    frameId: 'frameId' in report ? report.frameId : null,
-  });
-  const back = [...released].map(([frameId, why]) => ({
-    id: newId(),
+    workId: work.id,
     order: 0,
-    kind: 'move' as const,
+    kind: 'move',
+    task: 'carry-back',
     text: `Carry back: ${frameInWords(apiary, frameId)}`,
     detail: why,
     doneOn: null,
+    unitKeys: [],
     frameIds: [],
   }));
-  const merged = mergeSteps(
-    done,
-    [...back, ...made.steps],
-    settled,
-    steps.filter((s) => s.doneOn === null),
-  );
   const virgins = told.flatMap((r) => (r.what === 'virgin-seen' ? [r.colonyId] : []));
+  const { body } = made.work;
   return success({
-    type: 'amendYardPlan',
-    yardPlan: {
-      ...made.yardPlan,
-      status: 'working',
-      body: {
-        ...made.yardPlan.body,
-        // As it was asked: what was done is in the reports and the ticks.
-        request: plan.body.request,
-        reports,
-        cautions: [...(virgins.length > 0 ? [TWO_VIRGINS] : []), ...made.yardPlan.body.cautions],
-        looks: [
-          ...made.yardPlan.body.looks,
-          ...virgins.map((colonyId) => ({
-            id: newId(),
-            colonyIds: [colonyId],
-            kind: 'look' as const,
-            topic: 'eggs-due' as const,
-            window: windowAfter(day, 14, 16, 27),
-            expect: 'Eggs of the virgin that was seen during the work.',
-          })),
-        ],
-      },
+    body: {
+      ...body,
+      // As it was asked: what was done is in the reports and the ticks.
+      asked: body.asked.source === 'yard' ? { ...body.asked, request: asked.request } : body.asked,
+      looks: [
+        ...body.looks,
+        ...virgins.map((colonyId) => ({
+          id: newId(),
+          colonyIds: [colonyId],
+          kind: 'look' as const,
+          topic: 'eggs-due' as const,
+          window: windowAfter(day, 14, 16, 27),
+          anchor: 'cells' as const,
+          expect: 'Eggs of the virgin that was seen during the work.',
+        })),
+      ],
     },
-    steps: merged.map((s) => ({ ...s, yardPlanId: plan.id })),
+    before: steps,
+    anew: [...back, ...made.steps],
+    settled: new Set(
+      [...problem.request.pins, ...problem.request.shaken]
+        .map((p) => p.frameId)
+        .filter((id) => !released.has(id)),
+    ),
+    virginSeen: virgins.length > 0,
   });
 }
 
@@ -131,11 +101,12 @@ function ofColony(apiary: Apiary, colonyId: string, reports: readonly WorkReport
 /** What was asked, with all that was done pinned. */
 function requestUnder(
   apiary: Apiary,
-  plan: YardPlan,
-  steps: readonly YardStep[],
+  { body }: Work,
+  request: YardPlanRequest,
+  steps: readonly WorkStep[],
   reports: readonly WorkReport[],
 ): YardPlanRequest {
-  const { request, moves, shakes, units } = plan.body;
+  const { moves, shakes, units } = body;
   const inPlan = (id: string) => apiary.frame[id] !== undefined;
   const pins = new Map(request.pins.map((p) => [p.frameId, p.to]));
   const shaken = new Map(request.shaken.map((p) => [p.frameId, p.to]));

@@ -1,26 +1,22 @@
 import {
-  type CommandOf,
+  boxesOfColony,
+  framesOfBox,
   type Apiary,
   type Box,
   type Colony,
   type Frame,
-  type Move,
-  type Plan,
-  type Step,
-  boxesOfColony,
-  framesOfBox,
-  reportInWords,
   type KeptReport,
+  type Work,
+  type WorkAsked,
   type WorkReport,
+  type WorkStep,
 } from '../records/index.ts';
-import { type Day, failure, success, type Problem, type Result } from '../basics/index.ts';
+import { failure, success, type Problem, type Result } from '../basics/index.ts';
 import { makePlan, NOTHING_DONE, type Place, type WorkFacts } from '../split/index.ts';
 import { asFound } from '../work/index.ts';
-import { mergeSteps, withReport } from './mergeSteps.ts';
+import type { Replanned, UnderReport } from './replanned.ts';
 
-/** Two virgins in one unit do not stay two. */
-export const TWO_VIRGINS =
-  'A virgin runs here already: other cells in this unit are torn down, or she leaves with a swarm. Keep it quiet; give the cells that are left to a part without one.';
+type AskedSplit = Extract<WorkAsked, { source: 'split' }>;
 
 /**
  * Plans a split anew around what was really done: what hangs, hangs; the rest is chosen again, with steps, dates
@@ -28,86 +24,60 @@ export const TWO_VIRGINS =
  *
  * Fails when the report cannot be: a frame that is gone, a box in which no slot is free.
  */
-export function repairPlan(
-  apiary: Apiary,
-  plan: Plan,
-  report: WorkReport,
-  day: Day,
-  newId: () => string,
-): Result<CommandOf<'amendPlan'>> {
-  const colony = apiary.colony[plan.colonyId];
-  if (!colony) return failure(gone('This colony is not there any more.'));
-  const steps = Object.values(apiary.step)
-    .filter((s) => s.planId === plan.id)
-    .toSorted((a, b) => a.order - b.order);
-  const nameOf = (id: string) =>
-    plan.body.parts.find((p) => p.colonyId === id)?.name ?? apiary.colony[id]?.name ?? 'a colony';
-  const words = reportInWords(apiary, report, nameOf);
-  const reports: KeptReport[] = [...(plan.body.reports ?? []), { day, report, words }];
-  const facts = factsOf(apiary, plan, colony, steps, reports);
+export function replanSplit(asked: AskedSplit, under: UnderReport): Result<Replanned> {
+  const { apiary, work, steps, reports, report, newId } = under;
+  const colony = apiary.colony[asked.colonyId];
+  const fresh = work.body.units.find((u) => u.state !== 'stays');
+  if (!colony || !fresh) return failure(gone('This colony is not there any more.'));
+  const facts = factsOf(apiary, work, colony, fresh.colonyId, steps, reports);
   if (!facts.ok) return facts;
   const found = asFound(
     apiary,
-    plan.colonyId,
+    colony.id,
     reports.map((r) => r.report),
   );
-  const [, fresh] = plan.body.parts;
-  const { newHive } = plan.body;
+  const [newHive] = work.body.newHives;
   const made = makePlan(
     found,
     {
-      colonyId: plan.colonyId,
-      methodId: plan.methodId,
-      day: plan.day,
+      colonyId: colony.id,
+      methodId: asked.methodId,
+      day: work.day,
       newName: fresh.name,
-      options: plan.body.options,
+      options: asked.options,
     },
     newId,
     {
       facts: facts.value,
       ids: {
-        plan: plan.id,
+        work: work.id,
         colony: fresh.colonyId,
-        hive: newHive.hiveId,
-        stand: newHive.standId,
-        box: newHive.boxes.find((b) => b.from === 'kit')?.boxId ?? newId(),
+        hive: newHive?.hiveId ?? newId(),
+        stand: newHive?.standId ?? newId(),
+        box: boxesOfNew(work).find((b) => b.from === 'kit')?.boxId ?? newId(),
       },
     },
   );
   if (!made.ok) return made;
   const { command } = made.value;
-  const told = withReport(spoilt(steps, report), {
-    id: newId(),
-    kind: report.what === 'frame-went' || report.what === 'unit-added' ? 'move' : 'find',
-    text: words,
-    day,
-    frameId: 'frameId' in report ? report.frameId : null,
-  });
   const queenKnown = facts.value.queenOn !== null || facts.value.queenIn !== null;
   const anew = [
-    ...backSteps(facts.value, command.moves, plan, newId, nameOf),
+    ...backSteps(facts.value, command.work, under),
     ...command.steps.filter((s) => !isAnswered(s, queenKnown, facts.value.reserved.size > 0)),
   ];
-  const merged = mergeSteps(
-    told,
-    anew,
-    new Set(),
-    steps.filter((s) => s.doneOn === null),
-  );
   return success({
-    type: 'amendPlan',
-    plan: {
-      ...command.plan,
-      status: 'working',
-      body: {
-        ...command.plan.body,
-        reports,
-        cautions: [...(facts.value.virgin ? [TWO_VIRGINS] : []), ...command.plan.body.cautions],
-      },
-    },
-    moves: command.moves,
-    steps: merged.map((s) => ({ ...s, planId: plan.id })),
+    body: command.work.body,
+    before: spoilt(steps, report),
+    anew,
+    settled: new Set<string>(),
+    virginSeen: facts.value.virgin !== null,
   });
+}
+
+/** The boxes of the new part, or the one that is set above. */
+function boxesOfNew({ body }: Work): Work['body']['newHives'][number]['boxes'] {
+  const [hive] = body.newHives;
+  return hive ? hive.boxes : body.newBoxes.map((b) => ({ from: 'kit' as const, ...b }));
 }
 
 const gone = (message: string): Problem => ({
@@ -118,44 +88,40 @@ const gone = (message: string): Problem => ({
 });
 
 /** The search for her, or for a cell to keep, is over. */
-const isAnswered = (s: Pick<Step, 'kind' | 'text'>, queenKnown: boolean, isReserved: boolean): boolean =>
-  s.kind === 'find' &&
-  ((queenKnown && /queen/i.test(s.text) && !/^(Reserve|Remove|Choose)/.test(s.text)) ||
-    (isReserved && /^(Reserve|Choose)/.test(s.text)));
+const isAnswered = ({ task }: WorkStep, queenKnown: boolean, isReserved: boolean): boolean =>
+  (queenKnown && task === 'find-queen') || (isReserved && task === 'keep-cell');
 
 /** A reservation that broke is to be made again. */
-function spoilt(steps: readonly Step[], report: WorkReport): Step[] {
+function spoilt(steps: readonly WorkStep[], report: WorkReport): WorkStep[] {
   if (report.what !== 'cell-broken') return [...steps];
   return steps.map((s) =>
-    s.kind === 'find' && s.doneOn !== null && /^(Reserve|Choose|Cell reserved)/.test(s.text)
-      ? { ...s, text: `${s.text} (broken since)`.slice(0, 400) }
+    s.task === 'keep-cell' && s.doneOn !== null
+      ? { ...s, task: 'told', text: `${s.text} (broken since)`.slice(0, 400) }
       : s,
   );
 }
 
 /** Steps for frames that hang where the method must not have them. */
-function backSteps(
-  facts: WorkFacts,
-  moves: readonly Move[],
-  plan: Plan,
-  newId: () => string,
-  nameOf: (id: string) => string,
-): Step[] {
-  const staying = new Set(moves.map((m) => m.frameId));
-  const [stay, fresh] = plan.body.parts;
-  return [...facts.hung].flatMap(([frameId, at]): Step[] => {
-    const isInNew = plan.body.newHive.boxes.some((b) => b.boxId === at.boxId);
+function backSteps(facts: WorkFacts, planned: Work, { work, newId }: UnderReport): WorkStep[] {
+  const staying = new Set(planned.body.moves.map((m) => m.frameId));
+  const stay = work.body.units.find((u) => u.state === 'stays');
+  const fresh = work.body.units.find((u) => u.state !== 'stays');
+  if (!stay || !fresh) return [];
+  return [...facts.hung].flatMap(([frameId, at]): WorkStep[] => {
+    const isInNew = boxesOfNew(work).some((b) => b.boxId === at.boxId);
     if (!isInNew || staying.has(frameId) || facts.queenOn !== frameId) return [];
     return [
       {
         id: newId(),
-        planId: plan.id,
+        workId: work.id,
         order: 0,
         kind: 'move',
-        text: `Carry the frame with the queen back from ${nameOf(fresh.colonyId)} to ${nameOf(stay.colonyId)}`,
+        task: 'carry-back',
+        text: `Carry the frame with the queen back from ${fresh.name} to ${stay.name}`,
         detail:
           'She is meant to stay. Look at both sides of it first, and hang it in the slot that it came from.',
         doneOn: null,
+        unitKeys: [fresh.key, stay.key],
         frameIds: [],
       },
     ];
@@ -165,16 +131,13 @@ function backSteps(
 /** Reads off the ticks and the reports what has been done. */
 function factsOf(
   apiary: Apiary,
-  plan: Plan,
+  work: Work,
   colony: Colony,
-  steps: readonly Step[],
+  newId: string,
+  steps: readonly WorkStep[],
   reports: readonly KeptReport[],
 ): Result<WorkFacts> {
-  const moves = new Map(
-    Object.values(apiary.move)
-      .filter((m) => m.planId === plan.id)
-      .map((m) => [m.frameId, m]),
-  );
+  const moves = new Map(work.body.moves.map((m) => [m.frameId, m]));
   const isHere = (id: string) => {
     const frame = apiary.frame[id];
     return frame?.place === 'store' || boxesOfColony(apiary, colony).some((b) => b.id === frame?.boxId);
@@ -186,18 +149,18 @@ function factsOf(
     for (const id of s.frameIds) {
       const move = moves.get(id);
       if (s.kind === 'shake') shaken.add(id);
-      else if (move && isHere(id)) hung.set(id, { boxId: move.toBoxId, slot: move.toSlot });
+      else if (move?.to && isHere(id)) hung.set(id, move.to);
     }
   }
   let facts: WorkFacts = { ...NOTHING_DONE, hung, shaken };
   const reserved = new Set<string>();
-  const isNew = (id: string) => id === plan.body.parts[1].colonyId;
+  const isNew = (id: string) => id === newId;
   for (const { report, day } of reports) {
     switch (report.what) {
       case 'frame-went': {
         if (!isHere(report.frameId)) break;
         hung.delete(report.frameId);
-        const place = placeFor(apiary, plan, colony, hung, report);
+        const place = placeFor(apiary, work, colony, hung, report, newId);
         if (!place.ok) return place;
         hung.set(report.frameId, place.value);
         break;
@@ -226,19 +189,19 @@ function factsOf(
 /** The slot in which a frame hangs that went elsewhere: as told, its own, or the first that is free. */
 function placeFor(
   apiary: Apiary,
-  plan: Plan,
+  work: Work,
   colony: Colony,
   hung: ReadonlyMap<string, Place>,
   report: Extract<WorkReport, { what: 'frame-went' }>,
+  newId: string,
 ): Result<Place> {
   const frame = apiary.frame[report.frameId];
   if (!frame) return failure(gone('This frame is not there any more.'));
-  const [stay, fresh] = plan.body.parts;
-  const toNew = report.toColonyId === fresh.colonyId;
-  const name = toNew ? fresh.name : stay.name;
-  const moving = new Set(plan.body.newHive.boxes.map((b) => b.boxId));
+  const toNew = report.toColonyId === newId;
+  const name = (toNew && work.body.units.find((u) => u.colonyId === newId)?.name) || colony.name;
+  const moving = new Set(boxesOfNew(work).map((b) => b.boxId));
   const boxes: readonly Pick<Box, 'id' | 'sizeId' | 'slots'>[] = toNew
-    ? plan.body.newHive.boxes.flatMap((b): Pick<Box, 'id' | 'sizeId' | 'slots'>[] => {
+    ? boxesOfNew(work).flatMap((b): Pick<Box, 'id' | 'sizeId' | 'slots'>[] => {
         const box = b.from === 'kit' ? { ...b, id: b.boxId } : apiary.box[b.boxId];
         return box ? [box] : [];
       })

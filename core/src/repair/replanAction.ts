@@ -1,55 +1,33 @@
 import {
-  type CommandOf,
-  type Apiary,
-  type YardPlan,
-  type YardStep,
   boxesOfColony,
   colonyOfFrame,
-  type KeptReport,
+  STORE_KEY,
+  type Apiary,
+  type Work,
+  type WorkMove,
   type WorkReport,
 } from '../records/index.ts';
 import { failure, success, type Result } from '../basics/index.ts';
-import { withReport } from './mergeSteps.ts';
+import type { Replanned, UnderReport } from './replanned.ts';
 
 /**
- * What was really done in the course of an action about one unit. Its plan was not searched for, so nothing is
+ * What was really done in the course of an action about one colony. Its plan was not searched for, so nothing is
  * planned anew: moves that did not happen are taken out or led elsewhere, and the rest stands.
  */
-export function reportOnAction(
-  apiary: Apiary,
-  plan: YardPlan,
-  steps: readonly YardStep[],
-  kept: KeptReport,
-  newId: () => string,
-): Result<CommandOf<'amendYardPlan'>> {
-  const { report } = kept;
-  const moves = movesAfter(apiary, plan, report);
+export function replanAction({ apiary, work, steps, report }: UnderReport): Result<Replanned> {
+  const moves = movesAfter(apiary, work, report);
   if (!moves.ok) return moves;
-  const frameId = 'frameId' in report ? report.frameId : null;
-  const done = withReport(steps, {
-    id: newId(),
-    kind: report.what === 'frame-went' || report.what === 'unit-added' ? 'move' : 'find',
-    text: kept.words,
-    day: kept.day,
-    frameId,
-  });
-  const open = steps.filter((s) => s.doneOn === null && !done.some((d) => d.id === s.id));
+  const told = 'frameId' in report ? report.frameId : null;
   return success({
-    type: 'amendYardPlan',
-    yardPlan: {
-      ...plan,
-      status: 'working',
-      body: { ...plan.body, moves: moves.value, reports: [...(plan.body.reports ?? []), kept] },
-    },
-    steps: [...done, ...open].map((s, order) => ({ ...s, order, yardPlanId: plan.id })),
+    body: { ...work.body, moves: moves.value },
+    before: steps,
+    anew: steps.filter((s) => s.kind !== 'move' || told === null || s.frameIds.join() !== told),
+    settled: new Set<string>(),
+    virginSeen: false,
   });
 }
 
-function movesAfter(
-  apiary: Apiary,
-  { body }: YardPlan,
-  report: WorkReport,
-): Result<YardPlan['body']['moves']> {
+function movesAfter(apiary: Apiary, { body }: Work, report: WorkReport): Result<WorkMove[]> {
   if (report.what === 'unit-added') {
     return success(body.moves.filter((m) => !report.frameIds.includes(m.frameId)));
   }
@@ -81,7 +59,7 @@ function movesAfter(
       frameId: frame.id,
       from,
       to: { boxId: box.id, slot },
-      fromKey: home?.id ?? 'store',
+      fromKey: home?.id ?? STORE_KEY,
       toKey: report.toColonyId,
       reason: 'It went there.',
     },

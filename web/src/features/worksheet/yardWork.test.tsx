@@ -18,13 +18,13 @@ import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { NextUp } from '../board/NextUp.tsx';
 import { WorkListPage } from './WorkListPage.tsx';
-import { YardWorkPage } from './YardWorkPage.tsx';
+import { WorkPage } from './WorkPage.tsx';
 
 withoutNetwork();
 afterEach(cleanup);
 
 /** The demonstration with a plan for Sallow Bank kept. */
-function withPlan(goal: YardGoal): { apiary: Apiary; planId: string; yardId: string } {
+function withPlan(goal: YardGoal): { apiary: Apiary; workId: string; yardId: string } {
   const { apiary } = demoScenario();
   const yardId = Object.values(apiary.yard).find((y) => y.name === 'Sallow Bank')?.id ?? '';
   const built = buildProblem(apiary, { ...newYardPlanRequest([yardId], '2026-05-15'), goals: [goal] });
@@ -40,7 +40,7 @@ function withPlan(goal: YardGoal): { apiary: Apiary; planId: string; yardId: str
   );
   const kept = decide(apiary, command);
   if (!kept.ok) throw new Error(kept.problems[0]?.message);
-  return { apiary: applyChanges(apiary, kept.value), planId: command.yardPlan.id, yardId };
+  return { apiary: applyChanges(apiary, kept.value), workId: command.work.id, yardId };
 }
 
 const oneNuc: YardGoal = {
@@ -51,20 +51,20 @@ const oneNuc: YardGoal = {
   importance: 2,
 };
 
-function open(goal = oneNuc, meanwhile: (apiary: Apiary, planId: string) => Apiary = (a) => a) {
-  const { apiary: planned, planId, yardId } = withPlan(goal);
-  const apiary = meanwhile(planned, planId);
+function open(goal = oneNuc, meanwhile: (apiary: Apiary, workId: string) => Apiary = (a) => a) {
+  const { apiary: planned, workId, yardId } = withPlan(goal);
+  const apiary = meanwhile(planned, workId);
   const views = (
     <Routes>
       <Route path="/worksheet" element={<WorkListPage />} />
-      <Route path="/worksheet/yard/:yardPlanId" element={<YardWorkPage />} />
+      <Route path="/worksheet/:workId" element={<WorkPage />} />
       <Route path="/board" element={<NextUp states={[]} />} />
       <Route path="/plan" element={<h1>Bench</h1>} />
     </Routes>
   );
-  const view = renderView(views, demoStore([], apiary), `/worksheet/yard/${planId}`);
+  const view = renderView(views, demoStore([], apiary), `/worksheet/${workId}`);
   const records = () => view.store.getState().mirror.apiary;
-  return { ...view, planId, yardId, records, status: () => records().yardPlan[planId]?.status };
+  return { ...view, workId, yardId, records, status: () => records().work[workId]?.status };
 }
 
 const current = () => within(document.querySelector<HTMLElement>('[aria-current=step]')!);
@@ -85,8 +85,8 @@ describe('the work of a yard plan', () => {
   });
 
   it('says at once when a colony that it rests on has ended since', () => {
-    open(oneNuc, (apiary, planId) => {
-      const giverId = apiary.yardPlan[planId]?.body.newHives[0]?.fromColonyId ?? '';
+    open(oneNuc, (apiary, workId) => {
+      const giverId = apiary.work[workId]?.body.newHives[0]?.fromColonyId ?? '';
       const giver = apiary.colony[giverId]!;
       return { ...apiary, colony: { ...apiary.colony, [giverId]: { ...giver, endedOn: '2026-05-15' } } };
     });
@@ -122,7 +122,7 @@ describe('the work of a yard plan', () => {
     expect(coloniesOfYard(records(), yardId).map((c) => c.name)).toContain('Nuc 1');
     expect(screen.getByRole('img', { name: /^Nuc 1: one box, 5 frames/ })).toBeTruthy();
     expect(screen.getByText(/^Come back on/).textContent).toContain('Fri 22 May');
-    expect(screen.getByText(/3 days to look or to keep hands off are filed/)).toBeTruthy();
+    expect(screen.getByText(/3 days to inspect or to keep hands off are filed/)).toBeTruthy();
   });
 
   it('is dropped when asked twice; nothing of it is in the records', async () => {
@@ -138,20 +138,20 @@ describe('the work of a yard plan', () => {
   });
 
   it('that was dropped says so and leads back to the bench', async () => {
-    const { store, planId, router } = open();
+    const { store, workId, router } = open();
     fireEvent.click(screen.getByRole('button', { name: 'Drop' }));
     fireEvent.click(screen.getByRole('button', { name: 'Drop the plan' }));
-    await waitFor(() => expect(store.getState().mirror.apiary.yardPlan[planId]?.status).toBe('dropped'));
+    await waitFor(() => expect(store.getState().mirror.apiary.work[workId]?.status).toBe('dropped'));
     // It leads to the bench by itself first.
     await screen.findByRole('heading', { name: 'Bench' });
-    await router.navigate(`/worksheet/yard/${planId}`);
+    await router.navigate(`/worksheet/${workId}`);
     expect(await screen.findByText(/^This plan was dropped/)).toBeTruthy();
     expect(screen.getByRole('link', { name: 'Plan again' }).getAttribute('href')).toBe('/plan');
   });
 
   it('that is nowhere is missing', async () => {
     const { router } = open();
-    await router.navigate('/worksheet/yard/00000000-0000-4000-8000-000000000000');
+    await router.navigate('/worksheet/00000000-0000-4000-8000-000000000000');
     await waitFor(() => expect(screen.queryByRole('progressbar')).toBeNull());
     expect(screen.getByRole('heading', { level: 1 })).toBeTruthy();
   });
@@ -159,17 +159,17 @@ describe('the work of a yard plan', () => {
 
 describe('the list of work', () => {
   it('names yard, plan, day and how far it is', async () => {
-    const { router, planId } = open();
+    const { router, workId } = open();
     await tick();
     await router.navigate('/worksheet');
     const line = (await screen.findByText('Sallow Bank')).closest('li')!;
     expect(line.textContent).toMatch(/1 nuc, own queens, Fri 15 May · begun, 1 of \d+ steps/);
-    expect(within(line).getByRole('link').getAttribute('href')).toBe(`/worksheet/yard/${planId}`);
+    expect(within(line).getByRole('link').getAttribute('href')).toBe(`/worksheet/${workId}`);
     expect(within(line).getByRole('link').textContent).toBe('Go on');
   });
 
   it('says what to do when nothing is planned', () => {
-    renderView(<WorkListPage />, demoStore([], { ...demoScenario().apiary, plan: {} }));
+    renderView(<WorkListPage />, demoStore([], { ...demoScenario().apiary, work: {} }));
     expect(screen.getByRole('link', { name: 'Plan a yard' }).getAttribute('href')).toBe('/plan');
   });
 });
