@@ -25,7 +25,7 @@ test('the board looks ahead and back, puts in order, finds, and says why each co
 
   await page.getByLabel('Order').selectOption('stores');
   await page.getByLabel('Lane').selectOption('even');
-  const names = page.getByRole('region', { name: 'Even' }).getByRole('link');
+  const names = page.getByRole('region', { name: 'Steady' }).getByRole('link');
   await expect(names.first()).toContainText('Mallow');
   await page.getByLabel('Find a colony by name').fill('nobody');
   await page.getByRole('button', { name: 'Show all 8' }).click();

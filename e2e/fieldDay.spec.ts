@@ -18,7 +18,7 @@ test('a standby nuc gets a full box on a warm day before a wet spell: the day, t
   // Frames in their order, and food from a neighbour who has too much.
   await page.goto(`/colonies/${await records.colonyId('Clary')}`);
   await expect(async () => {
-    await page.getByRole('link', { name: 'Hive it up' }).click({ timeout: 2000 });
+    await page.getByRole('link', { name: 'Move into a full-size hive' }).click({ timeout: 2000 });
     await expect(page).toHaveURL(/\/plan/, { timeout: 2000 });
   }).toPass();
   await workedOut(page);

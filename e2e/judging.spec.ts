@@ -33,7 +33,7 @@ test('bought nucs are hived up: rest, same order, the queen’s colour against h
   await page.goto('/weak');
   const nucs = page.getByRole('region', { name: 'Nucs' });
   await expect(nucs).toContainText('Ready now: a warm day, the same stand.');
-  await nucs.getByRole('link', { name: 'Hive it up' }).click();
+  await nucs.getByRole('link', { name: 'Move into a full-size hive' }).click();
   await workedOut(page);
   await page.getByRole('button', { name: 'Start the work' }).click();
   await expect(page.getByText(/one that was bought rests there for some hours first/)).toBeVisible();

@@ -266,11 +266,11 @@ test('a nuc that has outgrown its box is hived up with stores of a honey-bound n
   await records.get();
   await page.goto('/');
   const clarysCard = page.getByRole('link', { name: /^Clary/ });
-  await expect(clarysCard).toContainText('Nuc is full: hive it up');
+  await expect(clarysCard).toContainText('Nuc is full: move it into a full-size hive');
   await clarysCard.click();
   // While the colony's view is still arriving a click may be lost.
   await expect(async () => {
-    await page.getByRole('link', { name: 'Hive it up' }).click({ timeout: 2000 });
+    await page.getByRole('link', { name: 'Move into a full-size hive' }).click({ timeout: 2000 });
     await expect(page).toHaveURL(/\/plan/, { timeout: 2000 });
   }).toPass();
   await expect(page.getByLabel('Nuc to hive up').locator('option:checked')).toHaveText('Clary');

@@ -4,3 +4,4 @@ export { listInWords } from './listInWords.ts';
 export { failure, type Problem, type Result, success } from './problem.ts';
 export { seededRandom } from './seededRandom.ts';
 export { onDay, shiftWindow, type Window, windowAfter, windowSchema } from './window.ts';
+export { isProblemCode, statusOfProblems, type ProblemCode } from './problemCode.ts';

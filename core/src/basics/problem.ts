@@ -1,11 +1,12 @@
+import type { ProblemCode } from './problemCode.ts';
+
 /**
  * One thing wrong with what was asked, in words for the person who asked.
  *
  * `path` points into the request, so that an interface can show the message beside the field.
  */
 export interface Problem {
-  /** Stable machine name, as in `frame-over-full`. */
-  readonly code: string;
+  readonly code: ProblemCode;
   /** Where: keys and indices from the root of the command. */
   readonly path: readonly (string | number)[];
   /** What is wrong, naming the thing and the number. */

@@ -1,12 +1,12 @@
 import { problemsOfReading } from '../comb/index.ts';
-import type { Problem } from '../basics/index.ts';
+import type { Problem, ProblemCode } from '../basics/index.ts';
 import type { CallOutBody, CallOutChange, CallPlace, FrameCall } from '../records/index.ts';
 
 /** A break-up after a change, or why it cannot be. */
 export type Changed =
   { readonly ok: true; readonly body: CallOutBody } | { readonly ok: false; readonly problem: Problem };
 
-const refuse = (code: string, message: string, remedy: string): Changed => ({
+const refuse = (code: ProblemCode, message: string, remedy: string): Changed => ({
   ok: false,
   problem: { code, path: [], message, remedy },
 });

@@ -23,7 +23,7 @@ describe('the lane of a colony (thresholds: common practice, no source)', () => 
   it('a giver is above both lines and can give what it has above its own', () => {
     expect(stateOf([...times(8, brood), ...times(2, honey)])).toMatchObject({
       lane: 'giver',
-      reason: 'Can give 1 brood',
+      notice: { id: 'can-spare-brood', words: 'Can spare 1 frame of brood' },
     });
   });
 
@@ -42,23 +42,29 @@ describe('the lane of a colony (thresholds: common practice, no source)', () => 
   it('few bees are weak, and it says whether bees or brood are wanted', () => {
     expect(stateOf([...times(4, thin), ...times(6, empty)])).toMatchObject({ lane: 'weak' });
     const bare = { ...brood, sides: brood.sides.map((s) => ({ ...s, bees: 3 })) as never };
-    expect(stateOf([...times(3, bare), ...times(7, bothSides({ drawn: 10 }, 0))]).reason).toBe(
+    expect(stateOf([...times(3, bare), ...times(7, bothSides({ drawn: 10 }, 0))]).notice.words).toBe(
       'Needs bees before brood',
     );
   });
 
   it('a small box is judged as a nuc, and says when it is full', () => {
-    expect(stateOf(times(5, brood), 5)).toMatchObject({ reason: 'Nuc is full: hive it up', urgent: true });
+    expect(stateOf(times(5, brood), 5)).toMatchObject({
+      notice: { id: 'nuc-full', words: 'Nuc is full: move it into a full-size hive', urgent: true },
+    });
     expect(stateOf([...times(2, brood), ...times(3, thin)], 5).lane).toBe('even');
   });
 
   it('a nest full of honey without an empty cell is honey-bound', () => {
     const full = bothSides({ honey: 10 }, 8);
-    expect(stateOf([...times(3, brood), ...times(7, full)]).reason).toBe('Honey-bound: give her empty comb');
+    expect(stateOf([...times(3, brood), ...times(7, full)]).notice.words).toBe(
+      'Honey-bound: give her empty comb',
+    );
   });
 
   it('an old count asks to be counted again before anything else is said', () => {
-    expect(stateOf(times(10, brood), 10, '2026-05-25').reason).toBe('Count is 16 days old: count again');
+    expect(stateOf(times(10, brood), 10, '2026-05-25').notice.words).toBe(
+      'Count is 16 days old: count again',
+    );
   });
 });
 
@@ -75,8 +81,12 @@ describe('swarm cells say by when to act: the first cell is capped about day 8 (
       { kind: 'charged', count: 1, larvaAgeDays: 0 },
       'Swarm cells: act by Thu 14 May',
     ],
-  ])('%s', (_what, cell, reason) => {
-    expect(stateOf([withCells([cell]), ...times(9, brood)])).toMatchObject({ reason, urgent: true });
+  ])('%s', (_what, cell, words) => {
+    expect(stateOf([withCells([cell]), ...times(9, brood)]).notice).toEqual({
+      id: 'swarm-cells',
+      words,
+      urgent: true,
+    });
   });
 
   it('empty cups and torn cells are no swarm', () => {
@@ -87,7 +97,7 @@ describe('swarm cells say by when to act: the first cell is capped about day 8 (
           { kind: 'torn', count: 1 },
         ]),
         ...times(9, brood),
-      ]).reason,
+      ]).notice.words,
     ).not.toMatch(/Swarm/);
   });
 });
@@ -108,14 +118,14 @@ describe('parts of a split', () => {
   }
 
   it.each([
-    ['before the look', '2026-05-10', 'Look on Sat 16 May', false],
-    ['on the day', '2026-05-16', 'Look today', true],
+    ['before the look', '2026-05-10', 'Inspect on Sat 16 May', false],
+    ['on the day', '2026-05-16', 'Inspect today', true],
     ['while it rests', '2026-05-25', 'Hands off until Thu 4 Jun', false],
-    ['long overdue', '2026-06-20', 'Look is overdue since Mon 18 May', true],
-  ])('%s', (_what, today, reason, urgent) => {
+    ['long overdue', '2026-06-20', 'Inspection overdue since Mon 18 May', true],
+  ])('%s', (_what, today, words, urgent) => {
     const yard = halves();
     const state = colonyState(yard.apiary, yard.colony('B'), today);
-    expect(state).toMatchObject({ lane: 'raising', reason, urgent, countedBeforeSplit: true });
+    expect(state).toMatchObject({ lane: 'raising', notice: { words, urgent }, countedBeforeSplit: true });
     expect(state.queen.state).toBe('unknown-part');
   });
 

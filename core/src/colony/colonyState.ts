@@ -15,9 +15,18 @@ import {
 } from '../records/index.ts';
 import { DEVELOPMENT } from '../brood/index.ts';
 import type { CellFinding } from '../comb/index.ts';
-import { houseRules, type HouseRules } from '../rules/index.ts';
+import {
+  coversMore,
+  houseRules,
+  isHoneyBound,
+  isOutgrown,
+  isStrongEnoughToGive,
+  NUC_SLOTS,
+  sparesBrood,
+  type HouseRules,
+} from '../rules/index.ts';
 import { doubtOf } from './doubts.ts';
-import { isOutgrown, NUC_SLOTS } from './nuc.ts';
+import { calmly, urgently, type Notice } from './notice.ts';
 import { strengthOf, type Strength } from './strength.ts';
 
 /** Where a colony stands in the yard's order of things. */
@@ -36,10 +45,8 @@ type QueenState =
 export interface ColonyState {
   readonly colony: Colony;
   readonly lane: Lane;
-  /** Why it is in that lane, or what is to be done, in one line. */
-  readonly reason: string;
-  /** True when the reason cannot wait. */
-  readonly urgent: boolean;
+  /** Why it is in that lane, or what is to be done. */
+  readonly notice: Notice;
   readonly queen: QueenState;
   readonly strength: Strength;
   /** Days since the count; null when it was never counted. */
@@ -48,9 +55,6 @@ export interface ColonyState {
   readonly countedBeforeSplit: boolean;
   readonly frames: readonly PlacedFrame[];
 }
-
-/** Combs that hold more stores than this share, with hardly an empty cell, bind the nest in honey. */
-const HONEY_BOUND = { storesShare: 0.45, emptyFrames: 0.7 };
 
 /**
  * Sums a colony up.
@@ -74,18 +78,18 @@ export function colonyState(
   const slots = boxesOfColony(apiary, colony).reduce((n, b) => n + (b.role === 'brood' ? b.slots : 0), 0);
   const base = { colony, queen, strength, countAgeDays, countedBeforeSplit, frames };
   if (queen.state === 'raising' || queen.state === 'unknown-part') {
-    return { ...base, lane: 'raising', ...nextOf(apiary, colony, today) };
+    return { ...base, lane: 'raising', notice: nextOf(apiary, colony, today) };
   }
   if (countAgeDays === null) {
-    return { ...base, lane: 'uncounted', reason: 'Not counted yet', urgent: false };
+    return { ...base, lane: 'uncounted', notice: calmly('not-counted', 'Not counted yet') };
   }
   const doubt = doubtOf(apiary, colony, frames, strength, today);
   if (doubt?.lane === 'unfit') return { ...base, ...doubt };
   const swarm = swarmCells(frames, today);
   const lane = laneOf(strength, slots, rules);
-  if (swarm) return { ...base, lane, reason: swarm, urgent: true };
+  if (swarm) return { ...base, lane, notice: swarm };
   if (doubt) return { ...base, ...doubt };
-  return { ...base, lane, ...reasonOf(lane, strength, slots, rules, countAgeDays) };
+  return { ...base, lane, notice: noticeOf(lane, strength, slots, rules, countAgeDays) };
 }
 
 /** What the records say of a colony's queen. */
@@ -105,44 +109,40 @@ function queenState(apiary: Apiary, colony: Colony): QueenState {
 function laneOf(strength: Strength, slots: number, rules: HouseRules): Lane {
   const bees = strength.framesOfBees.likely;
   const brood = strength.broodFrames.likely;
-  if (bees >= rules.giverBees && brood >= rules.giverBrood) return 'giver';
+  if (isStrongEnoughToGive({ bees, brood }, rules)) return 'giver';
   const weakUnder = slots <= NUC_SLOTS ? slots * 0.5 : rules.weakBees;
   return bees < weakUnder ? 'weak' : 'even';
 }
 
-function reasonOf(
-  lane: Lane,
-  strength: Strength,
-  slots: number,
-  rules: HouseRules,
-  ageDays: number,
-): { reason: string; urgent: boolean } {
+function noticeOf(lane: Lane, strength: Strength, slots: number, rules: HouseRules, ageDays: number): Notice {
   const bees = strength.framesOfBees.likely;
   const brood = strength.broodFrames.likely;
-  const calm = (reason: string) => ({ reason, urgent: false });
-  if (ageDays > rules.countAgesDays) return calm(`Count is ${ageDays} days old: count again`);
-  if (isOutgrown(bees, brood, slots)) {
-    return { reason: 'Nuc is full: hive it up', urgent: true };
+  if (ageDays > rules.countAgesDays) {
+    return calmly('count-old', `Count is ${ageDays} days old: count again`);
   }
-  if (
-    strength.storesFrames > HONEY_BOUND.storesShare * slots &&
-    strength.frames.drawn < HONEY_BOUND.emptyFrames
-  ) {
-    return { reason: 'Honey-bound: give her empty comb', urgent: true };
+  if (isOutgrown({ bees, brood, slots }, rules)) {
+    return urgently('nuc-full', 'Nuc is full: move it into a full-size hive');
+  }
+  if (isHoneyBound({ stores: strength.storesFrames, room: strength.frames.drawn, slots }, rules)) {
+    return urgently('honey-bound', 'Honey-bound: give her empty comb');
   }
   if (lane === 'giver') {
-    const spare = Math.floor(brood - rules.giverBrood + 1);
-    return calm(spare >= 4 ? 'Strong enough to split' : `Can give ${spare} brood`);
+    const spare = sparesBrood(brood, rules);
+    return spare >= 4
+      ? calmly('can-split', 'Strong enough to split')
+      : calmly('can-spare-brood', `Can spare ${spare} ${spare === 1 ? 'frame' : 'frames'} of brood`);
   }
   if (lane === 'weak') {
-    const room = bees * rules.coverWarm - brood;
-    return calm(room >= 1 ? `Covers ${Math.floor(room)} more brood` : 'Needs bees before brood');
+    const more = Math.floor(coversMore({ bees, brood }, rules, 'mild'));
+    return more >= 1
+      ? calmly('covers-more-brood', `Has bees for ${more} more ${more === 1 ? 'frame' : 'frames'} of brood`)
+      : calmly('needs-bees', 'Needs bees before brood');
   }
-  return calm('Steady');
+  return calmly('steady', 'Steady');
 }
 
 /** A prime swarm goes about when the first cells are sealed: the day by which to act, in words. */
-function swarmCells(frames: readonly PlacedFrame[], today: Day): string | undefined {
+function swarmCells(frames: readonly PlacedFrame[], today: Day): Notice | undefined {
   let due: Day | undefined;
   for (const { reading } of frames) {
     for (const cell of reading?.body.cells ?? []) {
@@ -153,7 +153,10 @@ function swarmCells(frames: readonly PlacedFrame[], today: Day): string | undefi
     }
   }
   if (!due) return undefined;
-  return due <= today ? 'Swarm cells: act today' : `Swarm cells: act by ${dayInWords(due)}`;
+  return urgently(
+    'swarm-cells',
+    due <= today ? 'Swarm cells: act today' : `Swarm cells: act by ${dayInWords(due)}`,
+  );
 }
 
 function daysToCapping(cell: CellFinding): number | undefined {
@@ -164,17 +167,17 @@ function daysToCapping(cell: CellFinding): number | undefined {
   return Math.max(0, Math.floor(cellCapped.likely - age));
 }
 
-function nextOf(apiary: Apiary, colony: Colony, today: Day): { reason: string; urgent: boolean } {
+function nextOf(apiary: Apiary, colony: Colony, today: Day): Notice {
   const own = openFollowUps(apiary).filter((f) => f.colonyIds.includes(colony.id));
   const rest = own.find(
     (f) => f.kind === 'hands-off' && f.window.earliest <= today && today <= f.window.latest,
   );
-  if (rest) return { reason: `Hands off until ${dayInWords(rest.window.latest)}`, urgent: false };
+  if (rest) return calmly('hands-off', `Hands off until ${dayInWords(rest.window.latest)}`);
   const look =
     own.find((f) => f.kind === 'look' && f.window.latest >= today) ?? own.find((f) => f.kind === 'look');
-  if (!look) return { reason: 'Raising a queen', urgent: false };
+  if (!look) return calmly('raising-queen', 'Raising a queen');
   if (look.window.latest < today)
-    return { reason: `Look is overdue since ${dayInWords(look.window.latest)}`, urgent: true };
-  if (look.window.likely <= today) return { reason: 'Look today', urgent: true };
-  return { reason: `Look on ${dayInWords(look.window.likely)}`, urgent: false };
+    return urgently('inspection-overdue', `Inspection overdue since ${dayInWords(look.window.latest)}`);
+  if (look.window.likely <= today) return urgently('inspection-due', 'Inspect today');
+  return calmly('inspection-to-come', `Inspect on ${dayInWords(look.window.likely)}`);
 }

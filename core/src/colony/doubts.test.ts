@@ -54,16 +54,16 @@ describe('what was seen outweighs strength', () => {
       'no eggs where one looked',
       { eggs: { look: 'notFound' } },
       'watch',
-      'No eggs seen on Sun 10 May: look again on Sun 17 May',
+      'No eggs seen on Sun 10 May: inspect again on Sun 17 May',
     ],
     [
       'scattered brood',
       { cappedBrood: { look: 'found', cappings: 'flat', patch: 'scattered' } },
       'watch',
-      'Scattered brood on Sun 10 May: look again on Sun 17 May',
+      'Scattered brood on Sun 10 May: inspect again on Sun 17 May',
     ],
-  ])('%s', (_what, change, lane, reason) => {
-    expect(seen(change).state).toMatchObject({ lane, reason });
+  ])('%s', (_what, change, lane, words) => {
+    expect(seen(change).state).toMatchObject({ lane, notice: { words } });
   });
 
   it('several eggs at the bottom are a young queen’s, no reason to doubt', () => {
@@ -78,7 +78,7 @@ describe('what was seen outweighs strength', () => {
   it('a whole count without eggs and larvae is doubtful, a rough one is not', () => {
     expect(seen({ pollen: { look: 'found' } }, capped).state).toMatchObject({
       lane: 'watch',
-      reason: 'No eggs or larvae counted: look again on Sat 16 May',
+      notice: { words: 'No eggs or larvae counted: inspect again on Sat 16 May' },
     });
     expect(seen({ pollen: { look: 'found' } }, { ...capped, estimated: true }).state.lane).not.toBe('watch');
   });
@@ -87,7 +87,7 @@ describe('what was seen outweighs strength', () => {
     const small = seen({ cappedBrood: { look: 'found', cappings: 'flat', patch: 'compact' } }, brood, 3);
     expect(small.state).toMatchObject({
       lane: 'watch',
-      reason: 'Small, with compact brood: give it time and food, count on Sat 16 May',
+      notice: { words: 'Small, with compact brood: give it time and food, count on Sat 16 May' },
     });
   });
 });

@@ -9,14 +9,14 @@ import {
 } from '../records/index.ts';
 import { addDays, dayInWords, daysBetween, type Day } from '../basics/index.ts';
 import { shareOf } from '../comb/index.ts';
+import { calmly, urgently, type Notice, type NoticeId } from './notice.ts';
 import type { Strength } from './strength.ts';
 
 /** Something about a colony that outweighs its strength. */
 export interface Doubt {
   /** Unfit: gives nothing and gets nothing until it is settled. Watch: a stated look settles it. */
   readonly lane: 'unfit' | 'watch';
-  readonly reason: string;
-  readonly urgent: boolean;
+  readonly notice: Notice;
 }
 
 /** What was seen so long ago no longer speaks for the colony (judgement). */
@@ -35,11 +35,14 @@ export function doubtOf(
   strength: Strength,
   today: Day,
 ): Doubt | undefined {
-  const looks = visitsOf(apiary, colony.id).filter(
-    (v) => v.evidence && v.day <= today && daysBetween(v.day, today) <= SEEN_COUNTS_DAYS,
-  );
+  const looks = recentLooks(apiary, colony, today);
   return unfit(looks) ?? toWatch(looks, frames, strength);
 }
+
+const recentLooks = (apiary: Apiary, colony: Colony, today: Day): Visit[] =>
+  visitsOf(apiary, colony.id).filter(
+    (v) => v.evidence && v.day <= today && daysBetween(v.day, today) <= SEEN_COUNTS_DAYS,
+  );
 
 /** The latest answer to a question: a later look that did not ask leaves the earlier one standing. */
 function latest<K extends Exclude<keyof Evidence, 'v' | 'framesRead' | 'framesTotal' | 'mood'>>(
@@ -50,27 +53,41 @@ function latest<K extends Exclude<keyof Evidence, 'v' | 'framesRead' | 'framesTo
   return visit?.evidence ? { day: visit.day, answer: visit.evidence[key] } : undefined;
 }
 
-function unfit(looks: readonly Visit[]): Doubt | undefined {
+/** Signs of brood disease that the last inspection which looked for them has found; null when it found none. */
+export function suspectedDisease(apiary: Apiary, colony: Colony, today: Day): string | null {
+  return diseaseIn(recentLooks(apiary, colony, today));
+}
+
+function diseaseIn(looks: readonly Visit[]): string | null {
   const sick = latest(looks, 'diseaseSigns');
-  if (sick?.answer.look === 'found') {
-    const signs = (sick.answer.signs ?? []).map((s) => DISEASE_SIGN_NAMES[s]).join(', ');
+  if (sick?.answer.look !== 'found') return null;
+  return (sick.answer.signs ?? []).map((s) => DISEASE_SIGN_NAMES[s]).join(', ');
+}
+
+function unfit(looks: readonly Visit[]): Doubt | undefined {
+  const disease = diseaseIn(looks);
+  if (disease !== null) {
     return {
       lane: 'unfit',
-      reason: `Disease suspected${signs ? ` (${signs})` : ''}: move nothing in or out, have it examined`,
-      urgent: true,
+      notice: urgently(
+        'disease-suspected',
+        `Disease suspected${disease ? ` (${disease})` : ''}: move nothing in or out, have it examined`,
+      ),
     };
   }
   const eggs = latest(looks, 'eggs');
   if (eggs?.answer.look === 'found' && eggs.answer.perCell === 'several' && eggs.answer.place === 'walls') {
     return {
       lane: 'unfit',
-      reason: 'Several eggs a cell, on the walls: laying workers likely',
-      urgent: false,
+      notice: calmly('laying-workers-likely', 'Several eggs a cell, on the walls: laying workers likely'),
     };
   }
   const capped = latest(looks, 'cappedBrood');
   if (capped?.answer.look === 'found' && capped.answer.cappings === 'domed') {
-    return { lane: 'unfit', reason: 'Only domed caps: drone layer or laying workers', urgent: false };
+    return {
+      lane: 'unfit',
+      notice: calmly('domed-caps-only', 'Only domed caps: drone layer or laying workers'),
+    };
   }
   return undefined;
 }
@@ -80,16 +97,19 @@ function toWatch(
   frames: readonly PlacedFrame[],
   strength: Strength,
 ): Doubt | undefined {
-  const watch = (reason: string): Doubt => ({ lane: 'watch', reason, urgent: false });
+  const watch = (id: NoticeId, words: string): Doubt => ({ lane: 'watch', notice: calmly(id, words) });
   const again = (day: Day) => dayInWords(addDays(day, LOOK_AGAIN_DAYS));
   const robbed = latest(looks, 'robbing');
   if (robbed?.answer.look === 'found')
-    return watch(`Robbed on ${dayInWords(robbed.day)}: small entrance, open nothing`);
+    return watch('robbed', `Robbed on ${dayInWords(robbed.day)}: small entrance, open nothing`);
   const read = frames.filter((f) => f.reading && !f.reading.body.estimated);
   const eggs = latest(looks, 'eggs');
   const young = latest(looks, 'youngLarvae');
   if (eggs?.answer.look === 'notFound' && young?.answer.look !== 'found') {
-    return watch(`No eggs seen on ${dayInWords(eggs.day)}: look again on ${again(eggs.day)}`);
+    return watch(
+      'no-eggs-seen',
+      `No eggs seen on ${dayInWords(eggs.day)}: inspect again on ${again(eggs.day)}`,
+    );
   }
   const whole = read.length > 0 && read.length === frames.length;
   const counted = read.reduce<Day>((d, f) => (f.reading && f.reading.day > d ? f.reading.day : d), '');
@@ -97,15 +117,21 @@ function toWatch(
     read.some((f) => f.reading && shareOf(f.reading.body, ...classes) > 0);
   // Eggs alone are easily missed; without larvae too she has not laid for days.
   if (whole && !has('eggs', 'open') && has('capped') && eggs?.answer.look !== 'found') {
-    return watch(`No eggs or larvae counted: look again on ${again(counted)}`);
+    return watch('no-brood-counted', `No eggs or larvae counted: inspect again on ${again(counted)}`);
   }
   const capped = latest(looks, 'cappedBrood');
   if (capped?.answer.look === 'found' && capped.answer.patch === 'scattered') {
-    return watch(`Scattered brood on ${dayInWords(capped.day)}: look again on ${again(capped.day)}`);
+    return watch(
+      'scattered-brood',
+      `Scattered brood on ${dayInWords(capped.day)}: inspect again on ${again(capped.day)}`,
+    );
   }
   const compact = capped?.answer.look === 'found' && capped.answer.patch === 'compact';
   if (compact && strength.framesOfBees.likely < SMALL_BEES && has('eggs')) {
-    return watch(`Small, with compact brood: give it time and food, count on ${again(counted)}`);
+    return watch(
+      'small-but-compact',
+      `Small, with compact brood: give it time and food, count on ${again(counted)}`,
+    );
   }
   return undefined;
 }

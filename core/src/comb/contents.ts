@@ -144,11 +144,17 @@ const SLACK = 1e-6;
  * Says what is impossible about a reading; an empty list means that it can stand.
  *
  * Adds to `path` so that the message can be shown beside the side it is about.
+ *
+ * @param names - what the sides are called where they are not entered one by one
  */
-export function problemsOfReading(reading: FrameReading, path: readonly (string | number)[]): Problem[] {
+export function problemsOfReading(
+  reading: FrameReading,
+  path: readonly (string | number)[],
+  names: readonly [string, string] = ['first side', 'second side'],
+): Problem[] {
   const problems: Problem[] = [];
   reading.sides.forEach((s, i) => {
-    const name = i === 0 ? 'first side' : 'second side';
+    const name = names[i] ?? '';
     const sum = sumOfTenths(s.contents);
     if (sum > 10 + SLACK) {
       problems.push({

@@ -56,6 +56,8 @@ export interface FrameSize {
   readonly areaCm2PerSide: number;
   /** Where the area comes from. */
   readonly source: string;
+  /** It stands in a publication; else it follows from the dimensions of the comb. */
+  readonly isPublished: boolean;
   /** How deep the comb hangs, in mm, where that is known; for drawing. */
   readonly depthMm?: number;
 }
@@ -69,6 +71,7 @@ const size = (id: ShippedSizeId, name: string, areaCm2PerSide: number, source: s
   name,
   areaCm2PerSide,
   source,
+  isPublished: source === STANDARD_METHODS,
 });
 
 const SIZES: Readonly<Record<ShippedSizeId, FrameSize>> = {
@@ -96,6 +99,7 @@ export function frameSize(id: FrameSizeId): FrameSize {
       name: `own, ${widthMm} × ${depthMm} mm`,
       areaCm2PerSide: (widthMm * depthMm) / 100,
       source: FROM_DIMENSIONS,
+      isPublished: false,
       depthMm,
     };
     ownSizes.set(id, own);

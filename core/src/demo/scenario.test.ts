@@ -23,10 +23,10 @@ describe('the demonstration', () => {
     );
     const of = (name: string) => states.find((s) => s.colony.name === name);
     expect(of('Tansy')).toMatchObject({ lane: 'giver', urgent: false });
-    expect(of('Sorrel')?.reason).toMatch(/^Swarm cells: act by/);
+    expect(of('Sorrel')?.notice.words).toMatch(/^Swarm cells: act by/);
     expect(of('Burnet')?.lane).toBe('weak');
-    expect(of('Clary')?.reason).toMatch(/Nuc is full/);
-    expect(of('Campion')?.reason).toBe('Look today');
+    expect(of('Clary')?.notice.words).toMatch(/Nuc is full/);
+    expect(of('Campion')?.notice.words).toBe('Inspect today');
     expect(of('Campion II')?.queen.state).toBe('unknown-part');
     expect(of('Melilot')).toMatchObject({
       lane: 'raising',

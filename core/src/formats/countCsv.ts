@@ -151,16 +151,15 @@ export function planCountImport(
       ],
     };
   }
-  for (const c of COUNT_COLUMNS) {
-    if (c.needed && !(c.name in first.fields)) {
-      problems.push({
-        line: 1,
-        column: c.name,
-        message: `The column ${c.name} is missing.`,
-        remedy: c.meaning,
-      });
-    }
-  }
+  const missing = COUNT_COLUMNS.filter((c) => c.needed && !(c.name in first.fields));
+  problems.push(
+    ...missing.map((c) => ({
+      line: 1,
+      column: c.name,
+      message: `The column ${c.name} is missing.`,
+      remedy: c.meaning,
+    })),
+  );
   for (const name of Object.keys(first.fields)) {
     if (!COUNT_COLUMNS.some((c) => c.name === name)) {
       problems.push({
@@ -171,8 +170,7 @@ export function planCountImport(
       });
     }
   }
-  if (problems.some((p) => p.message.includes('missing')))
-    return { commands: [], counts: [], rowsTaken: 0, problems };
+  if (missing.length > 0) return { commands: [], counts: [], rowsTaken: 0, problems };
   const good = rows.flatMap((row) => readRow(row, today, problems));
   return { ...commandsFor(apiary, good, newId, problems), problems };
 }
@@ -221,9 +219,8 @@ function readRow(row: CountRow, today: Day, problems: RowProblem[]): GoodRow[] {
   if (!['', 'yes', 'no', 'y', 'n', '1', '0', 'x'].includes(queen))
     bad('queen', `“${queen}” is neither yes nor no.`, 'Write yes, no or nothing.');
   const reading = bothSides(contents, bees, { cells, queenSeen: ['yes', 'y', '1', 'x'].includes(queen) });
-  const impossible = problemsOfReading(reading, [])[0];
-  if (impossible)
-    bad('', impossible.message.replace(/^The (first|second) side/, 'The frame'), impossible.remedy);
+  const impossible = problemsOfReading(reading, [], ['frame', 'frame'])[0];
+  if (impossible) bad('', impossible.message, impossible.remedy);
   if (problems.length > before || !size.success) return [];
   return [{ line: row.line, yard: text('yard'), hive, box, slot, day, size: size.data, reading }];
 }

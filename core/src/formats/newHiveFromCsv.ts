@@ -1,4 +1,4 @@
-import { NUC_SLOTS } from '../colony/index.ts';
+import { NUC_SLOTS } from '../rules/index.ts';
 import type { Command } from '../records/index.ts';
 import type { FrameSizeId } from '../comb/index.ts';
 import type { RowProblem } from './countCsv.ts';

@@ -1,5 +1,5 @@
 import { addDays, dayInWords, type Day } from '../basics/index.ts';
-import { isOutgrown, NUC_SLOTS } from '../colony/index.ts';
+import { isOutgrown, NUC_SLOTS } from '../rules/index.ts';
 import { boundsOfPresentQueen, layingChance, type UnitFacts } from './unit/unitFacts.ts';
 import { broodOf, unitAfter } from './unit/unitProspect.ts';
 
@@ -23,7 +23,7 @@ export function hiveUpWindow(facts: UnitFacts): HiveUpWindow | null {
   let ready: Day | null = null;
   for (let d = 0; d <= DAYS_AHEAD && ready === null; d++) {
     const then = unitAfter(unit, 0, d, bounds);
-    if (isOutgrown(then.bees, broodOf(then), slots)) ready = addDays(day, d);
+    if (isOutgrown({ bees: then.bees, brood: broodOf(then), slots }, facts.rules)) ready = addDays(day, d);
   }
   const last = season.lastForWinterBees;
   return { ready, last, bees: unit.bees, brood: broodOf(unit), words: inWords(ready, last, day) };

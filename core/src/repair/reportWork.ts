@@ -13,7 +13,7 @@ import {
   type WorkReport,
 } from '../records/index.ts';
 import { decide } from '../decide/index.ts';
-import { type Day, failure, success, type Problem, type Result } from '../basics/index.ts';
+import { type Day, failure, success, type Problem, type ProblemCode, type Result } from '../basics/index.ts';
 import { queenCalendar } from '../brood/index.ts';
 import { queenLooks } from '../split/index.ts';
 import { mergeSteps, withReport } from './mergeSteps.ts';
@@ -175,7 +175,7 @@ function outsideTheWork(
   ]);
 }
 
-const problem = (code: string, message: string, remedy: string): Problem => ({
+const problem = (code: ProblemCode, message: string, remedy: string): Problem => ({
   code,
   path: ['report'],
   message,

@@ -22,3 +22,12 @@ export {
   type Sign,
 } from './likelihoodIds.ts';
 export { QUEEN_STATE_WORDS, QUEEN_STATES, type QueenOdds, type QueenStateName } from './queenStates.ts';
+export {
+  coverShare,
+  coversMore,
+  isHoneyBound,
+  isOutgrown,
+  isStrongEnoughToGive,
+  NUC_SLOTS,
+  sparesBrood,
+} from './judgements.ts';

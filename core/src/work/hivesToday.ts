@@ -47,7 +47,7 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
     }
     const state = colonyState(apiary, colony, today);
     // Nothing is carried from a sick hive to a sound one: it comes last.
-    const last = state.reason.startsWith('Disease') ? 1000 : 0;
+    const last = state.notice.id === 'disease-suspected' ? 1000 : 0;
     const look = own.find((f) => f.kind === 'look' && f.window.earliest <= today);
     const plan = dueWork.find((w) => w.keys.has(colony.id));
     const cells = daysToEmergence(state.frames, today);
@@ -66,8 +66,13 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
         to: `/look/${look.id}`,
         rank: last + (cells ?? (late > 0 ? 10 : 30)),
       });
-    } else if (state.urgent) {
-      must.push({ colony, why: state.reason, to: `/colonies/${colony.id}`, rank: last + (cells ?? 25) });
+    } else if (state.notice.urgent) {
+      must.push({
+        colony,
+        why: state.notice.words,
+        to: `/colonies/${colony.id}`,
+        rank: last + (cells ?? 25),
+      });
     } else {
       const age = state.countAgeDays;
       may.push({

@@ -9,7 +9,7 @@ import {
   type Operation,
 } from '@incremen/core/records';
 import { decide, summarise, undoChanges } from '@incremen/core/decide';
-import { failure, type Result } from '@incremen/core/basics';
+import { failure, statusOfProblems, type Problem, type Result } from '@incremen/core/basics';
 import { fromBundle, toBundle, type Bundle, type JournalEntry } from '@incremen/core/formats';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { loadApiary, loadRecord, writeChanges } from '../db/apiaryRows.ts';
@@ -371,23 +371,12 @@ function replay(row: JournalRow, operationId: string, type: string, revision: nu
   return { entryId: row.id, revision, summary: row.summary, changes: row.body.changes, replayed: true };
 }
 
-/** Unknown ids are 404, records changed meanwhile 409, everything else that cannot be is 422. */
-function refusal(problems: readonly { readonly code: string }[]): ProblemError {
-  const codes = new Set(problems.map((p) => p.code));
-  const conflict = [
-    'changed-since',
-    'frame-moved',
-    'box-elsewhere',
-    'id-taken',
-    'undone-already',
-    'plan-closed',
-    'step-done',
-  ];
-  const status = codes.has('unknown-id') ? 404 : conflict.some((c) => codes.has(c)) ? 409 : 422;
+function refusal(problems: readonly Problem[]): ProblemError {
+  const codes = problems.map((p) => p.code);
   return new ProblemError(
-    status,
-    [...codes][0] ?? 'refused',
+    statusOfProblems(codes),
+    codes[0] ?? 'refused',
     'This cannot be done. Nothing was changed.',
-    problems as never,
+    problems,
   );
 }

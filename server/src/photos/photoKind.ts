@@ -1,3 +1,4 @@
+import type { ProblemCode } from '@incremen/core/basics';
 import { PHOTO_LIMITS } from '@incremen/core/records';
 import { imageSize, disableTypes, types } from 'image-size';
 import { ProblemError } from '../problems/ProblemError.ts';
@@ -44,6 +45,6 @@ export function mediaTypeOf(content: Uint8Array): string {
   return mediaType;
 }
 
-function refused(status: number, code: string, message: string, remedy: string): ProblemError {
+function refused(status: number, code: ProblemCode, message: string, remedy: string): ProblemError {
   return new ProblemError(status, code, message, [{ code, path: [], message, remedy }]);
 }

@@ -58,7 +58,7 @@ export function parseRequest<T>(schema: z.ZodType<T>, value: unknown): T {
     'malformed',
     'The request does not have the expected shape.',
     parsed.error.issues.slice(0, 20).map((issue) => ({
-      code: issue.code,
+      code: 'malformed' as const,
       path: issue.path.map((p) => (typeof p === 'symbol' ? String(p) : p)),
       message: issue.message,
       remedy: 'Correct this field.',

@@ -77,7 +77,7 @@ describe('comparing', () => {
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Tansy · Burnet');
     const table = within(screen.getByRole('region', { name: 'Comparison' }));
     expect(table.getAllByText(/frames$/).length).toBeGreaterThan(8);
-    expect(table.getByText('Can give')).toBeTruthy();
+    expect(table.getByText('Strong')).toBeTruthy();
     expect(table.getByText('Weak')).toBeTruthy();
   });
 

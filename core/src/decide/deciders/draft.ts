@@ -1,5 +1,5 @@
 import equal from 'fast-deep-equal';
-import type { Problem } from '../../basics/index.ts';
+import type { Problem, ProblemCode } from '../../basics/index.ts';
 import {
   applyChanges,
   type Change,
@@ -81,7 +81,7 @@ export class Draft {
   }
 
   /** Notes something wrong; the command will fail as a whole. */
-  problem(code: string, path: Problem['path'], message: string, remedy: string): void {
+  problem(code: ProblemCode, path: Problem['path'], message: string, remedy: string): void {
     this.problems.push({ code, path, message, remedy });
   }
 

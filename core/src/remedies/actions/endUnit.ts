@@ -114,7 +114,7 @@ export function letGo(facts: UnitFacts, all: readonly UnitFacts[], heirId?: stri
               kind: 'lift' as const,
               text: `Set ${heir.colony.name} on its stand, at dusk or before flight`,
               detail:
-                'Stragglers and field bees of the stand join it. Its own fly to the old place for a day: leave nothing there. Then hive it up on a warm day.',
+                'Stragglers and field bees of the stand join it. Its own fly to the old place for a day: leave nothing there. Then move it into a full-size hive on a warm day.',
             },
           ]
         : []),

@@ -10,9 +10,16 @@ import {
 import { WORKER_STAGE_DAYS } from '../../brood/index.ts';
 import type { Day } from '../../basics/index.ts';
 import { framesOfBeesFromCapped, workerCellsPerFrame } from '../../comb/index.ts';
-import { framesOn, colonyState, type ColonyState, yardSeason, type YardSeason } from '../../colony/index.ts';
+import {
+  framesOn,
+  colonyState,
+  suspectedDisease,
+  type ColonyState,
+  yardSeason,
+  type YardSeason,
+} from '../../colony/index.ts';
 import { queenBeliefOf, type DatedLook, type QueenBelief } from '../../queen-odds/index.ts';
-import { houseRules, type HouseRules } from '../../rules/index.ts';
+import { coverShare, houseRules, type HouseRules } from '../../rules/index.ts';
 import type { GrowthBounds, UnitBees } from './unitProspect.ts';
 
 /** What it is like outside, as far as remedies depend on it. */
@@ -53,7 +60,6 @@ export function unitFacts(apiary: Apiary, colony: Colony, day: Day, outside: Out
   const { belief, looks } = queenBeliefOf(apiary, colony, day);
   const { strength } = state;
   const { eggs, open, capped, emerging, drawn } = strength.frames;
-  const latestSigns = looks.findLast((l) => l.seen.diseaseSigns.look !== 'notLooked');
   return {
     apiary,
     colony,
@@ -70,7 +76,7 @@ export function unitFacts(apiary: Apiary, colony: Colony, day: Day, outside: Out
     slots: boxesOfColony(apiary, colony).reduce((n, b) => n + (b.role === 'brood' ? b.slots : 0), 0),
     belief,
     looks,
-    sick: latestSigns?.seen.diseaseSigns.look === 'found',
+    sick: suspectedDisease(apiary, colony, day) !== null,
     counted: nestOf(frames).length > 0 && state.countAgeDays !== null,
   };
 }
@@ -93,7 +99,7 @@ export function boundsOfPresentQueen(facts: UnitFacts): GrowthBounds {
 export function boundsOf({ apiary, rules, outside, slots }: UnitFacts): GrowthBounds {
   const { referenceSize } = operationOf(apiary);
   return {
-    cover: outside.coldNights ? rules.coverCold : rules.coverWarm,
+    cover: coverShare(rules, outside.coldNights ? 'cold' : 'mild'),
     beesPerBrood: framesOfBeesFromCapped(referenceSize).likely,
     layingMost: rules.layingMost / workerCellsPerFrame(referenceSize),
     slots,

@@ -1,6 +1,6 @@
 import type { PartMeasure } from '../base/measure.ts';
 import { coverOf, type PlanRule } from '../base/rules.ts';
-import type { HouseRules } from '../../rules/index.ts';
+import { coverShare, type HouseRules } from '../../rules/index.ts';
 import { donorFrames } from './donorFrames.ts';
 import type { Donor } from '../base/method.ts';
 
@@ -53,7 +53,7 @@ export function beesRule(part: Part, threshold: number, why: string): PlanRule {
 /** Brood that the bees of a part can keep warm. */
 export function coverRule(part: Part, rules: HouseRules, cold: boolean): PlanRule {
   const of = pick(part);
-  const threshold = cold ? rules.coverCold : rules.coverWarm;
+  const threshold = coverShare(rules, cold ? 'cold' : 'mild');
   return {
     id: `cover-${part.at}`,
     label: `Brood to bees in ${part.name}`,

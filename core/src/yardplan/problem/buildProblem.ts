@@ -148,7 +148,7 @@ function prepareAll(
         continue;
       }
       if (state.lane === 'raising' || state.lane === 'unfit') {
-        out(state.reason);
+        out(state.notice.words);
         continue;
       }
       const treatment = treatmentIn(apiary, colony, request.day);

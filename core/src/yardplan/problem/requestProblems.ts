@@ -9,7 +9,7 @@ import {
   type YardGoal,
   type YardPlanRequest,
 } from '../../records/index.ts';
-import type { Problem } from '../../basics/index.ts';
+import type { Problem, ProblemCode } from '../../basics/index.ts';
 
 /** What is wrong with a request before anything is reckoned: things that are gone, or that cannot be. */
 export function problemsOfRequest(apiary: Apiary, request: YardPlanRequest): Problem[] {
@@ -34,7 +34,7 @@ export function problemsOfRequest(apiary: Apiary, request: YardPlanRequest): Pro
 
 type Path = readonly (string | number)[];
 
-const problem = (code: string, path: Path, message: string, remedy: string): Problem => ({
+const problem = (code: ProblemCode, path: Path, message: string, remedy: string): Problem => ({
   code,
   path,
   message,

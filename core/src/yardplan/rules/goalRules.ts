@@ -1,7 +1,7 @@
 import { daysBetween } from '../../basics/index.ts';
 import { ADULT_DAILY_LOSS, WORKER_STAGE_DAYS } from '../../brood/index.ts';
 import { framesOfBeesFromCapped, honeyKgPerFrame, type FrameSizeId } from '../../comb/index.ts';
-import type { HouseRules } from '../../rules/index.ts';
+import { isHoneyBound, type HouseRules } from '../../rules/index.ts';
 import { AT, type Measure, type Measured } from './measures.ts';
 import type { YardGoal } from '../../records/index.ts';
 import { counted, type UnitRule } from './unitRule.ts';
@@ -32,13 +32,6 @@ export interface GoalContext {
 }
 
 const at = (u: GoalUnit, m: Measure) => u.before[AT[m]] as number;
-
-/** True when stores have taken the room that she would lay in. */
-function isHoneyBound(u: Pick<GoalUnit, 'before' | 'slots'>, rules: HouseRules): boolean {
-  const stores = u.before[AT.stores] as number;
-  const room = u.before[AT.room] as number;
-  return stores > 0.45 * u.slots && room < rules.roomToLay;
-}
 
 /** The wishes that a goal makes of one unit; none when it is not about it. */
 export function wishesOf(goal: YardGoal, u: GoalUnit, context: GoalContext): UnitRule[] {
@@ -150,7 +143,10 @@ export function wishesOf(goal: YardGoal, u: GoalUnit, context: GoalContext): Uni
         roomWish(rules, wish),
       ];
     case 'relieve': {
-      const named = goal.colonyIds.length > 0 ? goal.colonyIds.includes(u.colonyId) : isHoneyBound(u, rules);
+      const named =
+        goal.colonyIds.length > 0
+          ? goal.colonyIds.includes(u.colonyId)
+          : isHoneyBound({ stores: at(u, 'stores'), room: at(u, 'room'), slots: u.slots }, rules);
       return named ? [roomWish(rules, wish)] : [];
     }
     case 'shrink': {

@@ -1,4 +1,4 @@
-import type { HouseRules } from '../../rules/index.ts';
+import { coverShare, type HouseRules } from '../../rules/index.ts';
 import { AT, type Measured } from './measures.ts';
 import type { NucRecipe, YardPlanRequest } from '../../records/index.ts';
 import { counted, sumOf, type UnitRule } from './unitRule.ts';
@@ -23,7 +23,7 @@ function coverRule(
   nights: Circumstances['nights'],
   most?: number,
 ): UnitRule {
-  const share = nights === 'cold' ? rules.coverCold : rules.coverWarm;
+  const share = coverShare(rules, nights);
   // A colony that has too much brood already must not get worse.
   const threshold = Math.max(share, most ?? 0);
   return hard({

@@ -86,23 +86,23 @@ function nextItems(apiary: Apiary, states: readonly ColonyState[], today: Day): 
       urgent: f.window.likely <= today,
     })),
     ...states
-      .filter((s) => s.urgent && s.lane !== 'raising' && !busy.has(s.colony.id))
+      .filter((s) => s.notice.urgent && s.lane !== 'raising' && !busy.has(s.colony.id))
       .map((s): Item => ({
         key: s.colony.id,
         who: s.colony.name,
-        what: s.reason,
+        what: s.notice.words,
         ...(wayOut(s) ??
-          (s.reason.startsWith('Swarm')
+          (s.notice.id === 'swarm-cells'
             ? { verb: 'Plan a split', to: planOrWork(s, planned(s)?.id) }
             : { verb: 'Open', to: `/colonies/${s.colony.id}` })),
         urgent: true,
       })),
     ...states
-      .filter((s) => s.lane === 'giver' && !s.urgent && !busy.has(s.colony.id))
+      .filter((s) => s.lane === 'giver' && !s.notice.urgent && !busy.has(s.colony.id))
       .map((s): Item => ({
         key: s.colony.id,
         who: s.colony.name,
-        what: s.reason,
+        what: s.notice.words,
         verb: planned(s) ? 'Start the work' : 'Plan a split',
         to: planOrWork(s, planned(s)?.id),
         urgent: false,

@@ -100,9 +100,9 @@ function ColonyView({ colony }: { readonly colony: Colony }) {
             fontSize="1.2rem"
             fontFamily="heading"
             fontWeight="600"
-            color={state.urgent ? 'alarm' : state.lane === 'raising' ? 'rest' : 'ink'}
+            color={state.notice.urgent ? 'alarm' : state.lane === 'raising' ? 'rest' : 'ink'}
           >
-            {state.reason}
+            {state.notice.words}
           </Text>
           {known && (
             <StrengthTable

@@ -123,7 +123,7 @@ function rowsOf({ units, referenceSize }: Operation): Row[] {
   const nest = (s: ColonyState) => nestOf(s.frames);
   const hatch = (s: ColonyState, days: number) => one(hatchesWithin(nest(s), days, referenceSize));
   return [
-    { name: 'Lane', text: lane, more: (s) => s.reason },
+    { name: 'Lane', text: lane, more: (s) => s.notice.words },
     { name: 'Counted', text: (s) => (s.countAgeDays === null ? 'never' : ago(s.countAgeDays)) },
     {
       name: 'Bees',

@@ -36,7 +36,7 @@ function Planner({ colony }: { readonly colony: Colony }) {
   const [methodId, setMethodId] = useState<MethodId>(
     () =>
       METHODS.find((m) => m.id === params.get('method'))?.id ??
-      (state.reason.startsWith('Swarm') ? 'queen-to-nuc' : 'walk-away-halves'),
+      (state.notice.id === 'swarm-cells' ? 'queen-to-nuc' : 'walk-away-halves'),
   );
   const [options, setOptions] = useState<Record<string, string>>({});
   const [day, setDay] = useChosenDay();

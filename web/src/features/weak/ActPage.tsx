@@ -60,7 +60,7 @@ function Act({ colony }: { readonly colony: Colony }) {
   const watched = watchOf(apiary, colony.id);
   return (
     <Box maxW="60rem">
-      <PageHeader title={`What to do about ${colony.name}`} aside={found.facts.state.reason}>
+      <PageHeader title={`What to do about ${colony.name}`} aside={found.facts.state.notice.words}>
         <Button asChild variant="outline" bg="sheet" minH="44px">
           <Link to={`/colonies/${colony.id}`}>{colony.name}</Link>
         </Button>

@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { capital, dayInWords, yearOf } from '@incremen/core/basics';
-import { NUC_SLOTS } from '@incremen/core/colony';
+import { NUC_SLOTS } from '@incremen/core/rules';
 import { type Apiary, type Colony, ACTION_IDS, type ActionId } from '@incremen/core/records';
 import {
   allFacts,

@@ -204,7 +204,7 @@ function Nucs({ desk }: { readonly desk: WeakDesk }) {
             </Box>
             {window.ready === facts.day && facts.day <= window.last && (
               <Button asChild minH="44px">
-                <Link to={`/plan?goal=hiveUp&colony=${facts.colony.id}`}>Hive it up</Link>
+                <Link to={`/plan?goal=hiveUp&colony=${facts.colony.id}`}>Move into a full-size hive</Link>
               </Button>
             )}
           </Flex>

@@ -32,7 +32,7 @@ export function useRepair(workId: string, report: WorkReport | null): Repair {
         if (current) setAnswer({ key, command: r.ok ? r.value : null, problems: r.ok ? [] : r.problems });
       })
       .catch((error: unknown) => {
-        const failed = { code: 'planner-failed', path: [], message: 'The planner has failed.' };
+        const failed = { code: 'planner-failed' as const, path: [], message: 'The planner has failed.' };
         if (current) setAnswer({ key, command: null, problems: [{ ...failed, remedy: String(error) }] });
       });
     return () => {

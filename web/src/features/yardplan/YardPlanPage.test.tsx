@@ -186,7 +186,7 @@ describe('a plan on the bench', () => {
     expect(moves.getAllByText(/→ Nuc [12], slot \d/).length).toBeGreaterThanOrEqual(4);
     expect(moves.getAllByText(/keeps [\d.]+ of [\d.]+ brood/).length).toBeGreaterThan(0);
     expect(screen.getByText(/rules? met with room to spare/)).toBeTruthy();
-    expect(screen.getByText('Campion II').parentElement?.textContent).toContain('Look today');
+    expect(screen.getByText('Campion II').parentElement?.textContent).toContain('Inspect today');
   });
 
   it('tells of a frame what is on it and where it goes; it can be held, ruled out, sent elsewhere', async () => {

@@ -49,7 +49,7 @@ function YardRow({ yard, offset }: { readonly yard: Yard; readonly offset: numbe
   );
   const due = looks.filter((f) => f.window.likely <= today);
   const next = looks.find((f) => f.window.likely > today);
-  const urgent = states.filter((s) => s.urgent);
+  const urgent = states.filter((s) => s.notice.urgent);
   return (
     <Box as="li" borderTopWidth="2px" borderColor="line" pt={3}>
       <Flex align="baseline" gap={4} wrap="wrap">
@@ -68,7 +68,7 @@ function YardRow({ yard, offset }: { readonly yard: Yard; readonly offset: numbe
         )}
         {urgent.map((s) => (
           <Text key={s.colony.id} color="alarm">
-            {s.colony.name}: {s.reason}
+            {s.colony.name}: {s.notice.words}
           </Text>
         ))}
         {due.length === 0 && urgent.length === 0 && (

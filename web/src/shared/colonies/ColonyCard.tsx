@@ -61,9 +61,9 @@ function Face({ state }: { readonly state: ColonyState }) {
       </span>
       <div
         className="board-reason"
-        data-tone={state.urgent ? 'alarm' : state.lane === 'raising' ? 'rest' : undefined}
+        data-tone={state.notice.urgent ? 'alarm' : state.lane === 'raising' ? 'rest' : undefined}
       >
-        {state.reason}
+        {state.notice.words}
       </div>
       {state.countedBeforeSplit && <div className="board-note">counted before the split</div>}
     </>

@@ -3,12 +3,12 @@ import type { BoardView, Sort } from '../../state/boardSlice.ts';
 
 /** The lanes of a board in the order in which they are shown, with what each means. */
 export const LANES: readonly { readonly lane: Lane; readonly title: string; readonly meaning: string }[] = [
-  { lane: 'giver', title: 'Can give', meaning: 'strong, above your giver line' },
-  { lane: 'unfit', title: 'Unfit', meaning: 'gives nothing, gets nothing' },
+  { lane: 'giver', title: 'Strong', meaning: 'stronger than your donor threshold' },
+  { lane: 'unfit', title: 'On hold', meaning: 'nothing in, nothing out' },
   { lane: 'weak', title: 'Weak', meaning: 'boost, watch or unite' },
-  { lane: 'watch', title: 'Watch', meaning: 'a look settles it' },
-  { lane: 'raising', title: 'Raising', meaning: 'a queen on the way' },
-  { lane: 'even', title: 'Even', meaning: 'leave them to build' },
+  { lane: 'watch', title: 'Watch', meaning: 'an inspection settles it' },
+  { lane: 'raising', title: 'Raising a queen', meaning: 'one is on the way' },
+  { lane: 'even', title: 'Steady', meaning: 'OK, leave them to build up' },
   { lane: 'uncounted', title: 'Not counted', meaning: 'read the frames first' },
 ];
 

@@ -131,9 +131,7 @@ export function SizePicker({
       ) : (
         <Field.HelperText color="inkSoft">
           {Math.round(shown.areaCm2PerSide)} cm² of comb a side
-          {isOwnSize(picked.id)
-            ? ''
-            : `, ${shown.source.startsWith('Delaplane') ? 'published' : 'by arithmetic'}`}
+          {isOwnSize(picked.id) ? '' : `, ${shown.isPublished ? 'published' : 'by arithmetic'}`}
         </Field.HelperText>
       )}
     </Field.Root>

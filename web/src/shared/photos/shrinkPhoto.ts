@@ -1,5 +1,5 @@
 import { PHOTO_LIMITS } from '@incremen/core/records';
-import type { Problem, Result } from '@incremen/core/basics';
+import type { Problem, ProblemCode, Result } from '@incremen/core/basics';
 
 /** A photo made small enough to keep and send. */
 export interface ShrunkPhoto {
@@ -13,7 +13,7 @@ export interface ShrunkPhoto {
 const MOST_BYTES = 30_000_000;
 const QUALITIES = [0.82, 0.7, 0.55, 0.4] as const;
 
-const refused = (code: string, message: string, remedy: string): { ok: false; problems: Problem[] } => ({
+const refused = (code: ProblemCode, message: string, remedy: string): { ok: false; problems: Problem[] } => ({
   ok: false,
   problems: [{ code, path: ['photo'], message, remedy }],
 });

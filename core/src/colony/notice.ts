@@ -1,0 +1,42 @@
+/**
+ * What is to be said of a colony in one line. Code goes by the id; the words are for people and may change.
+ */
+export const NOTICE_IDS = [
+  'not-counted',
+  'count-old',
+  'disease-suspected',
+  'laying-workers-likely',
+  'domed-caps-only',
+  'swarm-cells',
+  'robbed',
+  'no-eggs-seen',
+  'no-brood-counted',
+  'scattered-brood',
+  'small-but-compact',
+  'hands-off',
+  'raising-queen',
+  'inspection-overdue',
+  'inspection-due',
+  'inspection-to-come',
+  'nuc-full',
+  'honey-bound',
+  'can-split',
+  'can-spare-brood',
+  'covers-more-brood',
+  'needs-bees',
+  'steady',
+] as const;
+export type NoticeId = (typeof NOTICE_IDS)[number];
+
+export interface Notice {
+  readonly id: NoticeId;
+  readonly words: string;
+  /** It cannot wait. */
+  readonly urgent: boolean;
+}
+
+/** A notice that can wait. */
+export const calmly = (id: NoticeId, words: string): Notice => ({ id, words, urgent: false });
+
+/** A notice that cannot. */
+export const urgently = (id: NoticeId, words: string): Notice => ({ id, words, urgent: true });

@@ -1,0 +1,45 @@
+import type { HouseRules } from './houseRules.ts';
+
+/**
+ * What beekeepers call a colony by, each said once: pages, plans and remedies all ask here. Every figure is a house
+ * rule with its default and its reason.
+ */
+
+type Nights = 'mild' | 'cold';
+
+/** Frames of brood that a frame of bees keeps warm. */
+export const coverShare = (rules: HouseRules, nights: Nights): number =>
+  nights === 'cold' ? rules.coverCold : rules.coverWarm;
+
+/** Frames of brood that bees cover beyond those they have; negative when some is bare. */
+export const coversMore = (
+  { bees, brood }: { readonly bees: number; readonly brood: number },
+  rules: HouseRules,
+  nights: Nights,
+): number => bees * coverShare(rules, nights) - brood;
+
+/** Stores have taken the room that the queen would lay in. @param room - empty comb, in frames; `slots` of its boxes */
+export const isHoneyBound = (
+  { stores, room, slots }: { readonly stores: number; readonly room: number; readonly slots: number },
+  rules: HouseRules,
+): boolean => stores > rules.honeyBoundStores * slots && room < rules.honeyBoundRoom;
+
+/** A colony that can spare brood and bees. */
+export const isStrongEnoughToGive = (
+  { bees, brood }: { readonly bees: number; readonly brood: number },
+  rules: HouseRules,
+): boolean => bees >= rules.giverBees && brood >= rules.giverBrood;
+
+/** Frames of brood that it can spare and still be above its line: at least one where it is strong enough to give. */
+export const sparesBrood = (brood: number, rules: HouseRules): number =>
+  Math.floor(brood - rules.giverBrood + 1);
+
+/** Boxes of so many combs or fewer are nucs: they are full before they are strong. */
+export const NUC_SLOTS = 6;
+
+/** A nuc that has outgrown its box. @param brood - in full frames */
+export const isOutgrown = (
+  { bees, brood, slots }: { readonly bees: number; readonly brood: number; readonly slots: number },
+  rules: HouseRules,
+): boolean =>
+  slots > 0 && slots <= NUC_SLOTS && bees >= rules.nucFullBees * slots && brood >= rules.nucFullBrood * slots;
