@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { closeVisit, expect, test } from './fixtures.ts';
-import { countTansy, framesOf, say, workedOut, workThrough } from './steps.ts';
+import { openPlan, countTansy, framesOf, say, workedOut, workThrough } from './steps.ts';
 
 const answer = (page: Page) => page.getByRole('group', { name: 'Where it goes' });
 
@@ -17,10 +17,7 @@ test('a standby nuc gets a full box on a warm day before a wet spell: the day, t
   await expect(page.getByRole('region', { name: 'Scale under Sorrel' })).toContainText('Nectar comes in.');
   // Frames in their order, and food from a neighbour who has too much.
   await page.goto(`/colonies/${await records.colonyId('Clary')}`);
-  await expect(async () => {
-    await page.getByRole('link', { name: 'Move into a full-size hive' }).click({ timeout: 2000 });
-    await expect(page).toHaveURL(/\/plan/, { timeout: 2000 });
-  }).toPass();
+  await openPlan(page, 'Move into a full-size hive');
   await workedOut(page);
   await page.getByRole('button', { name: 'Start the work' }).click();
   await expect(page.getByText(/in the same order/)).toBeVisible();

@@ -34,6 +34,15 @@ export async function workThrough(page: Page): Promise<void> {
     .toBe('done');
 }
 
+/** Follows a link into the planner. While a view is still arriving a click may be lost, and a slow one may land late. */
+export async function openPlan(page: Page, link: string): Promise<void> {
+  await expect(async () => {
+    if (!new URL(page.url()).pathname.endsWith('/plan'))
+      await page.getByRole('link', { name: link }).click({ timeout: 2000 });
+    await expect(page).toHaveURL(/\/plan/, { timeout: 2000 });
+  }).toPass();
+}
+
 export async function workOff(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Start/ }).click();
   await workThrough(page);

@@ -38,10 +38,15 @@ export function summarise(apiary: Apiary, command: Command): string {
       return `${colony(command.colonyId)} renamed to ${command.name}`;
     case 'moveFrames':
       return `${counted(command.moves.length, 'frame')} moved by hand`;
-    case 'saveWork':
-      return `Plan kept: ${workInWords(apiary, command.work)}, ${dayInWords(command.work.day)}`;
+    case 'saveWork': {
+      const { work } = command;
+      const { asked } = work.body;
+      return asked.source === 'split'
+        ? `Plan for ${nameOfWork(apiary, work)}: ${METHOD_NAMES[asked.methodId].toLowerCase()}, ${dayInWords(work.day)}`
+        : `Plan kept: ${work.name}, ${dayInWords(work.day)}`;
+    }
     case 'amendWork':
-      return `${workInWords(apiary, command.work)}: ${
+      return `${nameOfWork(apiary, command.work)}: ${
         apiary.work[command.work.id]?.body.reports?.length === command.work.body.reports?.length
           ? 'hives in another order'
           : lastReport(command.work.body)
@@ -49,10 +54,10 @@ export function summarise(apiary: Apiary, command: Command): string {
     case 'addUnit':
       return `${command.unit.name} made of ${counted(command.frames.length, 'frame')} of ${colony(command.fromColonyId)}`;
     case 'dropWork':
-      return `Plan dropped: ${nameOfWork(apiary, command.workId)}`;
+      return `Plan dropped: ${nameOfWork(apiary, apiary.work[command.workId])}`;
     case 'tickStep': {
       const step = apiary.workStep[command.stepId];
-      return `${nameOfWork(apiary, step?.workId ?? '')}: ${command.done ? 'done' : 'not done after all'}: ${step?.text ?? 'a step'}`;
+      return `${nameOfWork(apiary, apiary.work[step?.workId ?? ''])}: ${command.done ? 'done' : 'not done after all'}: ${step?.text ?? 'a step'}`;
     }
     case 'recordLook':
       return `Look on ${dayInWords(command.day)} at ${listInWords(command.parts.map((p) => colony(p.colonyId)))}`;
@@ -83,17 +88,12 @@ export function summarise(apiary: Apiary, command: Command): string {
   }
 }
 
-/** A split by its colony and its method, other work by its name. */
-function workInWords(apiary: Apiary, { name, body: { asked } }: Work): string {
-  return asked.source === 'split'
-    ? `${apiary.colony[asked.colonyId]?.name ?? 'a colony'}, ${METHOD_NAMES[asked.methodId].toLowerCase()}`
-    : name;
+/** A split by its colony, other work by its name. */
+function nameOfWork(apiary: Apiary, work: Work | undefined): string {
+  if (!work) return 'Work';
+  const { asked } = work.body;
+  return asked.source === 'split' ? (apiary.colony[asked.colonyId]?.name ?? 'a colony') : work.name;
 }
-
-const nameOfWork = (apiary: Apiary, workId: string) => {
-  const work = apiary.work[workId];
-  return work ? workInWords(apiary, work) : 'work';
-};
 
 function changeInWords(apiary: Apiary, { callOutId, change }: CommandOf<'changeCallOut'>): string {
   const body = apiary.callOut[callOutId]?.body;
