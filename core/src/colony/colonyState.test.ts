@@ -136,6 +136,10 @@ describe('parts of a split', () => {
       framesOfColony(yard.apiary, a).map((p) => [p.frame.id, { ...p.frame, readingId: null }]),
     );
     const state = colonyState({ ...yard.apiary, frame: frames }, a, TODAY);
-    expect(state).toMatchObject({ lane: 'uncounted', reason: 'Not counted yet', countAgeDays: null });
+    expect(state).toMatchObject({
+      lane: 'uncounted',
+      notice: { id: 'not-counted', words: 'Not counted yet' },
+      countAgeDays: null,
+    });
   });
 });

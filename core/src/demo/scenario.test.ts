@@ -22,7 +22,7 @@ describe('the demonstration', () => {
       coloniesOfYard(scenario.apiary, y.id).map((c) => colonyState(scenario.apiary, c, DEMO_DAY)),
     );
     const of = (name: string) => states.find((s) => s.colony.name === name);
-    expect(of('Tansy')).toMatchObject({ lane: 'giver', urgent: false });
+    expect(of('Tansy')).toMatchObject({ lane: 'giver', notice: { urgent: false } });
     expect(of('Sorrel')?.notice.words).toMatch(/^Swarm cells: act by/);
     expect(of('Burnet')?.lane).toBe('weak');
     expect(of('Clary')?.notice.words).toMatch(/Nuc is full/);
@@ -30,7 +30,7 @@ describe('the demonstration', () => {
     expect(of('Campion II')?.queen.state).toBe('unknown-part');
     expect(of('Melilot')).toMatchObject({
       lane: 'raising',
-      reason: expect.stringMatching(/Hands off until/) as string,
+      notice: { id: 'hands-off', words: expect.stringMatching(/Hands off until/) as string },
     });
     expect(of('Sainfoin')?.queen).toMatchObject({ state: 'here' });
   });
@@ -80,9 +80,9 @@ describe('the file of a whole operation', () => {
   });
 
   it('says which version it reads when it meets another', () => {
-    const newer = fromBundle({ ...file, version: 2 });
+    const newer = fromBundle({ ...file, version: 9 });
     expect(newer.ok ? '' : newer.problems[0]?.message).toBe(
-      'This file has version 2; this Incremen reads version 1.',
+      'This file has version 9; this Incremen reads versions 1 to 2.',
     );
   });
 });

@@ -48,6 +48,7 @@ export {
   emptyApiary,
   type FollowUp,
   type Frame,
+  type Hive,
   newOperation,
   type Operation,
   operationOf,

@@ -127,6 +127,8 @@ const newHive = z.strictObject({
           boxId: recordId,
           sizeId: frameSizeId,
           slots: slotNumber,
+          /** The first slot of the unit where several share the box, a side each; 1 when left out. */
+          fromSlot: slotNumber.optional(),
         }),
       ]),
     )

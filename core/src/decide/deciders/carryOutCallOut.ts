@@ -1,4 +1,4 @@
-import { listInWords } from '../../basics/index.ts';
+import type { Day } from '../../basics/index.ts';
 import { ripeCellEmergence } from '../../followup/index.ts';
 import {
   type CallUnit,
@@ -8,38 +8,32 @@ import {
   type CallOut,
   boxesOfHive,
   framesOfBox,
-  queenOf,
+  type Work,
+  type WorkEffect,
+  type WorkMove,
+  type WorkUnit,
 } from '../../records/index.ts';
 import type { Draft } from './draft.ts';
 import { decideCount } from './counting.ts';
-import { dropLooks, dropLooksOfLastSplit } from './droppingLooks.ts';
-import { takeKit } from './keepingKit.ts';
+import { carryOutWork } from './carryOutWork.ts';
 
 type Path = readonly (string | number)[];
 type Finish = CommandOf<'finishCallOut'>;
 
-/** Makes the apiary what was called: readings, boxes, frames, queens, descent and looks. */
+/**
+ * Makes the apiary what was called: the readings first, and then work like any other, with every called frame as a
+ * move.
+ */
 export function carryOutCallOut(draft: Draft, callOut: CallOut, command: Finish, path: Path): void {
-  const { body } = callOut;
   keepReadings(draft, callOut, command, path);
-  const filled = body.units.filter((u) => framesOf(callOut, u).length > 0);
-  setUpBoxes(draft, callOut, filled, path);
-  for (const u of filled) setUpColony(draft, callOut, u, command, path);
-  for (const u of filled) {
-    for (const c of framesOf(callOut, u)) {
-      const frame = draft.need('frame', c.frameId, path);
-      if (!frame || c.to.at !== 'unit') continue;
-      draft.put('frame', { ...frame, place: 'box', boxId: u.boxId, slot: u.fromSlot - 1 + c.to.slot });
-    }
-  }
-  moveQueens(draft, callOut);
-  leaveGivers(draft, callOut, command);
-  for (const look of command.looks) draft.add('followUp', look, path);
-  takeKit(draft, kitOf(filled));
+  const work = workOfCallOut(draft, callOut, command);
+  draft.add('work', work, path);
+  carryOutWork(draft, work, command.day, path);
+  const { closing } = command;
   draft.put('callOut', {
     ...callOut,
     status: 'done',
-    body: { ...body, ...(command.closing && { closing: command.closing }) },
+    body: { ...callOut.body, ...(closing && { closing }) },
   });
 }
 
@@ -66,76 +60,156 @@ function keepReadings(draft: Draft, { body }: CallOut, command: Finish, path: Pa
   }
 }
 
-/** Units that share a box have a chamber of it each. */
-function setUpBoxes(draft: Draft, { body }: CallOut, filled: readonly CallUnit[], path: Path): void {
-  for (const boxId of new Set(filled.map((u) => u.boxId))) {
-    const sides = filled.filter((u) => u.boxId === boxId).toSorted((a, b) => a.fromSlot - b.fromSlot);
-    const [first] = sides;
-    const last = sides.at(-1);
-    if (!first || !last) continue;
-    const name = listInWords(sides.map((s) => s.name));
-    const order = Object.values(draft.apiary.stand).filter((s) => s.yardId === body.yardId).length;
-    draft.add('stand', { id: first.standId, yardId: body.yardId, name, order }, path);
-    draft.add('hive', { id: first.hiveId, standId: first.standId, name: name.slice(0, 80) }, path);
-    // A side that was left empty belongs to nobody.
-    const empty = first.fromSlot > 1 ? [{ colonyId: null, fromSlot: 1, toSlot: first.fromSlot - 1 }] : [];
-    draft.add(
-      'box',
-      {
-        id: boxId,
-        hiveId: first.hiveId,
-        position: 0,
-        sizeId: first.recipe.sizeId,
-        slots: last.fromSlot - 1 + last.recipe.slots,
-        role: 'brood',
-        chambers: [
-          ...empty,
-          ...sides.map((s) => ({
-            colonyId: s.colonyId,
-            fromSlot: s.fromSlot,
-            toSlot: s.fromSlot - 1 + s.recipe.slots,
-          })),
+/** What was called, as work. It keeps the identifier of its break-up. */
+function workOfCallOut(draft: Draft, callOut: CallOut, command: Finish): Work {
+  const { body } = callOut;
+  const filled = body.units.filter((u) => framesOf(callOut, u).length > 0);
+  const ends = body.givers.filter((g) => g.whole && isEmptied(draft, callOut, g.colonyId));
+  return {
+    id: callOut.id,
+    name: callOut.name,
+    day: command.day,
+    status: 'draft',
+    body: {
+      v: 2,
+      asked: { source: 'call-out', callOutId: callOut.id },
+      countedOn: command.day,
+      units: [
+        ...body.givers.flatMap((g) => giverOf(draft, callOut, g.colonyId, ends.includes(g))),
+        ...filled.map((u) => unitOf(callOut, u, command.day)),
+      ],
+      newHives: filled.map((u) => ({
+        colonyId: u.colonyId,
+        hiveId: u.hiveId,
+        standId: u.standId,
+        yardId: body.yardId,
+        fromColonyId: motherOf(callOut, u),
+        boxes: [
+          {
+            from: 'kit',
+            boxId: u.boxId,
+            sizeId: u.recipe.sizeId,
+            slots: u.recipe.slots,
+            fromSlot: u.fromSlot,
+          },
         ],
-        excluderBelow: false,
-      },
-      path,
-    );
-  }
+      })),
+      newBoxes: [],
+      unions: [],
+      emptiedBoxIds: ends.flatMap((g) => {
+        const hiveId = draft.get('colony', g.colonyId)?.hiveId;
+        return hiveId ? boxesOfHive(draft.apiary, hiveId).map((b) => b.id) : [];
+      }),
+      moves: filled.flatMap((u) => movesInto(draft, callOut, u)),
+      shakes: [],
+      effects: [
+        ...queenEffects(callOut),
+        ...ends.map((g): WorkEffect => ({ kind: 'unit-ends', colonyId: g.colonyId })),
+      ],
+      ledger: [],
+      kit: kitOf(filled),
+      cautions: [],
+      looks: command.looks.map(({ id, colonyIds, kind, topic, window, expect }) => ({
+        id,
+        colonyIds,
+        kind,
+        topic,
+        window,
+        anchor: 'work',
+        expect,
+      })),
+      ...(command.closing && { closing: command.closing }),
+    },
+  };
 }
 
-function setUpColony(draft: Draft, callOut: CallOut, unit: CallUnit, command: Finish, path: Path): void {
-  const givers = framesOf(callOut, unit).map((c) => c.giverId);
-  // Its mother is the colony that gave it most.
-  const fromColonyId = givers.toSorted(
-    (a, b) => givers.filter((g) => g === b).length - givers.filter((g) => g === a).length,
-  )[0];
-  if (!fromColonyId) return;
-  const notFound = givers.some((g) => !callOut.body.queens.some((q) => q.giverId === g));
-  const perhaps = notFound ? partsOf(callOut, fromColonyId) : [];
-  // In the only unit there is she must be.
-  const hasHer = perhaps.length === 1;
-  const hasQueen =
-    hasHer || callOut.body.queens.some((q) => q.now === unit.key) || unit.recipe.queen === 'mated';
-  draft.add(
-    'colony',
-    {
-      id: unit.colonyId,
-      name: unit.name,
-      hiveId: unit.hiveId,
-      startedOn: command.day,
-      endedOn: null,
-      origin: { how: 'split', fromColonyId, workId: callOut.id },
-      separation: {
-        v: 1,
-        day: command.day,
-        workId: callOut.id,
-        queen: hasQueen ? 'here' : notFound ? 'unknown' : 'elsewhere',
-        partIds: perhaps.length > 1 ? perhaps : [fromColonyId, unit.colonyId],
-        emergence: !hasQueen && unit.recipe.queen === 'cell' ? ripeCellEmergence(command.day) : null,
+function movesInto(draft: Draft, callOut: CallOut, unit: CallUnit): WorkMove[] {
+  return framesOf(callOut, unit).flatMap((c): WorkMove[] => {
+    const frame = draft.get('frame', c.frameId);
+    if (!frame || c.to.at !== 'unit') return [];
+    return [
+      {
+        frameId: frame.id,
+        from: frame.boxId === null || frame.slot === null ? null : { boxId: frame.boxId, slot: frame.slot },
+        to: { boxId: unit.boxId, slot: unit.fromSlot - 1 + c.to.slot },
+        fromKey: c.giverId,
+        toKey: unit.key,
+        reason: 'Called frame by frame.',
       },
+    ];
+  });
+}
+
+/** The mother of a unit is the colony that gave it most. */
+function motherOf(callOut: CallOut, unit: CallUnit): string {
+  const givers = framesOf(callOut, unit).map((c) => c.giverId);
+  const given = (id: string) => givers.filter((g) => g === id).length;
+  return givers.toSorted((a, b) => given(b) - given(a))[0] ?? '';
+}
+
+/** Nothing of a giver is left: every frame of it was called into a unit. */
+function isEmptied(draft: Draft, { body }: CallOut, colonyId: string): boolean {
+  const hiveId = draft.get('colony', colonyId)?.hiveId;
+  const boxes = hiveId ? boxesOfHive(draft.apiary, hiveId) : [];
+  const gone = new Set(body.calls.flatMap((c) => (c.to.at === 'unit' ? [c.frameId] : [])));
+  return boxes.every((b) => framesOfBox(draft.apiary, b.id).every((f) => gone.has(f.id)));
+}
+
+/** Nobody measured them: the pad adds up what is called, and the records have the readings. */
+const NOT_MEASURED = { frames: 0, bees: 0, brood: 0, capped: 0, stores: 0 } as const;
+
+function giverOf(draft: Draft, callOut: CallOut, colonyId: string, ends: boolean): WorkUnit[] {
+  const colony = draft.get('colony', colonyId);
+  if (!colony) return [];
+  const queen = callOut.body.queens.find((q) => q.giverId === colonyId);
+  const parts = partsOf(callOut, colonyId).filter((p) => p !== colonyId);
+  const stays = ends || queen?.now === 'home' || parts.length === 0;
+  return [
+    {
+      key: colonyId,
+      colonyId,
+      name: colony.name,
+      state: 'stays',
+      distance: null,
+      gets: null,
+      parted: stays
+        ? null
+        : {
+            queen: queen ? 'elsewhere' : 'unknown',
+            emergence: null,
+            partIds: [colonyId, ...parts].slice(0, MOST_PARTS),
+          },
+      before: null,
+      after: { ...NOT_MEASURED },
     },
-    path,
-  );
+  ];
+}
+
+function unitOf(callOut: CallOut, unit: CallUnit, day: Day): WorkUnit {
+  const { body } = callOut;
+  const givers = framesOf(callOut, unit).map((c) => c.giverId);
+  const mother = motherOf(callOut, unit);
+  const notFound = givers.some((g) => !body.queens.some((q) => q.giverId === g));
+  const perhaps = notFound ? partsOf(callOut, mother) : [];
+  // In the only unit there is she must be.
+  const hasHer = perhaps.length === 1 || body.queens.some((q) => q.now === unit.key);
+  const { queen: gets } = unit.recipe;
+  const hasQueen = hasHer || gets === 'mated';
+  return {
+    key: unit.key,
+    colonyId: unit.colonyId,
+    name: unit.name,
+    state: 'new',
+    distance: unit.recipe.distance,
+    gets: hasHer ? 'old-queen' : gets,
+    parted: {
+      queen: hasQueen ? 'here' : notFound ? 'unknown' : 'elsewhere',
+      emergence: !hasQueen && gets === 'cell' ? { window: ripeCellEmergence(day), anchor: 'work' } : null,
+      partIds: perhaps.length > 1 ? perhaps : [mother, unit.colonyId],
+    },
+    before: null,
+    after: { ...NOT_MEASURED },
+  };
 }
 
 /** Where a queen that was never found can be: in the units that got frames of her colony, and in what stays of it. */
@@ -151,61 +225,24 @@ function partsOf({ body }: Pick<CallOut, 'body'>, giverId: string): string[] {
 const MOST_PARTS = 12;
 
 /** A queen is in the unit that has her, still at home, was taken away, or in one of several when nobody found her. */
-function moveQueens(draft: Draft, callOut: CallOut): void {
+function queenEffects(callOut: CallOut): WorkEffect[] {
   const { body } = callOut;
-  for (const { colonyId } of body.givers.filter((g) => !body.queens.some((q) => q.giverId === g.colonyId))) {
-    const queen = queenOf(draft.apiary, colonyId);
-    const parts = partsOf(callOut, colonyId);
-    const [only] = parts;
-    if (!queen || !only) continue;
-    draft.put('queen', {
-      ...queen,
-      whereabouts:
-        parts.length > 1 ? { known: 'oneOf', colonyIds: parts } : { known: 'colony', colonyId: only },
-    });
-  }
-  for (const { giverId, now } of body.queens) {
-    const queen = queenOf(draft.apiary, giverId);
-    const unit = body.units.find((u) => u.key === now);
-    if (!queen || now === 'home') continue;
-    draft.put('queen', {
-      ...queen,
-      whereabouts: unit ? { known: 'colony', colonyId: unit.colonyId } : { known: 'gone' },
-    });
-  }
-}
-
-function leaveGivers(draft: Draft, { id, body }: CallOut, command: Finish): void {
-  for (const giver of body.givers) {
-    const colony = draft.get('colony', giver.colonyId);
-    if (!colony) continue;
-    const boxes = colony.hiveId === null ? [] : boxesOfHive(draft.apiary, colony.hiveId);
-    const left = boxes.reduce((n, b) => n + framesOfBox(draft.apiary, b.id).length, 0);
-    if (giver.whole && left === 0) {
-      for (const box of boxes) {
-        const chambers = [{ colonyId: null, fromSlot: 1, toSlot: box.slots }];
-        draft.put('box', { ...box, hiveId: null, position: 0, chambers, excluderBelow: false });
-      }
-      draft.put('colony', { ...colony, endedOn: command.day, hiveId: null });
-      dropLooks(draft, colony.id);
-      continue;
-    }
-    const queen = body.queens.find((q) => q.giverId === colony.id);
-    const parts = partsOf({ body }, colony.id).filter((p) => p !== colony.id);
-    if (queen?.now === 'home' || parts.length === 0) continue;
-    dropLooksOfLastSplit(draft, colony);
-    draft.put('colony', {
-      ...colony,
-      separation: {
-        v: 1,
-        day: command.day,
-        workId: id,
-        queen: queen ? 'elsewhere' : 'unknown',
-        partIds: [colony.id, ...parts].slice(0, MOST_PARTS),
-        emergence: null,
-      },
-    });
-  }
+  const unseen = body.givers.filter((g) => !body.queens.some((q) => q.giverId === g.colonyId));
+  return [
+    ...unseen.flatMap(({ colonyId }): WorkEffect[] => {
+      const parts = partsOf(callOut, colonyId);
+      const [only] = parts;
+      if (parts.length > 1) return [{ kind: 'queen-unsure', fromId: colonyId, colonyIds: parts }];
+      return only === undefined || only === colonyId ? [] : [{ kind: 'queen-over', colonyId, intoId: only }];
+    }),
+    ...body.queens.flatMap(({ giverId, now }): WorkEffect[] => {
+      const unit = body.units.find((u) => u.key === now);
+      if (now === 'home') return [];
+      return unit
+        ? [{ kind: 'queen-over', colonyId: giverId, intoId: unit.colonyId }]
+        : [{ kind: 'queen-out', colonyId: giverId }];
+    }),
+  ];
 }
 
 /** What the units take out of the store. */

@@ -1,3 +1,4 @@
+import { numberAt } from '../../basics/index.ts';
 import type { PlanFrame } from '../base/measure.ts';
 
 /**
@@ -50,14 +51,14 @@ export function takeIn(
   arrivals
     .toSorted((a, b) => b.brood - a.brood)
     .forEach((frame, i) => {
-      const onLeft = (gaps[i] as number) < centre;
+      const onLeft = numberAt(gaps, i) < centre;
       const first = order.findIndex(isBrood);
       const last = order.findLastIndex(isBrood);
       if (isBrood(frame) && first >= 0) order.splice(onLeft ? first : last + 1, 0, frame);
       else order.splice(onLeft ? 0 : order.length, 0, frame);
     });
   const used = [...present.map((p) => p.slot), ...gaps].toSorted((a, b) => a - b);
-  return order.map((frame, i) => ({ frame, slot: used[i] as number }));
+  return order.map((frame, i) => ({ frame, slot: numberAt(used, i) }));
 }
 
 /** The middle of the brood among slots, or the middle of the box when there is none. */

@@ -1,3 +1,4 @@
+import { numberAt } from '../../basics/index.ts';
 import type { Frame } from '../../records/index.ts';
 import type { Donor, PartSlot, PlannedMove, Setup } from '../base/method.ts';
 import { arrangeNest, takeIn } from './arrange.ts';
@@ -93,7 +94,7 @@ export function layOut(input: LayOutInput): LaidOut {
       const fits = waiting.filter((f) => f.size === target.sizeId).slice(0, free.length);
       if (fits.length === 0) continue;
       if (box.size === 0) {
-        arrangeNest(fits).forEach((f, k) => place(f, target, free[k] as number));
+        arrangeNest(fits).forEach((f, k) => place(f, target, numberAt(free, k)));
       } else {
         const present = donor.frames.filter((f) => f.boxId === target.id && box.get(f.slot) === f.id);
         const settled = takeIn(

@@ -1,3 +1,4 @@
+import { numberAt } from '../../basics/index.ts';
 import { mostWorth, type Gift, type GiftRow } from '../columns/hiveGift.ts';
 import { INFINITE, LinearModel, solveModel, type Solver } from '../model/linearModel.ts';
 import { NucModel } from '../columns/nucModel.ts';
@@ -96,7 +97,7 @@ class NucCount {
       if (nucs.length === 0) return Math.min(most, this.givenAt(now));
       if (nucs.length > FEW) return most;
       for (const items of nucs) {
-        const row = model.row(1 - items.reduce((sum, i) => sum + (prices[i] as number), 0), INFINITE);
+        const row = model.row(1 - items.reduce((sum, i) => sum + numberAt(prices, i), 0), INFINITE);
         for (const i of items) {
           const column = columns.get(i) ?? model.column(1, 0, 1, false);
           columns.set(i, column);
@@ -120,9 +121,9 @@ class NucCount {
     pricer.besideEachOther(
       { below: 1 - HAIR },
       FEW + 1,
-      (item) => !taken.has(things[item] as number | null),
+      (item) => !taken.has(things[item] ?? null),
       (items) => {
-        for (const i of items) if (things[i] !== null) taken.add(things[i] as number);
+        for (const thing of items.map((i) => things[i] ?? null)) if (thing !== null) taken.add(thing);
         nucs.push([...items]);
         return null;
       },
@@ -136,12 +137,12 @@ class NucCount {
     let sum = 0;
     for (const [hive, items] of this.givenBy) {
       if (hive === STORE) {
-        for (const i of items) sum += (prices[i] as number) * (hunt.ways[i]?.most as number);
+        for (const i of items) sum += numberAt(prices, i) * (hunt.ways[i]?.most as number);
         continue;
       }
       const gifts = items.map((i): Gift => ({
         frame: hunt.ways[i]?.frame.index as number,
-        worth: prices[i] as number,
+        worth: numberAt(prices, i),
         entries: whole.entriesOfItem(hunt, i),
       }));
       sum += mostWorth(gifts, this.rowsOf.get(hive) as readonly GiftRow[]);

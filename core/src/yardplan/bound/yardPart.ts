@@ -1,3 +1,4 @@
+import { numberAt } from '../../basics/index.ts';
 import {
   STORE,
   nothingMoved,
@@ -71,7 +72,7 @@ export function planOfPart({ units, frames }: YardPart, plan: Assignment): Assig
   const number = new Map([[STORE, STORE], ...units.map((u, i) => [u, i] as const)]);
   return {
     // A comb of the store that another yard gets stays in the store of this part.
-    to: frames.map((f) => number.get(plan.to[f] as number) ?? STORE),
+    to: frames.map((f) => number.get(numberAt(plan.to, f)) ?? STORE),
     shakenFor: frames.map((f) => {
       const unit = plan.shakenFor[f] ?? null;
       return unit === null ? null : (number.get(unit) ?? null);
@@ -92,10 +93,10 @@ export function planOfParts(
   const whole = { to: [...nothing.to], shakenFor: [...nothing.shakenFor] };
   const given = new Set<number>();
   for (const { part, plan } of plans) {
-    const unitOf = (u: number) => (u === STORE ? STORE : (part.units[u] as number));
+    const unitOf = (u: number) => (u === STORE ? STORE : numberAt(part.units, u));
     for (const [i, f] of part.frames.entries()) {
       const frame = problem.frames[f] as YardFrame;
-      const to = unitOf(plan.to[i] as number);
+      const to = unitOf(numberAt(plan.to, i));
       const shaken = plan.shakenFor[i] ?? null;
       if (frame.home !== STORE) {
         whole.to[f] = to;

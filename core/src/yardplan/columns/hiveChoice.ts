@@ -1,3 +1,4 @@
+import { numberAt } from '../../basics/index.ts';
 import type { Assignment, YardProblem } from '../problem/problem.ts';
 
 /** Which hives are opened, as far as that is settled. */
@@ -47,7 +48,7 @@ export function mostlyOpened(
 /** The hives that a plan opens. */
 export function hivesOpenedBy(problem: YardProblem, plan: Assignment): Set<number> {
   const touched = problem.frames.flatMap((f, i) => {
-    const to = plan.to[i] as number;
+    const to = numberAt(plan.to, i);
     const shaken = plan.shakenFor[i] ?? null;
     return [...(to === f.home ? [] : [to, f.home]), ...(shaken === null ? [] : [shaken, f.home])];
   });

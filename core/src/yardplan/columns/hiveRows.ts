@@ -1,3 +1,4 @@
+import { numberAt } from '../../basics/index.ts';
 import { INFINITE, type LinearModel } from '../model/linearModel.ts';
 import type { RuleRow } from '../model/pooledModel.ts';
 import type { YardProblem } from '../problem/problem.ts';
@@ -13,7 +14,7 @@ export function rowsOfYards(
 ): Map<string, number> {
   const rows = new Map<string, number>();
   for (const unit of problem.units) {
-    const column = opened[unit.index] as number;
+    const column = numberAt(opened, unit.index);
     if (column < 0) continue;
     const row = rows.get(unit.yardId) ?? model.row(0, problem.units.length);
     rows.set(unit.yardId, row);
@@ -55,7 +56,7 @@ export function addCommonRows(
   const partOf = new Map<number, readonly [row: number, room: number]>();
   for (const { row, rule, unit, pool } of ruleRows) {
     if (pool || !rule.hard) continue;
-    const room = columns[opened[unit.index] as number]?.find(([r]) => r === row)?.[1] ?? 0;
+    const room = columns[numberAt(opened, unit.index)]?.find(([r]) => r === row)?.[1] ?? 0;
     if (Math.abs(room) < LEAST_ROOM) continue;
     const key = `${unit.yardId}${rule.id.slice(unit.key.length)}`;
     const sum = common.get(key) ?? model.row(-INFINITE, 0);

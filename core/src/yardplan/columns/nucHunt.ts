@@ -1,3 +1,4 @@
+import { numberAt } from '../../basics/index.ts';
 import type { NucPricer, PricedNuc } from './nucPricer.ts';
 import type { RestChoice } from './restChoices.ts';
 import type { ShakeSteps } from './shakeSteps.ts';
@@ -82,21 +83,21 @@ class NucHunt {
     this.needed = new Float64Array(count);
     this.beeWeights = Float64Array.from(g.pricer.rules, (r) => r.beeWeight);
     const mostOfBrood = g.pricer.rules.map((_, r) => {
-      const top = g.brood.reduce((most, i) => Math.max(most, g.pricer.values[i]?.[r] as number), 0);
+      const top = g.brood.reduce((most, i) => Math.max(most, numberAt(g.pricer.values[i] ?? [], r)), 0);
       return top * g.pricer.mostBrood;
     });
     const canDo = ({ values }: RestChoice) =>
       g.pricer.rules.every(
         ({ least, beeWeight }, r) =>
-          beeWeight > 0 || (values[r] as number) + (mostOfBrood[r] as number) >= least - KEPT,
+          beeWeight > 0 || numberAt(values, r) + numberAt(mostOfBrood, r) >= least - KEPT,
       );
     const rest = g.rest.filter(canDo).map((choice) => {
       let net = choice.price + g.owed;
       for (let r = 0; r < count; r++) {
-        const v = choice.values[r] as number;
-        net -= (g.worth[r] as number) * v;
-        if (v > (this.mostOfRest[r] as number)) this.mostOfRest[r] = v;
-        if (v < (this.leastOfRest[r] as number)) this.leastOfRest[r] = v;
+        const v = numberAt(choice.values, r);
+        net -= numberAt(g.worth, r) * v;
+        if (v > numberAt(this.mostOfRest, r)) this.mostOfRest[r] = v;
+        if (v < numberAt(this.leastOfRest, r)) this.leastOfRest[r] = v;
       }
       return { choice, net };
     });
@@ -126,7 +127,7 @@ class NucHunt {
   private limitOfPicked(): number {
     if (!this.g.ofEach) return this.highest;
     let limit = -Infinity;
-    for (const i of this.brood) limit = Math.max(limit, this.limitOf[i] as number);
+    for (const i of this.brood) limit = Math.max(limit, numberAt(this.limitOf, i));
     return limit - SAME;
   }
 
@@ -137,8 +138,8 @@ class NucHunt {
     if (n >= pricer.leastBrood) this.addRest(price, net);
     if (n >= pricer.mostBrood) return;
     for (let j = start; j < brood.length; j++) {
-      const i = brood[j] as number;
-      const own = this.g.net[i] as number;
+      const i = numberAt(brood, j);
+      const own = numberAt(this.g.net, i);
       // What holds for this one holds for all that follow it in the list.
       const combs = own < 0 ? pricer.mostBrood - n : Math.max(1, pricer.leastBrood - n);
       if (net + combs * own + this.lowestNet >= this.highest) return;
@@ -146,7 +147,7 @@ class NucHunt {
       this.picked.push(i);
       this.isHung[thing] = 1;
       this.add(pricer.values[i] as Float64Array, 1);
-      this.pick(j + 1, price + (this.g.prices[i] as number), net + own);
+      this.pick(j + 1, price + numberAt(this.g.prices, i), net + own);
       this.add(pricer.values[i] as Float64Array, -1);
       this.isHung[thing] = 0;
       this.picked.pop();
@@ -155,7 +156,7 @@ class NucHunt {
 
   private add(values: Float64Array, sign: 1 | -1): void {
     for (let r = 0; r < values.length; r++) {
-      this.sum[r] = (this.sum[r] as number) + sign * (values[r] as number);
+      this.sum[r] = numberAt(this.sum, r) + sign * numberAt(values, r);
     }
   }
 
@@ -164,9 +165,9 @@ class NucHunt {
     const { rules } = this.g.pricer;
     this.open.length = 0;
     for (let r = 0; r < rules.length; r++) {
-      const needed = (rules[r]?.least as number) - (this.sum[r] as number) - KEPT;
+      const needed = (rules[r]?.least as number) - numberAt(this.sum, r) - KEPT;
       this.needed[r] = needed;
-      if (needed > (this.leastOfRest[r] as number)) this.open.push(r);
+      if (needed > numberAt(this.leastOfRest, r)) this.open.push(r);
     }
   }
 
@@ -179,10 +180,10 @@ class NucHunt {
     const { open, needed, beeWeights } = this;
     let bees = 0;
     for (let n = 0; n < open.length; n++) {
-      const r = open[n] as number;
-      const missed = (needed[r] as number) - (rest[first + r] as number);
+      const r = numberAt(open, n);
+      const missed = numberAt(needed, r) - numberAt(rest, first + r);
       if (missed <= 0) continue;
-      const beeWeight = beeWeights[r] as number;
+      const beeWeight = numberAt(beeWeights, r);
       if (beeWeight === 0) return Infinity;
       if (missed > bees * beeWeight) bees = missed / beeWeight;
     }
@@ -203,8 +204,8 @@ class NucHunt {
     const { restNet, restPrice, restValues } = this;
     const count = this.needed.length;
     for (let c = 0; c < restNet.length; c++) {
-      if (net + (restNet[c] as number) >= this.limit) return;
-      const own = price + (restPrice[c] as number);
+      if (net + numberAt(restNet, c) >= this.limit) return;
+      const own = price + numberAt(restPrice, c);
       if (own + ownBees >= this.limit) continue;
       const bees = this.beesMissing(restValues, count * c);
       if (bees === Infinity || own + steps.priceOf(bees) >= this.limit) continue;
@@ -225,13 +226,13 @@ class NucHunt {
   private shakeCheapest(missing: number, price: number): boolean {
     if (missing <= 1e-9) return false;
     const { shakes, steps, pricer, prices } = this.g;
-    const items = steps.framesFor(missing).map((j) => shakes[j] as number);
+    const items = steps.framesFor(missing).map((j) => numberAt(shakes, j));
     let bees = 0;
     let own = price;
     for (const i of items) {
       if (this.isHung[pricer.items[i]?.thing as number] === 1) return false;
-      bees += pricer.bees[i] as number;
-      own += prices[i] as number;
+      bees += numberAt(pricer.bees, i);
+      own += numberAt(prices, i);
     }
     if (bees < missing - 1e-7) return false;
     if (own < this.limit) this.note({ price: own, items: [...this.picked, ...items] });
@@ -247,9 +248,9 @@ class NucHunt {
     const { shakes, steps, pricer, prices } = this.g;
     if (price + steps.priceOf(missing) >= this.limit) return;
     for (let j = start; j < shakes.length; j++) {
-      const i = shakes[j] as number;
-      const own = prices[i] as number;
-      const bees = pricer.bees[i] as number;
+      const i = numberAt(shakes, j);
+      const own = numberAt(prices, i);
+      const bees = numberAt(pricer.bees, i);
       // Those that follow give no bee for less.
       if (price + (missing * own) / bees >= this.limit) return;
       if (this.isHung[pricer.items[i]?.thing as number] === 1) continue;
@@ -263,7 +264,7 @@ class NucHunt {
     if (!this.cheapest || nuc.price < this.cheapest.price) this.cheapest = nuc;
     if (this.g.ofEach) {
       for (const i of this.brood) {
-        if (nuc.price >= (this.limitOf[i] as number)) continue;
+        if (nuc.price >= numberAt(this.limitOf, i)) continue;
         this.limitOf[i] = nuc.price;
         this.cheapestOf.set(i, nuc);
       }

@@ -1,3 +1,4 @@
+import { numberAt } from '../../basics/index.ts';
 import type { HiveChoice } from './hiveChoice.ts';
 import { HiveRoom, type Entry } from './hiveRoom.ts';
 import { addCommonRows, roomInHives, rowsOfYards } from './hiveRows.ts';
@@ -109,9 +110,9 @@ export class NucModel {
     for (const w of this.ways) if (w.pool) model.setBounds(w.column, 0, 0);
     // No more are made than are asked for, all the same.
     for (const { pools, wanted } of this.goals) {
-      const made = pools.reduce((sum, pool) => sum + (colValue[pool.made] as number), 0);
+      const made = pools.reduce((sum, pool) => sum + numberAt(colValue, pool.made), 0);
       const share = made > wanted ? wanted / made : 1;
-      for (const pool of pools) colValue[pool.made] = share * (colValue[pool.made] as number);
+      for (const pool of pools) colValue[pool.made] = share * numberAt(colValue, pool.made);
     }
     const worth = new Float64Array(model.rows);
     rowDual.forEach((w, row) => (worth[row] = w));
@@ -121,13 +122,13 @@ export class NucModel {
   /** Hives by index of the unit, in how far a solution opens them. */
   openingIn(values: Float64Array): Map<number, number> {
     return new Map(
-      this.opened.flatMap((column, unit) => (column < 0 ? [] : [[unit, values[column] as number] as const])),
+      this.opened.flatMap((column, unit) => (column < 0 ? [] : [[unit, numberAt(values, column)] as const])),
     );
   }
 
   /** How many nucs of each pool a solution makes. */
   madeIn(values: Float64Array): Map<PoolHunt, number> {
-    return new Map(this.hunts.map((hunt) => [hunt, values[hunt.pool.made] as number]));
+    return new Map(this.hunts.map((hunt) => [hunt, numberAt(values, hunt.pool.made)]));
   }
 
   /** Solvers are a hair off, and free rows are worth nothing; a bound needs the signs right. */
@@ -142,7 +143,7 @@ export class NucModel {
   pricesOf(hunt: PoolHunt, worth: Worth): Float64Array {
     return Float64Array.from(hunt.ways, ({ column }) => {
       let price = this.model.costOf(column);
-      for (const [row, value] of this.entries[column] ?? []) price -= (worth[row] as number) * value;
+      for (const [row, value] of this.entries[column] ?? []) price -= numberAt(worth, row) * value;
       return price;
     });
   }
@@ -152,7 +153,7 @@ export class NucModel {
   }
 
   costOfOpening(hive: number): number {
-    return this.isPinnedOpen.has(hive) ? 0 : this.model.costOf(this.opened[hive] as number);
+    return this.isPinnedOpen.has(hive) ? 0 : this.model.costOf(numberAt(this.opened, hive));
   }
 
   costOfMissing({ pool }: PoolHunt): number {
@@ -192,7 +193,7 @@ export class NucModel {
       const nucs = goal.pools
         .map((pool) => ({
           pool,
-          price: (reduced[pool.made] as number) + (cheapest.get(pool) ?? Infinity),
+          price: numberAt(reduced, pool.made) + (cheapest.get(pool) ?? Infinity),
         }))
         .toSorted((a, b) => a.price - b.price);
       let price = 0;

@@ -1,3 +1,4 @@
+import { numberAt } from '../../basics/index.ts';
 import { AT, type Measured } from '../rules/measures.ts';
 import { huntNucs, type HuntGround } from './nucHunt.ts';
 import { restChoices } from './restChoices.ts';
@@ -83,7 +84,7 @@ export class NucPricer {
     this.things = items.reduce((n, it) => Math.max(n, it.thing + 1), 0);
     const hard = rules.filter((r) => r.hard);
     this.kinds = items.map((it) => {
-      const k = KINDS.findIndex((m) => (it.brings[m] as number) > 0);
+      const k = KINDS.findIndex((m) => numberAt(it.brings, m) > 0);
       return k < 0 ? OTHER : k;
     });
     this.rules = hard.map((r) => {
@@ -93,11 +94,11 @@ export class NucPricer {
     });
     this.values = items.map((it) =>
       Float64Array.from(hard, (r) => {
-        const sum = r.terms.reduce((s, [m, w]) => s + w * (it.brings[AT[m]] as number), 0);
+        const sum = r.terms.reduce((s, [m, w]) => s + w * numberAt(it.brings, AT[m]), 0);
         return r.sense === 'atLeast' ? sum : -sum;
       }),
     );
-    this.bees = Float64Array.from(items, (it) => it.brings[AT.bees] as number);
+    this.bees = Float64Array.from(items, (it) => numberAt(it.brings, AT.bees));
     const thresholds = (measure: number, sense: UnitRule['sense']) =>
       hard.flatMap((r) => {
         const [term, ...more] = r.terms;
@@ -129,15 +130,15 @@ export class NucPricer {
       return 0;
     });
     const ofBees = this.items.reduce((least, it, i) => {
-      const bees = this.bees[i] as number;
-      return it.isShake && bees > 1e-9 ? Math.min(least, (this.prices[i] as number) / bees) : least;
+      const bees = numberAt(this.bees, i);
+      return it.isShake && bees > 1e-9 ? Math.min(least, numberAt(this.prices, i) / bees) : least;
     }, Infinity);
     const { worth, owed } = ruleWorth(this, this.combsByKind(), this.prices, ofBees);
     this.worth = worth;
     this.owed = owed;
     this.net = this.prices.map((p, i) => {
       const v = this.values[i] as Float64Array;
-      return worth.reduce((n, w, r) => n - w * (v[r] as number), p);
+      return worth.reduce((n, w, r) => n - w * numberAt(v, r), p);
     });
   }
 
@@ -216,14 +217,14 @@ export class NucPricer {
       const home = this.items[i]?.home as number;
       return (!only || home < 0 || only.has(home)) && isLeft(i);
     };
-    const price = (i: number) => this.prices[i] as number;
-    const perBees = (i: number) => price(i) / (this.bees[i] as number);
+    const price = (i: number) => numberAt(this.prices, i);
+    const perBees = (i: number) => price(i) / numberAt(this.bees, i);
     const shakes = this.items
-      .flatMap((it, i) => (it.isShake && (this.bees[i] as number) > 1e-9 && mayUse(i) ? [i] : []))
+      .flatMap((it, i) => (it.isShake && numberAt(this.bees, i) > 1e-9 && mayUse(i) ? [i] : []))
       .sort((a, b) => perBees(a) - perBees(b) || a - b);
-    const net = (i: number) => this.net[i] as number;
+    const net = (i: number) => numberAt(this.net, i);
     const [brood = [], ...others] = this.combsByKind(mayUse);
-    brood.sort((a, b) => net(a) - net(b) || (this.bees[b] as number) - (this.bees[a] as number) || a - b);
+    brood.sort((a, b) => net(a) - net(b) || numberAt(this.bees, b) - numberAt(this.bees, a) || a - b);
     const lowestBrood = brood.reduce((sum, i, n) => {
       const isTaken = n < this.leastBrood || (net(i) < 0 && n < this.mostBrood);
       return isTaken ? sum + net(i) : sum;
@@ -236,7 +237,7 @@ export class NucPricer {
       owed: this.owed,
       brood,
       rest: restChoices({
-        kinds: others.map((items, k) => ({ items, least: this.least[k + 1] as number })),
+        kinds: others.map((items, k) => ({ items, least: numberAt(this.least, k + 1) })),
         prices: this.prices,
         net: this.net,
         values: this.values,
@@ -255,7 +256,7 @@ export class NucPricer {
   private stepsOf(shakes: readonly number[]): ShakeSteps {
     const most = 1.5 + Math.max(0, ...this.rules.map((r) => (r.beeWeight > 0 ? r.least / r.beeWeight : 0)));
     return new ShakeSteps(
-      shakes.map((i) => [this.bees[i] as number, this.prices[i] as number] as const),
+      shakes.map((i) => [numberAt(this.bees, i), numberAt(this.prices, i)] as const),
       most,
     );
   }
@@ -266,11 +267,11 @@ export class NucPricer {
   }
 
   get leastBrood(): number {
-    return this.least[0] as number;
+    return numberAt(this.least, 0);
   }
 
   get mostBrood(): number {
-    return Math.min(this.slots, this.most[0] as number);
+    return Math.min(this.slots, numberAt(this.most, 0));
   }
 
   /** What a rule asks for when the brood takes from it as much as it can, and the rest as well. */
@@ -278,7 +279,7 @@ export class NucPricer {
     const [brood = [], ...others] = this.combsByKind();
     return Float64Array.from(this.rules, ({ least }, r) => {
       const worst = (list: readonly number[]) =>
-        list.reduce((w, i) => Math.min(w, this.values[i]?.[r] as number), 0);
+        list.reduce((w, i) => Math.min(w, numberAt(this.values[i] ?? [], r)), 0);
       return least - this.mostBrood * worst(brood) - this.slots * worst(others.flat());
     });
   }
@@ -286,7 +287,7 @@ export class NucPricer {
   private combsByKind(mayUse: (i: number) => boolean = () => true): number[][] {
     const lists: number[][] = [[], [], [], []];
     this.items.forEach((it, i) => {
-      if (!it.isShake && mayUse(i)) lists[this.kinds[i] as number]?.push(i);
+      if (!it.isShake && mayUse(i)) lists[numberAt(this.kinds, i)]?.push(i);
     });
     return lists;
   }

@@ -1,3 +1,4 @@
+import { numberAt } from '../../basics/index.ts';
 import { PART } from './hiveChoice.ts';
 import type { Entry, HiveRoom } from './hiveRoom.ts';
 import type { NucModel, Worth } from './nucModel.ts';
@@ -128,9 +129,9 @@ class NucPacker {
         ways,
         items,
         pricer: hunt.pricer.among(items),
-        worth: Float64Array.from(ways, (i) => prices[i] as number),
+        worth: Float64Array.from(ways, (i) => numberAt(prices, i)),
         cost: Float64Array.from(ways, (i) => whole.costOf({ hunt, items: [i] })),
-        usualWorth: worth[hunt.row] as number,
+        usualWorth: numberAt(worth, hunt.row),
         usualCost: 0,
       };
     });
@@ -188,18 +189,18 @@ class NucPacker {
     const { hunt, pricer, ways } = ground;
     const nucs: WholeNuc[] = [];
     const entriesOf = (item: number): readonly Entry[] =>
-      this.whole.entriesOfItem(hunt, ways[item] as number);
+      this.whole.entriesOfItem(hunt, numberAt(ways, item));
     const priceAt = (worth: number, cost: number) => share * worth + (1 - share) * cost;
     pricer.setPrices(
       ground.cost.map(
-        (cost, i) => priceAt(ground.worth[i] as number, cost) * (1 + noise * (2 * this.random() - 1)),
+        (cost, i) => priceAt(numberAt(ground.worth, i), cost) * (1 + noise * (2 * this.random() - 1)),
       ),
     );
     const isLeft = (item: number) =>
       shut?.has(ground.items[item]?.home as number) !== true && room.isRoomFor(entriesOf(item));
     const take = (items: readonly number[]) => {
       const over = room.takeAll(items, entriesOf);
-      if (over === null) nucs.push({ hunt, items: items.map((item) => ways[item] as number) });
+      if (over === null) nucs.push({ hunt, items: items.map((item) => numberAt(ways, item)) });
       return over;
     };
     // Dear nucs take long to find, and are seldom needed.

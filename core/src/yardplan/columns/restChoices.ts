@@ -1,3 +1,4 @@
+import { numberAt } from '../../basics/index.ts';
 /** Combs that a nuc gets beside those with brood: stores, empty comb and whatever else. */
 export interface RestChoice {
   readonly price: number;
@@ -54,8 +55,8 @@ export function restChoices(market: RestMarket): RestChoice[] {
   const { prices, net, values, below, most, enough, kinds } = market;
   const all = kinds.flatMap((k) => k.items);
   const rules = [...enough.keys()].filter((r) => all.some((i) => values[i]?.[r] !== 0));
-  const enoughOf = rules.map((r) => enough[r] as number);
-  const lowest = kinds.map((k) => k.items.reduce((low, i) => Math.min(low, net[i] as number), Infinity));
+  const enoughOf = rules.map((r) => numberAt(enough, r));
+  const lowest = kinds.map((k) => k.items.reduce((low, i) => Math.min(low, numberAt(net, i)), Infinity));
   const adds = new Float64Array(rules.length);
   const useful = Float64Array.from(enoughOf, (most) => Math.min(0, most));
   const nothing = { price: 0, net: 0, adds, useful, combs: 0, ofKind: 0 };
@@ -65,7 +66,7 @@ export function restChoices(market: RestMarket): RestChoice[] {
     const later = kinds.slice(k + 1);
     const neededLater = later.reduce((n, other) => n + other.least, 0);
     const priceLater = later.reduce(
-      (sum, other, n) => sum + (other.least > 0 ? other.least * (lowest[k + 1 + n] as number) : 0),
+      (sum, other, n) => sum + (other.least > 0 ? other.least * numberAt(lowest, k + 1 + n) : 0),
       0,
     );
     const lowestLater = Math.min(0, ...lowest.slice(k));
@@ -73,16 +74,16 @@ export function restChoices(market: RestMarket): RestChoice[] {
       const missing = Math.max(0, least - ofKind);
       const room = most - combs - missing - neededLater;
       if (room < 0) return false;
-      const needed = missing > 0 ? missing * (lowest[k] as number) : 0;
+      const needed = missing > 0 ? missing * numberAt(lowest, k) : 0;
       return soFar + needed + priceLater + room * lowestLater < below;
     };
     labels = labels.filter((l) => mayLead(l.combs, 0, l.net));
     for (const i of worthALook(items, market, rules)) {
       const comb: Comb = {
         item: i,
-        price: prices[i] as number,
-        net: net[i] as number,
-        adds: Float64Array.from(rules, (r) => values[i]?.[r] as number),
+        price: numberAt(prices, i),
+        net: numberAt(net, i),
+        adds: Float64Array.from(rules, (r) => numberAt(values[i] ?? [], r)),
         isShakable: market.isShakable(i),
         enough: enoughOf,
       };
@@ -94,7 +95,7 @@ export function restChoices(market: RestMarket): RestChoice[] {
   });
   return labels.map((label) => {
     const sum = new Float64Array(enough.length);
-    rules.forEach((r, n) => (sum[r] = label.adds[n] as number));
+    rules.forEach((r, n) => (sum[r] = numberAt(label.adds, n)));
     return { price: label.price, values: sum, items: itemsOf(label) };
   });
 }
@@ -102,12 +103,12 @@ export function restChoices(market: RestMarket): RestChoice[] {
 /** Combs that are not outdone by as many others of their kind as can be chosen. */
 function worthALook(items: readonly number[], market: RestMarket, rules: readonly number[]): number[] {
   const { prices, values, most } = market;
-  const price = (i: number) => prices[i] as number;
+  const price = (i: number) => numberAt(prices, i);
   const byPrice = items.toSorted((a, b) => price(a) - price(b) || a - b);
-  const adds = byPrice.map((i) => rules.map((r) => values[i]?.[r] as number));
+  const adds = byPrice.map((i) => rules.map((r) => numberAt(values[i] ?? [], r)));
   const outdoes = (a: readonly number[], b: readonly number[]) => {
     let r = 0;
-    while (r < b.length && (a[r] as number) >= (b[r] as number)) r++;
+    while (r < b.length && numberAt(a, r) >= numberAt(b, r)) r++;
     return r === b.length;
   };
   const worth = new Set<number>();
@@ -115,8 +116,8 @@ function worthALook(items: readonly number[], market: RestMarket, rules: readonl
     let better = 0;
     // Of two that are alike the first stays.
     for (let m = 0; m < n && better < most; m++) {
-      const a = byPrice[m] as number;
-      if (market.isShakable(a) || !outdoes(adds[m] as number[], adds[n] as number[])) continue;
+      const a = numberAt(byPrice, m);
+      if (market.isShakable(a) || !outdoes(adds[m] ?? [], adds[n] ?? [])) continue;
       better += market.copies(a);
     }
     if (better < most) worth.add(b);
@@ -170,14 +171,14 @@ function withAndWithout(
     if (!before) return kept;
     withIt++;
     for (let r = 0; r < useful.length; r++) {
-      const sum = (before.adds[r] as number) + (comb.adds[r] as number);
-      useful[r] = Math.min(sum, comb.enough[r] as number);
+      const sum = numberAt(before.adds, r) + numberAt(comb.adds, r);
+      useful[r] = Math.min(sum, numberAt(comb.enough, r));
     }
     if (outdoers.outdo(useful, before.combs + 1)) continue;
     keep({
       price: before.price + comb.price,
       net: before.net + comb.net,
-      adds: before.adds.map((added, r) => added + (comb.adds[r] as number)),
+      adds: before.adds.map((added, r) => added + numberAt(comb.adds, r)),
       useful: useful.slice(),
       combs: before.combs + 1,
       ofKind: before.ofKind + 1,
@@ -211,9 +212,9 @@ class Outdoers {
   outdo(useful: Float64Array, combs: number): boolean {
     const { rules } = this;
     for (let k = 0, at = 0; k < this.count; k++, at += rules) {
-      if ((this.combs[k] as number) > combs) continue;
+      if (numberAt(this.combs, k) > combs) continue;
       let r = 0;
-      while (r < rules && (this.useful[at + r] as number) >= (useful[r] as number) - SAME) r++;
+      while (r < rules && numberAt(this.useful, at + r) >= numberAt(useful, r) - SAME) r++;
       if (r === rules) return true;
     }
     return false;

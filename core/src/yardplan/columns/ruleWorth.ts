@@ -1,3 +1,4 @@
+import { numberAt } from '../../basics/index.ts';
 import type { NucPricer } from './nucPricer.ts';
 
 /** Steps taken; the worth changes little after them. */
@@ -33,21 +34,21 @@ export function ruleWorth(
     let value = 0;
     const lacking = new Float64Array(rules.length);
     for (const r of rules.keys()) {
-      value += (worth[r] as number) * leastOf(r);
+      value += numberAt(worth, r) * leastOf(r);
       lacking[r] = leastOf(r);
     }
     byKind.forEach((list, k) => {
-      const needed = least[k] as number;
+      const needed = numberAt(least, k);
       cheapestOf(list, Math.max(needed, 1), (i) => {
         const v = values[i] as Float64Array;
-        let net = prices[i] as number;
-        for (let r = 0; r < rules.length; r++) net -= (worth[r] as number) * (v[r] as number);
+        let net = numberAt(prices, i);
+        for (let r = 0; r < rules.length; r++) net -= numberAt(worth, r) * numberAt(v, r);
         return net;
       }).forEach(([net, i], at) => {
-        if (at >= needed && (net >= 0 || at >= (most[k] as number))) return;
+        if (at >= needed && (net >= 0 || at >= numberAt(most, k))) return;
         value += net;
         const v = values[i] as Float64Array;
-        for (let r = 0; r < rules.length; r++) lacking[r] = (lacking[r] as number) - (v[r] as number);
+        for (let r = 0; r < rules.length; r++) lacking[r] = numberAt(lacking, r) - numberAt(v, r);
       });
     });
     if (value > bestValue + 1e-9) {
@@ -57,10 +58,10 @@ export function ruleWorth(
     const norm = Math.hypot(...lacking);
     if (norm < 1e-6) break;
     for (let r = 0; r < rules.length; r++) {
-      worth[r] = Math.max(0, (worth[r] as number) + (step * (lacking[r] as number)) / norm);
+      worth[r] = Math.max(0, numberAt(worth, r) + (step * numberAt(lacking, r)) / norm);
     }
-    const together = beeRules.reduce((sum, r) => sum + (worth[r] as number) * weightOf(r), 0);
-    if (together > ofBees) for (const r of beeRules) worth[r] = ((worth[r] as number) * ofBees) / together;
+    const together = beeRules.reduce((sum, r) => sum + numberAt(worth, r) * weightOf(r), 0);
+    if (together > ofBees) for (const r of beeRules) worth[r] = (numberAt(worth, r) * ofBees) / together;
   }
   return { worth: best, owed: best.reduce((s, w, r) => s + w * leastOf(r), 0) };
 }

@@ -1,3 +1,4 @@
+import { numberAt } from '../../basics/index.ts';
 /** More steps than this are rounded to a grid. */
 const MOST_STEPS = 5000;
 
@@ -46,8 +47,8 @@ export class ShakeSteps {
   /** Which frames to shake for so many bees, by their place among all; where the grid is coarse too few. */
   framesFor(bees: number): number[] {
     const frames: number[] = [];
-    for (let n = this.last[this.stepOf(bees)] ?? NONE; n !== NONE; n = this.before[n] as number) {
-      frames.push(this.frames[n] as number);
+    for (let n = this.last[this.stepOf(bees)] ?? NONE; n !== NONE; n = numberAt(this.before, n)) {
+      frames.push(numberAt(this.frames, n));
     }
     return frames;
   }
@@ -57,7 +58,7 @@ export class ShakeSteps {
     let high = this.at.length;
     while (low < high) {
       const middle = (low + high) >> 1;
-      if ((this.at[middle] as number) >= bees - 1e-7) high = middle;
+      if (numberAt(this.at, middle) >= bees - 1e-7) high = middle;
       else low = middle + 1;
     }
     return low;
@@ -73,10 +74,10 @@ export class ShakeSteps {
     let i = 0;
     let j = 0;
     while (i < at.length || j < at.length) {
-      const without = i < at.length ? (at[i] as number) : Infinity;
-      const withIt = j < at.length ? Math.min(most, (at[j] as number) + bees) : Infinity;
-      const costWithout = i < at.length ? (cost[i] as number) : Infinity;
-      const costWith = j < at.length ? (cost[j] as number) + price : Infinity;
+      const without = i < at.length ? numberAt(at, i) : Infinity;
+      const withIt = j < at.length ? Math.min(most, numberAt(at, j) + bees) : Infinity;
+      const costWithout = i < at.length ? numberAt(cost, i) : Infinity;
+      const costWith = j < at.length ? numberAt(cost, j) + price : Infinity;
       const isWithout = costWithout < costWith || (costWithout === costWith && without >= withIt);
       const a = isWithout ? without : withIt;
       const c = isWithout ? costWithout : costWith;
@@ -85,7 +86,7 @@ export class ShakeSteps {
       reached = a;
       nextAt.push(a);
       nextCost.push(c);
-      const before = last[step] as number;
+      const before = numberAt(last, step);
       nextLast.push(isWithout ? before : this.frames.push(frame) - 1);
       if (!isWithout) this.before.push(before);
     }
@@ -105,8 +106,8 @@ export class ShakeSteps {
       const reached = this.at.at(-1);
       if (reached !== undefined && reached >= up - 1e-12) return;
       this.at.push(up);
-      this.cost.push(cost[n] as number);
-      this.last.push(last[n] as number);
+      this.cost.push(numberAt(cost, n));
+      this.last.push(numberAt(last, n));
     });
   }
 }

@@ -1,3 +1,4 @@
+import { numberAt } from '../../basics/index.ts';
 import type { PlanFrame } from '../../split/index.ts';
 
 /** How freely frames may be moved about: practice differs by weather and strength. */
@@ -70,7 +71,7 @@ export function arrangeBox(
   }
   const where = new Map<string, number>();
   order.forEach((f, i) => {
-    if (f) where.set(f.frame.id, slots[i] as number);
+    if (f) where.set(f.frame.id, numberAt(slots, i));
   });
   return where;
 }

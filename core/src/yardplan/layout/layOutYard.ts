@@ -1,3 +1,4 @@
+import { numberAt } from '../../basics/index.ts';
 import type { Frame } from '../../records/index.ts';
 import { bothSides } from '../../comb/index.ts';
 import { planFrame, type PlanFrame } from '../../split/index.ts';
@@ -81,7 +82,7 @@ export function layOutYard(
     units.flatMap((u) => u.map((l) => [l.frame.id, { boxId: l.boxId, slot: l.slot }] as const)),
   );
   const own = problem.frames.flatMap((f, i): LaidMove[] => {
-    const toUnit = plan.to[i] as number;
+    const toUnit = numberAt(plan.to, i);
     const from = f.home === STORE ? null : { boxId: f.boxId, slot: f.slot };
     const to = toUnit === STORE ? null : (where.get(f.id) ?? null);
     if (from === null && to === null) return [];

@@ -1,3 +1,4 @@
+import { numberAt } from '../../basics/index.ts';
 import type { Highs, ModelData } from 'highs';
 
 /** The solver, as its package loads it; browser, server and tests load it in their own way. */
@@ -47,8 +48,8 @@ export class LinearModel {
 
   /** Moves the constant part of a row to its bounds. */
   shiftRow(row: number, constant: number): void {
-    this.rowLower[row] = (this.rowLower[row] as number) - constant;
-    this.rowUpper[row] = (this.rowUpper[row] as number) - constant;
+    this.rowLower[row] = numberAt(this.rowLower, row) - constant;
+    this.rowUpper[row] = numberAt(this.rowUpper, row) - constant;
   }
 
   setBounds(column: number, lower: number, upper: number): void {
@@ -58,7 +59,7 @@ export class LinearModel {
 
   /** Bounds of a column. */
   bounds(column: number): readonly [lower: number, upper: number] {
-    return [this.lower[column] as number, this.upper[column] as number];
+    return [numberAt(this.lower, column), numberAt(this.upper, column)];
   }
 
   setRowBounds(row: number, lower: number, upper: number): void {
@@ -76,7 +77,7 @@ export class LinearModel {
   }
 
   costOf(column: number): number {
-    return this.cost[column] as number;
+    return numberAt(this.cost, column);
   }
 
   isWhole(column: number): boolean {
@@ -104,11 +105,11 @@ export class LinearModel {
     const reduced = Float64Array.from(this.cost);
     let sum = this.offset;
     this.entries.forEach((entries, row) => {
-      const w = worth[row] as number;
+      const w = numberAt(worth, row);
       if (w === 0) return;
       const at = (w > 0 ? this.rowLower[row] : this.rowUpper[row]) as number;
       sum += Math.abs(at) >= INFINITE ? -Infinity : w * at;
-      for (const [column, value] of entries) reduced[column] = (reduced[column] as number) - w * value;
+      for (const [column, value] of entries) reduced[column] = numberAt(reduced, column) - w * value;
     });
     reduced.forEach((r, j) => {
       const at = (r > 0 ? this.lower[j] : this.upper[j]) as number;
@@ -122,7 +123,7 @@ export class LinearModel {
 
   /** Bounds of a row. */
   rowBounds(row: number): readonly [lower: number, upper: number] {
-    return [this.rowLower[row] as number, this.rowUpper[row] as number];
+    return [numberAt(this.rowLower, row), numberAt(this.rowUpper, row)];
   }
 
   /** Lets every column so far cost nothing. */

@@ -1,3 +1,4 @@
+import { numberAt } from '../../basics/index.ts';
 import { stayShares } from '../../rules/index.ts';
 import { broughtBy, effectsOfPlace, effectsOfShake, type Effect } from '../problem/effects.ts';
 import { AT, noMeasures, type Measured } from '../rules/measures.ts';
@@ -132,7 +133,7 @@ export function pooledModel(
     if (f.mayGoTo.length === 0 && f.mayShakeFor.length === 0) continue;
     // At most one thing happens to a frame, and only when its hive is opened.
     const one = model.row(-INFINITE, 0);
-    model.add(one, opened[f.home] as number, -1);
+    model.add(one, numberAt(opened, f.home), -1);
     for (const to of targets(f.mayGoTo, poolOf)) {
       const unit = units[to];
       const column = model.column(priceOfMove(problem, f, unit ?? null), 0, 1, true);
@@ -186,7 +187,7 @@ function tieToOpening(model: LinearModel, rows: readonly RuleRow[], opened: read
   for (const { row, rule, unit, pool } of rows) {
     if (pool || !rule.hard) continue;
     const [lower, upper] = model.rowBounds(row);
-    const z = opened[unit.index] as number;
+    const z = numberAt(opened, unit.index);
     const room = rule.sense === 'atLeast' ? lower : upper;
     // A rule that pins have broken leaves no room to multiply.
     if (rule.sense === 'atLeast' ? room > 0 : room < 0) continue;
@@ -283,7 +284,7 @@ function ruleRows(problem: YardProblem, model: LinearModel, pools: readonly NucP
     for (const n of p.nucs) byUnit.set(n.index, lines);
   }
   const valueOf = (rule: UnitRule, by: Measured) =>
-    rule.terms.reduce((sum, [m, w]) => sum + w * (by[AT[m]] as number), 0);
+    rule.terms.reduce((sum, [m, w]) => sum + w * numberAt(by, AT[m]), 0);
   return {
     list,
     add(unit: number, column: number, by: Measured, sign: 1 | -1) {
@@ -308,8 +309,8 @@ function givenRows(problem: YardProblem, model: LinearModel, opened: readonly nu
   const rows = new Map<string, number>();
   return {
     add(f: YardFrame, to: number, column: number) {
-      const z = opened[to] as number;
-      const isBrood = (broughtBy(f, true)[AT.broodCombs] as number) > 0;
+      const z = numberAt(opened, to);
+      const isBrood = numberAt(broughtBy(f, true), AT.broodCombs) > 0;
       const home = problem.units[f.home] as YardUnit;
       const most = home.rules.find((r) => r.id.endsWith('/given'))?.threshold ?? 1;
       if (!isBrood || most < 1) {

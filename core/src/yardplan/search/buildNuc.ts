@@ -1,3 +1,4 @@
+import { numberAt } from '../../basics/index.ts';
 import { AT } from '../rules/measures.ts';
 import type { PlanInWork } from './planInWork.ts';
 import { STORE } from '../problem/problem.ts';
@@ -81,7 +82,7 @@ function bestStep(
     isShake = shake;
   };
   for (const i of combs) {
-    const home = work.state.to[i] as number;
+    const home = numberAt(work.state.to, i);
     work.state.place(i, nuc);
     look(i, false);
     work.state.place(i, home);
@@ -98,7 +99,7 @@ function bestStep(
     work.shake(i, nuc);
     return () => work.shake(i, NOBODY);
   }
-  const home = work.state.to[i] as number;
+  const home = numberAt(work.state.to, i);
   work.put(i, nuc);
   return () => work.put(i, home);
 }
@@ -112,7 +113,7 @@ function bestExchange(work: PlanInWork, nuc: number, combs: readonly number[]): 
     const home = work.problem.frames[out]?.home as number;
     work.state.place(out, home);
     for (const i of combs) {
-      const from = work.state.to[i] as number;
+      const from = numberAt(work.state.to, i);
       work.state.place(i, nuc);
       const price = work.state.settle();
       if (price < best) {
@@ -127,10 +128,10 @@ function bestExchange(work: PlanInWork, nuc: number, combs: readonly number[]): 
   if (pair === null) return null;
   const [out, into] = pair;
   const homes = [out, into].map((i) => work.problem.frames[i]?.home as number);
-  work.put(out, homes[0] as number);
+  work.put(out, numberAt(homes, 0));
   work.put(into, nuc);
   return () => {
-    work.put(into, homes[1] as number);
+    work.put(into, numberAt(homes, 1));
     work.put(out, nuc);
   };
 }

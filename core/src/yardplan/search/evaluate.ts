@@ -1,3 +1,4 @@
+import { numberAt } from '../../basics/index.ts';
 import type { RuleLine } from '../../records/index.ts';
 import { stayShares } from '../../rules/index.ts';
 import { effectsOfPlace, effectsOfShake } from '../problem/effects.ts';
@@ -48,7 +49,7 @@ export function evaluate(problem: YardProblem, plan: Assignment): Evaluation {
   let combsFromStore = 0;
   let framesShaken = 0;
   frames.forEach((f, i) => {
-    const to = plan.to[i] as number;
+    const to = numberAt(plan.to, i);
     if (to !== STORE && units[to]?.kind === 'nuc') made.add(to);
     if (to !== f.home) {
       work += priceOfMove(problem, f, units[to] ?? null);
@@ -69,7 +70,7 @@ export function evaluate(problem: YardProblem, plan: Assignment): Evaluation {
   for (const u of units) {
     const measured = after[u.index] as Measured;
     if (!present[u.index]) {
-      if ((measured[AT.touched] as number) > 0) broken.push(shakenIntoNothing(u));
+      if (numberAt(measured, AT.touched) > 0) broken.push(shakenIntoNothing(u));
       continue;
     }
     for (const rule of u.rules) {
@@ -117,10 +118,10 @@ export function measure(problem: YardProblem, plan: Assignment): Measured[] {
   const after = units.map(() => noMeasures());
   const add = (unit: number, by: Measured) => {
     const sum = after[unit] as Measured;
-    for (let m = 0; m < MEASURE_COUNT; m++) sum[m] = (sum[m] as number) + (by[m] as number);
+    for (let m = 0; m < MEASURE_COUNT; m++) sum[m] = numberAt(sum, m) + numberAt(by, m);
   };
   problem.frames.forEach((f, i) => {
-    const effects = effectsOfPlace(f, plan.to[i] as number, units, (g, d) => g.stay[d]);
+    const effects = effectsOfPlace(f, numberAt(plan.to, i), units, (g, d) => g.stay[d]);
     for (const e of effects) add(e.unit, e.by);
     const target = plan.shakenFor[i];
     if (target !== null && target !== undefined) {

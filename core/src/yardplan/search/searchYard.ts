@@ -1,3 +1,4 @@
+import { numberAt } from '../../basics/index.ts';
 import { seededRandom } from '../../split/index.ts';
 import { AT } from '../rules/measures.ts';
 import { buildNuc, buildSomehow } from './buildNuc.ts';
@@ -87,7 +88,7 @@ export class YardSearch {
   round(share = 1): void {
     const active = this.active();
     if (active.length === 0) return;
-    const heat = HEATS[this.rounds % HEATS.length] as number;
+    const heat = numberAt(HEATS, this.rounds % HEATS.length);
     this.rounds++;
     const tries = Math.round(
       share * Math.min(MOST_TRIES, Math.max(LEAST_TRIES, TRIES_PER_UNIT * active.length)),
@@ -154,7 +155,7 @@ export class YardSearch {
       const a = this.pick(this.work.guests[u]);
       const b = this.pick(this.work.wouldSuit[u]);
       if (a === undefined || b === undefined || !this.work.isHome(b)) return null;
-      const shaken = this.work.state.shakenFor[b] as number;
+      const shaken = numberAt(this.work.state.shakenFor, b);
       this.work.put(a, home(a));
       this.work.put(b, u);
       return () => {
@@ -166,7 +167,7 @@ export class YardSearch {
     if (kind < 0.44) {
       const b = this.pick(this.work.wouldSuit[u]);
       if (b === undefined || !this.work.isHome(b)) return null;
-      const shaken = this.work.state.shakenFor[b] as number;
+      const shaken = numberAt(this.work.state.shakenFor, b);
       this.work.put(b, u);
       return () => {
         this.work.put(b, home(b));
@@ -218,14 +219,14 @@ export class YardSearch {
   private proposeStore(u: number): (() => void) | null {
     const i = this.pick(this.work.toStore[u]);
     if (i === undefined) return null;
-    const from = this.work.state.to[i] as number;
+    const from = numberAt(this.work.state.to, i);
     const home = this.work.problem.frames[i]?.home as number;
-    const shaken = this.work.state.shakenFor[i] as number;
+    const shaken = numberAt(this.work.state.shakenFor, i);
     if (from !== home && from !== STORE) return null;
     this.work.put(i, from === home ? STORE : home);
     const b = from === home && this.random() < 0.7 ? this.pick(this.work.wouldSuit[u]) : undefined;
     const comes = b !== undefined && this.work.isHome(b) ? b : undefined;
-    const comesShaken = comes === undefined ? NOBODY : (this.work.state.shakenFor[comes] as number);
+    const comesShaken = comes === undefined ? NOBODY : numberAt(this.work.state.shakenFor, comes);
     if (comes !== undefined) this.work.put(comes, u);
     return () => {
       if (comes !== undefined) {
