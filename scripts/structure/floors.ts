@@ -41,7 +41,7 @@ export const WEB_MAP: HouseMap = {
   oneDoor: false,
   apart: ['features'],
   floors: [
-    ['ui', 'workers', 'offline'],
+    ['ui', 'workers', 'offline', 'server'],
     ['state'],
     ['mirror'],
     ['drawing'],

@@ -2,7 +2,7 @@
  * Every kind of problem by its stable machine name, with the HTTP status under which it is answered: 400 the request
  * has the wrong shape, 404 something is not there, 409 it has changed meanwhile, 422 it cannot be.
  */
-export const PROBLEM_STATUS = {
+const PROBLEM_STATUS = {
   malformed: 400,
   'not-json': 415,
   'unknown-address': 404,

@@ -1,7 +1,7 @@
 /**
  * What is to be said of a colony in one line. Code goes by the id; the words are for people and may change.
  */
-export const NOTICE_IDS = [
+const NOTICE_IDS = [
   'not-counted',
   'count-old',
   'disease-suspected',

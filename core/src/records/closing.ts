@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Apiary, Colony } from './records.ts';
+import { coloniesOfWork } from './views.ts';
 import type { WorkBody } from './work.ts';
 
 /** Where the queen of a unit is when its lid goes on, as far as it is known. */
@@ -128,12 +129,7 @@ export function unitsBeside(
   apiary: Pick<Apiary, 'colony'>,
   work: { readonly id: string; readonly body: Pick<WorkBody, 'units'> },
 ): Colony[] {
-  return Object.values(apiary.colony).filter(
-    (c) =>
-      c.origin.how === 'split' &&
-      c.origin.workId === work.id &&
-      !work.body.units.some((p) => p.colonyId === c.id),
-  );
+  return coloniesOfWork(apiary, work.id).filter((c) => !work.body.units.some((p) => p.colonyId === c.id));
 }
 
 /** The units that have not answered. */

@@ -105,6 +105,7 @@ export {
   readingsOfVisit,
   sharedBoxesOf,
   sharedFramesOf,
+  stepsOfWork,
   visitsOf,
 } from './views.ts';
 export type { WatchTest } from './watchTest.ts';

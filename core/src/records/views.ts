@@ -15,6 +15,7 @@ import type {
   Visit,
   Yard,
 } from './records.ts';
+import type { WorkStep } from './work.ts';
 
 /** A reading whose body may have been reckoned for another day. */
 interface PlacedReading extends Omit<Reading, 'body'> {
@@ -32,10 +33,12 @@ export interface PlacedFrame {
 /**
  * Groups a table once and keeps the groups for as long as the table is the same: a board asks for every
  * hive, box and colony in turn.
+ *
+ * @param keysOf - under which keys a record is found; several where it belongs to several
  */
 function groupedBy<T>(
-  keyOf: (record: T) => string | null,
-  order: (a: T, b: T) => number,
+  keysOf: (record: T) => string | null | readonly string[],
+  order?: (a: T, b: T) => number,
 ): (table: Readonly<Record<string, T>>, key: string) => readonly T[] {
   const kept = new WeakMap<object, Map<string, T[]>>();
   return (table, key) => {
@@ -43,13 +46,14 @@ function groupedBy<T>(
     if (!groups) {
       groups = new Map();
       for (const record of Object.values(table)) {
-        const of = keyOf(record);
-        if (of === null) continue;
-        const group = groups.get(of);
-        if (group) group.push(record);
-        else groups.set(of, [record]);
+        const keys = keysOf(record);
+        for (const of of typeof keys === 'string' ? [keys] : (keys ?? [])) {
+          const group = groups.get(of);
+          if (group) group.push(record);
+          else groups.set(of, [record]);
+        }
       }
-      for (const group of groups.values()) group.sort(order);
+      if (order) for (const group of groups.values()) group.sort(order);
       kept.set(table, groups);
     }
     return groups.get(key) ?? [];
@@ -73,6 +77,33 @@ const readingsByVisit = groupedBy<Reading>(
   (r) => r.visitId,
   (a, b) => a.slot - b.slot,
 );
+
+const queensByColony = groupedBy<Queen>((q) =>
+  q.whereabouts.known === 'colony' ? q.whereabouts.colonyId : null,
+);
+const queensPerhapsByColony = groupedBy<Queen>((q) =>
+  q.whereabouts.known === 'oneOf' ? q.whereabouts.colonyIds : null,
+);
+const livingByHive = groupedBy<Colony>((c) => (c.endedOn === null ? c.hiveId : null));
+const coloniesByWork = groupedBy<Colony>((c) => (c.origin.how === 'split' ? c.origin.workId : null));
+const hivesByStand = groupedBy<Hive>((h) => h.standId);
+const standsByYard = groupedBy<Stand>(
+  (s) => s.yardId,
+  (a, b) => a.order - b.order,
+);
+const photosByVisit = groupedBy<Photo>(
+  (p) => p.visitId,
+  (a, b) => a.id.localeCompare(b.id),
+);
+const stepsByWork = groupedBy<WorkStep>(
+  (s) => s.workId,
+  (a, b) => a.order - b.order,
+);
+const bySoonest = (a: FollowUp, b: FollowUp) =>
+  a.window.earliest.localeCompare(b.window.earliest) || a.id.localeCompare(b.id);
+/** Under one key, as all of them are asked for together. */
+const OPEN = 'open';
+const followUpsByStatus = groupedBy<FollowUp>((f) => f.status, bySoonest);
 
 /** The frames that were read on a visit. */
 export function readingsOfVisit(apiary: Apiary, visitId: string): readonly Reading[] {
@@ -132,9 +163,7 @@ export function sharedFramesOf(apiary: Apiary, colony: Colony): PlacedFrame[] {
 /** The other colonies that live in a colony's hive. */
 export function housemates(apiary: Apiary, colony: Colony): Colony[] {
   if (colony.hiveId === null) return [];
-  return Object.values(apiary.colony).filter(
-    (c) => c.id !== colony.id && c.hiveId === colony.hiveId && c.endedOn === null,
-  );
+  return livingByHive(apiary.colony, colony.hiveId).filter((c) => c.id !== colony.id);
 }
 
 /** True when a comb hangs in a box made for another size, which is a stop-gap at best. */
@@ -177,16 +206,12 @@ export function ageOfCount(frames: readonly PlacedFrame[], today: Day): number |
 
 /** The queen known to be in a colony. */
 export function queenOf(apiary: Apiary, colonyId: string): Queen | undefined {
-  return Object.values(apiary.queen).find(
-    (q) => q.whereabouts.known === 'colony' && q.whereabouts.colonyId === colonyId,
-  );
+  return queensByColony(apiary.queen, colonyId)[0];
 }
 
 /** A queen that is in this colony or in another: known to be one of several. */
 export function queenPerhapsIn(apiary: Apiary, colonyId: string): Queen | undefined {
-  return Object.values(apiary.queen).find(
-    (q) => q.whereabouts.known === 'oneOf' && q.whereabouts.colonyIds.includes(colonyId),
-  );
+  return queensPerhapsByColony(apiary.queen, colonyId)[0];
 }
 
 /** Stand and yard of a colony, where it has them. */
@@ -199,12 +224,19 @@ export function placeOf(apiary: Apiary, colony: Colony): { hive?: Hive; stand?: 
 
 /** The living colonies of a yard, by the order of their stands. */
 export function coloniesOfYard(apiary: Apiary, yardId: string): Colony[] {
-  return Object.values(apiary.colony)
-    .filter((c) => c.endedOn === null && placeOf(apiary, c).yard?.id === yardId)
-    .toSorted((a, b) => {
-      const order = (c: Colony) => placeOf(apiary, c).stand?.order ?? 0;
-      return order(a) - order(b) || a.name.localeCompare(b.name);
-    });
+  return standsByYard(apiary.stand, yardId)
+    .flatMap((stand) =>
+      hivesByStand(apiary.hive, stand.id)
+        .flatMap((hive) => livingByHive(apiary.colony, hive.id))
+        .map((colony) => ({ colony, order: stand.order })),
+    )
+    .toSorted((a, b) => a.order - b.order || a.colony.name.localeCompare(b.colony.name))
+    .map(({ colony }) => colony);
+}
+
+/** The colonies that a piece of work has made. */
+export function coloniesOfWork(apiary: Pick<Apiary, 'colony'>, workId: string): readonly Colony[] {
+  return coloniesByWork(apiary.colony, workId);
 }
 
 /** A colony's visits, latest first. */
@@ -213,17 +245,18 @@ export function visitsOf(apiary: Apiary, colonyId: string): readonly Visit[] {
 }
 
 /** The photos of a visit, in a stable order. */
-export function photosOf(apiary: Apiary, visitId: string): Photo[] {
-  return Object.values(apiary.photo)
-    .filter((p) => p.visitId === visitId)
-    .toSorted((a, b) => a.id.localeCompare(b.id));
+export function photosOf(apiary: Apiary, visitId: string): readonly Photo[] {
+  return photosByVisit(apiary.photo, visitId);
+}
+
+/** The steps of work, in their order. */
+export function stepsOfWork(apiary: Pick<Apiary, 'workStep'>, workId: string): readonly WorkStep[] {
+  return stepsByWork(apiary.workStep, workId);
 }
 
 /** Follow-ups that wait, soonest first. */
-export function openFollowUps(apiary: Apiary): FollowUp[] {
-  return Object.values(apiary.followUp)
-    .filter((f) => f.status === 'open')
-    .toSorted((a, b) => a.window.earliest.localeCompare(b.window.earliest) || a.id.localeCompare(b.id));
+export function openFollowUps(apiary: Apiary): readonly FollowUp[] {
+  return followUpsByStatus(apiary.followUp, OPEN);
 }
 
 /** Frames in the store, those drawn first, in a stable order. */

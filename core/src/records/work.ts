@@ -21,7 +21,7 @@ const slotNumber = z.int().min(1).max(40);
 const slot = z.strictObject({ boxId: recordId, slot: slotNumber });
 
 /** What was asked, and what only this kind of asking has to tell. */
-export const workAsked = z.discriminatedUnion('source', [
+const workAsked = z.discriminatedUnion('source', [
   /** One colony split, or its brood moved, by a method. */
   z.strictObject({
     source: z.literal('split'),
@@ -146,7 +146,7 @@ const newBox = z.strictObject({
 });
 
 /** A frame on its way; null is the store. */
-export const workMove = z.strictObject({
+const workMove = z.strictObject({
   frameId: recordId,
   from: slot.nullable(),
   to: slot.nullable(),
@@ -177,7 +177,7 @@ const workLook = z.strictObject({
 export type WorkLook = z.infer<typeof workLook>;
 
 /** The stored body of work: what was asked, what was worked out, as it was shown when the plan was made. */
-export const workBody = z.strictObject({
+const workBody = z.strictObject({
   v: z.literal(2),
   asked: workAsked,
   /** The day of the oldest count that it rests on. */
@@ -231,15 +231,7 @@ export type StepKind = (typeof STEP_KINDS)[number];
  * `carry`: one frame from one unit to another. `slide`: frames within a box. `carry-back`: a frame that hangs where
  * it must not. `find-queen`, `keep-cell`, `cut-cells`: what is searched for. `told`: a report of what was done.
  */
-export const STEP_TASKS = [
-  'carry',
-  'slide',
-  'carry-back',
-  'find-queen',
-  'keep-cell',
-  'cut-cells',
-  'told',
-] as const;
+const STEP_TASKS = ['carry', 'slide', 'carry-back', 'find-queen', 'keep-cell', 'cut-cells', 'told'] as const;
 export type StepTask = (typeof STEP_TASKS)[number];
 
 /** One step of the work at the hives. */

@@ -1,4 +1,5 @@
 import {
+  stepsOfWork,
   applyChanges,
   boxesOfColony,
   framesOfBox,
@@ -70,9 +71,7 @@ function amend(
   day: Day,
   newId: () => string,
 ): Result<CommandOf<'amendWork'>> {
-  const steps = Object.values(apiary.workStep)
-    .filter((s) => s.workId === work.id)
-    .toSorted((a, b) => a.order - b.order);
+  const steps = stepsOfWork(apiary, work.id);
   const unitOf = (id: string) => work.body.units.find((u) => u.colonyId === id);
   const words = reportInWords(
     apiary,

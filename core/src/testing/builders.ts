@@ -2,7 +2,7 @@ import { applyChanges } from '../records/change.ts';
 import type { Command } from '../records/commands.ts';
 import { decide } from '../decide/decide.ts';
 import { emptyApiary, newOperation, type Apiary, type Colony } from '../records/records.ts';
-import { framesOfColony } from '../records/views.ts';
+import { framesOfColony, stepsOfWork } from '../records/views.ts';
 import type { FrameReading } from '../comb/contents.ts';
 import { seededIds } from '../demo/seededIds.ts';
 import type { Day } from '../basics/day.ts';
@@ -12,7 +12,7 @@ import { LEFT_IN_ORDER, unitsOfWork, type ClosingAnswer } from '../records/closi
 export function closingFor(apiary: Apiary, stepId: string): { closing?: ClosingAnswer[] } {
   const workId = apiary.workStep[stepId]?.workId;
   const work = workId === undefined ? undefined : apiary.work[workId];
-  const others = Object.values(apiary.workStep).filter((s) => s.workId === workId && s.id !== stepId);
+  const others = (work ? stepsOfWork(apiary, work.id) : []).filter((s) => s.id !== stepId);
   const units = work ? unitsOfWork(apiary, work) : [];
   if (others.some((s) => s.doneOn === null) || units.length === 0) return {};
   return { closing: units.map(({ colonyId }) => ({ colonyId, ...LEFT_IN_ORDER })) };

@@ -70,7 +70,8 @@ function Main() {
 
 function Loaded() {
   const dispatch = useAppDispatch();
-  const { status, failure } = useAppSelector((s) => s.mirror);
+  const status = useAppSelector((s) => s.mirror.status);
+  const failure = useAppSelector((s) => s.mirror.failure);
   if (status === 'failed') {
     return (
       <Box role="alert" maxW="32rem">

@@ -10,7 +10,8 @@ import { useAppSelector } from '../state/store.ts';
 
 /** What stands between this device and the server, as long as something does. */
 export function StatusStrip() {
-  const { outbox, reach } = useAppSelector((s) => s.mirror);
+  const outbox = useAppSelector((s) => s.mirror.outbox);
+  const reach = useAppSelector((s) => s.mirror.reach);
   const clockFault = useClockFault();
   const today = useToday();
   const update = useSyncExternalStore(newVersion.subscribe, newVersion.waits);

@@ -5,9 +5,9 @@ import type { AppStore } from '../state/store.ts';
 import { localDatabase as db, type OutboxEntry } from '../offline/database.ts';
 import { nextSeq, putInOutbox } from '../offline/localCopy.ts';
 import { alone } from '../offline/lock.ts';
-import { api } from './api.ts';
+import { api } from '../server/api.ts';
 import { made, outboxChanged } from '../state/mirrorSlice.ts';
-import { problemsOf } from './problemsOf.ts';
+import { problemsOf } from '../server/problemsOf.ts';
 import { flush, load, outcomeOf, tellTabs } from './sync.ts';
 
 type Dispatch = AppStore['dispatch'];

@@ -11,7 +11,8 @@ export function useApiary(): Apiary {
 
 /** The operation itself. */
 export function useOperation(): Operation {
-  return operationOf(useApiary());
+  // The record stays the same while others change: who asks for it is not drawn anew for every tick.
+  return useAppSelector((s) => operationOf(s.mirror.apiary));
 }
 
 /** Today's date on this device, as a calendar day, with its clock corrected by so much. */

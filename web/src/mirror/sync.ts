@@ -4,9 +4,9 @@ import type { AppStore } from '../state/store.ts';
 import { localDatabase as db, type OutboxEntry } from '../offline/database.ts';
 import { confirm, keepSnapshot, newestConfirmed, readLocalCopy } from '../offline/localCopy.ts';
 import { alone } from '../offline/lock.ts';
-import { api, ApiError, clockOffset } from './api.ts';
+import { api, ApiError, clockOffset } from '../server/api.ts';
 import { confirmed, loaded, loadFailed, lost, reached, reloading, setAside } from '../state/mirrorSlice.ts';
-import { problemsOf } from './problemsOf.ts';
+import { problemsOf } from '../server/problemsOf.ts';
 
 type Dispatch = AppStore['dispatch'];
 type GetState = AppStore['getState'];

@@ -1,4 +1,5 @@
 import {
+  stepsOfWork,
   boxesOfHive,
   framesOfColony,
   isOpenWork,
@@ -65,7 +66,7 @@ export function decideAmendWork(draft: Draft, command: CommandOf<'amendWork'>, p
       'Drop the plan and make a new one.',
     );
   }
-  const steps = Object.values(draft.apiary.workStep).filter((s) => s.workId === work.id);
+  const steps = stepsOfWork(draft.apiary, work.id);
   keepTicks(draft, steps, command.steps, path);
   for (const s of steps) draft.remove('workStep', s.id);
   for (const s of command.steps) draft.put('workStep', s);

@@ -1,4 +1,4 @@
-import { isOpenWork, unitsOfWork, type CommandOf } from '../../records/index.ts';
+import { stepsOfWork, isOpenWork, unitsOfWork, type CommandOf } from '../../records/index.ts';
 import { carryOutWork } from './carryOutWork.ts';
 import { closes } from './closingVisits.ts';
 import type { Draft } from './draft.ts';
@@ -27,7 +27,7 @@ export function decideTickStep(draft: Draft, command: CommandOf<'tickStep'>, pat
     return;
   }
   draft.put('workStep', { ...step, doneOn: command.done ? command.day : null });
-  const steps = Object.values(draft.apiary.workStep).filter((s) => s.workId === work.id);
+  const steps = stepsOfWork(draft.apiary, work.id);
   const done = steps.filter((s) => s.doneOn !== null).length;
   if (done === steps.length) {
     const { closing } = command;

@@ -1,9 +1,10 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
 import { strengthHistory } from '@incremen/core/colony';
 import type { Colony, Reading } from '@incremen/core/records';
-import { Suspense, useEffect, useMemo, useState } from 'react';
+import { skipToken } from '@reduxjs/toolkit/query';
+import { Suspense, useMemo } from 'react';
 import { useAppSelector } from '../../state/store.ts';
-import { api } from '../../mirror/api.ts';
+import { useReadingsOfColonyQuery } from '../../server/serverData.ts';
 import { useApiary, useOperation } from '../../mirror/hooks.ts';
 import { lazyPart } from '../../ui/lazyPart.tsx';
 
@@ -15,28 +16,16 @@ export function useReadingsOf(colony: Colony): {
   readonly whole: boolean;
 } {
   const apiary = useApiary();
-  const { operationId, revision } = useAppSelector((s) => s.mirror);
-  const [fetched, setFetched] = useState<{
-    readonly of: string;
-    readonly readings: readonly Reading[];
-  } | null>(null);
-  useEffect(() => {
-    if (operationId === null) return undefined;
-    let current = true;
-    api.readingsOfColony(operationId, colony.id).then(
-      ({ readings }) => current && setFetched({ of: colony.id, readings }),
-      () => undefined,
-    );
-    return () => {
-      current = false;
-    };
-  }, [operationId, colony.id, revision]);
+  const operationId = useAppSelector((s) => s.mirror.operationId);
+  const { currentData } = useReadingsOfColonyQuery(
+    operationId === null ? skipToken : { operationId, colonyId: colony.id },
+  );
   return useMemo(() => {
     const here = Object.values(apiary.reading).filter((r) => apiary.visit[r.visitId]?.colonyId === colony.id);
-    if (fetched?.of !== colony.id) return { readings: here, whole: false };
-    const known = new Set(fetched.readings.map((r) => r.id));
-    return { readings: [...fetched.readings, ...here.filter((r) => !known.has(r.id))], whole: true };
-  }, [apiary, colony.id, fetched]);
+    if (!currentData) return { readings: here, whole: false };
+    const known = new Set(currentData.readings.map((r) => r.id));
+    return { readings: [...currentData.readings, ...here.filter((r) => !known.has(r.id))], whole: true };
+  }, [apiary, colony.id, currentData]);
 }
 
 /** How the colony has grown and shrunk, from all its counts. */

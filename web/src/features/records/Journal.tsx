@@ -1,47 +1,27 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import type { JournalPage } from '@incremen/contract';
 import { dayInWords, type Problem } from '@incremen/core/basics';
-import { useEffect, useState } from 'react';
+import { skipToken } from '@reduxjs/toolkit/query';
+import { useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { takeBack } from '../../mirror/actions.ts';
-import { api } from '../../mirror/api.ts';
-import { problemsOf } from '../../mirror/problemsOf.ts';
+import { useJournalInfiniteQuery } from '../../server/serverData.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 
 /** What was done, latest first; each entry can be taken back while nothing has built on it. */
 export function Journal() {
   const dispatch = useAppDispatch();
-  const { operationId, revision, outbox } = useAppSelector((s) => s.mirror);
-  const [entries, setEntries] = useState<JournalPage['entries']>([]);
-  const [next, setNext] = useState<number | null>(null);
-  const [problems, setProblems] = useState<readonly Problem[]>([]);
-
-  useEffect(() => {
-    if (operationId === null) return undefined;
-    let current = true;
-    api
-      .journal(operationId, null)
-      .then((page) => {
-        if (!current) return;
-        setEntries(page.entries);
-        setNext(page.next);
-      })
-      .catch((error: unknown) => current && setProblems(problemsOf(error)));
-    return () => {
-      current = false;
-    };
-  }, [operationId, revision]);
-
-  async function more() {
-    if (operationId === null || next === null) return;
-    const page = await api.journal(operationId, next);
-    setEntries([...entries, ...page.entries]);
-    setNext(page.next);
-  }
+  const operationId = useAppSelector((s) => s.mirror.operationId);
+  const outbox = useAppSelector((s) => s.mirror.outbox);
+  const { data, error, hasNextPage, isFetching, fetchNextPage } = useJournalInfiniteQuery(
+    operationId ?? skipToken,
+  );
+  const entries = data?.pages.flatMap((page) => page.entries) ?? [];
+  const [notTakenBack, setNotTakenBack] = useState<readonly Problem[]>([]);
+  if (error && 'message' in error) throw new Error(error.message);
 
   async function undo(entryId: string) {
     const sent = await dispatch(takeBack(entryId));
-    setProblems(sent.ok ? [] : sent.problems);
+    setNotTakenBack(sent.ok ? [] : sent.problems);
   }
 
   return (
@@ -49,7 +29,7 @@ export function Journal() {
       <Heading as="h2" fontSize="1.3rem" mb={2}>
         Journal
       </Heading>
-      <ProblemList problems={problems} />
+      <ProblemList problems={[...((error as readonly Problem[] | undefined) ?? []), ...notTakenBack]} />
       <Box as="ol" listStyleType="none">
         {outbox.toReversed().map((e) => (
           <Row
@@ -68,9 +48,18 @@ export function Journal() {
           />
         ))}
       </Box>
-      {entries.length + outbox.length === 0 && <Text color="inkSoft">Nothing has been recorded yet.</Text>}
-      {next !== null && (
-        <Button variant="outline" bg="sheet" mt={3} minH="44px" onClick={() => void more()}>
+      {data && entries.length + outbox.length === 0 && (
+        <Text color="inkSoft">Nothing has been recorded yet.</Text>
+      )}
+      {hasNextPage && (
+        <Button
+          variant="outline"
+          bg="sheet"
+          mt={3}
+          minH="44px"
+          disabled={isFetching}
+          onClick={() => void fetchNextPage()}
+        >
           Show earlier
         </Button>
       )}

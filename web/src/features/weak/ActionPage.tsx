@@ -37,6 +37,12 @@ export function ActionPage() {
   return <Action key={`${colony.id} ${id}`} colony={colony} id={id} />;
 }
 
+/** Ids for a plan that is only shown. What is recorded gets ids of its own. */
+function countedIds(): () => string {
+  let count = 0;
+  return () => `00000000-0000-4000-8000-${String(count++).padStart(12, '0')}`;
+}
+
 function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId }) {
   const apiary = useApiary();
   const today = useToday();
@@ -49,8 +55,13 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
   const all = useMemo(() => allFacts(apiary, today, { coldNights, flow }), [apiary, today, coldNights, flow]);
   const facts = all.find((f) => f.colony.id === colony.id);
   const plan = useMemo(
-    () => (facts ? planAction(id, facts, all, choice, () => crypto.randomUUID()) : null),
+    () => (facts ? planAction(id, facts, all, choice, countedIds()) : null),
     [id, facts, all, choice],
+  );
+  // Worked off on trial, for the picture.
+  const after = useMemo(
+    () => (plan ? apiaryAfter(apiary, workOfAction(apiary, plan, today, countedIds()).work) : apiary),
+    [apiary, plan, today],
   );
   if (!facts) return <RouteError missing />;
   if (!plan) {
@@ -68,13 +79,14 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
       </Box>
     );
   }
-  async function start(worked: ActionPlan) {
-    const command = workOfAction(apiary, worked, today, () => crypto.randomUUID());
+  async function start(of: UnitFacts) {
+    const newId = () => crypto.randomUUID();
+    const worked = planAction(id, of, all, choice, newId);
+    if (!worked) return;
+    const command = workOfAction(apiary, worked, today, newId);
     const sent = await send(command);
     if (sent.ok) await navigate(`/worksheet/${command.work.id}`);
   }
-  // Worked off on trial, for the picture.
-  const after = apiaryAfter(apiary, workOfAction(apiary, plan, today, () => crypto.randomUUID()).work);
   const others = plan.units.filter((u) => u.facts.colony.id !== colony.id);
   const partner = others.find((u) => u.facts.colony.id === choice.partnerId) ?? others[0];
   return (
@@ -83,7 +95,7 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
         <Button asChild variant="outline" bg="sheet" minH="44px">
           <Link to={`/colonies/${colony.id}/act`}>Other remedies</Link>
         </Button>
-        <Button minH="44px" disabled={busy} onClick={() => void start(plan)}>
+        <Button minH="44px" disabled={busy} onClick={() => void start(facts)}>
           Start the work
         </Button>
       </PageHeader>

@@ -1,5 +1,5 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
-import type { Command } from '@incremen/core/records';
+import { stepsOfWork, type Command } from '@incremen/core/records';
 import { useApiary } from '../../mirror/hooks.ts';
 import { amendedIn } from './useRepair.ts';
 
@@ -8,7 +8,7 @@ export function RepairPreview({ workId, command }: { readonly workId: string; re
   const apiary = useApiary();
   const amended = amendedIn(command);
   if (!amended) return null;
-  const before = Object.values(apiary.workStep).filter((s) => s.workId === workId && s.doneOn === null);
+  const before = stepsOfWork(apiary, workId).filter((s) => s.doneOn === null);
   const left = amended.steps.filter((s) => s.doneOn === null);
   const texts = (steps: readonly { text: string }[]) => new Set(steps.map((s) => s.text));
   const was = texts(before);

@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { capital, dayInWords } from '@incremen/core/basics';
-import { METHOD_NAMES, type Apiary, type Work } from '@incremen/core/records';
+import { stepsOfWork, METHOD_NAMES, type Apiary, type Work } from '@incremen/core/records';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';
@@ -125,6 +125,6 @@ function lineOf(apiary: Apiary, { id, name, day, status, body: { asked } }: Work
     at: colony ?? name,
     day,
     status,
-    ...ticked(Object.values(apiary.workStep).filter((s) => s.workId === id)),
+    ...ticked(stepsOfWork(apiary, id)),
   };
 }

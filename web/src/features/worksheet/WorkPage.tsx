@@ -1,6 +1,6 @@
 import { Box, Button, Heading, Text } from '@chakra-ui/react';
 import { capital, dayInWords } from '@incremen/core/basics';
-import { unitsOfWork, type Apiary, type MethodId, type Work } from '@incremen/core/records';
+import { stepsOfWork, unitsOfWork, type Apiary, type MethodId, type Work } from '@incremen/core/records';
 import { methodById } from '@incremen/core/split';
 import { takeHiveNext } from '@incremen/core/work';
 import { useMemo } from 'react';
@@ -57,9 +57,7 @@ function Steps({ work }: { readonly work: Work }) {
   const today = useToday();
   const navigate = useNavigate();
   const { send, problems } = useSend();
-  const steps = Object.values(apiary.workStep)
-    .filter((s) => s.workId === work.id)
-    .toSorted((a, b) => a.order - b.order);
+  const steps = stepsOfWork(apiary, work.id);
   const { asked } = work.body;
   const methodId = asked.source === 'split' ? asked.methodId : null;
   const method = methodId && methodById(methodId);

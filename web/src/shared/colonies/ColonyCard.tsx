@@ -1,19 +1,24 @@
 import { markingColour } from '@incremen/core/records';
+import { createSelector } from '@reduxjs/toolkit';
 import type { ColonyState } from '@incremen/core/colony';
+import equal from 'fast-deep-equal';
 import { memo, useMemo } from 'react';
 import { useInView } from 'react-intersection-observer';
 import { Link } from 'react-router';
-import { useAppDispatch } from '../../state/store.ts';
+import { useAppDispatch, useAppSelector, type AppState } from '../../state/store.ts';
 import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
 import { HiveDrawing, hiveInWords, hiveSize } from '../../drawing/HiveDrawing.tsx';
 import { QueenMark } from '../../drawing/Slat.tsx';
-import { useApiary } from '../../mirror/hooks.ts';
 import { one } from '../../ui/format.ts';
 import { useTurn } from '../../ui/useTurn.ts';
 import { usePrinting } from '../../ui/usePrinting.ts';
 import { pickToggled } from '../../state/boardSlice.ts';
 
-/** A colony on the board: its hive drawn, its strength in figures, and what it asks for. */
+/**
+ * A colony on the board: its hive drawn, its strength in figures, and what it asks for.
+ *
+ * Every change sums all colonies up anew; a card is drawn anew only where its own sum came out differently.
+ */
 export const ColonyCard = memo(function ColonyCard({
   state,
   picked,
@@ -42,7 +47,7 @@ export const ColonyCard = memo(function ColonyCard({
       <Face state={state} />
     </button>
   );
-});
+}, equal);
 
 function Face({ state }: { readonly state: ColonyState }) {
   const { colony, strength } = state;
@@ -77,12 +82,18 @@ function ageOf({ countAgeDays }: ColonyState): string {
 
 /** The hive, drawn a little before it comes into sight, or when there is time: 150 hives have 30,000 bands. */
 function LazyHive({ state }: { readonly state: ColonyState }) {
-  const apiary = useApiary();
   const { ref, inView } = useInView({ rootMargin: '500px 0px', triggerOnce: true });
   const turn = useTurn(inView);
   const printing = usePrinting();
   const { colony, frames } = state;
-  const boxes = useMemo(() => drawnBoxesOf(apiary, colony, frames), [apiary, colony, frames]);
+  const selectBoxes = useMemo(
+    () =>
+      createSelector([(s: AppState) => s.mirror.apiary], (apiary) => drawnBoxesOf(apiary, colony, frames), {
+        memoizeOptions: { resultEqualityCheck: equal },
+      }),
+    [colony, frames],
+  );
+  const boxes = useAppSelector(selectBoxes);
   const { width, height } = hiveSize(boxes);
   return (
     <div ref={ref} style={{ maxWidth: width, aspectRatio: `${width} / ${height}` }}>

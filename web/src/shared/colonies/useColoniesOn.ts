@@ -1,9 +1,10 @@
 import { addDays, type Day } from '@incremen/core/basics';
 import { coloniesOfYard, type Colony, type Reading } from '@incremen/core/records';
 import { colonyState, framesBack, framesOn, type ColonyState } from '@incremen/core/colony';
+import { skipToken } from '@reduxjs/toolkit/query';
 import { useEffect, useMemo, useState } from 'react';
+import { useReadingsAsOfQuery } from '../../server/serverData.ts';
 import { useAppSelector } from '../../state/store.ts';
-import { api } from '../../mirror/api.ts';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 
 /** Colonies on the day that a board shows. */
@@ -42,32 +43,30 @@ export function useStatesOn(colonies: readonly Colony[], offset: number | null):
 }
 
 interface Past {
-  readonly day: Day | null;
   readonly status: ColoniesOn['past'];
   readonly readings: readonly Reading[] | null;
 }
 
-const NO_PAST: Past = { day: null, status: 'here', readings: null };
+const NO_PAST: Past = { status: 'here', readings: null };
+
+/** Dragging the slider passes many days; the one it rests on for this long is asked for. */
+const REST_MS = 120;
 
 /** The readings that stood on a past day, from the server. */
 function usePast(day: Day | null): Past {
-  const { operationId, revision } = useAppSelector((s) => s.mirror);
-  const [past, setPast] = useState<Past>(NO_PAST);
+  const operationId = useAppSelector((s) => s.mirror.operationId);
+  const [rested, setRested] = useState<Day | null>(null);
   useEffect(() => {
-    if (day === null || operationId === null) return undefined;
-    let current = true;
-    // Dragging the slider passes many days; the one it rests on is asked for.
-    const timer = setTimeout(() => {
-      api.readingsAsOf(operationId, day).then(
-        ({ readings }) => current && setPast({ day, status: 'here', readings }),
-        () => current && setPast({ day, status: 'away', readings: [] }),
-      );
-    }, 120);
-    return () => {
-      current = false;
-      clearTimeout(timer);
-    };
-  }, [day, operationId, revision]);
-  if (day === null) return NO_PAST;
-  return past.day === day ? past : { day, status: 'fetching', readings: past.readings ?? [] };
+    const timer = setTimeout(() => setRested(day), REST_MS);
+    return () => clearTimeout(timer);
+  }, [day]);
+  const { data, currentData, isError } = useReadingsAsOfQuery(
+    rested === null || operationId === null ? skipToken : { operationId, day: rested },
+  );
+  return useMemo(() => {
+    if (day === null) return NO_PAST;
+    if (day === rested && currentData) return { status: 'here', readings: currentData.readings };
+    if (day === rested && isError) return { status: 'away', readings: [] };
+    return { status: 'fetching', readings: data?.readings ?? [] };
+  }, [day, rested, data, currentData, isError]);
 }

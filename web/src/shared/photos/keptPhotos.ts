@@ -15,7 +15,7 @@ export async function forgetPhoto(id: string): Promise<void> {
 
 /** An address under which a photo can be shown: from this device while it is here, else from the server. */
 export function usePhotoUrl(photoId: string): string | null {
-  const { operationId } = useAppSelector((s) => s.mirror);
+  const operationId = useAppSelector((s) => s.mirror.operationId);
   const [url, setUrl] = useState<string | null>(null);
   useEffect(() => {
     let own: string | null = null;

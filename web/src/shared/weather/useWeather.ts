@@ -1,7 +1,9 @@
 import type { WeatherReport } from '@incremen/contract';
-import { useEffect, useState } from 'react';
+import { skipToken } from '@reduxjs/toolkit/query';
+import { useMemo, useState } from 'react';
+import { keptWeather } from '../../server/keptWeather.ts';
+import { useWeatherQuery } from '../../server/serverData.ts';
 import { useAppSelector } from '../../state/store.ts';
-import { api } from '../../mirror/api.ts';
 import { useOperation, useToday } from '../../mirror/hooks.ts';
 
 /** Weather as far as it is known here. */
@@ -12,50 +14,21 @@ export interface Weather {
   readonly state: 'asking' | 'known' | 'away';
 }
 
-const KEPT = 'incremen.weather';
-
 const MORNING = 9;
-
-/** The last report is kept on this device: in the field there is often no signal. */
-function keptReport(operationId: string | null): WeatherReport | null {
-  try {
-    const kept = JSON.parse(localStorage.getItem(KEPT) ?? 'null') as {
-      operationId: string;
-      report: WeatherReport;
-    } | null;
-    return kept?.operationId === operationId ? kept.report : null;
-  } catch {
-    return null;
-  }
-}
 
 /** Weather of the yard, asked for when a view opens that needs it. */
 export function useWeather(): Weather {
   const operationId = useAppSelector((s) => s.mirror.operationId);
-  const today = useToday();
+  const day = useToday();
+  const [hourOpened] = useState(() => new Date().getHours());
   // On a day that stands still it is always morning.
-  const stands = useOperation().fixedToday !== null;
-  const [report, setReport] = useState<WeatherReport | null>(() => keptReport(operationId));
-  const [state, setState] = useState<Weather['state']>('asking');
-  useEffect(() => {
-    if (operationId === null) return undefined;
-    let wanted = true;
-    api
-      .weather(operationId, today, stands ? MORNING : new Date().getHours())
-      .then((fresh) => {
-        if (!wanted) return;
-        setReport(fresh);
-        setState('known');
-        try {
-          localStorage.setItem(KEPT, JSON.stringify({ operationId, report: fresh }));
-        } catch {
-          // A full store costs nothing but the weather when there is no signal.
-        }
-      })
-      .catch(() => wanted && setState('away'));
-    return () => {
-      wanted = false;
-    };
-  }, [operationId, today, stands]);
+  const hour = useOperation().fixedToday === null ? hourOpened : MORNING;
+  const { currentData, isError } = useWeatherQuery(
+    operationId === null ? skipToken : { operationId, day, hour },
+    { refetchOnMountOrArgChange: true },
+  );
+  const kept = useMemo(() => keptWeather(operationId), [operationId]);
+  const report = currentData ?? kept;
+  const state = isError ? 'away' : currentData ? 'known' : 'asking';
   return { report, now: report?.observed.at(-1)?.time ?? report?.forecast[0]?.time ?? null, state };
 }
