@@ -5,4 +5,4 @@ export { failure, type Problem, type Result, success } from './problem.ts';
 export { seededRandom } from './seededRandom.ts';
 export { onDay, shiftWindow, type Window, windowAfter, windowSchema } from './window.ts';
 export { isProblemCode, statusOfProblems, type ProblemCode } from './problemCode.ts';
-export { numberAt } from './numberAt.ts';
+export { byteAt, cellAt, floatAt, intAt, numberAt } from './numberAt.ts';

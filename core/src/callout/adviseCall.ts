@@ -1,4 +1,4 @@
-import { numberAt, seededRandom } from '../basics/index.ts';
+import { byteAt, seededRandom } from '../basics/index.ts';
 import type { BreakUp } from './breakUpWorth.ts';
 import type { CalledFrame } from './calledFrame.ts';
 import { sampleFrame, type CountError } from './expectation.ts';
@@ -65,7 +65,7 @@ export function adviseCall(
     best.become(now);
     // The end of one future is a good beginning for the next.
     if (n === 0) placeAll(best, { frames, at });
-    else frames.forEach((f, i) => numberAt(at, i) >= 0 && best.put(numberAt(at, i), f));
+    else frames.forEach((f, i) => byteAt(at, i) >= 0 && best.put(byteAt(at, i), f));
     improve(best, { frames, at }, 0, 3);
     freely += best.short();
     places.forEach((place, k) => {
@@ -93,7 +93,7 @@ const CERTAIN: CountError = { brood: 1, stores: 1, spread: 0 };
 /** The frame in hand goes to a place; where that is full, another frame of the future makes room. */
 function force(trial: BreakUp, { frames, at }: Settled, place: number): void {
   const frame = frames[0] as CalledFrame;
-  const from = numberAt(at, 0);
+  const from = byteAt(at, 0);
   if (from >= 0) trial.take(from, frame);
   if (trial.free(place) < 1) {
     const out = at.findIndex(

@@ -1,4 +1,4 @@
-import { numberAt } from '../basics/index.ts';
+import { floatAt } from '../basics/index.ts';
 import { BROOD_COMB, STORES_COMB, type CalledFrame } from './calledFrame.ts';
 
 /** What a place is to have when the break-up is done. */
@@ -130,13 +130,13 @@ export class BreakUp {
     const s = this.sums;
     const at = place * SUMS;
     const cover = f.bees * (this.places[place]?.giver ? 1 : f.stays);
-    s[at + BROOD] = numberAt(s, at + BROOD) + sign * f.brood;
-    s[at + COVER] = numberAt(s, at + COVER) + sign * cover;
-    s[at + YOUNG] = numberAt(s, at + YOUNG) + sign * f.young;
-    s[at + FRAMES] = numberAt(s, at + FRAMES) + sign;
-    if (f.brood >= BROOD_COMB) s[at + BROOD_COMBS] = numberAt(s, at + BROOD_COMBS) + sign;
-    if (f.stores >= STORES_COMB) s[at + STORES] = numberAt(s, at + STORES) + sign;
-    if (f.empty >= STORES_COMB) s[at + EMPTY] = numberAt(s, at + EMPTY) + sign;
+    s[at + BROOD] = floatAt(s, at + BROOD) + sign * f.brood;
+    s[at + COVER] = floatAt(s, at + COVER) + sign * cover;
+    s[at + YOUNG] = floatAt(s, at + YOUNG) + sign * f.young;
+    s[at + FRAMES] = floatAt(s, at + FRAMES) + sign;
+    if (f.brood >= BROOD_COMB) s[at + BROOD_COMBS] = floatAt(s, at + BROOD_COMBS) + sign;
+    if (f.stores >= STORES_COMB) s[at + STORES] = floatAt(s, at + STORES) + sign;
+    if (f.empty >= STORES_COMB) s[at + EMPTY] = floatAt(s, at + EMPTY) + sign;
   }
 
   private value(place: number): void {
@@ -145,13 +145,13 @@ export class BreakUp {
     this.unevenNow = -1;
     this.shorts[place] = this.points(
       place,
-      numberAt(s, at + BROOD),
-      numberAt(s, at + BROOD_COMBS),
-      numberAt(s, at + STORES),
-      numberAt(s, at + EMPTY),
-      numberAt(s, at + COVER),
-      numberAt(s, at + YOUNG),
-      numberAt(s, at + FRAMES),
+      floatAt(s, at + BROOD),
+      floatAt(s, at + BROOD_COMBS),
+      floatAt(s, at + STORES),
+      floatAt(s, at + EMPTY),
+      floatAt(s, at + COVER),
+      floatAt(s, at + YOUNG),
+      floatAt(s, at + FRAMES),
     );
   }
 
@@ -187,13 +187,13 @@ export class BreakUp {
     const s = this.sums;
     const at = place * SUMS;
     const giver = (this.places[place] as Place).giver;
-    let brood = numberAt(s, at + BROOD);
-    let combs = numberAt(s, at + BROOD_COMBS);
-    let stores = numberAt(s, at + STORES);
-    let empty = numberAt(s, at + EMPTY);
-    let cover = numberAt(s, at + COVER);
-    let young = numberAt(s, at + YOUNG);
-    let frames = numberAt(s, at + FRAMES);
+    let brood = floatAt(s, at + BROOD);
+    let combs = floatAt(s, at + BROOD_COMBS);
+    let stores = floatAt(s, at + STORES);
+    let empty = floatAt(s, at + EMPTY);
+    let cover = floatAt(s, at + COVER);
+    let young = floatAt(s, at + YOUNG);
+    let frames = floatAt(s, at + FRAMES);
     if (out !== null) {
       brood -= out.brood;
       cover -= giver ? out.bees : out.bees * out.stays;
@@ -224,8 +224,8 @@ export class BreakUp {
     return (
       this.pointsWith(a, f, g) +
       this.pointsWith(b, g, f) -
-      numberAt(this.shorts, a) -
-      numberAt(this.shorts, b) +
+      floatAt(this.shorts, a) -
+      floatAt(this.shorts, b) +
       this.unevenWith(a, back - f.brood, b, f.brood - back) -
       this.uneven()
     );
@@ -248,7 +248,7 @@ export class BreakUp {
     let high = -Infinity;
     const n = this.places.length;
     for (let i = this.firstUnit; i < n; i++) {
-      let brood = numberAt(this.sums, i * SUMS + BROOD);
+      let brood = floatAt(this.sums, i * SUMS + BROOD);
       if (i === a) brood += moreA;
       else if (i === b) brood += moreB;
       if (brood < low) low = brood;
@@ -260,7 +260,7 @@ export class BreakUp {
   /** All that falls short, in points: lower is better. */
   short(): number {
     let points = this.uneven();
-    for (let i = 0; i < this.places.length; i++) points += numberAt(this.shorts, i);
+    for (let i = 0; i < this.places.length; i++) points += floatAt(this.shorts, i);
     return points;
   }
 
@@ -272,7 +272,7 @@ export class BreakUp {
     for (let i = 0; i < this.places.length; i++) {
       if (this.free(i) < 1 || !this.suits(i, f)) continue;
       const change =
-        this.pointsWith(i, null, f) - numberAt(this.shorts, i) + this.unevenWith(i, f.brood, -1, 0) - uneven;
+        this.pointsWith(i, null, f) - floatAt(this.shorts, i) + this.unevenWith(i, f.brood, -1, 0) - uneven;
       if (change < least - 1e-9) {
         least = change;
         best = i;

@@ -1,4 +1,4 @@
-import { numberAt } from '../basics/index.ts';
+import { byteAt } from '../basics/index.ts';
 import type { BreakUp } from './breakUpWorth.ts';
 import type { CalledFrame } from './calledFrame.ts';
 
@@ -43,7 +43,7 @@ export function improve(
       const a = frames[i] as CalledFrame;
       if ((at[i] ?? -1) < 0) continue;
       for (let to = 0; to < state.places.length; to++) {
-        const from = numberAt(at, i);
+        const from = byteAt(at, i);
         if (to === from || !((stirred | better) & ((1 << from) | (1 << to)))) continue;
         if (state.free(to) < 1 || !state.suits(to, a)) continue;
         if (state.changeBy(from, a, to, null) < -1e-9) {
@@ -54,8 +54,8 @@ export function improve(
         }
       }
       for (let j = i + 1; j < n; j++) {
-        const from = numberAt(at, i);
-        const there = numberAt(at, j);
+        const from = byteAt(at, i);
+        const there = byteAt(at, j);
         if (there === from || there < 0) continue;
         if (!((stirred | better) & ((1 << from) | (1 << there)))) continue;
         const b = frames[j] as CalledFrame;

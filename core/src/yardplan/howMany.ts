@@ -1,5 +1,5 @@
 import type { Apiary, NucRecipe, YardPlanRequest } from '../records/index.ts';
-import { numberAt, addDays, type Day } from '../basics/index.ts';
+import { addDays, type Day, floatAt } from '../basics/index.ts';
 import { buildProblem } from './problem/buildProblem.ts';
 import { NO_PROOF } from './bound/bestProof.ts';
 import { evaluate } from './search/evaluate.ts';
@@ -89,7 +89,7 @@ function problemOfDay(
 const noneOn = (day: Day): NucsOnDay => ({ day, nucs: 0, mostNucs: 0, bees: 0, brood: 0 });
 
 function strengthOf({ units }: YardProblem) {
-  const total = (m: Measure) => units.reduce((n, u) => n + numberAt(u.before, AT[m]), 0);
+  const total = (m: Measure) => units.reduce((n, u) => n + floatAt(u.before, AT[m]), 0);
   return { bees: total('bees'), brood: total('brood') };
 }
 

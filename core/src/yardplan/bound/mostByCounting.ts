@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { floatAt } from '../../basics/index.ts';
 import { mostWorth, type Gift, type GiftRow } from '../columns/hiveGift.ts';
 import { INFINITE, LinearModel, solveModel, type Solver } from '../model/linearModel.ts';
 import { NucModel } from '../columns/nucModel.ts';
@@ -97,7 +97,7 @@ class NucCount {
       if (nucs.length === 0) return Math.min(most, this.givenAt(now));
       if (nucs.length > FEW) return most;
       for (const items of nucs) {
-        const row = model.row(1 - items.reduce((sum, i) => sum + numberAt(prices, i), 0), INFINITE);
+        const row = model.row(1 - items.reduce((sum, i) => sum + floatAt(prices, i), 0), INFINITE);
         for (const i of items) {
           const column = columns.get(i) ?? model.column(1, 0, 1, false);
           columns.set(i, column);
@@ -137,12 +137,12 @@ class NucCount {
     let sum = 0;
     for (const [hive, items] of this.givenBy) {
       if (hive === STORE) {
-        for (const i of items) sum += numberAt(prices, i) * (hunt.ways[i]?.most as number);
+        for (const i of items) sum += floatAt(prices, i) * (hunt.ways[i]?.most as number);
         continue;
       }
       const gifts = items.map((i): Gift => ({
         frame: hunt.ways[i]?.frame.index as number,
-        worth: numberAt(prices, i),
+        worth: floatAt(prices, i),
         entries: whole.entriesOfItem(hunt, i),
       }));
       sum += mostWorth(gifts, this.rowsOf.get(hive) as readonly GiftRow[]);

@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { floatAt } from '../../basics/index.ts';
 import { BROKEN, type Entry } from './hiveRoom.ts';
 import { INFINITE } from '../model/linearModel.ts';
 
@@ -65,14 +65,14 @@ class GiftSearch {
     this.frames = [...byFrame.values()].sort((a, b) => top(b) - top(a));
     this.still = new Float64Array(this.frames.length + 1);
     for (let n = this.frames.length - 1; n >= 0; n--) {
-      this.still[n] = numberAt(this.still, n + 1) + top(this.frames[n] as readonly Gift[]);
+      this.still[n] = floatAt(this.still, n + 1) + top(this.frames[n] as readonly Gift[]);
     }
     const uses = rows.map(({ row }) => usesOf(row, useful));
     this.onlyRises = uses.map((list) => list.every(({ use }) => use >= 0));
     this.onlyFalls = uses.map((list) => list.every(({ use }) => use <= 0));
     this.highest = rows.reduce(
       (most, row, n) => Math.min(most, highestBy(row, uses[n] as readonly Use[])),
-      numberAt(this.still, 0),
+      floatAt(this.still, 0),
     );
   }
 
@@ -85,7 +85,7 @@ class GiftSearch {
   private look(n: number, worth: number): void {
     if (++this.looked > MOST_LOOKED_AT || this.best >= this.highest - GAIN) return;
     if (worth > this.best && this.isKept(true)) this.best = worth;
-    if (n === this.frames.length || worth + numberAt(this.still, n) <= this.best + GAIN) return;
+    if (n === this.frames.length || worth + floatAt(this.still, n) <= this.best + GAIN) return;
     for (const gift of this.frames[n] as readonly Gift[]) {
       this.add(gift.entries, 1);
       if (this.isKept(false)) this.look(n + 1, worth + gift.worth);
@@ -97,14 +97,14 @@ class GiftSearch {
   private add(entries: readonly Entry[], times: 1 | -1): void {
     for (const [row, value] of entries) {
       const n = this.place.get(row);
-      if (n !== undefined) this.sum[n] = numberAt(this.sum, n) + times * value;
+      if (n !== undefined) this.sum[n] = floatAt(this.sum, n) + times * value;
     }
   }
 
   /** @param isAll - nothing more is given; otherwise only rows count that nothing can make good again */
   private isKept(isAll: boolean): boolean {
     return this.rows.every(({ least, most }, n) => {
-      const sum = numberAt(this.sum, n);
+      const sum = floatAt(this.sum, n);
       if (sum > most + BROKEN && (isAll || this.onlyRises[n])) return false;
       return !(sum < least - BROKEN && (isAll || this.onlyFalls[n]));
     });

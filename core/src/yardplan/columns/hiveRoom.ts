@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { floatAt } from '../../basics/index.ts';
 import type { LinearModel } from '../model/linearModel.ts';
 
 /** What stands in a row for something that is taken. */
@@ -22,7 +22,7 @@ export class HiveRoom {
   }
 
   take(entries: readonly Entry[], times = 1): void {
-    for (const [row, value] of entries) this.asked[row] = numberAt(this.asked, row) + times * value;
+    for (const [row, value] of entries) this.asked[row] = floatAt(this.asked, row) + times * value;
   }
 
   /** Takes several things, or nothing when they are too much. @returns the first that is; null when all are taken */
@@ -54,7 +54,7 @@ export class HiveRoom {
   private isKept(row: number): boolean {
     const room = this.rooms.get(row);
     if (room === undefined) return true;
-    const sum = numberAt(this.asked, row) + room;
+    const sum = floatAt(this.asked, row) + room;
     const [least, most] = this.model.rowBounds(row);
     return sum >= least - BROKEN && sum <= most + BROKEN;
   }

@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { floatAt, numberAt } from '../../basics/index.ts';
 import { ANY_HIVES, PART, type HiveChoice } from './hiveChoice.ts';
 import { BROKEN } from './hiveRoom.ts';
 import { INFINITE, type Solver } from '../model/linearModel.ts';
@@ -118,7 +118,7 @@ export class NucColumns {
     master.run();
     if (!hasPoint(master)) return 0;
     const { colValue } = master.getSolution();
-    return whole.hunts.reduce((sum, hunt) => sum + numberAt(colValue, hunt.pool.made), 0);
+    return whole.hunts.reduce((sum, hunt) => sum + floatAt(colValue, hunt.pool.made), 0);
   }
 
   /** From now on a nuc that is not made costs so much. The bound holds no longer: {@link restrict} begins anew. */
@@ -180,7 +180,7 @@ export class NucColumns {
     // Prices of the moment jump about; near those that gave the best bound fewer rounds are needed
     // (Wentges, International Transactions in Operational Research 4, 1997).
     for (let share = STEADINESS; ; share = share > LEAST_STEADY ? share / 2 : 0) {
-      const between = worth.map((w, r) => share * numberAt(this.steady, r) + (1 - share) * w);
+      const between = worth.map((w, r) => share * floatAt(this.steady, r) + (1 - share) * w);
       const { taken, isCheaper, cheapest } = this.look(between, worth);
       const more = this.takeBesideEachOther(cheapest);
       if (isCheaper || share === 0) return taken + more > 0 || this.isLax;
@@ -260,7 +260,7 @@ export class NucColumns {
     const values = roundedNucs(this.master, this.whole.model.columns, below - GAIN, { refill, fitting });
     this.price = price;
     const isPlan =
-      values && this.whole.ways.every((w) => w.pool !== null || isWhole(numberAt(values, w.column)));
+      values && this.whole.ways.every((w) => w.pool !== null || isWhole(floatAt(values, w.column)));
     return isPlan ? this.assignmentOf(values) : null;
   }
 
@@ -270,7 +270,7 @@ export class NucColumns {
     const prices = new Map(whole.hunts.map((hunt) => [hunt, whole.pricesOf(hunt, worth)]));
     const dear = nucs.map(({ hunt, items }) => {
       const own = prices.get(hunt) as Float64Array;
-      return items.reduce((sum, i) => sum + numberAt(own, i), -numberAt(worth, hunt.row));
+      return items.reduce((sum, i) => sum + floatAt(own, i), -floatAt(worth, hunt.row));
     });
     const limit = Math.max(
       GAIN,
@@ -312,7 +312,7 @@ export class NucColumns {
     const before = this.waiting.size;
     for (const row of this.waiting) {
       const [lower, upper] = this.whole.model.rowBounds(row);
-      const value = numberAt(rowValue, row);
+      const value = floatAt(rowValue, row);
       if (value >= lower - BROKEN && value <= upper + BROKEN) continue;
       this.waiting.delete(row);
       this.master.changeRowBounds(row, lower, upper);
@@ -349,8 +349,8 @@ export class NucColumns {
       cheapest.set(hunt.pool, hunt.pricer.floor(nucs.at(-1)?.price ?? known));
       const pricesNow = this.whole.pricesOf(hunt, now);
       for (const { items } of nucs.slice(-TAKEN)) {
-        const price = items.reduce((sum, i) => sum + numberAt(pricesNow, i), 0);
-        if (price < numberAt(now, hunt.row) - GAIN) isCheaper = true;
+        const price = items.reduce((sum, i) => sum + floatAt(pricesNow, i), 0);
+        if (price < floatAt(now, hunt.row) - GAIN) isCheaper = true;
         if (this.takeIn(hunt, items)) taken++;
       }
     }
@@ -363,9 +363,9 @@ export class NucColumns {
     const ofEach = new Float64Array(prices.length).fill(Infinity);
     for (const nuc of this.nucs) {
       if (nuc.hunt !== hunt || nuc.homes.some((h) => this.choice.closed.has(h))) continue;
-      const price = nuc.items.reduce((sum, i) => sum + Math.max(0, numberAt(prices, i)), 0);
+      const price = nuc.items.reduce((sum, i) => sum + Math.max(0, floatAt(prices, i)), 0);
       known = Math.min(known, price);
-      for (const i of nuc.items) if (price < numberAt(ofEach, i)) ofEach[i] = price;
+      for (const i of nuc.items) if (price < floatAt(ofEach, i)) ofEach[i] = price;
     }
     return { known, ofEach };
   }

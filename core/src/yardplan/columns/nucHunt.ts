@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { cellAt, floatAt, numberAt } from '../../basics/index.ts';
 import type { NucPricer, PricedNuc } from './nucPricer.ts';
 import type { RestChoice } from './restChoices.ts';
 import type { ShakeSteps } from './shakeSteps.ts';
@@ -83,21 +83,21 @@ class NucHunt {
     this.needed = new Float64Array(count);
     this.beeWeights = Float64Array.from(g.pricer.rules, (r) => r.beeWeight);
     const mostOfBrood = g.pricer.rules.map((_, r) => {
-      const top = g.brood.reduce((most, i) => Math.max(most, numberAt(g.pricer.values[i] ?? [], r)), 0);
+      const top = g.brood.reduce((most, i) => Math.max(most, cellAt(g.pricer.values, i, r)), 0);
       return top * g.pricer.mostBrood;
     });
     const canDo = ({ values }: RestChoice) =>
       g.pricer.rules.every(
         ({ least, beeWeight }, r) =>
-          beeWeight > 0 || numberAt(values, r) + numberAt(mostOfBrood, r) >= least - KEPT,
+          beeWeight > 0 || floatAt(values, r) + numberAt(mostOfBrood, r) >= least - KEPT,
       );
     const rest = g.rest.filter(canDo).map((choice) => {
       let net = choice.price + g.owed;
       for (let r = 0; r < count; r++) {
-        const v = numberAt(choice.values, r);
-        net -= numberAt(g.worth, r) * v;
-        if (v > numberAt(this.mostOfRest, r)) this.mostOfRest[r] = v;
-        if (v < numberAt(this.leastOfRest, r)) this.leastOfRest[r] = v;
+        const v = floatAt(choice.values, r);
+        net -= floatAt(g.worth, r) * v;
+        if (v > floatAt(this.mostOfRest, r)) this.mostOfRest[r] = v;
+        if (v < floatAt(this.leastOfRest, r)) this.leastOfRest[r] = v;
       }
       return { choice, net };
     });
@@ -127,7 +127,7 @@ class NucHunt {
   private limitOfPicked(): number {
     if (!this.g.ofEach) return this.highest;
     let limit = -Infinity;
-    for (const i of this.brood) limit = Math.max(limit, numberAt(this.limitOf, i));
+    for (const i of this.brood) limit = Math.max(limit, floatAt(this.limitOf, i));
     return limit - SAME;
   }
 
@@ -139,7 +139,7 @@ class NucHunt {
     if (n >= pricer.mostBrood) return;
     for (let j = start; j < brood.length; j++) {
       const i = numberAt(brood, j);
-      const own = numberAt(this.g.net, i);
+      const own = floatAt(this.g.net, i);
       // What holds for this one holds for all that follow it in the list.
       const combs = own < 0 ? pricer.mostBrood - n : Math.max(1, pricer.leastBrood - n);
       if (net + combs * own + this.lowestNet >= this.highest) return;
@@ -147,7 +147,7 @@ class NucHunt {
       this.picked.push(i);
       this.isHung[thing] = 1;
       this.add(pricer.values[i] as Float64Array, 1);
-      this.pick(j + 1, price + numberAt(this.g.prices, i), net + own);
+      this.pick(j + 1, price + floatAt(this.g.prices, i), net + own);
       this.add(pricer.values[i] as Float64Array, -1);
       this.isHung[thing] = 0;
       this.picked.pop();
@@ -156,7 +156,7 @@ class NucHunt {
 
   private add(values: Float64Array, sign: 1 | -1): void {
     for (let r = 0; r < values.length; r++) {
-      this.sum[r] = numberAt(this.sum, r) + sign * numberAt(values, r);
+      this.sum[r] = floatAt(this.sum, r) + sign * floatAt(values, r);
     }
   }
 
@@ -165,9 +165,9 @@ class NucHunt {
     const { rules } = this.g.pricer;
     this.open.length = 0;
     for (let r = 0; r < rules.length; r++) {
-      const needed = (rules[r]?.least as number) - numberAt(this.sum, r) - KEPT;
+      const needed = (rules[r]?.least as number) - floatAt(this.sum, r) - KEPT;
       this.needed[r] = needed;
-      if (needed > numberAt(this.leastOfRest, r)) this.open.push(r);
+      if (needed > floatAt(this.leastOfRest, r)) this.open.push(r);
     }
   }
 
@@ -181,9 +181,9 @@ class NucHunt {
     let bees = 0;
     for (let n = 0; n < open.length; n++) {
       const r = numberAt(open, n);
-      const missed = numberAt(needed, r) - numberAt(rest, first + r);
+      const missed = floatAt(needed, r) - floatAt(rest, first + r);
       if (missed <= 0) continue;
-      const beeWeight = numberAt(beeWeights, r);
+      const beeWeight = floatAt(beeWeights, r);
       if (beeWeight === 0) return Infinity;
       if (missed > bees * beeWeight) bees = missed / beeWeight;
     }
@@ -204,8 +204,8 @@ class NucHunt {
     const { restNet, restPrice, restValues } = this;
     const count = this.needed.length;
     for (let c = 0; c < restNet.length; c++) {
-      if (net + numberAt(restNet, c) >= this.limit) return;
-      const own = price + numberAt(restPrice, c);
+      if (net + floatAt(restNet, c) >= this.limit) return;
+      const own = price + floatAt(restPrice, c);
       if (own + ownBees >= this.limit) continue;
       const bees = this.beesMissing(restValues, count * c);
       if (bees === Infinity || own + steps.priceOf(bees) >= this.limit) continue;
@@ -231,8 +231,8 @@ class NucHunt {
     let own = price;
     for (const i of items) {
       if (this.isHung[pricer.items[i]?.thing as number] === 1) return false;
-      bees += numberAt(pricer.bees, i);
-      own += numberAt(prices, i);
+      bees += floatAt(pricer.bees, i);
+      own += floatAt(prices, i);
     }
     if (bees < missing - 1e-7) return false;
     if (own < this.limit) this.note({ price: own, items: [...this.picked, ...items] });
@@ -249,8 +249,8 @@ class NucHunt {
     if (price + steps.priceOf(missing) >= this.limit) return;
     for (let j = start; j < shakes.length; j++) {
       const i = numberAt(shakes, j);
-      const own = numberAt(prices, i);
-      const bees = numberAt(pricer.bees, i);
+      const own = floatAt(prices, i);
+      const bees = floatAt(pricer.bees, i);
       // Those that follow give no bee for less.
       if (price + (missing * own) / bees >= this.limit) return;
       if (this.isHung[pricer.items[i]?.thing as number] === 1) continue;
@@ -264,7 +264,7 @@ class NucHunt {
     if (!this.cheapest || nuc.price < this.cheapest.price) this.cheapest = nuc;
     if (this.g.ofEach) {
       for (const i of this.brood) {
-        if (nuc.price >= numberAt(this.limitOf, i)) continue;
+        if (nuc.price >= floatAt(this.limitOf, i)) continue;
         this.limitOf[i] = nuc.price;
         this.cheapestOf.set(i, nuc);
       }

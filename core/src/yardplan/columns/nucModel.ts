@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { floatAt, numberAt } from '../../basics/index.ts';
 import type { HiveChoice } from './hiveChoice.ts';
 import { HiveRoom, type Entry } from './hiveRoom.ts';
 import { addCommonRows, roomInHives, rowsOfYards } from './hiveRows.ts';
@@ -110,9 +110,9 @@ export class NucModel {
     for (const w of this.ways) if (w.pool) model.setBounds(w.column, 0, 0);
     // No more are made than are asked for, all the same.
     for (const { pools, wanted } of this.goals) {
-      const made = pools.reduce((sum, pool) => sum + numberAt(colValue, pool.made), 0);
+      const made = pools.reduce((sum, pool) => sum + floatAt(colValue, pool.made), 0);
       const share = made > wanted ? wanted / made : 1;
-      for (const pool of pools) colValue[pool.made] = share * numberAt(colValue, pool.made);
+      for (const pool of pools) colValue[pool.made] = share * floatAt(colValue, pool.made);
     }
     const worth = new Float64Array(model.rows);
     rowDual.forEach((w, row) => (worth[row] = w));
@@ -122,13 +122,13 @@ export class NucModel {
   /** Hives by index of the unit, in how far a solution opens them. */
   openingIn(values: Float64Array): Map<number, number> {
     return new Map(
-      this.opened.flatMap((column, unit) => (column < 0 ? [] : [[unit, numberAt(values, column)] as const])),
+      this.opened.flatMap((column, unit) => (column < 0 ? [] : [[unit, floatAt(values, column)] as const])),
     );
   }
 
   /** How many nucs of each pool a solution makes. */
   madeIn(values: Float64Array): Map<PoolHunt, number> {
-    return new Map(this.hunts.map((hunt) => [hunt, numberAt(values, hunt.pool.made)]));
+    return new Map(this.hunts.map((hunt) => [hunt, floatAt(values, hunt.pool.made)]));
   }
 
   /** Solvers are a hair off, and free rows are worth nothing; a bound needs the signs right. */
@@ -143,7 +143,7 @@ export class NucModel {
   pricesOf(hunt: PoolHunt, worth: Worth): Float64Array {
     return Float64Array.from(hunt.ways, ({ column }) => {
       let price = this.model.costOf(column);
-      for (const [row, value] of this.entries[column] ?? []) price -= numberAt(worth, row) * value;
+      for (const [row, value] of this.entries[column] ?? []) price -= floatAt(worth, row) * value;
       return price;
     });
   }
@@ -193,7 +193,7 @@ export class NucModel {
       const nucs = goal.pools
         .map((pool) => ({
           pool,
-          price: numberAt(reduced, pool.made) + (cheapest.get(pool) ?? Infinity),
+          price: floatAt(reduced, pool.made) + (cheapest.get(pool) ?? Infinity),
         }))
         .toSorted((a, b) => a.price - b.price);
       let price = 0;

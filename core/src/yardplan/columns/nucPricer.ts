@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { cellAt, floatAt, numberAt } from '../../basics/index.ts';
 import { AT, type Measured } from '../rules/measures.ts';
 import { huntNucs, type HuntGround } from './nucHunt.ts';
 import { restChoices } from './restChoices.ts';
@@ -84,7 +84,7 @@ export class NucPricer {
     this.things = items.reduce((n, it) => Math.max(n, it.thing + 1), 0);
     const hard = rules.filter((r) => r.hard);
     this.kinds = items.map((it) => {
-      const k = KINDS.findIndex((m) => numberAt(it.brings, m) > 0);
+      const k = KINDS.findIndex((m) => floatAt(it.brings, m) > 0);
       return k < 0 ? OTHER : k;
     });
     this.rules = hard.map((r) => {
@@ -94,11 +94,11 @@ export class NucPricer {
     });
     this.values = items.map((it) =>
       Float64Array.from(hard, (r) => {
-        const sum = r.terms.reduce((s, [m, w]) => s + w * numberAt(it.brings, AT[m]), 0);
+        const sum = r.terms.reduce((s, [m, w]) => s + w * floatAt(it.brings, AT[m]), 0);
         return r.sense === 'atLeast' ? sum : -sum;
       }),
     );
-    this.bees = Float64Array.from(items, (it) => numberAt(it.brings, AT.bees));
+    this.bees = Float64Array.from(items, (it) => floatAt(it.brings, AT.bees));
     const thresholds = (measure: number, sense: UnitRule['sense']) =>
       hard.flatMap((r) => {
         const [term, ...more] = r.terms;
@@ -130,15 +130,15 @@ export class NucPricer {
       return 0;
     });
     const ofBees = this.items.reduce((least, it, i) => {
-      const bees = numberAt(this.bees, i);
-      return it.isShake && bees > 1e-9 ? Math.min(least, numberAt(this.prices, i) / bees) : least;
+      const bees = floatAt(this.bees, i);
+      return it.isShake && bees > 1e-9 ? Math.min(least, floatAt(this.prices, i) / bees) : least;
     }, Infinity);
     const { worth, owed } = ruleWorth(this, this.combsByKind(), this.prices, ofBees);
     this.worth = worth;
     this.owed = owed;
     this.net = this.prices.map((p, i) => {
       const v = this.values[i] as Float64Array;
-      return worth.reduce((n, w, r) => n - w * numberAt(v, r), p);
+      return worth.reduce((n, w, r) => n - w * floatAt(v, r), p);
     });
   }
 
@@ -217,14 +217,14 @@ export class NucPricer {
       const home = this.items[i]?.home as number;
       return (!only || home < 0 || only.has(home)) && isLeft(i);
     };
-    const price = (i: number) => numberAt(this.prices, i);
-    const perBees = (i: number) => price(i) / numberAt(this.bees, i);
+    const price = (i: number) => floatAt(this.prices, i);
+    const perBees = (i: number) => price(i) / floatAt(this.bees, i);
     const shakes = this.items
-      .flatMap((it, i) => (it.isShake && numberAt(this.bees, i) > 1e-9 && mayUse(i) ? [i] : []))
+      .flatMap((it, i) => (it.isShake && floatAt(this.bees, i) > 1e-9 && mayUse(i) ? [i] : []))
       .sort((a, b) => perBees(a) - perBees(b) || a - b);
-    const net = (i: number) => numberAt(this.net, i);
+    const net = (i: number) => floatAt(this.net, i);
     const [brood = [], ...others] = this.combsByKind(mayUse);
-    brood.sort((a, b) => net(a) - net(b) || numberAt(this.bees, b) - numberAt(this.bees, a) || a - b);
+    brood.sort((a, b) => net(a) - net(b) || floatAt(this.bees, b) - floatAt(this.bees, a) || a - b);
     const lowestBrood = brood.reduce((sum, i, n) => {
       const isTaken = n < this.leastBrood || (net(i) < 0 && n < this.mostBrood);
       return isTaken ? sum + net(i) : sum;
@@ -256,7 +256,7 @@ export class NucPricer {
   private stepsOf(shakes: readonly number[]): ShakeSteps {
     const most = 1.5 + Math.max(0, ...this.rules.map((r) => (r.beeWeight > 0 ? r.least / r.beeWeight : 0)));
     return new ShakeSteps(
-      shakes.map((i) => [numberAt(this.bees, i), numberAt(this.prices, i)] as const),
+      shakes.map((i) => [floatAt(this.bees, i), floatAt(this.prices, i)] as const),
       most,
     );
   }
@@ -279,7 +279,7 @@ export class NucPricer {
     const [brood = [], ...others] = this.combsByKind();
     return Float64Array.from(this.rules, ({ least }, r) => {
       const worst = (list: readonly number[]) =>
-        list.reduce((w, i) => Math.min(w, numberAt(this.values[i] ?? [], r)), 0);
+        list.reduce((w, i) => Math.min(w, cellAt(this.values, i, r)), 0);
       return least - this.mostBrood * worst(brood) - this.slots * worst(others.flat());
     });
   }

@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { floatAt, numberAt } from '../../basics/index.ts';
 import { PART } from './hiveChoice.ts';
 import type { Entry, HiveRoom } from './hiveRoom.ts';
 import type { NucModel, Worth } from './nucModel.ts';
@@ -129,9 +129,9 @@ class NucPacker {
         ways,
         items,
         pricer: hunt.pricer.among(items),
-        worth: Float64Array.from(ways, (i) => numberAt(prices, i)),
+        worth: Float64Array.from(ways, (i) => floatAt(prices, i)),
         cost: Float64Array.from(ways, (i) => whole.costOf({ hunt, items: [i] })),
-        usualWorth: numberAt(worth, hunt.row),
+        usualWorth: floatAt(worth, hunt.row),
         usualCost: 0,
       };
     });
@@ -193,7 +193,7 @@ class NucPacker {
     const priceAt = (worth: number, cost: number) => share * worth + (1 - share) * cost;
     pricer.setPrices(
       ground.cost.map(
-        (cost, i) => priceAt(numberAt(ground.worth, i), cost) * (1 + noise * (2 * this.random() - 1)),
+        (cost, i) => priceAt(floatAt(ground.worth, i), cost) * (1 + noise * (2 * this.random() - 1)),
       ),
     );
     const isLeft = (item: number) =>

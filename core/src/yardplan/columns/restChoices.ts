@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { byteAt, cellAt, floatAt, numberAt } from '../../basics/index.ts';
 /** Combs that a nuc gets beside those with brood: stores, empty comb and whatever else. */
 export interface RestChoice {
   readonly price: number;
@@ -55,8 +55,8 @@ export function restChoices(market: RestMarket): RestChoice[] {
   const { prices, net, values, below, most, enough, kinds } = market;
   const all = kinds.flatMap((k) => k.items);
   const rules = [...enough.keys()].filter((r) => all.some((i) => values[i]?.[r] !== 0));
-  const enoughOf = rules.map((r) => numberAt(enough, r));
-  const lowest = kinds.map((k) => k.items.reduce((low, i) => Math.min(low, numberAt(net, i)), Infinity));
+  const enoughOf = rules.map((r) => floatAt(enough, r));
+  const lowest = kinds.map((k) => k.items.reduce((low, i) => Math.min(low, floatAt(net, i)), Infinity));
   const adds = new Float64Array(rules.length);
   const useful = Float64Array.from(enoughOf, (most) => Math.min(0, most));
   const nothing = { price: 0, net: 0, adds, useful, combs: 0, ofKind: 0 };
@@ -81,9 +81,9 @@ export function restChoices(market: RestMarket): RestChoice[] {
     for (const i of worthALook(items, market, rules)) {
       const comb: Comb = {
         item: i,
-        price: numberAt(prices, i),
-        net: numberAt(net, i),
-        adds: Float64Array.from(rules, (r) => numberAt(values[i] ?? [], r)),
+        price: floatAt(prices, i),
+        net: floatAt(net, i),
+        adds: Float64Array.from(rules, (r) => cellAt(values, i, r)),
         isShakable: market.isShakable(i),
         enough: enoughOf,
       };
@@ -95,7 +95,7 @@ export function restChoices(market: RestMarket): RestChoice[] {
   });
   return labels.map((label) => {
     const sum = new Float64Array(enough.length);
-    rules.forEach((r, n) => (sum[r] = numberAt(label.adds, n)));
+    rules.forEach((r, n) => (sum[r] = floatAt(label.adds, n)));
     return { price: label.price, values: sum, items: itemsOf(label) };
   });
 }
@@ -103,9 +103,9 @@ export function restChoices(market: RestMarket): RestChoice[] {
 /** Combs that are not outdone by as many others of their kind as can be chosen. */
 function worthALook(items: readonly number[], market: RestMarket, rules: readonly number[]): number[] {
   const { prices, values, most } = market;
-  const price = (i: number) => numberAt(prices, i);
+  const price = (i: number) => floatAt(prices, i);
   const byPrice = items.toSorted((a, b) => price(a) - price(b) || a - b);
-  const adds = byPrice.map((i) => rules.map((r) => numberAt(values[i] ?? [], r)));
+  const adds = byPrice.map((i) => rules.map((r) => cellAt(values, i, r)));
   const outdoes = (a: readonly number[], b: readonly number[]) => {
     let r = 0;
     while (r < b.length && numberAt(a, r) >= numberAt(b, r)) r++;
@@ -171,14 +171,14 @@ function withAndWithout(
     if (!before) return kept;
     withIt++;
     for (let r = 0; r < useful.length; r++) {
-      const sum = numberAt(before.adds, r) + numberAt(comb.adds, r);
+      const sum = floatAt(before.adds, r) + floatAt(comb.adds, r);
       useful[r] = Math.min(sum, numberAt(comb.enough, r));
     }
     if (outdoers.outdo(useful, before.combs + 1)) continue;
     keep({
       price: before.price + comb.price,
       net: before.net + comb.net,
-      adds: before.adds.map((added, r) => added + numberAt(comb.adds, r)),
+      adds: before.adds.map((added, r) => added + floatAt(comb.adds, r)),
       useful: useful.slice(),
       combs: before.combs + 1,
       ofKind: before.ofKind + 1,
@@ -212,9 +212,9 @@ class Outdoers {
   outdo(useful: Float64Array, combs: number): boolean {
     const { rules } = this;
     for (let k = 0, at = 0; k < this.count; k++, at += rules) {
-      if (numberAt(this.combs, k) > combs) continue;
+      if (byteAt(this.combs, k) > combs) continue;
       let r = 0;
-      while (r < rules && numberAt(this.useful, at + r) >= numberAt(useful, r) - SAME) r++;
+      while (r < rules && floatAt(this.useful, at + r) >= floatAt(useful, r) - SAME) r++;
       if (r === rules) return true;
     }
     return false;

@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { floatAt } from '../../basics/index.ts';
 import { INFINITE, type Solver } from '../model/linearModel.ts';
 
 /** A model that the solver holds. */
@@ -71,7 +71,7 @@ function mostlyTaken(
 ): number | 'none' | 'unfit' {
   const inParts: [nuc: number, part: number][] = [];
   for (let n = 0; first + n < values.length; n++) {
-    const x = numberAt(values, first + n);
+    const x = floatAt(values, first + n);
     if (!isWhole(x)) inParts.push([n, x - Math.floor(x)]);
   }
   if (inParts.length === 0) return 'none';

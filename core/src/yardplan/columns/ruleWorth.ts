@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { floatAt, numberAt } from '../../basics/index.ts';
 import type { NucPricer } from './nucPricer.ts';
 
 /** Steps taken; the worth changes little after them. */
@@ -34,21 +34,21 @@ export function ruleWorth(
     let value = 0;
     const lacking = new Float64Array(rules.length);
     for (const r of rules.keys()) {
-      value += numberAt(worth, r) * leastOf(r);
+      value += floatAt(worth, r) * leastOf(r);
       lacking[r] = leastOf(r);
     }
     byKind.forEach((list, k) => {
       const needed = numberAt(least, k);
       cheapestOf(list, Math.max(needed, 1), (i) => {
         const v = values[i] as Float64Array;
-        let net = numberAt(prices, i);
-        for (let r = 0; r < rules.length; r++) net -= numberAt(worth, r) * numberAt(v, r);
+        let net = floatAt(prices, i);
+        for (let r = 0; r < rules.length; r++) net -= floatAt(worth, r) * floatAt(v, r);
         return net;
       }).forEach(([net, i], at) => {
         if (at >= needed && (net >= 0 || at >= numberAt(most, k))) return;
         value += net;
         const v = values[i] as Float64Array;
-        for (let r = 0; r < rules.length; r++) lacking[r] = numberAt(lacking, r) - numberAt(v, r);
+        for (let r = 0; r < rules.length; r++) lacking[r] = floatAt(lacking, r) - floatAt(v, r);
       });
     });
     if (value > bestValue + 1e-9) {
@@ -58,10 +58,10 @@ export function ruleWorth(
     const norm = Math.hypot(...lacking);
     if (norm < 1e-6) break;
     for (let r = 0; r < rules.length; r++) {
-      worth[r] = Math.max(0, numberAt(worth, r) + (step * numberAt(lacking, r)) / norm);
+      worth[r] = Math.max(0, floatAt(worth, r) + (step * floatAt(lacking, r)) / norm);
     }
-    const together = beeRules.reduce((sum, r) => sum + numberAt(worth, r) * weightOf(r), 0);
-    if (together > ofBees) for (const r of beeRules) worth[r] = (numberAt(worth, r) * ofBees) / together;
+    const together = beeRules.reduce((sum, r) => sum + floatAt(worth, r) * weightOf(r), 0);
+    if (together > ofBees) for (const r of beeRules) worth[r] = (floatAt(worth, r) * ofBees) / together;
   }
   return { worth: best, owed: best.reduce((s, w, r) => s + w * leastOf(r), 0) };
 }

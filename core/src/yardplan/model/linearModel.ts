@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { floatAt, numberAt } from '../../basics/index.ts';
 import type { Highs, ModelData } from 'highs';
 
 /** The solver, as its package loads it; browser, server and tests load it in their own way. */
@@ -105,11 +105,11 @@ export class LinearModel {
     const reduced = Float64Array.from(this.cost);
     let sum = this.offset;
     this.entries.forEach((entries, row) => {
-      const w = numberAt(worth, row);
+      const w = floatAt(worth, row);
       if (w === 0) return;
       const at = (w > 0 ? this.rowLower[row] : this.rowUpper[row]) as number;
       sum += Math.abs(at) >= INFINITE ? -Infinity : w * at;
-      for (const [column, value] of entries) reduced[column] = numberAt(reduced, column) - w * value;
+      for (const [column, value] of entries) reduced[column] = floatAt(reduced, column) - w * value;
     });
     reduced.forEach((r, j) => {
       const at = (r > 0 ? this.lower[j] : this.upper[j]) as number;

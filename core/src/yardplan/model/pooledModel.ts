@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { floatAt, numberAt } from '../../basics/index.ts';
 import { stayShares } from '../../rules/index.ts';
 import { broughtBy, effectsOfPlace, effectsOfShake, type Effect } from '../problem/effects.ts';
 import { AT, noMeasures, type Measured } from '../rules/measures.ts';
@@ -284,7 +284,7 @@ function ruleRows(problem: YardProblem, model: LinearModel, pools: readonly NucP
     for (const n of p.nucs) byUnit.set(n.index, lines);
   }
   const valueOf = (rule: UnitRule, by: Measured) =>
-    rule.terms.reduce((sum, [m, w]) => sum + w * numberAt(by, AT[m]), 0);
+    rule.terms.reduce((sum, [m, w]) => sum + w * floatAt(by, AT[m]), 0);
   return {
     list,
     add(unit: number, column: number, by: Measured, sign: 1 | -1) {
@@ -310,7 +310,7 @@ function givenRows(problem: YardProblem, model: LinearModel, opened: readonly nu
   return {
     add(f: YardFrame, to: number, column: number) {
       const z = numberAt(opened, to);
-      const isBrood = numberAt(broughtBy(f, true), AT.broodCombs) > 0;
+      const isBrood = floatAt(broughtBy(f, true), AT.broodCombs) > 0;
       const home = problem.units[f.home] as YardUnit;
       const most = home.rules.find((r) => r.id.endsWith('/given'))?.threshold ?? 1;
       if (!isBrood || most < 1) {

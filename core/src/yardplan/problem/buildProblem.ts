@@ -15,7 +15,7 @@ import {
 import { colonyState, framesOn } from '../../colony/index.ts';
 import { bothSides, type FrameSizeId } from '../../comb/index.ts';
 import { planFrame, type PlanFrame } from '../../split/index.ts';
-import { numberAt, failure, success, type Problem, type Result } from '../../basics/index.ts';
+import { failure, floatAt, type Problem, type Result, success } from '../../basics/index.ts';
 import { houseRules, stayShares, type HouseRules } from '../../rules/index.ts';
 import { broughtBy } from './effects.ts';
 import { linkFrames } from './linkFrames.ts';
@@ -119,7 +119,7 @@ export function buildProblem(apiary: Apiary, request: YardPlanRequest): Result<Y
         ? [{ ...g, wanted: g.count ?? Math.max(1, nucs.filter((n) => n.goalId === g.id).length) }]
         : [],
     ),
-    mostBees: Math.max(1, ...units.map((u) => numberAt(u.before, AT.bees))),
+    mostBees: Math.max(1, ...units.map((u) => floatAt(u.before, AT.bees))),
     countedOn: prepared.reduce((d, p) => (p.countedOn < d ? p.countedOn : d), request.day),
   });
 }
@@ -302,7 +302,7 @@ function measuresBefore(units: readonly unknown[], frames: readonly Unlinked[]):
   for (const f of frames) {
     const by = broughtBy(f as YardFrame, f.counted);
     const unit = before[f.home] as Measured;
-    for (let m = 0; m < MEASURE_COUNT; m++) unit[m] = numberAt(unit, m) + numberAt(by, m);
+    for (let m = 0; m < MEASURE_COUNT; m++) unit[m] = floatAt(unit, m) + floatAt(by, m);
   }
   return before;
 }
@@ -311,7 +311,7 @@ function meanOf(before: readonly Measured[]): Measured {
   const mean = noMeasures();
   for (const unit of before) {
     for (let m = 0; m < MEASURE_COUNT; m++) {
-      mean[m] = numberAt(mean, m) + numberAt(unit, m) / before.length;
+      mean[m] = floatAt(mean, m) + floatAt(unit, m) / before.length;
     }
   }
   return mean;

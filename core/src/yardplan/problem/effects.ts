@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { floatAt } from '../../basics/index.ts';
 import { shareOf } from '../../comb/index.ts';
 import type { Distance, StayShares } from '../../brood/index.ts';
 import { AT, noMeasures, type Measured } from '../rules/measures.ts';
@@ -85,7 +85,7 @@ export function effectsOfPlace(
   } else {
     brought[AT.bees] = 0;
     left[AT.bees] = frame.bees;
-    left[AT.given] = numberAt(brought, AT.broodCombs);
+    left[AT.given] = floatAt(brought, AT.broodCombs);
   }
   return [
     { unit: home, by: left },

@@ -1,4 +1,4 @@
-import { numberAt, failure, success, type Problem, type Result } from '../../basics/index.ts';
+import { failure, floatAt, type Problem, type Result, success } from '../../basics/index.ts';
 import { broughtBy, combKind, isShakable } from './effects.ts';
 import { AT, type Measure } from '../rules/measures.ts';
 import { STORE, type YardFrame, type YardUnit } from './problem.ts';
@@ -146,7 +146,7 @@ function targetsOf(frame: YardFrame, { units, lacks, ofYard }: Links): number[] 
     if (unit.kind === 'nuc') {
       return home ? true : kind === 'empty' && (unit.recipe?.emptyCombs ?? 0) > 0;
     }
-    return (lacks[to] ?? []).some((m) => m !== 'bees' && numberAt(gives, AT[m]) >= 0.15);
+    return (lacks[to] ?? []).some((m) => m !== 'bees' && floatAt(gives, AT[m]) >= 0.15);
   });
   if (home && !frame.hasQueen && frame.brood <= NO_BROOD && isConcerned(home)) targets.push(STORE);
   return targets;

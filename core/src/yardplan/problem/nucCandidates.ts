@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { floatAt } from '../../basics/index.ts';
 import type { HouseRules } from '../../rules/index.ts';
 import { AT, noMeasures, type Measure, type Measured } from '../rules/measures.ts';
 import type { YardUnit } from './problem.ts';
@@ -67,7 +67,7 @@ function mostOf(
 ): number {
   const floor = season === 'dearth' ? rules.donorFloorDearth : rules.donorFloorBrood;
   const sum = (m: Measure, kept: number) =>
-    own.reduce((n, b) => n + Math.max(0, numberAt(b, AT[m]) - kept), 0);
+    own.reduce((n, b) => n + Math.max(0, floatAt(b, AT[m]) - kept), 0);
   const { recipe } = goal;
   const bounds = [
     sum('broodCombs', 0) / recipe.broodCombs.min,

@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { floatAt } from '../../basics/index.ts';
 import { AT } from '../rules/measures.ts';
 import { STORE, type YardFrame, type YardProblem, type YardUnit } from './problem.ts';
 
@@ -34,5 +34,5 @@ export function priceOfMove(problem: YardProblem, frame: YardFrame, to: YardUnit
 const droneOf = (frame: YardFrame) => Math.max(0, frame.brood - frame.eggs - frame.open - frame.capped);
 
 function strengthOf(unit: YardUnit, problem: YardProblem): number {
-  return numberAt(unit.before, AT.bees) / problem.mostBees;
+  return floatAt(unit.before, AT.bees) / problem.mostBees;
 }

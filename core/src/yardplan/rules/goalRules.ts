@@ -1,4 +1,4 @@
-import { numberAt, daysBetween } from '../../basics/index.ts';
+import { daysBetween, floatAt } from '../../basics/index.ts';
 import { ADULT_DAILY_LOSS, WORKER_STAGE_DAYS } from '../../brood/index.ts';
 import { framesOfBeesFromCapped, honeyKgPerFrame, type FrameSizeId } from '../../comb/index.ts';
 import { isHoneyBound, type HouseRules } from '../../rules/index.ts';
@@ -31,7 +31,7 @@ export interface GoalContext {
   readonly mean: Measured;
 }
 
-const at = (u: GoalUnit, m: Measure) => numberAt(u.before, AT[m]);
+const at = (u: GoalUnit, m: Measure) => floatAt(u.before, AT[m]);
 
 /** The wishes that a goal makes of one unit; none when it is not about it. */
 export function wishesOf(goal: YardGoal, u: GoalUnit, context: GoalContext): UnitRule[] {
@@ -59,7 +59,7 @@ export function wishesOf(goal: YardGoal, u: GoalUnit, context: GoalContext): Uni
       return [];
     case 'level': {
       const measure = goal.by;
-      const mean = numberAt(context.mean, AT[measure]);
+      const mean = floatAt(context.mean, AT[measure]);
       const word = measure === 'capped' ? 'capped brood' : 'brood';
       const common = {
         unit: `frames of ${word}`,

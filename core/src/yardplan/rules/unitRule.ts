@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { floatAt } from '../../basics/index.ts';
 import type { RuleLine } from '../../records/index.ts';
 import { AT, type Measure, type Measured } from './measures.ts';
 
@@ -33,7 +33,7 @@ export const counted = (n: string, thing: string) => `${n} ${thing}${n === '1' ?
 /** The weighted sum of a rule. */
 export function sumOf(rule: UnitRule, measured: Measured): number {
   let sum = 0;
-  for (const [measure, weight] of rule.terms) sum += weight * numberAt(measured, AT[measure]);
+  for (const [measure, weight] of rule.terms) sum += weight * floatAt(measured, AT[measure]);
   return sum;
 }
 
@@ -52,7 +52,7 @@ export function lineOf(rule: UnitRule, measured: Measured, unitName: string): Ru
   const missing = noticedOf(rule, measured);
   const { ratio } = rule;
   const value = ratio
-    ? numberAt(measured, AT[ratio.of]) / Math.max(numberAt(measured, AT[ratio.to]), 0.01)
+    ? floatAt(measured, AT[ratio.of]) / Math.max(floatAt(measured, AT[ratio.to]), 0.01)
     : sumOf(rule, measured);
   const threshold = ratio?.threshold ?? rule.threshold;
   return {

@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { floatAt } from '../../basics/index.ts';
 import { coverShare, type HouseRules } from '../../rules/index.ts';
 import { AT, type Measured } from './measures.ts';
 import type { NucRecipe, YardPlanRequest } from '../../records/index.ts';
@@ -62,7 +62,7 @@ export function colonyRules(
   slots: number,
 ): UnitRule[] {
   const dearth = when.season === 'dearth';
-  const b = (m: keyof typeof AT) => numberAt(before, AT[m]);
+  const b = (m: keyof typeof AT) => floatAt(before, AT[m]);
   const nowCover = b('brood') < 0.05 ? 0 : b('brood') / Math.max(b('bees'), 0.01);
   const keep = (rule: UnitRule): UnitRule => ({
     ...rule,

@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { intAt, numberAt } from '../../basics/index.ts';
 import { AT } from '../rules/measures.ts';
 import type { PlanInWork } from './planInWork.ts';
 import { STORE } from '../problem/problem.ts';
@@ -82,7 +82,7 @@ function bestStep(
     isShake = shake;
   };
   for (const i of combs) {
-    const home = numberAt(work.state.to, i);
+    const home = intAt(work.state.to, i);
     work.state.place(i, nuc);
     look(i, false);
     work.state.place(i, home);
@@ -99,7 +99,7 @@ function bestStep(
     work.shake(i, nuc);
     return () => work.shake(i, NOBODY);
   }
-  const home = numberAt(work.state.to, i);
+  const home = intAt(work.state.to, i);
   work.put(i, nuc);
   return () => work.put(i, home);
 }
@@ -113,7 +113,7 @@ function bestExchange(work: PlanInWork, nuc: number, combs: readonly number[]): 
     const home = work.problem.frames[out]?.home as number;
     work.state.place(out, home);
     for (const i of combs) {
-      const from = numberAt(work.state.to, i);
+      const from = intAt(work.state.to, i);
       work.state.place(i, nuc);
       const price = work.state.settle();
       if (price < best) {

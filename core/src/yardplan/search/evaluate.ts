@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { floatAt, numberAt } from '../../basics/index.ts';
 import type { RuleLine } from '../../records/index.ts';
 import { stayShares } from '../../rules/index.ts';
 import { effectsOfPlace, effectsOfShake } from '../problem/effects.ts';
@@ -70,7 +70,7 @@ export function evaluate(problem: YardProblem, plan: Assignment): Evaluation {
   for (const u of units) {
     const measured = after[u.index] as Measured;
     if (!present[u.index]) {
-      if (numberAt(measured, AT.touched) > 0) broken.push(shakenIntoNothing(u));
+      if (floatAt(measured, AT.touched) > 0) broken.push(shakenIntoNothing(u));
       continue;
     }
     for (const rule of u.rules) {
@@ -118,7 +118,7 @@ export function measure(problem: YardProblem, plan: Assignment): Measured[] {
   const after = units.map(() => noMeasures());
   const add = (unit: number, by: Measured) => {
     const sum = after[unit] as Measured;
-    for (let m = 0; m < MEASURE_COUNT; m++) sum[m] = numberAt(sum, m) + numberAt(by, m);
+    for (let m = 0; m < MEASURE_COUNT; m++) sum[m] = floatAt(sum, m) + floatAt(by, m);
   };
   problem.frames.forEach((f, i) => {
     const effects = effectsOfPlace(f, numberAt(plan.to, i), units, (g, d) => g.stay[d]);

@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { intAt } from '../../basics/index.ts';
 import type { PlanInWork } from './planInWork.ts';
 import { STORE, type YardProblem } from '../problem/problem.ts';
 import { NOBODY } from './yardState.ts';
@@ -35,7 +35,7 @@ function improveUnit(work: PlanInWork, u: number): boolean {
     .filter((i) => work.isHome(i))
     .toSorted((a, b) => heldBy(work.problem, a) - heldBy(work.problem, b) || a - b);
   for (const i of outs) {
-    const shaken = numberAt(work.state.shakenFor, i);
+    const shaken = intAt(work.state.shakenFor, i);
     consider(
       () => work.put(i, STORE),
       () => {
@@ -58,7 +58,7 @@ function improveUnit(work: PlanInWork, u: number): boolean {
       () => work.put(i, f.home),
     );
     for (const out of outs.slice(0, 1)) {
-      const shaken = numberAt(work.state.shakenFor, out);
+      const shaken = intAt(work.state.shakenFor, out);
       consider(
         () => {
           work.put(out, STORE);

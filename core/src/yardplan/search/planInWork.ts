@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { intAt, numberAt } from '../../basics/index.ts';
 import { nothingMoved, STORE, type Assignment, type YardProblem } from '../problem/problem.ts';
 import { missingOf } from '../rules/unitRule.ts';
 import { NOBODY, YardState } from './yardState.ts';
@@ -71,9 +71,9 @@ export class PlanInWork {
     for (const g of this.guests) g.length = 0;
     for (const s of this.shakenAt) s.length = 0;
     this.problem.frames.forEach((f, i) => {
-      const to = numberAt(this.state.to, i);
+      const to = intAt(this.state.to, i);
       if (to !== f.home && to !== STORE && f.pinnedTo === null) this.guests[to]?.push(i);
-      const shaken = numberAt(this.state.shakenFor, i);
+      const shaken = intAt(this.state.shakenFor, i);
       if (shaken !== NOBODY && f.shakenAlready === null) this.shakenAt[shaken]?.push(i);
     });
   }
@@ -81,9 +81,9 @@ export class PlanInWork {
   /** Puts a frame somewhere. */
   put(frame: number, to: number): void {
     const f = this.problem.frames[frame] as YardProblem['frames'][number];
-    const from = numberAt(this.state.to, frame);
+    const from = intAt(this.state.to, frame);
     if (from === to) return;
-    const shaken = numberAt(this.state.shakenFor, frame);
+    const shaken = intAt(this.state.shakenFor, frame);
     if (shaken !== NOBODY) drop(this.shakenAt[shaken], frame);
     if (from !== f.home && from !== STORE) drop(this.guests[from], frame);
     if (to !== f.home && to !== STORE) this.guests[to]?.push(frame);
@@ -92,7 +92,7 @@ export class PlanInWork {
 
   /** Has the bees of a frame shaken out for a unit, or for nobody. */
   shake(frame: number, target: number): void {
-    const from = numberAt(this.state.shakenFor, frame);
+    const from = intAt(this.state.shakenFor, frame);
     if (from === target) return;
     if (from !== NOBODY) drop(this.shakenAt[from], frame);
     if (target !== NOBODY) this.shakenAt[target]?.push(frame);

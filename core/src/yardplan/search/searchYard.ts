@@ -1,4 +1,4 @@
-import { numberAt } from '../../basics/index.ts';
+import { intAt, numberAt } from '../../basics/index.ts';
 import { seededRandom } from '../../split/index.ts';
 import { AT } from '../rules/measures.ts';
 import { buildNuc, buildSomehow } from './buildNuc.ts';
@@ -155,7 +155,7 @@ export class YardSearch {
       const a = this.pick(this.work.guests[u]);
       const b = this.pick(this.work.wouldSuit[u]);
       if (a === undefined || b === undefined || !this.work.isHome(b)) return null;
-      const shaken = numberAt(this.work.state.shakenFor, b);
+      const shaken = intAt(this.work.state.shakenFor, b);
       this.work.put(a, home(a));
       this.work.put(b, u);
       return () => {
@@ -167,7 +167,7 @@ export class YardSearch {
     if (kind < 0.44) {
       const b = this.pick(this.work.wouldSuit[u]);
       if (b === undefined || !this.work.isHome(b)) return null;
-      const shaken = numberAt(this.work.state.shakenFor, b);
+      const shaken = intAt(this.work.state.shakenFor, b);
       this.work.put(b, u);
       return () => {
         this.work.put(b, home(b));
@@ -219,14 +219,14 @@ export class YardSearch {
   private proposeStore(u: number): (() => void) | null {
     const i = this.pick(this.work.toStore[u]);
     if (i === undefined) return null;
-    const from = numberAt(this.work.state.to, i);
+    const from = intAt(this.work.state.to, i);
     const home = this.work.problem.frames[i]?.home as number;
-    const shaken = numberAt(this.work.state.shakenFor, i);
+    const shaken = intAt(this.work.state.shakenFor, i);
     if (from !== home && from !== STORE) return null;
     this.work.put(i, from === home ? STORE : home);
     const b = from === home && this.random() < 0.7 ? this.pick(this.work.wouldSuit[u]) : undefined;
     const comes = b !== undefined && this.work.isHome(b) ? b : undefined;
-    const comesShaken = comes === undefined ? NOBODY : numberAt(this.work.state.shakenFor, comes);
+    const comesShaken = comes === undefined ? NOBODY : intAt(this.work.state.shakenFor, comes);
     if (comes !== undefined) this.work.put(comes, u);
     return () => {
       if (comes !== undefined) {
