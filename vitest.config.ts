@@ -1,5 +1,8 @@
 import { defineConfig } from 'vitest/config';
 
+/** Checks of many cases run a sample of them, and all with SOAK=1 (`npm run soak`). */
+const soak = process.env['SOAK'] === '1';
+
 export default defineConfig({
   test: {
     projects: [
@@ -12,6 +15,7 @@ export default defineConfig({
           testTimeout: 180_000,
           // Nothing in the core keeps state between calls: its modules are loaded once.
           isolate: false,
+          provide: { soak },
         },
       },
       { test: { name: 'structure', root: 'scripts', include: ['**/*.test.ts'], environment: 'node' } },

@@ -2,6 +2,9 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from './fixtures.ts';
 
+/** `npm run soak`: every check in its full size. */
+const SOAK = process.env['SOAK'] === '1';
+
 const VIEWS = [
   'board',
   'all yards',
@@ -117,7 +120,10 @@ test.describe('every view', () => {
         // Only the colours differ between looks; the rest is checked once.
         const checked =
           look === 'light'
-            ? axe.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+            ? axe
+                .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+                // The longest of the rules; on a phone, where colours are those of the laptop, in the soak only.
+                .disableRules(isMobile && !SOAK ? ['color-contrast'] : [])
             : axe.withRules(['color-contrast']);
         const { violations } = await checked.analyze();
         expect

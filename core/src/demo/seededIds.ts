@@ -1,4 +1,4 @@
-import { seededRandom } from '../split/index.ts';
+import { seededRandom } from '../basics/index.ts';
 
 /** Makes version 4 identifiers from a seed, the same ones every time. For demos and tests. */
 export function seededIds(seed: number): () => string {

@@ -2,7 +2,7 @@ export { type ActionChoice, type ActionPlan, workOfAction } from './actions/acti
 export { planAction } from './actions/actions.ts';
 export { apiaryAfter } from './actions/apiaryAfter.ts';
 export { waysToUnite } from './actions/combine.ts';
-export { comeDownTo, expectedColonies } from './comeDown.ts';
+export { unionsDownTo, expectedColonies } from './unionsDownTo.ts';
 export { allFacts, remediesFor, type Remedy } from './remedies.ts';
 export type { Outside, UnitFacts } from './unit/unitFacts.ts';
 export { usualHorizon } from './unit/usualHorizon.ts';

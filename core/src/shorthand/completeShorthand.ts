@@ -43,15 +43,15 @@ export function completeShorthand(text: string): Completion[] {
     ...Object.entries(CONTENT_LETTERS).map(([insert, c]) => ({ insert, means: CONTENT_NAMES[c] })),
     ...Object.keys(MIXED_LETTERS).map((insert) => ({ insert, means: nameOf(insert) })),
   ].filter((c) => !used.has(c.insert));
-  const begun = side.trim() !== '';
-  const whole = begun
+  const hasText = side.trim() !== '';
+  const whole = hasText
     ? []
     : [
         { insert: '=', means: 'as the frame before' },
         { insert: '"', means: 'as last time' },
         { insert: '-', means: 'not read' },
       ];
-  const marks = begun
+  const marks = hasText
     ? [
         ...(side.includes('*')
           ? [{ insert: '; ', means: 'next frame' }]

@@ -1,3 +1,4 @@
+import { seededRandom } from '../basics/index.ts';
 import { applyChanges } from '../records/change.ts';
 import type { Command } from '../records/commands.ts';
 import { decide } from '../decide/decide.ts';
@@ -5,7 +6,6 @@ import { emptyApiary, newOperation, type Apiary } from '../records/records.ts';
 import { framesOfColony } from '../records/views.ts';
 import { bothSides, type FrameReading } from '../comb/contents.ts';
 import { seededIds } from '../demo/seededIds.ts';
-import { seededRandom } from '../split/plan/search.ts';
 
 /** How many colonies, in how many yards, and what the store holds. */
 export interface GeneratedYards {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { FrameReading } from '../comb/contents.ts';
 import { TestYard } from '../testing/builders.ts';
+import { restsOn } from '../testing/restsOn.ts';
 import { NEST, STRONG_BOX, WEAK_BOX, withQueen } from '../testing/nests.ts';
 import { fiveFrames, nucs, planned, problemOf, requestFor, twoAndTwo } from '../testing/yardRequests.ts';
 import { evaluate } from './search/evaluate.ts';
@@ -43,6 +44,7 @@ const goal = {
 
 describe('donor floors', () => {
   it('a colony of seven brood combs before a flow gives one capped comb and keeps six', () => {
+    restsOn('giftKeepShare', 'donorFloorBrood');
     const yard = new TestYard();
     const rowan = yard.hive('Rowan', [seven], '2026-05-14');
     const weak = yard.hive('Weak', [small], '2026-05-14', 10);
@@ -59,6 +61,7 @@ describe('donor floors', () => {
   });
 
   it('in midsummer three brood frames and food stay; in build-up two do', () => {
+    restsOn('donorFloorBrood', 'donorFloorDearth', 'minStoresDearth');
     const yard = new TestYard();
     yard.hive('Bryony', [seven], '2026-05-14');
     yard.stock('drawn', 10);
@@ -112,6 +115,7 @@ describe('recipes', () => {
     });
 
   it('four frames are two brood and two honey', () => {
+    restsOn('minStoresNoField', 'coverWarm');
     const { frames, problem, seen, nuc } = contents(twoAndTwo());
     const what = kinds(frames, problem);
     expect(frames).toHaveLength(4);
@@ -121,6 +125,7 @@ describe('recipes', () => {
   });
 
   it('five frames are two with brood, one honey, one drawn, the rest filled from the store', () => {
+    restsOn('minStoresNoField', 'coverWarm');
     const { frames, problem } = contents(fiveFrames());
     const what = kinds(frames, problem);
     expect(frames).toHaveLength(5);
@@ -130,6 +135,7 @@ describe('recipes', () => {
   });
 
   it('a part that raises its own queen gets eggs, one that gets a cell rather does without', () => {
+    restsOn('minEggsTenths', 'minBeeBreadFrames');
     const raising = contents(fiveFrames({ queen: 'raises' }));
     const withCell = contents(fiveFrames({ queen: 'cell' }));
     const eggs = (c: ReturnType<typeof contents>) => c.seen.after[c.nuc?.index ?? 0]?.[AT.eggsTenths] ?? 0;
@@ -138,12 +144,14 @@ describe('recipes', () => {
   });
 
   it('carried beyond 3 km it keeps more of its bees and needs no more shakes', () => {
+    restsOn('stayAway', 'stayCappedBrood', 'stayOpenBrood', 'minBeesNewPart');
     const near = contents(fiveFrames());
     const far = contents(fiveFrames({ distance: 'away' }));
     expect(far.seen.framesShaken).toBeLessThanOrEqual(near.seen.framesShaken);
   });
 
   it('the old queen goes along when the recipe says so, and her colony keeps eggs', () => {
+    restsOn('minEggsTenths', 'donorFloorBrood');
     const { seen, nuc } = contents(fiveFrames({ queen: 'old-queen' }));
     expect(seen.after[nuc?.index ?? 0]?.[AT.queens]).toBe(1);
     expect(seen.after[0]?.[AT.queens]).toBe(0);
@@ -164,6 +172,7 @@ describe('recipes', () => {
 
 describe('levelling and raising', () => {
   it('levels by capped brood: who has most gives one capped comb to who has least', () => {
+    restsOn('levelWithin', 'giftKeepShare');
     const yard = new TestYard();
     yard.hive('Most', [seven], '2026-05-14');
     yard.hive(
@@ -182,6 +191,7 @@ describe('levelling and raising', () => {
   });
 
   it('gives no brood to who cannot cover it on cold nights, but nurses', () => {
+    restsOn('coverCold', 'weakBees', 'shakesPerGiver');
     const yard = new TestYard();
     yard.hive('Giver', [seven, Array.from({ length: 10 }, () => honey(8))], '2026-05-14');
     // Three frames of bees on three of brood.
@@ -206,6 +216,7 @@ describe('levelling and raising', () => {
 
 describe('a nuc that has outgrown its box beside a honey-bound neighbour', () => {
   it('is hived up as its six, two of honey and three to draw; the neighbour gets two to draw', () => {
+    restsOn('hiveUpStores', 'roomToLay');
     const yard = new TestYard();
     const nuc = yard.hive(
       'Nuc',

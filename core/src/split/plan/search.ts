@@ -1,3 +1,4 @@
+import { seededRandom } from '../../basics/index.ts';
 import type { Choice } from '../base/measure.ts';
 
 /** What a search may change and how a choice is priced. Lower is better. */
@@ -27,18 +28,6 @@ interface State {
 }
 
 const copy = (s: State): State => ({ part: [...s.part], shaken: [...s.shaken] });
-
-/** A small seeded generator (mulberry32), so that the same input gives the same plan. */
-export function seededRandom(seed: number): () => number {
-  let a = seed >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) >>> 0;
-    let t = a;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 /**
  * Looks for the cheapest choice: steepest descent over moves, swaps and shakes, then restarts from

@@ -1,5 +1,6 @@
 import loadSolver from 'highs';
 import { assert, describe, expect, it } from 'vitest';
+import { sampleOf } from '../../testing/sampleSize.ts';
 import { generatedYards } from '../../testing/generatedYards.ts';
 import { nucs, problemOf, requestFor } from '../../testing/yardRequests.ts';
 import { evaluate } from '../search/evaluate.ts';
@@ -23,7 +24,7 @@ async function treeFor(colonies: number, count: number, seed: number, nucMissing
 
 describe('the tree of hives', () => {
   it('meets the optimum that the solver finds with everything whole', async () => {
-    for (const seed of [1, 2]) {
+    for (const seed of sampleOf(1, [1, 2])) {
       const { tree, columns, exact } = await treeFor(3, 1, seed, PRICES.nucMissing);
       expect(tree.work(600)).toBe(false);
       const { cost, isOptimal } = exact();

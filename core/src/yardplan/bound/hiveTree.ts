@@ -1,4 +1,4 @@
-import { seededRandom } from '../../split/index.ts';
+import { seededRandom } from '../../basics/index.ts';
 import { evaluate } from '../search/evaluate.ts';
 import type { Solver } from '../model/linearModel.ts';
 import { ANY_HIVES, mostlyOpened, onlyHives, PART, type HiveChoice } from '../columns/hiveChoice.ts';

@@ -1,5 +1,6 @@
 import loadSolver from 'highs';
 import { describe, expect, it } from 'vitest';
+import { sampleOf } from '../../testing/sampleSize.ts';
 import { generatedYards } from '../../testing/generatedYards.ts';
 import { fiveFrames, nucs, problemOf, requestFor, twoAndTwo } from '../../testing/yardRequests.ts';
 import { solveModel } from '../model/linearModel.ts';
@@ -27,7 +28,7 @@ describe('nucs counted by what the hives can give', () => {
   it('are never fewer than can be made, and seldom more', async () => {
     const solver = await loadSolver();
     let more = 0;
-    for (const seed of [1, 2, 3, 4, 5]) {
+    for (const seed of sampleOf(2, [1, 2, 3, 4, 5])) {
       const asked = problem(2 + (seed % 2), seed);
       const { made, isOptimal } = await mostExactly(asked);
       const counted = mostByCounting(asked, solver) ?? 0;

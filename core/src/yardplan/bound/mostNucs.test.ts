@@ -1,5 +1,6 @@
 import loadSolver from 'highs';
 import { assert, describe, expect, it } from 'vitest';
+import { sampleOf } from '../../testing/sampleSize.ts';
 import { generatedYards } from '../../testing/generatedYards.ts';
 import { fiveFrames, nucs, planned, problemOf, requestFor } from '../../testing/yardRequests.ts';
 import { gapOfPlan, type Proof } from './bestProof.ts';
@@ -60,7 +61,7 @@ describe('the most nucs that can be made', () => {
 
   it('are made in a yard of twelve, where a search by single frames makes fewer', async () => {
     const solver = await loadSolver();
-    for (const seed of [1, 3]) {
+    for (const seed of sampleOf(1, [1, 3])) {
       const yard = generatedYards({ colonies: 12, seed });
       const asked = problemOf(yard, requestFor(yard, [nucs(null)]));
       let made = 0;
@@ -91,7 +92,7 @@ describe('the most nucs that can be made', () => {
 
   it('are as many as the solver finds with every nuc for itself', async () => {
     const solver = await loadSolver();
-    for (const seed of [1, 2]) {
+    for (const seed of sampleOf(1, [1, 2])) {
       const small = generatedYards({ colonies: 2, seed });
       const exact = problemOf(small, requestFor(small, [nucs(null)]));
       const { model, pools } = pooledModel(exact, { nucsApart: true });

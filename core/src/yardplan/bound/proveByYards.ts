@@ -1,4 +1,4 @@
-import { seededRandom } from '../../split/index.ts';
+import { seededRandom } from '../../basics/index.ts';
 import { evaluate } from '../search/evaluate.ts';
 import { HiveTree, keepCheapest, type FoundPlan } from './hiveTree.ts';
 import { solveModel, type Solver } from '../model/linearModel.ts';

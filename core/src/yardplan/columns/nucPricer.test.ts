@@ -1,6 +1,7 @@
+import { seededRandom } from '../../basics/index.ts';
 import loadSolver from 'highs';
 import { describe, expect, it } from 'vitest';
-import { seededRandom } from '../../split/plan/search.ts';
+import { sampleOf } from '../../testing/sampleSize.ts';
 import { generatedYards } from '../../testing/generatedYards.ts';
 import { nucs, problemOf, requestFor } from '../../testing/yardRequests.ts';
 import { AT } from '../rules/measures.ts';
@@ -50,7 +51,7 @@ const pricesOf = (items: readonly NucItem[], spread: number, random: () => numbe
 describe('the cheapest nuc', () => {
   it('costs what the solver says that it costs, at many prices', async () => {
     const solver = await loadSolver();
-    for (const seed of [1, 2]) {
+    for (const seed of sampleOf(1, [1, 2])) {
       const { nuc, items, pricer } = market(4, seed);
       const random = seededRandom(seed);
       for (const spread of [0, 0.2, 1, 2]) {

@@ -1,6 +1,6 @@
+import { seededRandom } from '../../basics/index.ts';
 import loadSolver from 'highs';
 import { assert, describe, expect, it } from 'vitest';
-import { seededRandom } from '../../split/plan/search.ts';
 import { generatedYards } from '../../testing/generatedYards.ts';
 import { nucs, problemOf, requestFor } from '../../testing/yardRequests.ts';
 import { evaluate } from '../search/evaluate.ts';

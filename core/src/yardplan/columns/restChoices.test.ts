@@ -1,5 +1,5 @@
+import { seededRandom } from '../../basics/index.ts';
 import { describe, expect, it } from 'vitest';
-import { seededRandom } from '../../split/plan/search.ts';
 import { restChoices, type RestMarket } from './restChoices.ts';
 
 /** Combs of two kinds, of which the first is needed, with whatever they add to three rules. */

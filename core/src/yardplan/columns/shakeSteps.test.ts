@@ -1,5 +1,5 @@
+import { seededRandom } from '../../basics/index.ts';
 import { describe, expect, it } from 'vitest';
-import { seededRandom } from '../../split/plan/search.ts';
 import { ShakeSteps } from './shakeSteps.ts';
 
 /** The cheapest choice by trying every one. */

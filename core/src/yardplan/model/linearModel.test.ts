@@ -1,6 +1,6 @@
+import { seededRandom } from '../../basics/index.ts';
 import loadSolver from 'highs';
 import { describe, expect, it } from 'vitest';
-import { seededRandom } from '../../split/plan/search.ts';
 import { INFINITE, LinearModel, solveModel } from './linearModel.ts';
 
 /** A covering model by chance: at least so much in every row, columns in wholes. */

@@ -1,5 +1,4 @@
-import { intAt, numberAt } from '../../basics/index.ts';
-import { seededRandom } from '../../split/index.ts';
+import { intAt, numberAt, seededRandom } from '../../basics/index.ts';
 import { AT } from '../rules/measures.ts';
 import { buildNuc, buildSomehow } from './buildNuc.ts';
 import { fulfilWishes } from './fulfilWishes.ts';

@@ -1,5 +1,5 @@
+import { seededRandom } from '../../basics/index.ts';
 import { describe, expect, it } from 'vitest';
-import { seededRandom } from '../../split/plan/search.ts';
 import { generatedYards } from '../../testing/generatedYards.ts';
 import { nucs, problemOf, requestFor } from '../../testing/yardRequests.ts';
 import { evaluate } from './evaluate.ts';

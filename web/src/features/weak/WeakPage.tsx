@@ -1,7 +1,7 @@
 import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { dayInWords, type Day } from '@incremen/core/basics';
 import { openFollowUps } from '@incremen/core/records';
-import { comeDownTo, expectedColonies, weakDesk, type WeakDesk } from '@incremen/core/remedies';
+import { unionsDownTo, expectedColonies, weakDesk, type WeakDesk } from '@incremen/core/remedies';
 import { watchVerdict, type WatchVerdict } from '@incremen/core/followup';
 import { yardSeason } from '@incremen/core/colony';
 import { useDeferredValue, useMemo, useState } from 'react';
@@ -219,7 +219,7 @@ function ComeDown({ desk }: { readonly desk: WeakDesk }) {
   const { all, on } = desk;
   const [wanted, setWanted] = useState(all.length);
   const asked = useDeferredValue(wanted);
-  const steps = useMemo(() => comeDownTo(all, asked, on), [all, asked, on]);
+  const steps = useMemo(() => unionsDownTo(all, asked, on), [all, asked, on]);
   const expected = useMemo(() => expectedColonies(all, on), [all, on]);
   return (
     <Box as="section" aria-label="How many colonies">

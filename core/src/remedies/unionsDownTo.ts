@@ -18,7 +18,7 @@ export function expectedColonies(all: readonly UnitFacts[], on: Day): number {
  * Which units to unite to come down to a number: the weakest first, each with the partner that gains most, none
  * twice. Fewer when no more healthy pairs are left.
  */
-export function comeDownTo(all: readonly UnitFacts[], wanted: number, on: Day): StepDown[] {
+export function unionsDownTo(all: readonly UnitFacts[], wanted: number, on: Day): StepDown[] {
   const steps: StepDown[] = [];
   const used = new Set<string>();
   const weakest = all

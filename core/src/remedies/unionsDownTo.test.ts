@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { demoScenario, DEMO_DAY } from '../demo/scenario.ts';
 import { NO_NURSES, WEAK_DAY, WeakYard } from '../testing/weakYard.ts';
 import { eggs } from '../testing/queenLooks.ts';
-import { comeDownTo, expectedColonies } from './comeDown.ts';
+import { unionsDownTo, expectedColonies } from './unionsDownTo.ts';
 import { allFacts } from './remedies.ts';
 
 const MILD = { coldNights: false, flow: false };
@@ -11,12 +11,12 @@ describe('coming down to a number of colonies', () => {
   it('unites the weakest first, none twice, and stops at the number', () => {
     const { apiary } = demoScenario();
     const all = allFacts(apiary, DEMO_DAY, MILD);
-    const steps = comeDownTo(all, all.length - 3, '2026-06-26');
+    const steps = unionsDownTo(all, all.length - 3, '2026-06-26');
     expect(steps).toHaveLength(3);
     const named = steps.flatMap((s) => [s.from.colony.id, s.union.partner.colony.id]);
     expect(new Set(named).size).toBe(6);
     for (const s of steps) expect(s.union.partner.yardId).toBe(s.from.yardId);
-    expect(comeDownTo(all, all.length, '2026-06-26')).toEqual([]);
+    expect(unionsDownTo(all, all.length, '2026-06-26')).toEqual([]);
   });
 
   it('expects no more colonies than there are', () => {
@@ -26,6 +26,6 @@ describe('coming down to a number of colonies', () => {
     const expected = expectedColonies(all, '2026-06-26');
     expect(expected).toBeGreaterThan(1.5);
     expect(expected).toBeLessThanOrEqual(3);
-    expect(comeDownTo(all, 2, '2026-06-26')[0]?.from.colony.name).toBe('Nettle');
+    expect(unionsDownTo(all, 2, '2026-06-26')[0]?.from.colony.name).toBe('Nettle');
   });
 });
