@@ -128,7 +128,7 @@ const Rail = memo(function Rail() {
           height={30}
           style={{ borderRadius: 7, outline: '1px solid #3b5b5e' }}
         />
-        <Text fontFamily="heading" fontSize="1.5rem" fontWeight="700" letterSpacing="-0.02em">
+        <Text fontFamily="heading" fontSize="2xl" fontWeight="700" letterSpacing="-0.02em">
           Incremen
         </Text>
       </Flex>

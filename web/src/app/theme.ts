@@ -80,7 +80,20 @@ export const system = createSystem(
     theme: {
       tokens: {
         fonts: { body: { value: body }, heading: { value: heading } },
-        fontSizes: { '2xs': { value: '0.8125rem' }, xs: { value: '0.8125rem' }, sm: { value: '0.9rem' } },
+        // The sizes that are in use: notes, body, a section's heading, a panel's, figures to be read from afar.
+        fontSizes: {
+          '2xs': { value: '0.8125rem' },
+          xs: { value: '0.8125rem' },
+          sm: { value: '0.9rem' },
+          md: { value: '1rem' },
+          lg: { value: '1.15rem' },
+          xl: { value: '1.3rem' },
+          '2xl': { value: '1.6rem' },
+          '3xl': { value: '1.9rem' },
+          '4xl': { value: '2.2rem' },
+        },
+        // What a finger in a glove hits: 44 px, and more where `sunlight` makes everything larger.
+        sizes: { touch: { value: '2.75rem' } },
         colors: {
           brand: {
             50: { value: '#E4F2EF' },
@@ -96,6 +109,10 @@ export const system = createSystem(
             950: { value: '#06201E' },
           },
         },
+      },
+      recipes: {
+        button: { base: { minH: 'touch' } },
+        input: { base: { minH: 'touch' } },
       },
       semanticTokens: {
         colors: {

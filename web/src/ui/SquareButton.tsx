@@ -18,8 +18,7 @@ export function SquareButton({
     <Button
       variant="outline"
       bg="sheet"
-      minW="44px"
-      minH="44px"
+      minW="touch"
       px={0}
       aria-label={label}
       disabled={disabled}

@@ -10,8 +10,8 @@ export function Toaster() {
       {(toast) => (
         <Toast.Root width={{ md: 'sm' }} bg="ink" color="paper" alignItems="center">
           <Toast.Title flex="1">{toast.title}</Toast.Title>
-          {toast.action && <Toast.ActionTrigger minH="44px">{toast.action.label}</Toast.ActionTrigger>}
-          <Toast.CloseTrigger minW="44px" minH="44px" />
+          {toast.action && <Toast.ActionTrigger minH="touch">{toast.action.label}</Toast.ActionTrigger>}
+          <Toast.CloseTrigger minW="touch" minH="touch" />
         </Toast.Root>
       )}
     </ChakraToaster>

@@ -36,7 +36,7 @@ describe('the tree of hives', () => {
       expect(tree.bound).toBeGreaterThan(cost * 0.995);
       columns.dispose();
     }
-  }, 120_000);
+  });
 
   it('raises its bound step by step, and keeps plans that break no rule', async () => {
     const { tree, columns, problem } = await treeFor(10, 3, 4, 30);
@@ -57,7 +57,7 @@ describe('the tree of hives', () => {
       expect(bound).toBeLessThanOrEqual(price - (PRICES.nucMissing - 30) * (3 - count) + 1e-6);
     }
     columns.dispose();
-  }, 120_000);
+  });
 
   it('puts plans together soon: after few rounds hardly one is dearer than after many', async () => {
     for (const [colonies, count, seed] of [
@@ -72,5 +72,5 @@ describe('the tree of hives', () => {
       expect(soon.price).toBeLessThanOrEqual(1.01 * (tree.cheapest?.price ?? 0));
       columns.dispose();
     }
-  }, 120_000);
+  });
 });

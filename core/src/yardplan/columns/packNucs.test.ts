@@ -101,7 +101,7 @@ describe('nucs packed into few hives', () => {
       expect(Math.min(...pairs)).toBeGreaterThanOrEqual(cost - 1e-4);
       expect(Math.min(...pairs)).toBeLessThanOrEqual(cost * 1.02);
     }
-  }, 120_000);
+  });
 });
 
 describe('how many whole nucs to make of what is made in parts', () => {

@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { colonyState, type ColonyState } from '@incremen/core/colony';
 import { coloniesOfYard, type Yard } from '@incremen/core/records';
 import { memo, useDeferredValue, useMemo } from 'react';
@@ -19,6 +19,7 @@ import { arranged, LANES } from '../../shared/colonies/lanes.ts';
 import { NextUp } from './NextUp.tsx';
 import { useColoniesOn } from '../../shared/colonies/useColoniesOn.ts';
 import '../../shared/colonies/board.css';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** One yard: what to do next, and every colony drawn on its stand. */
 export function BoardPage() {
@@ -78,11 +79,11 @@ const YardHead = memo(function YardHead({
       <PageHeader title={yard.name} aside={<YardTotals states={states} />}>
         <YardTabs yards={yards} current={yard.id} />
         {states.length > 0 && (
-          <Button asChild minH="44px" display={{ base: 'none', md: 'inline-flex' }}>
+          <Button asChild display={{ base: 'none', md: 'inline-flex' }}>
             <Link to={`/plan?yard=${yard.id}`}>Plan</Link>
           </Button>
         )}
-        <Button asChild variant="outline" bg="sheet" minH="44px">
+        <Button asChild variant="outline" bg="sheet">
           <Link to={`/setup?yard=${yard.id}`} aria-label="Add hives">
             <Plus size={18} aria-hidden />
             <Box as="span" display={{ base: 'none', md: 'inline' }}>
@@ -105,12 +106,7 @@ function NothingFits({ all }: { readonly all: number }) {
   return (
     <Text>
       No colony fits.{' '}
-      <Button
-        variant="outline"
-        bg="sheet"
-        minH="44px"
-        onClick={() => dispatch(viewed({ find: '', lane: null }))}
-      >
+      <Button variant="outline" bg="sheet" onClick={() => dispatch(viewed({ find: '', lane: null }))}>
         Show all {all}
       </Button>
     </Text>
@@ -163,9 +159,7 @@ function LaneBlock({
       w={{ base: '100%', md: 'auto' }}
     >
       <Flex align="baseline" gap={2} mb={2}>
-        <Heading as="h2" fontSize="1.15rem">
-          {title}
-        </Heading>
+        <SectionHeading mb={0}>{title}</SectionHeading>
         <Text color="inkSoft" fontSize="sm">
           {states.length > 6 ? `${states.length}, ` : ''}
           {meaning}

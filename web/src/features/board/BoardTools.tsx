@@ -38,7 +38,6 @@ export function BoardTools() {
         aria-label="Find a colony by name"
         placeholder="Find a colony"
         bg="sheet"
-        minH="44px"
         w={{ base: '9rem', md: '10rem' }}
         value={find}
         onChange={(e) => dispatch(viewed({ find: e.target.value }))}
@@ -58,21 +57,19 @@ export function BoardTools() {
         onChange={(l) => dispatch(viewed({ lane: l === '' ? null : (l as Lane) }))}
       />
       {picked === null ? (
-        <Button variant="outline" bg="sheet" minH="44px" onClick={() => dispatch(viewed({ picked: [] }))}>
+        <Button variant="outline" bg="sheet" onClick={() => dispatch(viewed({ picked: [] }))}>
           <Columns3 size={18} aria-hidden /> Compare
         </Button>
       ) : (
         <>
           {picked.length >= 2 ? (
-            <Button asChild minH="44px">
+            <Button asChild>
               <Link to={`/compare?${picked.map((id) => `c=${id}`).join('&')}`}>
                 Compare these {picked.length}
               </Link>
             </Button>
           ) : (
-            <Button minH="44px" disabled>
-              Pick two to {MOST_COMPARED}
-            </Button>
+            <Button disabled>Pick two to {MOST_COMPARED}</Button>
           )}
           <SquareButton label="Stop picking" onClick={() => dispatch(viewed({ picked: null }))}>
             <X size={18} aria-hidden />

@@ -31,7 +31,9 @@ export const NextUp = memo(function NextUp({ states }: { readonly states: readon
           <Flex
             key={item.key}
             align="center"
-            gap={4}
+            wrap="wrap"
+            columnGap={4}
+            rowGap={2}
             bg="sheet"
             borderWidth="1px"
             borderColor="line"
@@ -42,11 +44,11 @@ export const NextUp = memo(function NextUp({ states }: { readonly states: readon
             pr={2}
             py={2}
           >
-            <Box flex="1">
+            <Box flex="1 1 10rem">
               <Text fontWeight="700">{item.who}</Text>
               <Text color={item.urgent ? 'alarm' : 'inkSoft'}>{item.what}</Text>
             </Box>
-            <Button asChild minH="44px" {...(item.urgent ? {} : { variant: 'outline' as const })}>
+            <Button asChild {...(item.urgent ? {} : { variant: 'outline' as const })}>
               <Link to={item.to}>{item.verb}</Link>
             </Button>
           </Flex>

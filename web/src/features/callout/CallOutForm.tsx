@@ -68,7 +68,7 @@ export function CallOutForm() {
   }
   return (
     <Box display="grid" gap={5}>
-      <Heading as="h2" fontSize="1.3rem">
+      <Heading as="h2" fontSize="xl">
         Begin a break-up
       </Heading>
       <Box>

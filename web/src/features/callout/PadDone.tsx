@@ -16,13 +16,13 @@ export function PadDone({ callOut }: { readonly callOut: CallOut }) {
   return (
     <Box>
       <PageHeader title={callOut.name} aside={`Done on ${dayInWords(callOut.day)}: in the records`}>
-        <Button asChild variant="outline" bg="sheet" minH="44px">
+        <Button asChild variant="outline" bg="sheet">
           <Link to={`/worksheet/${callOut.id}/tags`}>Tags</Link>
         </Button>
-        <Button asChild variant="outline" bg="sheet" minH="44px">
+        <Button asChild variant="outline" bg="sheet">
           <Link to="/follow-ups">All follow-ups</Link>
         </Button>
-        <Button asChild minH="44px">
+        <Button asChild>
           <Link to="/">Back to the board</Link>
         </Button>
       </PageHeader>

@@ -84,17 +84,12 @@ function Pad({ callOut }: { readonly callOut: CallOut }) {
         <Button
           variant="outline"
           bg="sheet"
-          minH="44px"
           disabled={!last}
           onClick={() => last && change({ what: 'take-back', callId: last.id })}
         >
           <Undo2 size={18} aria-hidden /> Take back
         </Button>
-        <Button
-          minH="44px"
-          variant={state.left.length === 0 ? 'solid' : 'outline'}
-          onClick={() => setFinishing(true)}
-        >
+        <Button variant={state.left.length === 0 ? 'solid' : 'outline'} onClick={() => setFinishing(true)}>
           Finish
         </Button>
       </PageHeader>

@@ -77,7 +77,7 @@ export function CellsPage() {
 function Panel({ title, children }: { readonly title: string; readonly children: React.ReactNode }) {
   return (
     <Box as="section" aria-label={title} display="grid" gap={3} alignContent="start">
-      <Heading as="h2" fontSize="1.25rem">
+      <Heading as="h2" fontSize="xl">
         {title}
       </Heading>
       {children}

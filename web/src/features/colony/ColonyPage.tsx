@@ -70,12 +70,12 @@ function ColonyView({ colony }: { readonly colony: Colony }) {
         {colony.endedOn === null && (
           <>
             <Rename colony={colony} />
-            <Button asChild variant="outline" bg="sheet" minH="44px">
+            <Button asChild variant="outline" bg="sheet">
               <Link to={`/colonies/${colony.id}/hive`}>
                 <Layers size={18} aria-hidden /> Boxes
               </Link>
             </Button>
-            <Button asChild variant="outline" bg="sheet" minH="44px">
+            <Button asChild variant="outline" bg="sheet">
               <Link to={`/colonies/${colony.id}/count`}>
                 <ClipboardList size={18} aria-hidden /> Count
               </Link>
@@ -97,7 +97,7 @@ function ColonyView({ colony }: { readonly colony: Colony }) {
         </Box>
         <Box flex="1" minW={0} display="grid" gridTemplateColumns="minmax(0, 1fr)" gap={6} w="100%">
           <Text
-            fontSize="1.2rem"
+            fontSize="lg"
             fontFamily="heading"
             fontWeight="600"
             color={state.notice.urgent ? 'alarm' : state.lane === 'raising' ? 'rest' : 'ink'}

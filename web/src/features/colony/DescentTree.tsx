@@ -1,10 +1,11 @@
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core/basics';
 import { descentOf, type Descent } from '@incremen/core/colony';
 import type { Colony } from '@incremen/core/records';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 const CELL = { width: 148, height: 52, gapX: 44, gapY: 10 } as const;
 
@@ -24,9 +25,7 @@ export function DescentTree({ colony }: { readonly colony: Colony }) {
   const height = Math.max(...all.map((s) => s.y)) + CELL.height;
   return (
     <Box as="section">
-      <Heading as="h2" fontSize="1.15rem" mb={2}>
-        Descent
-      </Heading>
+      <SectionHeading>Descent</SectionHeading>
       <Box overflowX="auto" role="region" aria-label="Line of descent" tabIndex={0} p={1}>
         <Box position="relative" w={`${width}px`} h={`${height}px`}>
           <svg width={width} height={height} aria-hidden="true" style={{ position: 'absolute' }}>

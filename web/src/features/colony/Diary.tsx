@@ -1,4 +1,4 @@
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core/basics';
 import {
   DISEASE_SIGN_NAMES,
@@ -17,6 +17,7 @@ import { useOperation } from '../../mirror/hooks.ts';
 import { count, degrees, degreeSign } from '../../ui/format.ts';
 import { PhotoStrip } from '../../shared/photos/PhotoStrip.tsx';
 import { NoteText } from './NoteText.tsx';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** A colony's visits, latest first, with what was seen, noted and photographed. */
 export function Diary({
@@ -32,9 +33,7 @@ export function Diary({
   if (visits.length === 0) return null;
   return (
     <Box as="section">
-      <Heading as="h2" fontSize="1.15rem" mb={2}>
-        Diary
-      </Heading>
+      <SectionHeading>Diary</SectionHeading>
       <Box
         as="ol"
         listStyleType="none"

@@ -1,8 +1,9 @@
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box, Text } from '@chakra-ui/react';
 import { addDays, dayInWords } from '@incremen/core/basics';
 import { openFollowUps, type Apiary, type Colony } from '@incremen/core/records';
 import { Link } from 'react-router';
 import { LaneAxis, TimeLane } from '../../drawing/TimeLane.tsx';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** What is due with a colony: look days and days to keep hands off, as a lane and in words. */
 export function Due({
@@ -19,9 +20,7 @@ export function Due({
   const scale = { from: addDays(today, -7), days: 42, dayWidth: 12 };
   return (
     <Box as="section">
-      <Heading as="h2" fontSize="1.15rem" mb={2}>
-        Due
-      </Heading>
+      <SectionHeading>Due</SectionHeading>
       <Box overflowX="auto" role="region" aria-label="Look days and hands-off days" tabIndex={0}>
         <LaneAxis scale={scale} today={today} />
         <TimeLane followUps={own} scale={scale} today={today} label={colony.name} />

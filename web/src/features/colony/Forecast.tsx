@@ -1,10 +1,11 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import { addDays, dayInWords } from '@incremen/core/basics';
 import { daysUntilFull, hatchesWithin, layingOf, type ColonyState } from '@incremen/core/colony';
 import { nestOf } from '@incremen/core/records';
 import { useMemo } from 'react';
 import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
 import { one } from '../../ui/format.ts';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 const DAYS = [7, 14, 21] as const;
 
@@ -24,9 +25,7 @@ export function Forecast({ today: state }: { readonly today: ColonyState }) {
   const most = Math.max(...hatches, 0.1);
   return (
     <Box as="section">
-      <Heading as="h2" fontSize="1.15rem" mb={2}>
-        Bees to hatch
-      </Heading>
+      <SectionHeading>Bees to hatch</SectionHeading>
       <Box as="ul" listStyleType="none" display="grid" gap={1} maxW="30rem">
         {DAYS.map((d, i) => (
           <Flex as="li" key={d} align="center" gap={3}>

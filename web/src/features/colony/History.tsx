@@ -1,4 +1,4 @@
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box, Text } from '@chakra-ui/react';
 import { strengthHistory } from '@incremen/core/colony';
 import type { Colony, Reading } from '@incremen/core/records';
 import { skipToken } from '@reduxjs/toolkit/query';
@@ -7,6 +7,7 @@ import { useAppSelector } from '../../state/store.ts';
 import { useReadingsOfColonyQuery } from '../../server/serverData.ts';
 import { useApiary, useOperation } from '../../mirror/hooks.ts';
 import { lazyPart } from '../../ui/lazyPart.tsx';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 const StrengthChart = lazyPart(() => import('./StrengthChart.tsx'));
 
@@ -47,9 +48,7 @@ export function History({
   if (points.length === 0) return null;
   return (
     <Box as="section" aria-label={`Strength of ${colony.name}`}>
-      <Heading as="h2" fontSize="1.15rem" mb={2}>
-        Strength
-      </Heading>
+      <SectionHeading>Strength</SectionHeading>
       {points.length === 1 ? (
         <Text color="inkSoft">One count so far. From the second on, its growth is drawn here.</Text>
       ) : (

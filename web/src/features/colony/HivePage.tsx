@@ -70,7 +70,7 @@ function HiveEditor({ colony, hiveId }: { readonly colony: Colony; readonly hive
   return (
     <Box>
       <PageHeader title={`Boxes of ${colony.name}`} aside={placeOf(apiary, colony).yard?.name}>
-        <Button minH="44px" disabled={!changed} loading={busy} onClick={() => void save()}>
+        <Button disabled={!changed} loading={busy} onClick={() => void save()}>
           Let it stand so
         </Button>
       </PageHeader>
@@ -103,7 +103,6 @@ function HiveEditor({ colony, hiveId }: { readonly colony: Colony; readonly hive
                       </SquareButton>
                       <Button
                         variant="ghost"
-                        minH="44px"
                         aria-label={`${name}: into the store`}
                         disabled={boxes.length === 1}
                         onClick={() => setBoxes(boxes.filter((_, k) => k !== i))}
@@ -196,7 +195,6 @@ function HiveEditor({ colony, hiveId }: { readonly colony: Colony; readonly hive
                     key={b.id}
                     variant="outline"
                     bg="sheet"
-                    minH="44px"
                     onClick={() =>
                       setBoxes([
                         ...boxes,
@@ -238,7 +236,7 @@ function AddBox({
   const [blank, setBlank] = useState<'drawn' | 'foundation' | 'none'>('foundation');
   return (
     <Box as="details" mt={4}>
-      <Box as="summary" minH="44px" cursor="pointer" fontWeight="600" alignContent="center">
+      <Box as="summary" minH="touch" cursor="pointer" fontWeight="600" alignContent="center">
         Put another box on top
       </Box>
       <Box display="grid" gap={3} pt={1}>
@@ -261,7 +259,6 @@ function AddBox({
         <Button
           variant="outline"
           bg="sheet"
-          minH="44px"
           justifySelf="start"
           disabled={size === null}
           onClick={() => size && onAdd(size, top, blank)}

@@ -24,7 +24,7 @@ export function MainVerb({
   if (colony.endedOn !== null) return null;
   if (plan) {
     return (
-      <Button asChild minH="44px">
+      <Button asChild>
         <Link to={`/worksheet/${plan.id}`}>
           {plan.status === 'draft' ? 'Start the work' : 'Go on with the work'}
         </Link>
@@ -33,7 +33,7 @@ export function MainVerb({
   }
   if (due) {
     return (
-      <Button asChild minH="44px">
+      <Button asChild>
         <Link to={`/look/${due.id}`}>
           <Eye size={18} aria-hidden /> Record the look
         </Link>
@@ -43,17 +43,13 @@ export function MainVerb({
   const way = wayOut(state);
   if (way) {
     return (
-      <Button asChild minH="44px">
+      <Button asChild>
         <Link to={way.to}>{way.verb}</Link>
       </Button>
     );
   }
   return (
-    <Button
-      asChild
-      minH="44px"
-      {...(state.lane === 'giver' ? {} : { variant: 'outline' as const, bg: 'sheet' })}
-    >
+    <Button asChild {...(state.lane === 'giver' ? {} : { variant: 'outline' as const, bg: 'sheet' })}>
       <Link to={`/colonies/${colony.id}/ways`}>
         <Split size={18} aria-hidden /> Plan a split
       </Link>

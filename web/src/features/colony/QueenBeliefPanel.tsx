@@ -1,4 +1,4 @@
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core/basics';
 import type { Colony } from '@incremen/core/records';
 import { nextObservation, queenAction, queenBeliefOf, type Reason } from '@incremen/core/queen-odds';
@@ -9,6 +9,7 @@ import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { ChanceBars, percent, SETTLED } from '../../shared/chances/ChanceBars.tsx';
 import '../../shared/chances/belief.css';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** What is to be believed of the queen, why, what speaks against it, and which look would settle it. */
 export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }) {
@@ -25,9 +26,7 @@ export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }
   const settled = belief.chance >= SETTLED;
   return (
     <Box as="section" aria-label="What may be believed of the queen">
-      <Heading as="h2" fontSize="1.15rem" mb={1}>
-        What may be believed of her
-      </Heading>
+      <SectionHeading mb={1}>What may be believed of her</SectionHeading>
       <Text mb={2}>
         {belief.open
           ? `Open: most likely ${QUEEN_STATE_WORDS[belief.leading]}, or ${QUEEN_STATE_WORDS[belief.rival.state]}.`

@@ -1,4 +1,4 @@
-import { Box, Button, Field, Flex, Heading, Input, Text } from '@chakra-ui/react';
+import { Box, Button, Field, Flex, Input, Text } from '@chakra-ui/react';
 import {
   colourClash,
   MARKING_COLOURS,
@@ -18,6 +18,7 @@ import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { queenColour } from '../../shared/colonies/ColonyCard.tsx';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** The queen as the records know her, and a small form to enter or correct her. */
 export function QueenPanel({ colony, state }: { readonly colony: Colony; readonly state: ColonyState }) {
@@ -26,11 +27,9 @@ export function QueenPanel({ colony, state }: { readonly colony: Colony; readonl
   return (
     <Box as="section">
       <Flex align="center" gap={3} mb={1}>
-        <Heading as="h2" fontSize="1.15rem">
-          Queen
-        </Heading>
+        <SectionHeading mb={0}>Queen</SectionHeading>
         {canEdit && !editing && (
-          <Button variant="ghost" size="sm" minH="44px" color="accent" onClick={() => setEditing(true)}>
+          <Button variant="ghost" size="sm" color="accent" onClick={() => setEditing(true)}>
             {state.queen.state === 'not-recorded' ? 'Enter her' : 'Correct'}
           </Button>
         )}
@@ -161,23 +160,11 @@ function QueenForm({
       <Flex gap={3}>
         <Field.Root>
           <Field.Label>Name or number</Field.Label>
-          <Input
-            bg="sheet"
-            minH="44px"
-            value={name}
-            onChange={(e) => setName(e.target.value)}
-            maxLength={80}
-          />
+          <Input bg="sheet" value={name} onChange={(e) => setName(e.target.value)} maxLength={80} />
         </Field.Root>
         <Field.Root maxW="8rem" invalid={year !== '' && number === null}>
           <Field.Label>Born in</Field.Label>
-          <Input
-            bg="sheet"
-            minH="44px"
-            inputMode="numeric"
-            value={year}
-            onChange={(e) => setYear(e.target.value)}
-          />
+          <Input bg="sheet" inputMode="numeric" value={year} onChange={(e) => setYear(e.target.value)} />
           <Field.ErrorText>Four digits</Field.ErrorText>
         </Field.Root>
       </Flex>
@@ -188,7 +175,7 @@ function QueenForm({
         options={[{ id: 'none', label: 'none' }, ...MARKING_COLOURS.map((c) => ({ id: c, label: c }))]}
       />
       <Box as="details">
-        <Box as="summary" minH="44px" cursor="pointer" alignContent="center">
+        <Box as="summary" minH="touch" cursor="pointer" alignContent="center">
           {among.length > 1 ? `She is in one of ${among.length} colonies` : 'Not sure that she is here?'}
         </Box>
         <Text fontSize="sm" color="inkSoft" mb={2}>
@@ -201,7 +188,6 @@ function QueenForm({
               <Button
                 key={c.id}
                 type="button"
-                minH="44px"
                 variant={on ? 'solid' : 'outline'}
                 {...(on ? {} : { bg: 'sheet' })}
                 aria-pressed={on}
@@ -216,10 +202,10 @@ function QueenForm({
       </Box>
       <ProblemList problems={problems} />
       <Flex gap={2}>
-        <Button type="submit" minH="44px" loading={busy} disabled={year !== '' && number === null}>
+        <Button type="submit" loading={busy} disabled={year !== '' && number === null}>
           Keep
         </Button>
-        <Button variant="ghost" minH="44px" onClick={done}>
+        <Button variant="ghost" onClick={done}>
           Cancel
         </Button>
       </Flex>

@@ -13,8 +13,7 @@ export function Rename({ colony }: { readonly colony: Colony }) {
     return (
       <Button
         variant="ghost"
-        minH="44px"
-        minW="44px"
+        minW="touch"
         px={0}
         aria-label={`Rename ${colony.name}`}
         onClick={() => setName(colony.name)}
@@ -38,19 +37,17 @@ export function Rename({ colony }: { readonly colony: Colony }) {
       <Input
         aria-label="Name of the colony"
         bg="sheet"
-        minH="44px"
         w="10rem"
         maxLength={80}
         ref={(field: HTMLInputElement | null) => field?.focus()}
         value={name}
         onChange={(e) => setName(e.target.value)}
       />
-      <Button type="submit" minH="44px" loading={busy} disabled={name.trim() === ''}>
+      <Button type="submit" loading={busy} disabled={name.trim() === ''}>
         Keep
       </Button>
       <Button
         variant="ghost"
-        minH="44px"
         onClick={() => {
           clear();
           setName(null);

@@ -77,7 +77,7 @@ export function StrengthTable({
                 {name}
               </Text>
               {aged && <td>{one(was)}</td>}
-              <Text as="td" fontWeight="700" fontSize="1.15rem">
+              <Text as="td" fontWeight="700" fontSize="lg">
                 {one(is)}
               </Text>
               <Text as="td" color="inkSoft" fontSize={{ base: 'sm', md: 'md' }}>

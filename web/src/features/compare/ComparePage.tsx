@@ -64,7 +64,7 @@ export function ComparePage() {
           <Box />
           {states.map((s, i) => (
             <Box key={s.colony.id} alignSelf="end">
-              <Heading as="h2" fontSize="1.25rem" mb={1}>
+              <Heading as="h2" fontSize="xl" mb={1}>
                 <Link to={`/colonies/${s.colony.id}`}>{s.colony.name}</Link>
               </Heading>
               <Flex align="flex-end" minH={{ md: `${tallest * 1.1}px` }}>

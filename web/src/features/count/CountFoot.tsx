@@ -29,7 +29,6 @@ export const CountFoot = memo(function CountFoot({
           <Input
             type="date"
             bg="sheet"
-            minH="44px"
             display="block"
             value={day}
             onChange={(e) => onDay(e.target.value)}
@@ -37,7 +36,7 @@ export const CountFoot = memo(function CountFoot({
           />
         </Text>
         {day !== today && (
-          <Button variant="outline" bg="sheet" minH="44px" onClick={() => onDay(today)}>
+          <Button variant="outline" bg="sheet" onClick={() => onDay(today)}>
             Today
           </Button>
         )}

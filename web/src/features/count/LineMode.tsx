@@ -95,7 +95,6 @@ export function LineMode({
           <Button
             variant="outline"
             bg="sheet"
-            minH="44px"
             justifySelf="start"
             onClick={() => {
               const readings = draft.frames.map((f) => (f.from === 'taps' ? f.reading : null));

@@ -152,7 +152,7 @@ const Spread = memo(function Spread({
             Spread as a typical nest and marked as estimated. Frames that you read one by one stay as you read
             them.
           </Text>
-          <Button variant="outline" bg="sheet" minH="44px" onClick={() => act({ do: 'noQuick' })}>
+          <Button variant="outline" bg="sheet" onClick={() => act({ do: 'noQuick' })}>
             Clear the quick count
           </Button>
         </>

@@ -22,7 +22,7 @@ const MARKS: readonly (readonly [string, string])[] = [
 export function ShorthandHelp() {
   return (
     <Box as="details" mt={2} {...{ open: true }}>
-      <Box as="summary" minH="44px" cursor="pointer" fontWeight="600" alignContent="center">
+      <Box as="summary" minH="touch" cursor="pointer" fontWeight="600" alignContent="center">
         How to write it
       </Box>
       <Text mb={2}>

@@ -35,10 +35,10 @@ export function FeedPage() {
   return (
     <Box>
       <PageHeader title="Feed round" aside="In the evening, inside the hive, small entrance, nothing spilt">
-        <Button asChild variant="outline" bg="sheet" minH="44px">
+        <Button asChild variant="outline" bg="sheet">
           <Link to="/weather">Weather</Link>
         </Button>
-        <Button variant="outline" bg="sheet" minH="44px" onClick={() => window.print()}>
+        <Button variant="outline" bg="sheet" onClick={() => window.print()}>
           <Printer size={18} aria-hidden /> Print
         </Button>
       </PageHeader>
@@ -96,7 +96,7 @@ export function FeedPage() {
             <Text>No colony stands in this yard.</Text>
           ) : (
             <>
-              <Text fontSize="1.25rem" fontWeight="700" mb={3}>
+              <Text fontSize="xl" fontWeight="700" mb={3}>
                 {feeds.length === 0 ? 'Nobody needs feed.' : takeInWords(round)}
               </Text>
               <Box as="ul" aria-label="Round" listStyleType="none" display="grid" gap={1}>
@@ -169,7 +169,7 @@ function FeedRow({ line }: { readonly line: FeedLine }) {
           strokeWidth="2.5"
         />
       </svg>
-      <Heading as="h3" fontSize="1.05rem">
+      <Heading as="h3" fontSize="lg">
         {line.what === 'syrup' && `${one(line.litres)} L syrup`}
         {line.what === 'fondant' && `${one(line.kg)} kg fondant`}
         {line.what === 'none' && 'nothing'}

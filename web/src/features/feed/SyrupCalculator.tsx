@@ -61,7 +61,7 @@ export function SyrupCalculator({
       display="grid"
       gap={3}
     >
-      <Heading as="h2" fontSize="1.25rem">
+      <Heading as="h2" fontSize="xl">
         Syrup
       </Heading>
       <Choice
@@ -144,10 +144,10 @@ function Made({ syrup, system }: { readonly syrup: Syrup; readonly system: Measu
         />
       </svg>
       <Box>
-        <Text fontSize="1.2rem" fontWeight="700">
+        <Text fontSize="lg" fontWeight="700">
           {(syrup.sugarKg / kgPerMass).toFixed(2)} {mass} sugar
         </Text>
-        <Text fontSize="1.2rem" fontWeight="700">
+        <Text fontSize="lg" fontWeight="700">
           {(water / litresPerVolume).toFixed(2)} {volume} water
         </Text>
         <Text>

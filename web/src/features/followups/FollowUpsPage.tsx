@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
 import { addDays, dayInWords, type Day } from '@incremen/core/basics';
 import { openFollowUps, type Apiary, type FollowUp } from '@incremen/core/records';
 import { followUpInShort, agendaOf } from '@incremen/core/followup';
@@ -13,6 +13,7 @@ import { PageHeader } from '../../ui/PageHeader.tsx';
 import { QueensComing } from '../../shared/lanes/QueensComing.tsx';
 import { useLanes } from '../../shared/lanes/useLanes.ts';
 import { Warnings } from './Warnings.tsx';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** What is due: a list in the order of days, and every colony's lane beside it. */
 export function FollowUpsPage() {
@@ -29,13 +30,13 @@ export function FollowUpsPage() {
   return (
     <Box>
       <PageHeader title="Follow-ups" aside={`Today is ${dayInWords(today)}`}>
-        <Button asChild variant="outline" bg="sheet" minH="44px">
+        <Button asChild variant="outline" bg="sheet">
           <Link to="/weak">
             <HeartPulse size={18} aria-hidden /> Weak units
           </Link>
         </Button>
         {operationId !== null && (
-          <Button asChild variant="outline" bg="sheet" minH="44px">
+          <Button asChild variant="outline" bg="sheet">
             <a href={API_PATHS.calendar(operationId)} download>
               <CalendarPlus size={18} aria-hidden /> Calendar
             </a>
@@ -88,10 +89,10 @@ export function FollowUpsPage() {
           >
             {agenda.map((a) => (
               <Box as="section" key={`${a.day}${a.yardId}`} maxW="420px">
-                <Heading as="h2" fontSize="1.15rem" mb={2}>
+                <SectionHeading>
                   {a.day === today ? 'Today' : dayInWords(a.day)}
                   {yards > 1 && `, ${apiary.yard[a.yardId]?.name ?? ''}`}
-                </Heading>
+                </SectionHeading>
                 <Box as="ul" listStyleType="none" display="grid" gap={2}>
                   {a.followUps.map((f) => (
                     <FollowUpItem key={f.id} followUp={f} apiary={apiary} today={today} />
@@ -101,9 +102,7 @@ export function FollowUpsPage() {
             ))}
             {resting.length > 0 && (
               <Box as="section" maxW="420px">
-                <Heading as="h2" fontSize="1.15rem" mb={2}>
-                  Hands off
-                </Heading>
+                <SectionHeading>Hands off</SectionHeading>
                 <Box as="ul" listStyleType="none" display="grid" gap={2}>
                   {resting.map((f) => (
                     <FollowUpItem key={f.id} followUp={f} apiary={apiary} today={today} />
@@ -152,7 +151,7 @@ function FollowUpItem({
         </Text>
       </Box>
       {isLook && (
-        <Button asChild minH="44px" {...(ready ? {} : { variant: 'outline' as const })}>
+        <Button asChild {...(ready ? {} : { variant: 'outline' as const })}>
           <Link
             to={`/look/${f.id}`}
             aria-label={`Record the look at ${f.colonyIds.map((c) => apiary.colony[c]?.name).join(' and ')}`}

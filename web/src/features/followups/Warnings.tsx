@@ -36,7 +36,6 @@ export function Warnings({
               <b>{names}:</b> {m.why}
             </Text>
             <Button
-              minH="44px"
               variant="outline"
               bg="sheet"
               aria-label={`${names}: look on ${dayInWords(m.to.likely)}`}

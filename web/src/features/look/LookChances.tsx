@@ -27,7 +27,7 @@ export default function LookChances({
   }, [apiary, colony, day, seen]);
   return (
     <Box as="section" aria-label={`Chances for ${colony.name}`}>
-      <Heading as="h3" fontSize="1rem" mb={1}>
+      <Heading as="h3" fontSize="md" mb={1}>
         {colony.name}, with {earlier === 0 ? 'what usually happens' : 'all that was seen before'}
       </Heading>
       <ChanceBars belief={belief} />

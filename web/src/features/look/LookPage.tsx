@@ -97,7 +97,6 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
         }
       >
         <Button
-          minH="44px"
           onClick={() => void keep()}
           disabled={said.length === 0 || !day || day > today}
           loading={busy}
@@ -105,7 +104,7 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
           Keep this look
         </Button>
       </PageHeader>
-      <Text mb={4} maxW="46rem" fontSize="1.1rem">
+      <Text mb={4} maxW="46rem" fontSize="lg">
         {followUp.expect}
       </Text>
       <Flex gap={6} direction={{ base: 'column', xl: 'row' }} align="flex-start">
@@ -143,18 +142,12 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
           <ProblemList problems={problems.filter((p) => p.path[0] !== 'day')} />
           <Field.Root invalid={dayProblems.length > 0}>
             <Field.Label>Day of the look</Field.Label>
-            <Input type="date" bg="sheet" minH="44px" value={day} onChange={(e) => setDay(e.target.value)} />
+            <Input type="date" bg="sheet" value={day} onChange={(e) => setDay(e.target.value)} />
             <ProblemList problems={dayProblems} />
           </Field.Root>
           <Field.Root>
             <Field.Label>Note</Field.Label>
-            <Input
-              bg="sheet"
-              minH="44px"
-              value={note}
-              maxLength={4000}
-              onChange={(e) => setNote(e.target.value)}
-            />
+            <Input bg="sheet" value={note} maxLength={4000} onChange={(e) => setNote(e.target.value)} />
           </Field.Root>
         </Box>
       </Flex>

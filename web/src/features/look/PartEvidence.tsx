@@ -34,7 +34,7 @@ export function PartEvidence({
       flex="1 1 300px"
       minW={0}
     >
-      <Heading as="h2" fontSize="1.3rem">
+      <Heading as="h2" fontSize="xl">
         {name}
       </Heading>
       <FramesReadQuestion {...asked} />

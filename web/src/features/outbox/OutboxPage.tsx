@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { Check } from 'lucide-react';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { discard, tryAgain } from '../../mirror/actions.ts';
@@ -7,6 +7,7 @@ import type { OutboxEntry } from '../../offline/database.ts';
 import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** What was entered on this device and is not with the server yet, in the order in which it will be sent. */
 export function OutboxPage() {
@@ -21,22 +22,20 @@ export function OutboxPage() {
         aside={syncedAt === null ? undefined : `Last in step with the server ${moment(syncedAt)}`}
       >
         {waiting.length > 0 && (
-          <Button variant="outline" bg="sheet" minH="44px" onClick={() => void dispatch(flush())}>
+          <Button variant="outline" bg="sheet" onClick={() => void dispatch(flush())}>
             Try to send now
           </Button>
         )}
       </PageHeader>
       {outbox.length === 0 && (
-        <Flex align="center" gap={3} fontSize="1.1rem">
+        <Flex align="center" gap={3} fontSize="lg">
           <Box as={Check} boxSize="24px" color="accent" aria-hidden />
           Everything that was entered here is with the server.
         </Flex>
       )}
       {refused.length > 0 && (
         <Box as="section" mb={6}>
-          <Heading as="h2" fontSize="1.2rem" mb={2}>
-            Could not be taken in
-          </Heading>
+          <SectionHeading>Could not be taken in</SectionHeading>
           <Text color="inkSoft" mb={3}>
             Nothing of these is lost: they stay here until you try them again or throw them away.
           </Text>
@@ -46,15 +45,10 @@ export function OutboxPage() {
                 <Entry entry={e} />
                 <ProblemList problems={e.problems} />
                 <Flex gap={2} mt={2}>
-                  <Button
-                    variant="outline"
-                    bg="sheet"
-                    minH="44px"
-                    onClick={() => void dispatch(tryAgain(e.seq))}
-                  >
+                  <Button variant="outline" bg="sheet" onClick={() => void dispatch(tryAgain(e.seq))}>
                     Try again
                   </Button>
-                  <Button variant="ghost" minH="44px" onClick={() => void dispatch(discard(e.seq))}>
+                  <Button variant="ghost" onClick={() => void dispatch(discard(e.seq))}>
                     Throw away
                   </Button>
                 </Flex>
@@ -65,9 +59,7 @@ export function OutboxPage() {
       )}
       {waiting.length > 0 && (
         <Box as="section">
-          <Heading as="h2" fontSize="1.2rem" mb={2}>
-            {count(waiting.length, 'entry waits', 'entries wait')}
-          </Heading>
+          <SectionHeading>{count(waiting.length, 'entry waits', 'entries wait')}</SectionHeading>
           <Text color="inkSoft" mb={3}>
             {reach === 'away'
               ? 'They are safe on this device, through a reload or an empty battery, and go out by themselves when the server is back.'
@@ -89,7 +81,6 @@ export function OutboxPage() {
                   ml="auto"
                   variant="ghost"
                   size="sm"
-                  minH="44px"
                   aria-label={`Take back: ${e.summary}`}
                   onClick={() => void dispatch(discard(e.seq))}
                 >

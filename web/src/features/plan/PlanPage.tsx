@@ -1,4 +1,4 @@
-import { Box, Button, Field, Flex, Heading, Input, Spinner, Text } from '@chakra-ui/react';
+import { Box, Button, Field, Flex, Input, Spinner, Text } from '@chakra-ui/react';
 import { capital, dayInWords } from '@incremen/core/basics';
 import { boxName, markingColour, type Apiary, type Colony, type MethodId } from '@incremen/core/records';
 import { colonyState } from '@incremen/core/colony';
@@ -16,6 +16,7 @@ import { ProblemList } from '../../ui/ProblemList.tsx';
 import { PlanPicture } from './PlanPicture.tsx';
 import { RuleLedger } from '../../shared/ledger/RuleLedger.tsx';
 import { usePlan } from './usePlan.ts';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** Works out a split of one colony, in the open: method, schools, picture, reasons, rules. */
 export function PlanPage() {
@@ -68,11 +69,10 @@ function Planner({ colony }: { readonly colony: Colony }) {
         title={staysOne ? `Room in ${colony.name}` : `Split ${colony.name}`}
         aside={day ? dayInWords(day) : ''}
       >
-        <Button asChild variant="outline" bg="sheet" minH="44px">
+        <Button asChild variant="outline" bg="sheet">
           <Link to={`/colonies/${colony.id}`}>Leave it</Link>
         </Button>
         <Button
-          minH="44px"
           onClick={() => void start()}
           disabled={!plan || (!staysOne && (taken || newName.trim() === '')) || planning.busy}
           loading={busy}
@@ -97,18 +97,12 @@ function Planner({ colony }: { readonly colony: Colony }) {
           </Text>
           <Field.Root invalid={taken || newName.trim() === ''} hidden={staysOne}>
             <Field.Label>Name of the new colony</Field.Label>
-            <Input
-              bg="sheet"
-              minH="44px"
-              value={newName}
-              maxLength={80}
-              onChange={(e) => setNewName(e.target.value)}
-            />
+            <Input bg="sheet" value={newName} maxLength={80} onChange={(e) => setNewName(e.target.value)} />
             <Field.ErrorText>{taken ? 'Another colony has this name.' : 'It needs a name.'}</Field.ErrorText>
           </Field.Root>
           <Field.Root>
             <Field.Label>Day of the work</Field.Label>
-            <Input type="date" bg="sheet" minH="44px" value={day} onChange={(e) => setDay(e.target.value)} />
+            <Input type="date" bg="sheet" value={day} onChange={(e) => setDay(e.target.value)} />
           </Field.Root>
           {method.options.map((o) => {
             const value = options[o.id] ?? o.default;
@@ -130,7 +124,7 @@ function Planner({ colony }: { readonly colony: Colony }) {
         <Box flex="1" minW={0} w="100%" display="grid" gap={4}>
           <ProblemList problems={[...problems, ...planning.problems]} />
           {planning.problems.some((p) => p.code === 'not-counted' || p.code === 'mostly-unread') && (
-            <Button asChild justifySelf="start" minH="44px">
+            <Button asChild justifySelf="start">
               <Link to={`/colonies/${colony.id}/count`}>Count {colony.name}</Link>
             </Button>
           )}
@@ -161,9 +155,7 @@ function Rules({ plan, tookMs }: { readonly plan: WorkedPlan; readonly tookMs: n
   const projectedDays = asked.source === 'split' ? asked.projectedDays : 0;
   return (
     <Box as="aside" w={{ base: '100%', lg: '310px' }} flex="none">
-      <Heading as="h2" fontSize="1.15rem" mb={1}>
-        Rules
-      </Heading>
+      <SectionHeading mb={1}>Rules</SectionHeading>
       <RuleLedger ledger={ledger} />
       <Text mt={3} fontSize="sm" color="inkSoft">
         Rests on the count of {dayInWords(countedOn)}
@@ -207,9 +199,7 @@ function Moves({
     parts[1].slots.some((s) => s.boxId === boxId) ? parts[1].name : parts[0].name;
   return (
     <Box as="section">
-      <Heading as="h2" fontSize="1.15rem" mb={2}>
-        Moves
-      </Heading>
+      <SectionHeading>Moves</SectionHeading>
       <Box as="ol" listStyleType="none" display="grid" gap={2}>
         {lifted.length > 0 && (
           <MoveLine what={`${lifted.join(' and ')} as it stands`} to={parts[1].name}>

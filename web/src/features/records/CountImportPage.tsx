@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Heading, Table, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Table, Text } from '@chakra-ui/react';
 import { COUNT_COLUMNS, planCountImport, type CountImport } from '@incremen/core/formats';
 import { dayInWords } from '@incremen/core/basics';
 import { useState } from 'react';
@@ -11,6 +11,7 @@ import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { toaster } from '../../ui/toaster.tsx';
 import { readCsv } from './readCsv.ts';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 const EXAMPLE = `yard,hive,box,slot,day,bees,eggs,open,capped,bee_bread,honey,queen
 Home,Elm,1,1,2026-05-14,5,,,,1,8,
@@ -50,7 +51,7 @@ export function CountImportPage() {
     <Box maxW="56rem">
       <PageHeader title="Counts from a file">
         {plan && plan.rowsTaken > 0 && (
-          <Button minH="44px" loading={busy} onClick={() => void take()}>
+          <Button loading={busy} onClick={() => void take()}>
             Take in {count(plan.rowsTaken, 'row')}
             {badLines > 0 && `, leave out ${badLines}`}
           </Button>
@@ -76,9 +77,7 @@ export function CountImportPage() {
       </Text>
       <ProblemList problems={problems} />
       {preview && <Preview name={preview.name} plan={preview.plan} />}
-      <Heading as="h2" fontSize="1.15rem" mt={6} mb={2}>
-        Columns
-      </Heading>
+      <SectionHeading mt={6}>Columns</SectionHeading>
       <Box
         as="pre"
         overflowX="auto"

@@ -26,7 +26,7 @@ export function Journal() {
 
   return (
     <Box as="section">
-      <Heading as="h2" fontSize="1.3rem" mb={2}>
+      <Heading as="h2" fontSize="xl" mb={2}>
         Journal
       </Heading>
       <ProblemList problems={[...((error as readonly Problem[] | undefined) ?? []), ...notTakenBack]} />
@@ -56,7 +56,6 @@ export function Journal() {
           variant="outline"
           bg="sheet"
           mt={3}
-          minH="44px"
           disabled={isFetching}
           onClick={() => void fetchNextPage()}
         >
@@ -86,13 +85,7 @@ function Row({
         {summary}
       </Text>
       {onTakeBack && (
-        <Button
-          variant="ghost"
-          minH="44px"
-          size="sm"
-          aria-label={`Take back: ${summary}`}
-          onClick={onTakeBack}
-        >
+        <Button variant="ghost" size="sm" aria-label={`Take back: ${summary}`} onClick={onTakeBack}>
           Take back
         </Button>
       )}

@@ -109,15 +109,13 @@ function Restore() {
             <b>{chosen.name}</b> takes the place of everything that is here now. Write the present records to
             a file first if you want to keep them.
           </Text>
-          <Button minH="44px" onClick={() => void replace()}>
-            Replace everything
-          </Button>
-          <Button minH="44px" variant="ghost" onClick={() => setChosen(null)}>
+          <Button onClick={() => void replace()}>Replace everything</Button>
+          <Button variant="ghost" onClick={() => setChosen(null)}>
             Cancel
           </Button>
         </Flex>
       ) : (
-        <Button variant="ghost" minH="44px" px={2} onClick={() => input.current?.click()}>
+        <Button variant="ghost" px={2} onClick={() => input.current?.click()}>
           <Upload size={18} aria-hidden /> Read a file back
         </Button>
       )}

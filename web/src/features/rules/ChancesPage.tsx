@@ -1,4 +1,4 @@
-import { Box, Button, Heading, Text } from '@chakra-ui/react';
+import { Box, Button, Text } from '@chakra-ui/react';
 import {
   CAPPED_BROOD,
   LEAST_LIKELIHOOD,
@@ -16,6 +16,7 @@ import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { toaster } from '../../ui/toaster.tsx';
 import './chances.css';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** One table of chances: rows and columns by name, each with its words. */
 interface Part {
@@ -114,14 +115,12 @@ export function ChancesPage() {
         <Button
           variant="outline"
           bg="sheet"
-          minH="44px"
           disabled={Object.keys(kept).length === 0 || busy}
           onClick={() => void keep({}, 'All chances are as shipped')}
         >
           All as shipped
         </Button>
         <Button
-          minH="44px"
           loading={busy}
           disabled={Object.keys(typed).length === 0 || anyWrong}
           onClick={() => void keepTyped()}
@@ -145,9 +144,7 @@ export function ChancesPage() {
       <ProblemList problems={problems} />
       {PARTS.map((part) => (
         <Box as="section" key={part.title} mb={8}>
-          <Heading as="h2" fontSize="1.2rem">
-            {part.title}
-          </Heading>
+          <SectionHeading mb={0}>{part.title}</SectionHeading>
           <Text color="inkSoft" maxW="46rem" mb={2}>
             {part.what}
           </Text>

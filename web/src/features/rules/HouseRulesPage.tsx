@@ -45,7 +45,6 @@ export function HouseRulesPage() {
     <Box maxW="52rem">
       <PageHeader title="House rules" aside="Defaults are common practice; change what you see otherwise.">
         <Button
-          minH="44px"
           onClick={() => void keep()}
           disabled={Object.keys(typed).length === 0 || wrong.length > 0}
           loading={busy}
@@ -115,7 +114,6 @@ export function HouseRulesPage() {
                     id={id}
                     bg="sheet"
                     w="5.5rem"
-                    minH="44px"
                     textAlign="right"
                     inputMode="decimal"
                     value={typed[id] ?? String(values[id])}

@@ -145,7 +145,7 @@ export function SetUpPage() {
             ]}
           />
           <Box as="details">
-            <Box as="summary" minH="44px" cursor="pointer" fontWeight="600" alignContent="center">
+            <Box as="summary" minH="touch" cursor="pointer" fontWeight="600" alignContent="center">
               Supers and partitions
             </Box>
             <Box display="grid" gap={5} pt={2}>
@@ -166,7 +166,7 @@ export function SetUpPage() {
                   <Checkbox.Root
                     checked={kind.excluder}
                     onCheckedChange={(e) => change({ excluder: e.checked === true })}
-                    minH="44px"
+                    minH="touch"
                   >
                     <Checkbox.HiddenInput />
                     <Checkbox.Control />

@@ -20,6 +20,7 @@ import { askFor } from './askFor.ts';
 import { SituationForm } from './SituationForm.tsx';
 import { WayCard } from './WayCard.tsx';
 import './ways.css';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** Which way to make increase suits this colony today, with reasons; or why to wait. */
 export function WaysPage() {
@@ -68,11 +69,11 @@ function Finder({ colony }: { readonly colony: Colony }) {
         }
       >
         {read.bees === 0 && (
-          <Button asChild minH="44px">
+          <Button asChild>
             <Link to={`/colonies/${colony.id}/count`}>Count {colony.name}</Link>
           </Button>
         )}
-        <Button asChild variant="outline" bg="sheet" minH="44px">
+        <Button asChild variant="outline" bg="sheet">
           <Link to={`/colonies/${colony.id}`}>Leave it</Link>
         </Button>
       </PageHeader>
@@ -99,9 +100,7 @@ function Finder({ colony }: { readonly colony: Colony }) {
           </Box>
           {cannot.length > 0 && (
             <Box as="section">
-              <Heading as="h2" fontSize="1.1rem" mb={2}>
-                Not now
-              </Heading>
+              <SectionHeading>Not now</SectionHeading>
               <Box as="ul" listStyleType="none" display="grid" gap={2}>
                 {cannot.map(({ method, fit }) => (
                   <Box as="li" key={method.id} borderTopWidth="1px" borderColor="line" pt={2}>
@@ -125,7 +124,7 @@ function Finder({ colony }: { readonly colony: Colony }) {
 function Wait({ name, because }: { readonly name: string; readonly because: readonly string[] }) {
   return (
     <Box role="status" className="way-wait">
-      <Heading as="h2" fontSize="1.3rem" mb={1}>
+      <Heading as="h2" fontSize="xl" mb={1}>
         Do not split {name} now
       </Heading>
       <Box as="ul" pl={5}>

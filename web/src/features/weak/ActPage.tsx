@@ -1,4 +1,4 @@
-import { Box, Button, Heading, Text } from '@chakra-ui/react';
+import { Box, Button, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core/basics';
 import type { Colony } from '@incremen/core/records';
 import { queenAction, queenBeliefOf } from '@incremen/core/queen-odds';
@@ -16,6 +16,7 @@ import { OutsideChoices } from './OutsideChoices.tsx';
 import { RemedyList } from './RemedyList.tsx';
 import { useOutside } from '../../shared/weather/useOutside.ts';
 import { watchOf } from './watchOf.ts';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** What to do about one unit: why it is weak, and every remedy by what it leaves on a day. */
 export function ActPage() {
@@ -61,30 +62,26 @@ function Act({ colony }: { readonly colony: Colony }) {
   return (
     <Box maxW="60rem">
       <PageHeader title={`What to do about ${colony.name}`} aside={found.facts.state.notice.words}>
-        <Button asChild variant="outline" bg="sheet" minH="44px">
+        <Button asChild variant="outline" bg="sheet">
           <Link to={`/colonies/${colony.id}`}>{colony.name}</Link>
         </Button>
-        <Button asChild variant="outline" bg="sheet" minH="44px">
+        <Button asChild variant="outline" bg="sheet">
           <Link to="/weak">All weak units</Link>
         </Button>
       </PageHeader>
       <ProblemList problems={problems} />
       {past !== null && (
-        <Text fontSize="1.25rem" fontWeight="700" color="alarm" mb={3}>
+        <Text fontSize="xl" fontWeight="700" color="alarm" mb={3}>
           {past}
         </Text>
       )}
-      <Heading as="h2" fontSize="1.15rem" mb={1}>
-        Why
-      </Heading>
+      <SectionHeading mb={1}>Why</SectionHeading>
       <Causes causes={found.causes} />
       <Text mt={3} mb={4}>
         <b>Her state asks for:</b> {next.what}. <span style={{ color: 'inherit' }}>{next.why}</span>
       </Text>
       <OutsideChoices outside={outside} today={today} frost={season.frost} on={on} onDay={setChosen} />
-      <Heading as="h2" fontSize="1.15rem" mb={1}>
-        What can be done
-      </Heading>
+      <SectionHeading mb={1}>What can be done</SectionHeading>
       <Text color="inkSoft" mb={3}>
         Left alone: {(100 * found.left.colonies).toFixed(0)} % that it is a colony with a laying queen on{' '}
         {dayInWords(on)}

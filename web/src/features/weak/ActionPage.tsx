@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
 import { capital, dayInWords, yearOf } from '@incremen/core/basics';
 import { NUC_SLOTS } from '@incremen/core/rules';
 import { type Apiary, type Colony, ACTION_IDS, type ActionId } from '@incremen/core/records';
@@ -26,6 +26,7 @@ import { ProblemList } from '../../ui/ProblemList.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Cautions } from '../../shared/work/Cautions.tsx';
 import { useOutside } from '../../shared/weather/useOutside.ts';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** One remedy worked out: what is chosen, what is done in which order, and when to come back. */
 export function ActionPage() {
@@ -92,10 +93,10 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
   return (
     <Box>
       <PageHeader title={capital(plan.name)} aside={dayInWords(today)}>
-        <Button asChild variant="outline" bg="sheet" minH="44px">
+        <Button asChild variant="outline" bg="sheet">
           <Link to={`/colonies/${colony.id}/act`}>Other remedies</Link>
         </Button>
-        <Button minH="44px" disabled={busy} onClick={() => void start(facts)}>
+        <Button disabled={busy} onClick={() => void start(facts)}>
           Start the work
         </Button>
       </PageHeader>
@@ -123,9 +124,7 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
       <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 340px' }} gap={8} alignItems="start">
         <Box>
           <Before plan={plan} after={after} />
-          <Heading as="h2" fontSize="1.15rem" mt={5} mb={2}>
-            Step by step
-          </Heading>
+          <SectionHeading mt={5}>Step by step</SectionHeading>
           <Box as="ol" listStyleType="decimal" pl={6} display="grid" gap={3}>
             {plan.steps.map((s) => (
               <li key={s.text}>
@@ -138,9 +137,7 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
         <Box display="grid" gap={6}>
           {plan.looks.length > 0 && (
             <Box as="section" aria-label="Come back">
-              <Heading as="h2" fontSize="1.15rem" mb={2}>
-                Come back
-              </Heading>
+              <SectionHeading>Come back</SectionHeading>
               {plan.looks.map((l) => (
                 <Box
                   key={`${l.topic}${l.window.likely}${l.colonyIds.join()}`}
@@ -161,9 +158,7 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
           )}
           {plan.kit.length > 0 && (
             <Box as="section">
-              <Heading as="h2" fontSize="1.15rem" mb={2}>
-                Bring
-              </Heading>
+              <SectionHeading>Bring</SectionHeading>
               {plan.kit.map((k) => (
                 <Text key={k.what}>
                   {k.count} × {k.what}
@@ -264,7 +259,6 @@ function UnionChoices({
             key={colony.id}
             variant="outline"
             bg="sheet"
-            minH="44px"
             aria-label={`Without ${colony.name}`}
             onClick={() => unite(alsoIds.filter((id) => id !== colony.id))}
           >

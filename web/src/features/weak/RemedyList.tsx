@@ -61,7 +61,6 @@ export function RemedyList({
             </Box>
             {r.id === 'watch' ? (
               <Button
-                minH="44px"
                 {...(i === 0 ? {} : { variant: 'outline' as const, bg: 'sheet' })}
                 disabled={watching}
                 onClick={onWatch}
@@ -69,7 +68,7 @@ export function RemedyList({
                 {watching ? 'On watch' : 'Put on watch'}
               </Button>
             ) : (
-              <Button asChild minH="44px" {...(i === 0 ? {} : { variant: 'outline' as const, bg: 'sheet' })}>
+              <Button asChild {...(i === 0 ? {} : { variant: 'outline' as const, bg: 'sheet' })}>
                 <Link to={`/colonies/${colonyId}/act/${r.id}`} aria-label={`Work out: ${r.title}`}>
                   Work it out
                 </Link>

@@ -17,6 +17,7 @@ import { Causes } from './Causes.tsx';
 import { OutsideChoices } from './OutsideChoices.tsx';
 import { useOutside } from '../../shared/weather/useOutside.ts';
 import './weak.css';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** The desk for weak units: which, why, what to do first; the watch list, and nucs that outgrow their boxes. */
 export function WeakPage() {
@@ -83,7 +84,7 @@ function WeakUnit({ unit }: { readonly unit: WeakDesk['units'][number] }) {
         <HiveDrawing boxes={boxes} label={hiveInWords(colony.name, boxes)} scale={1} />
       </Box>
       <Box minW={0}>
-        <Heading as="h2" fontSize="1.3rem">
+        <Heading as="h2" fontSize="xl">
           <Link to={`/colonies/${colony.id}`}>{colony.name}</Link>
         </Heading>
         {pastLast && (
@@ -104,7 +105,7 @@ function WeakUnit({ unit }: { readonly unit: WeakDesk['units'][number] }) {
             </Text>
           </>
         )}
-        <Button asChild minH="44px">
+        <Button asChild>
           <Link to={`/colonies/${colony.id}/act`} aria-label={`What to do about ${colony.name}`}>
             What to do
           </Link>
@@ -120,9 +121,7 @@ function Watched({ today }: { readonly today: Day }) {
   const watches = openFollowUps(apiary).filter((f) => f.topic === 'watch');
   return (
     <Box as="section" aria-label="Watch list">
-      <Heading as="h2" fontSize="1.15rem" mb={2}>
-        Watch list
-      </Heading>
+      <SectionHeading>Watch list</SectionHeading>
       {watches.length === 0 && (
         <Text color="inkSoft">Nothing is watched. A watch has a test and a date.</Text>
       )}
@@ -144,14 +143,13 @@ function Watched({ today }: { readonly today: Day }) {
               <Text>{f.expect}</Text>
               <Flex gap={2} mt={1} wrap="wrap">
                 {verdict?.is === 'failed' && (
-                  <Button asChild size="sm" minH="44px">
+                  <Button asChild size="sm">
                     <Link to={`/colonies/${colonyId}/act`}>Decide now</Link>
                   </Button>
                 )}
                 {settled && (
                   <Button
                     size="sm"
-                    minH="44px"
                     {...(verdict.is === 'failed' && { variant: 'outline', bg: 'sheet' })}
                     onClick={() => void send({ type: 'closeFollowUp', followUpId: f.id })}
                   >
@@ -159,12 +157,12 @@ function Watched({ today }: { readonly today: Day }) {
                   </Button>
                 )}
                 {!settled && due && (
-                  <Button asChild size="sm" minH="44px">
+                  <Button asChild size="sm">
                     <Link to={`/colonies/${colonyId}/count`}>Count</Link>
                   </Button>
                 )}
                 {!settled && (
-                  <Button asChild size="sm" minH="44px" variant="outline" bg="sheet">
+                  <Button asChild size="sm" variant="outline" bg="sheet">
                     <Link to={`/look/${f.id}`}>{due ? 'Record the look' : 'Open'}</Link>
                   </Button>
                 )}
@@ -188,9 +186,7 @@ function verdictInWords({ is, day, brood, bees }: Exclude<WatchVerdict, { is: 'u
 function Nucs({ desk }: { readonly desk: WeakDesk }) {
   return (
     <Box as="section" aria-label="Nucs">
-      <Heading as="h2" fontSize="1.15rem" mb={2}>
-        Nucs
-      </Heading>
+      <SectionHeading>Nucs</SectionHeading>
       <Text mb={2}>Reserve: {desk.reserve.words}</Text>
       <Box as="ul" listStyleType="none" display="grid" gap={2}>
         {desk.nucs.map(({ facts, window }) => (
@@ -203,7 +199,7 @@ function Nucs({ desk }: { readonly desk: WeakDesk }) {
               <Text>{window.words}</Text>
             </Box>
             {window.ready === facts.day && facts.day <= window.last && (
-              <Button asChild minH="44px">
+              <Button asChild>
                 <Link to={`/plan?goal=hiveUp&colony=${facts.colony.id}`}>Move into a full-size hive</Link>
               </Button>
             )}
@@ -223,9 +219,7 @@ function ComeDown({ desk }: { readonly desk: WeakDesk }) {
   const expected = useMemo(() => expectedColonies(all, on), [all, on]);
   return (
     <Box as="section" aria-label="How many colonies">
-      <Heading as="h2" fontSize="1.15rem" mb={2}>
-        How many colonies
-      </Heading>
+      <SectionHeading>How many colonies</SectionHeading>
       <Text mb={2}>
         {all.length} units now; about {expected.toFixed(0)} colonies with a laying queen and bees enough on{' '}
         {dayInWords(on)} if all are left alone.

@@ -11,7 +11,7 @@ export function ScaleBars({ hive, hours }: { readonly hive: string; readonly hou
   const now = hours.filter((h) => h.hive === hive).at(-1);
   return (
     <Box as="section" aria-label={`Scale under ${hive}`}>
-      <Text fontWeight="700" fontSize="1.1rem">
+      <Text fontWeight="700" fontSize="lg">
         {hive} on the scale{now && `: ${one(now.weightKg)} kg`}
       </Text>
       <Text

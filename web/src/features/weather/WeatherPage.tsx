@@ -28,7 +28,7 @@ export function WeatherPage() {
   return (
     <Box>
       <PageHeader title="Weather" aside={asideOf(state, report?.sources ?? [])}>
-        <Button asChild variant="outline" bg="sheet" minH="44px">
+        <Button asChild variant="outline" bg="sheet">
           <Link to="/feed">Feed round</Link>
         </Button>
       </PageHeader>
@@ -47,7 +47,7 @@ export function WeatherPage() {
         </Text>
       ) : (
         <>
-          <Text fontSize="1.35rem" fontWeight="700" mb={1} maxW="46rem">
+          <Text fontSize="xl" fontWeight="700" mb={1} maxW="46rem">
             {workInWords(sense, today)}
           </Text>
           <Text color="inkSoft" mb={3} maxW="46rem">
@@ -92,7 +92,7 @@ function asideOf(state: 'asking' | 'known' | 'away', sources: readonly string[])
 function Fact({ title, children }: { readonly title: string; readonly children: ReactNode }) {
   return (
     <Box as="section">
-      <Text as="h2" fontWeight="700" fontSize="1.1rem">
+      <Text as="h2" fontWeight="700" fontSize="lg">
         {title}
       </Text>
       <Text>{children}</Text>

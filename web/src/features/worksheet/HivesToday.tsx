@@ -1,8 +1,9 @@
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box, Text } from '@chakra-ui/react';
 import { hivesToday, type HiveToday } from '@incremen/core/work';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** The day's hives: those that must be opened, in the order to take them; may be; and must not be. */
 export function HivesToday() {
@@ -33,10 +34,10 @@ function Group({
   if (hives.length === 0 && none === '') return null;
   return (
     <Box as="section" aria-label={title}>
-      <Heading as="h2" fontSize="1.15rem" mb={1}>
+      <SectionHeading mb={1}>
         {title}
         {hives.length > 0 && ` (${hives.length})`}
-      </Heading>
+      </SectionHeading>
       {hives.length === 0 && <Text color="inkSoft">{none}</Text>}
       <Box as={numbered ? 'ol' : 'ul'} className="hives-list">
         {hives.map(({ colony, why, to }) => (

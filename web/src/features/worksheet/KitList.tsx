@@ -1,9 +1,10 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import { againstStore, promisedKit } from '@incremen/core/work';
 import type { KitLine } from '@incremen/core/records';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** What to load before leaving, held against the store; what is short stands out. */
 export function KitList({ workId, kit }: { readonly workId: string; readonly kit: readonly KitLine[] }) {
@@ -12,9 +13,7 @@ export function KitList({ workId, kit }: { readonly workId: string; readonly kit
   return (
     <Box as="section">
       <Flex justify="space-between" align="baseline" mb={2}>
-        <Heading as="h2" fontSize="1.15rem">
-          Bring
-        </Heading>
+        <SectionHeading mb={0}>Bring</SectionHeading>
         <Link to="/store" className="inline-link no-print">
           Store
         </Link>

@@ -18,7 +18,7 @@ export function RepairPreview({ workId, command }: { readonly workId: string; re
   const broken = amended.work.body.ledger.filter((l) => l.state === 'broken');
   return (
     <Box bg="sheet" borderWidth="1px" borderColor="line" borderRadius="lg" p={4} aria-live="polite">
-      <Heading as="h3" fontSize="1.1rem" mb={1}>
+      <Heading as="h3" fontSize="lg" mb={1}>
         {come.length + go.length === 0 ? 'The steps stay as they are' : 'The plan then'}
       </Heading>
       <Box as="ul" listStyleType="none" display="grid" gap={1}>

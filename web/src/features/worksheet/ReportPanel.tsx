@@ -73,7 +73,7 @@ export function ReportPanel({
 
   return (
     <Box as="section" aria-label="What you actually did" display="grid" gap={4}>
-      <Heading as="h2" fontSize="1.4rem">
+      <Heading as="h2" fontSize="xl">
         What did you actually do?
       </Heading>
       <Choice
@@ -229,7 +229,7 @@ function Unit({
         onChange={onChange}
       />
       {others.length > 0 && !more && (
-        <Button variant="ghost" minH="44px" mt={1} onClick={() => setMore(true)}>
+        <Button variant="ghost" mt={1} onClick={() => setMore(true)}>
           Another colony…
         </Button>
       )}

@@ -22,7 +22,7 @@ export function ResumeCard({
   const isShut = state.open === null || shut.length > 0;
   return (
     <Box as="section" aria-label="Interrupted work" className="work-stop">
-      <Heading as="h2" fontSize="1.4rem" mb={2}>
+      <Heading as="h2" fontSize="xl" mb={2}>
         Stopped {since.toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' })}
       </Heading>
       <Box as="dl" className="work-facts" mb={3}>

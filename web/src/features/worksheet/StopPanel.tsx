@@ -38,7 +38,7 @@ export function StopPanel({
   const all = jobs.every((j) => shut.includes(j.id));
   return (
     <Box role="alert" className="work-stop" data-why={why}>
-      <Heading as="h2" fontSize="1.4rem" mb={1}>
+      <Heading as="h2" fontSize="xl" mb={1}>
         {words.title}
       </Heading>
       <Text mb={3}>{words.then}</Text>

@@ -1,4 +1,4 @@
-import { Box, Button, Heading, Text } from '@chakra-ui/react';
+import { Box, Button, Text } from '@chakra-ui/react';
 import { combLines, shoppingList, storeLines, type StoreLine } from '@incremen/core/work';
 import { Link } from 'react-router';
 import { useApiary, useOperation, useSend, useToday } from '../../mirror/hooks.ts';
@@ -8,6 +8,7 @@ import { ProblemList } from '../../ui/ProblemList.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';
 import { sizeName } from '../../shared/hives/SizePicker.tsx';
 import '../../shared/work/work.css';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** What lies in the store, what plans will take of it, and what runs out first. */
 export function StorePage() {
@@ -20,12 +21,12 @@ export function StorePage() {
   return (
     <Box maxW="46rem">
       <PageHeader title="Store" aside="Work that is done takes what stays in the yard.">
-        <Button asChild variant="outline" bg="sheet" minH="44px">
+        <Button asChild variant="outline" bg="sheet">
           <Link to="/worksheet">Back to the work</Link>
         </Button>
       </PageHeader>
       <ProblemList problems={problems} />
-      <Text fontSize="1.15rem" fontWeight="600" mb={4} role="status">
+      <Text fontSize="lg" fontWeight="600" mb={4} role="status">
         {short.length === 0
           ? 'Nothing that was counted runs short for the plans that are kept.'
           : `Short for the plans that are kept: ${short
@@ -64,9 +65,7 @@ function Combs() {
   const combs = combLines(apiary, year);
   return (
     <Box as="section" mt={6}>
-      <Heading as="h2" fontSize="1.15rem" mb={1}>
-        Combs
-      </Heading>
+      <SectionHeading mb={1}>Combs</SectionHeading>
       {combs.length === 0 && <Text color="inkSoft">No comb lies in the store.</Text>}
       <Box as="ul" aria-label="Combs" listStyleType="none">
         {combs.map((c) => (
@@ -99,9 +98,7 @@ function Shopping() {
   if (lines.length === 0) return null;
   return (
     <Box as="section" mt={6} aria-label="Shopping list">
-      <Heading as="h2" fontSize="1.15rem" mb={1}>
-        To buy or make
-      </Heading>
+      <SectionHeading mb={1}>To buy or make</SectionHeading>
       <Box as="ul" listStyleType="none">
         {lines.map((l) => (
           <li key={l.what}>

@@ -25,10 +25,10 @@ export function TagsPage() {
         title="Hive tags"
         aside="Print, cut, cover with clear tape, and tie one to each hive that day."
       >
-        <Button asChild variant="outline" bg="sheet" minH="44px">
+        <Button asChild variant="outline" bg="sheet">
           <Link to={work ? `/worksheet/${workId}` : `/callout/${workId}`}>Back to the work</Link>
         </Button>
-        <Button minH="44px" onClick={() => window.print()}>
+        <Button onClick={() => window.print()}>
           <Printer size={18} aria-hidden /> Print
         </Button>
       </PageHeader>

@@ -24,14 +24,14 @@ export function WorkDone({ work }: { readonly work: Work }) {
   return (
     <Box>
       <PageHeader title="The work is done" aside={`${what}: in the records`}>
-        <Button asChild variant="outline" bg="sheet" minH="44px">
+        <Button asChild variant="outline" bg="sheet">
           <Link to="/follow-ups">All follow-ups</Link>
         </Button>
-        <Button asChild minH="44px">
+        <Button asChild>
           <Link to="/">Back to the board</Link>
         </Button>
       </PageHeader>
-      <Text fontSize="1.25rem" mb={5} maxW="44rem">
+      <Text fontSize="xl" mb={5} maxW="44rem">
         {next ? (
           <>
             Come back on <b>{dayInWords(next.window.likely)}</b> ({dayInWords(next.window.earliest)} to{' '}

@@ -32,19 +32,19 @@ export function WorkListPage() {
   return (
     <Box>
       <PageHeader title="Work">
-        <Button asChild variant="outline" bg="sheet" minH="44px">
+        <Button asChild variant="outline" bg="sheet">
           <Link to="/store">Store</Link>
         </Button>
-        <Button asChild variant="outline" bg="sheet" minH="44px">
+        <Button asChild variant="outline" bg="sheet">
           <Link to="/callout">Call-out pad</Link>
         </Button>
-        <Button asChild variant="outline" bg="sheet" minH="44px">
+        <Button asChild variant="outline" bg="sheet">
           <Link to="/cells">Cells</Link>
         </Button>
-        <Button asChild variant="outline" bg="sheet" minH="44px">
+        <Button asChild variant="outline" bg="sheet">
           <Link to="/feed">Feed</Link>
         </Button>
-        <Button asChild variant="outline" bg="sheet" minH="44px">
+        <Button asChild variant="outline" bg="sheet">
           <Link to="/weather">Weather</Link>
         </Button>
       </PageHeader>
@@ -82,7 +82,6 @@ export function WorkListPage() {
             </Box>
             <Button
               asChild
-              minH="44px"
               variant={p.status === 'done' ? 'outline' : 'solid'}
               aria-label={`Open the work at ${p.at}`}
             >

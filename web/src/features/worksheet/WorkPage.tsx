@@ -1,4 +1,4 @@
-import { Box, Button, Heading, Text } from '@chakra-ui/react';
+import { Box, Button, Text } from '@chakra-ui/react';
 import { capital, dayInWords } from '@incremen/core/basics';
 import { stepsOfWork, unitsOfWork, type Apiary, type MethodId, type Work } from '@incremen/core/records';
 import { methodById } from '@incremen/core/split';
@@ -12,6 +12,7 @@ import { WorkActions } from './WorkActions.tsx';
 import { WorkDone } from './WorkDone.tsx';
 import { WorkProblems } from './WorkProblems.tsx';
 import { Worksheet } from './Worksheet.tsx';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** The work at the hives: what to bring, then one step after the other, large enough for a glove. */
 export function WorkPage() {
@@ -95,9 +96,7 @@ function Steps({ work }: { readonly work: Work }) {
 function GoesWrong({ methodId }: { readonly methodId: MethodId }) {
   return (
     <Box as="section">
-      <Heading as="h2" fontSize="1.15rem" mb={2}>
-        If it goes wrong
-      </Heading>
+      <SectionHeading>If it goes wrong</SectionHeading>
       <Box as="dl" display="grid" gap={2} fontSize="sm">
         {methodById(methodId).goesWrong.map((g) => (
           <Box key={g.what}>

@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import type { Apiary, YardPlanRequest } from '@incremen/core/records';
 import type { Alternative, Assignment } from '@incremen/core/yardplan';
 import { X } from 'lucide-react';
@@ -9,6 +9,7 @@ import { count, mass, one } from '../../ui/format.ts';
 import { yardPlanner } from '../../workers/yardPlanner.ts';
 import { labelOf } from '../../shared/goals/goalWords.ts';
 import { alternativeDropped, alternativeOpened, keptBeside } from '../../state/plannerSlice.ts';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** Rounds of search for each of the usual ways; enough to compare by. */
 const ROUNDS_BESIDE = 3;
@@ -74,9 +75,9 @@ export function Alternatives({
   return (
     <Box as="section">
       <Flex align="center" gap={3} wrap="wrap" mb={1}>
-        <Heading as="h2" fontSize="1.15rem" flex="1">
+        <SectionHeading flex="1" mb={0}>
           Side by side
-        </Heading>
+        </SectionHeading>
         {nucs && (
           <Button
             size="sm"

@@ -9,7 +9,7 @@ export function FirstGoal({
 }) {
   return (
     <Box>
-      <Text fontSize="1.2rem" mb={3}>
+      <Text fontSize="lg" mb={3}>
         Say what you want of this yard. The best set of frame moves for it is worked out at once.
       </Text>
       <Box
@@ -36,7 +36,7 @@ export function FirstGoal({
               _hover={{ borderColor: 'accent' }}
             >
               <button type="button" onClick={() => onGoal(g.kind)}>
-                <Text fontWeight="700" fontSize="1.05rem">
+                <Text fontWeight="700" fontSize="lg">
                   {g.title}
                 </Text>
                 <Text color="inkSoft" fontSize="sm">

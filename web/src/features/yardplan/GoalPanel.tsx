@@ -1,4 +1,4 @@
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box, Text } from '@chakra-ui/react';
 import { coloniesOfYard, type Apiary, type YardGoal, type YardPlanRequest } from '@incremen/core/records';
 import type { YardProblem } from '@incremen/core/yardplan';
 import { useAppDispatch } from '../../state/store.ts';
@@ -11,6 +11,7 @@ import { LimitField } from './LimitField.tsx';
 import { asked, colonyLeftOut, goalsChanged } from '../../state/plannerSlice.ts';
 import { WorkDayField } from './WorkDayField.tsx';
 import { NightsForetold } from '../../shared/weather/NightsForetold.tsx';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** What is wanted, on which day, and under which circumstances. */
 export function GoalPanel({
@@ -27,9 +28,7 @@ export function GoalPanel({
   const set = (goals: readonly YardGoal[]) => dispatch(goalsChanged(goals));
   return (
     <Box as="section" aria-label="What you want" display="grid" gap={3} alignContent="start">
-      <Heading as="h2" fontSize="1.15rem">
-        What you want
-      </Heading>
+      <SectionHeading mb={0}>What you want</SectionHeading>
       {request.goals.map((goal) => (
         <GoalCard
           key={goal.id}

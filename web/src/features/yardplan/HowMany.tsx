@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Heading, Spinner, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Spinner, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core/basics';
 import type { Apiary, NucRecipe, YardPlanRequest } from '@incremen/core/records';
 import { daysAhead, type NucsOnDay } from '@incremen/core/yardplan';
@@ -9,6 +9,7 @@ import { count } from '../../ui/format.ts';
 import { Select } from '../../ui/Select.tsx';
 import { yardPlanner } from '../../workers/yardPlanner.ts';
 import { lazyPart } from '../../ui/lazyPart.tsx';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 const HowManyChart = lazyPart(() => import('./HowManyChart.tsx'));
 
@@ -79,9 +80,7 @@ export function HowMany({
   return (
     <Box as="section" aria-label="How many, and when" ref={ref}>
       <Flex align="baseline" gap={3} wrap="wrap">
-        <Heading as="h2" fontSize="1.15rem">
-          How many, and when?
-        </Heading>
+        <SectionHeading mb={0}>How many, and when?</SectionHeading>
         <Text flex="1 1 18rem" color="inkSoft">
           {now
             ? `${count(now.nucs, 'nuc')} today${next ? `, ${next.nucs} from ${dayInWords(next.day)}` : ''}${most && next && most.nucs > next.nucs ? `, ${most.nucs} on ${dayInWords(most.day)}` : ''}.`

@@ -42,7 +42,6 @@ export function LimitField({
         ref={input}
         inputMode="numeric"
         bg="sheet"
-        minH="44px"
         placeholder="no limit"
         defaultValue={value ?? ''}
         onBlur={(e) => take(e.target.value)}

@@ -1,4 +1,4 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import {
   reasonOfMove,
   reasonOfShake,
@@ -12,6 +12,7 @@ import {
 import { STORE_KEY, type FramePin, type YardPlanRequest } from '@incremen/core/records';
 import { Ban, Pin } from 'lucide-react';
 import { count } from '../../ui/format.ts';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** Every move with its reason in one line; each can be held, or ruled out. */
 export function MoveList({
@@ -42,9 +43,7 @@ export function MoveList({
   const keyOf = (unit: number) => (unit === STORE ? STORE_KEY : (problem.units[unit]?.key ?? ''));
   return (
     <Box as="section">
-      <Heading as="h2" fontSize="1.15rem" mb={1}>
-        Moves
-      </Heading>
+      <SectionHeading mb={1}>Moves</SectionHeading>
       <Box as="ol" listStyleType="none" aria-label="Moves">
         {problem.unions.map((u) => (
           <Line

@@ -21,11 +21,11 @@ export function ProofLine({
   const short = seen.shortfalls;
   return (
     <Box display="grid" gap={2}>
-      <Text fontWeight="700" fontSize="1.1rem">
+      <Text fontWeight="700" fontSize="lg">
         {inShort(bench)}
       </Text>
       {/* As high with buttons as without, so that nothing jumps away under a frame that is dragged. */}
-      <Flex gap={3} align="center" wrap="wrap" minH="44px">
+      <Flex gap={3} align="center" wrap="wrap" minH="touch">
         <Box
           as="span"
           bg="accentSoft"
@@ -39,7 +39,7 @@ export function ProofLine({
           {placed > 0 ? `${count(placed, 'frame')} placed by hand` : proofOf(bench)}
         </Box>
         {placed > 0 && (
-          <Button minH="44px" variant="outline" bg="sheet" onClick={onSolve}>
+          <Button variant="outline" bg="sheet" onClick={onSolve}>
             Work out the rest anew
           </Button>
         )}
@@ -50,7 +50,7 @@ export function ProofLine({
                 ? `looking further, round ${bench.round} of ${bench.rounds}`
                 : 'still looking for a better one'}
             </Text>
-            <Button minH="44px" variant="outline" bg="sheet" onClick={bench.stop}>
+            <Button variant="outline" bg="sheet" onClick={bench.stop}>
               Stop
             </Button>
           </>

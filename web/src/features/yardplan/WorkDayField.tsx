@@ -25,7 +25,7 @@ export function WorkDayField({
         ref={input}
         type="date"
         bg="sheet"
-        minH="44px"
+        minH="touch"
         min={today}
         defaultValue={day}
         onChange={(e) => {

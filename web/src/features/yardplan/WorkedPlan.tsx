@@ -1,4 +1,4 @@
-import { Box, Flex, Heading, Spinner, Text, useMediaQuery } from '@chakra-ui/react';
+import { Box, Flex, Spinner, Text, useMediaQuery } from '@chakra-ui/react';
 import {
   type Apiary,
   type RuleLine,
@@ -29,6 +29,7 @@ import {
 import { ProofLine } from './ProofLine.tsx';
 import { Stage } from './Stage.tsx';
 import { withPlaced, type Bench } from './useBench.ts';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** A plan on the bench: how good it is, its hives, its moves, its rules, and others beside it. */
 export function WorkedPlan({
@@ -169,9 +170,7 @@ export function WorkedPlan({
         <Box as="aside" w={{ base: '100%', xl: '262px' }} flex="none">
           {/* Beside the hives it may grow: nothing there slips away under the finger. */}
           {isWide && <Box mb={3}>{inHand}</Box>}
-          <Heading as="h2" fontSize="1.15rem" mb={1}>
-            Rules{hover ? ', if it hung there' : ''}
-          </Heading>
+          <SectionHeading mb={1}>Rules{hover ? ', if it hung there' : ''}</SectionHeading>
           <Ledger lines={lines} />
         </Box>
       </Flex>

@@ -197,12 +197,7 @@ function BenchView({
         <SquareButton label="Redo" disabled={!redo} onClick={() => redo?.()}>
           <Redo2 size={20} aria-hidden />
         </SquareButton>
-        <Button
-          minH="44px"
-          disabled={!plan || !hasGoals || broken > 0}
-          loading={sending}
-          onClick={() => void start()}
-        >
+        <Button disabled={!plan || !hasGoals || broken > 0} loading={sending} onClick={() => void start()}>
           {broken > 0 ? `${count(broken, 'rule')} broken` : 'Start the work'}
         </Button>
       </PageHeader>

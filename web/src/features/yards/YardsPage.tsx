@@ -53,7 +53,7 @@ function YardRow({ yard, offset }: { readonly yard: Yard; readonly offset: numbe
   return (
     <Box as="li" borderTopWidth="2px" borderColor="line" pt={3}>
       <Flex align="baseline" gap={4} wrap="wrap">
-        <Heading as="h2" fontSize="1.35rem">
+        <Heading as="h2" fontSize="xl">
           <Link to={`/yards/${yard.id}`}>{yard.name}</Link>
         </Heading>
         <Box color="inkSoft">

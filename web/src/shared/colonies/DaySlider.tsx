@@ -20,7 +20,6 @@ export function DaySlider({
       <Button
         variant={offset === null ? 'solid' : 'outline'}
         {...(offset === null ? {} : { bg: 'sheet' })}
-        minH="44px"
         px={3}
         aria-pressed={offset === null}
         onClick={() => onChange(offset === null ? 0 : null)}

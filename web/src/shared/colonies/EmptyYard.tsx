@@ -18,10 +18,10 @@ export function EmptyYard() {
   return (
     <Flex direction={{ base: 'column', md: 'row' }} gap={10} align="center" pt={{ md: 10 }}>
       <Box maxW="30rem">
-        <Heading as="h1" fontSize="2.2rem" mb={3}>
+        <Heading as="h1" fontSize="4xl" mb={3}>
           Put your first hives on their stands
         </Heading>
-        <Text mb={5} fontSize="1.1rem">
+        <Text mb={5} fontSize="lg">
           Name a yard, say how many hives stand there and of what kind. Then count one: its frames are drawn
           as you read them, and the rest follows from that.
         </Text>

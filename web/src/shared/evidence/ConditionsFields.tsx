@@ -93,7 +93,6 @@ function NumberField({
         type="number"
         inputMode="numeric"
         bg="sheet"
-        minH="44px"
         maxW="8rem"
         onChange={(e) => onText(e.target.value)}
         {...field}

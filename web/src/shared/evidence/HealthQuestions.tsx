@@ -73,7 +73,6 @@ export const TreatmentQuestion = memo(function TreatmentQuestion({
             </Text>
             <Input
               bg="sheet"
-              minH="44px"
               maxLength={80}
               value={treatment.what ?? ''}
               onChange={(e) =>

@@ -80,7 +80,7 @@ const NoteField = memo(function NoteField({
       <Text as="span" fontWeight="600">
         Note
       </Text>
-      <Input bg="sheet" minH="44px" value={note} onChange={(e) => onNote(e.target.value)} maxLength={4000} />
+      <Input bg="sheet" value={note} onChange={(e) => onNote(e.target.value)} maxLength={4000} />
       <Text color="inkSoft" fontSize="sm">
         A frame in shorthand between square brackets is drawn in the diary: [h2 c6 *9 q]
       </Text>

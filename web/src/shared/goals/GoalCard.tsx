@@ -207,7 +207,7 @@ function NucSettings({
 }) {
   return (
     <>
-      <Flex gap={2} align="center" wrap="wrap">
+      <Flex gap={2} align="flex-end" wrap="wrap">
         <Box flex="1">
           {goal.count === null ? (
             <Text fontWeight="600">as many as possible</Text>

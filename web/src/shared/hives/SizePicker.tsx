@@ -158,7 +158,6 @@ function Measured({
       {label}
       <Input
         bg="sheet"
-        minH="44px"
         display="block"
         w={width}
         maxLength={80}

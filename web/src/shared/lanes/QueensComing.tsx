@@ -10,7 +10,7 @@ export function QueensComing({ lanes }: { readonly lanes: readonly LaneWithFallb
   if (lanes.length === 0) return null;
   return (
     <Box as="section" aria-label="Queens on their way" mt={8}>
-      <Heading as="h2" fontSize="1.3rem" mb={3}>
+      <Heading as="h2" fontSize="xl" mb={3}>
         Queens on their way
       </Heading>
       <Box display="grid" gridTemplateColumns="minmax(0, 1fr)" gap={4}>
@@ -37,7 +37,7 @@ export function QueenComing({ lane, planB, pastLast }: LaneWithFallback) {
     >
       <Flex justify="space-between" gap={4} wrap="wrap" align="center" mb={2}>
         <Box>
-          <Heading as="h3" fontSize="1.15rem">
+          <Heading as="h3" fontSize="lg">
             <Link to={`/colonies/${lane.colonyId}`}>{lane.name}</Link>
           </Heading>
           <Text color={pastLast ? 'alarm' : 'inkSoft'} fontWeight={pastLast ? '700' : '400'}>
@@ -49,13 +49,13 @@ export function QueenComing({ lane, planB, pastLast }: LaneWithFallback) {
         </Box>
         <Flex gap={2} wrap="wrap">
           {planB.reuniteWith && (
-            <Button asChild minH="44px" variant="outline" bg="sheet">
+            <Button asChild variant="outline" bg="sheet">
               <Link to={`/colonies/${lane.colonyId}/act/combine?with=${planB.reuniteWith.id}`}>
                 Reunite with {planB.reuniteWith.name}
               </Link>
             </Button>
           )}
-          <Button asChild minH="44px" {...(pastLast ? {} : { variant: 'outline' as const, bg: 'sheet' })}>
+          <Button asChild {...(pastLast ? {} : { variant: 'outline' as const, bg: 'sheet' })}>
             <Link to={`/colonies/${lane.colonyId}/act`} aria-label={`What to do about ${lane.name}`}>
               What to do
             </Link>

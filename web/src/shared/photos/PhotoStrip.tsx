@@ -32,8 +32,7 @@ export function PhotoStrip({
               position="absolute"
               top="-8px"
               right="-8px"
-              minW="44px"
-              minH="44px"
+              minW="touch"
               px={0}
               borderRadius="full"
               aria-label={`Take away ${p.label}`}
@@ -57,9 +56,7 @@ export function PhotoStrip({
             <Dialog.Content bg="sheet" p={3} aria-label={open?.label ?? ''}>
               {open && <Picture photo={open} height={0} />}
               <Dialog.CloseTrigger asChild>
-                <Button minH="44px" mt={3}>
-                  Close
-                </Button>
+                <Button mt={3}>Close</Button>
               </Dialog.CloseTrigger>
             </Dialog.Content>
           </Dialog.Positioner>

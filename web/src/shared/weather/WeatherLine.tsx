@@ -12,7 +12,7 @@ export function WeatherLine() {
   if (!report || !now || report.forecast.length === 0) return null;
   const sense = senseOf(report, now);
   return (
-    <Text mb={4} fontSize="1.1rem">
+    <Text mb={4} fontSize="lg">
       <Link to="/weather">{workInWords(sense, today)}</Link>
       {sense.rain && ` Rain from ${sense.rain.slice(11)} on ${dayInWords(sense.rain.slice(0, 10))}.`}
     </Text>

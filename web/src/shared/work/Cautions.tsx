@@ -5,7 +5,7 @@ import { ShieldAlert } from 'lucide-react';
 export function Cautions({ cautions }: { readonly cautions: readonly string[] }) {
   return (
     <Box as="section">
-      <Flex as="h2" align="center" gap={2} fontFamily="heading" fontWeight="700" fontSize="1.15rem" mb={2}>
+      <Flex as="h2" align="center" gap={2} fontFamily="heading" fontWeight="700" fontSize="lg" mb={2}>
         <ShieldAlert size={20} aria-hidden /> Take care
       </Flex>
       <Box as="ul" listStyleType="none" display="grid" gap={2} fontSize="sm">

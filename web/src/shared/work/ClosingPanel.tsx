@@ -57,7 +57,7 @@ export function ClosingPanel({
   return (
     <Box as="section" aria-label="Close the visit" display="grid" gap={4}>
       <Box>
-        <Heading as="h2" fontSize="1.4rem">
+        <Heading as="h2" fontSize="xl">
           Close the visit
         </Heading>
         <Text color="inkSoft">Walk past each once more. Then the records change.</Text>
@@ -115,13 +115,12 @@ function UnitAnswers({
       p={4}
     >
       <Flex justify="space-between" align="center" gap={3} mb={2}>
-        <Heading as="h3" fontSize="1.2rem">
+        <Heading as="h3" fontSize="lg">
           {unit.name}
         </Heading>
         {above && (
           <Button
             variant="ghost"
-            minH="44px"
             disabled={above.fed === null || above.excluder === null || above.strips === null}
             onClick={() => onChange({ fed: above.fed, excluder: above.excluder, strips: above.strips })}
           >

@@ -1,9 +1,10 @@
-import { Box, Flex, Heading } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import type { Colony } from '@incremen/core/records';
 import { Link } from 'react-router';
 import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
 import { HiveDrawing, hiveInWords } from '../../drawing/HiveDrawing.tsx';
 import { useApiary } from '../../mirror/hooks.ts';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** Colonies as they now stand, side by side. */
 export function DrawnColonies({ colonies }: { readonly colonies: readonly Colony[] }) {
@@ -14,9 +15,9 @@ export function DrawnColonies({ colonies }: { readonly colonies: readonly Colony
         const boxes = drawnBoxesOf(apiary, c);
         return (
           <Box key={c.id}>
-            <Heading as="h2" fontSize="1.15rem" mb={1}>
+            <SectionHeading mb={1}>
               <Link to={`/colonies/${c.id}`}>{c.name}</Link>
-            </Heading>
+            </SectionHeading>
             <HiveDrawing boxes={boxes} label={hiveInWords(c.name, boxes)} scale={1.3} />
           </Box>
         );
