@@ -105,7 +105,7 @@ const Rail = memo(function Rail() {
       aria-label="Views"
       className="no-print"
       bg="rail"
-      color="#F4F5F1"
+      color="railInk"
       direction={{ base: 'row', md: 'column' }}
       position={{ base: 'fixed', md: 'sticky' }}
       bottom={{ base: 0, md: 'auto' }}
@@ -126,7 +126,7 @@ const Rail = memo(function Rail() {
           alt=""
           width={30}
           height={30}
-          style={{ borderRadius: 7, outline: '1px solid #3b5b5e' }}
+          style={{ borderRadius: 7, outline: '1px solid var(--chakra-colors-rail-line)' }}
         />
         <Text fontFamily="heading" fontSize="2xl" fontWeight="700" letterSpacing="-0.02em">
           Incremen

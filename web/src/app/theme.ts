@@ -134,6 +134,35 @@ export const system = createSystem(
           wood: { value: { base: '#2D4446', _dark: '#9FB0AC', _sunlight: '#000000' } },
           boxFill: { value: { base: '#FDFDFA', _dark: '#202D2E', _sunlight: '#FFFFFF' } },
           halo: { value: { base: '#B9C2BA', _dark: '#566664', _sunlight: '#8D9791' } },
+          // Quantities in charts.
+          bees: { value: { base: '#5F6F68', _dark: '#A3B5AD', _sunlight: '#3A4742' } },
+          brood: { value: { base: '#8A6A50', _dark: '#C9A17F', _sunlight: '#5E4431' } },
+          stores: { value: { base: '#B27A0C', _dark: '#E3A72F', _sunlight: '#7A5200' } },
+          feasible: { value: { base: '#2F8F83', _dark: '#5FC2B4', _sunlight: '#00504A' } },
+          rain: { value: { base: '#3F6FA8', _dark: '#86AEE0', _sunlight: '#1F4A80' } },
+          // A cell on its way: open, capped, emerging.
+          cellOpen: { value: { base: '#EFE3C0', _dark: '#6E5C2E', _sunlight: '#E5D29A' } },
+          cellCapped: { value: { base: '#C58A3A', _dark: '#D9A052', _sunlight: '#8A5200' } },
+          railInk: { value: '#F4F5F1' },
+          railLine: { value: '#3B5B5E' },
+          // Who receives a frame: of middling brightness, so that each shows on paper and on dark ground.
+          receiver1: { value: '#2F8F83' },
+          receiver2: { value: '#C2602F' },
+          receiver3: { value: '#4A7FC1' },
+          receiver4: { value: '#8A6FC0' },
+          receiver5: { value: '#8A7A1E' },
+          receiver6: { value: '#B8577F' },
+          receiver7: { value: '#4F8A3C' },
+          receiver8: { value: '#7A6A5A' },
+          // Marks of units: white letters on each are readable (contrast above 4.5, WCAG 2.2) in every look.
+          mark1: { value: '#0B6B63' },
+          mark2: { value: '#7A3E8E' },
+          mark3: { value: '#8A5200' },
+          mark4: { value: '#2A5CA8' },
+          mark5: { value: '#A0303F' },
+          mark6: { value: '#4B6416' },
+          mark7: { value: '#6B4A3A' },
+          mark8: { value: '#3F4F8F' },
           brand: {
             solid: {
               value: { base: '{colors.brand.600}', _dark: '{colors.brand.300}', _sunlight: '#00504A' },

@@ -17,9 +17,9 @@ export function CellLane({ line, today }: { readonly line: LedgerLine; readonly 
     <svg viewBox={`0 0 ${DAYS * W} 32`} width={DAYS * W} height="32" role="img" style={{ maxWidth: '100%' }}>
       <title>{words}</title>
       <rect x="0" y="8" width={DAYS * W} height="16" fill="var(--chakra-colors-sunk)" />
-      {bar(addDays(line.capped.likely, -5), line.capped.likely, '#EFE3C0')}
-      {bar(line.capped.likely, line.emerges.earliest, '#C58A3A')}
-      {bar(line.emerges.earliest, addDays(line.emerges.latest, 1), '#A83E17')}
+      {bar(addDays(line.capped.likely, -5), line.capped.likely, 'var(--chakra-colors-cell-open)')}
+      {bar(line.capped.likely, line.emerges.earliest, 'var(--chakra-colors-cell-capped)')}
+      {bar(line.emerges.earliest, addDays(line.emerges.latest, 1), 'var(--chakra-colors-alarm)')}
       <path d={`M${x(today)} 2v28`} stroke="var(--chakra-colors-ink)" strokeWidth="2.5" />
     </svg>
   );

@@ -3,35 +3,30 @@ import { dayInWords } from '@incremen/core/basics';
 import type { StrengthPoint } from '@incremen/core/colony';
 import { LineChart } from 'echarts/charts';
 import { GridComponent, LegendComponent, TooltipComponent } from 'echarts/components';
-import { init, use as register, type EChartsType } from 'echarts/core';
+import { use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
-import { useEffect, useRef } from 'react';
+import { useEffect } from 'react';
 import { one } from '../../ui/format.ts';
+import { useChart } from '../../ui/useChart.ts';
+import { useTokenColours } from '../../ui/useTokenColours.ts';
 
 register([LineChart, GridComponent, LegendComponent, TooltipComponent, SVGRenderer]);
 
 const SERIES = [
-  { key: 'bees', name: 'bees', colour: '#5F6F68', symbol: 'circle' },
-  { key: 'brood', name: 'brood', colour: '#8A6A50', symbol: 'rect' },
-  { key: 'stores', name: 'stores', colour: '#B27A0C', symbol: 'triangle' },
+  { key: 'bees', name: 'bees', symbol: 'circle' },
+  { key: 'brood', name: 'brood', symbol: 'rect' },
+  { key: 'stores', name: 'stores', symbol: 'triangle' },
 ] as const;
+
+const COLOURS = ['ink-soft', 'sheet', 'bees', 'brood', 'stores'] as const;
 
 /** Strength over the counts of a colony; points from quick counts are hollow. */
 export default function StrengthChart({ points }: { readonly points: readonly StrengthPoint[] }) {
-  const place = useRef<HTMLDivElement>(null);
-  const chart = useRef<EChartsType | null>(null);
+  const { place, chart } = useChart();
+  const colours = useTokenColours(COLOURS);
   useEffect(() => {
-    if (!place.current) return undefined;
-    const ink = getComputedStyle(place.current).color;
-    chart.current = init(place.current, null, { renderer: 'svg' });
-    chart.current.setOption(optionOf(points, ink));
-    const watch = new ResizeObserver(() => chart.current?.resize());
-    watch.observe(place.current);
-    return () => {
-      watch.disconnect();
-      chart.current?.dispose();
-    };
-  }, [points]);
+    chart.current?.setOption(optionOf(points, colours));
+  }, [chart, points, colours]);
   return (
     <>
       <Box ref={place} h="220px" w="100%" aria-hidden color="inkSoft" />
@@ -63,7 +58,11 @@ export default function StrengthChart({ points }: { readonly points: readonly St
   );
 }
 
-function optionOf(points: readonly StrengthPoint[], ink: string) {
+function optionOf(
+  points: readonly StrengthPoint[],
+  colours: Readonly<Record<(typeof COLOURS)[number], string>>,
+) {
+  const ink = colours['ink-soft'];
   const text = { color: ink, fontFamily: 'inherit', fontSize: 13 };
   return {
     animation: false,
@@ -81,13 +80,15 @@ function optionOf(points: readonly StrengthPoint[], ink: string) {
     series: SERIES.map((s) => ({
       name: s.name,
       type: 'line',
-      lineStyle: { color: s.colour, width: 2.5 },
-      itemStyle: { color: s.colour },
+      lineStyle: { color: colours[s.key], width: 2.5 },
+      itemStyle: { color: colours[s.key] },
       symbol: s.symbol,
       symbolSize: 9,
       data: points.map((p) => ({
         value: [p.day, p[s.key]],
-        ...(p.estimated ? { itemStyle: { color: '#fff', borderColor: s.colour, borderWidth: 2 } } : {}),
+        ...(p.estimated
+          ? { itemStyle: { color: colours.sheet, borderColor: colours[s.key], borderWidth: 2 } }
+          : {}),
       })),
     })),
   };

@@ -7,6 +7,7 @@ import { use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect } from 'react';
 import { useChart } from '../../ui/useChart.ts';
+import { useTokenColours } from '../../ui/useTokenColours.ts';
 
 register([
   BarChart,
@@ -19,6 +20,8 @@ register([
 ]);
 
 const two = (n: number) => String(n).padStart(2, '0');
+
+const COLOURS = ['ink-soft', 'rain', 'alarm', 'feasible'] as const;
 
 /** Temperature and rain by the hour, with the hours shaded in which hives can be opened. */
 export default function WeatherChart({
@@ -34,9 +37,10 @@ export default function WeatherChart({
   readonly degrees: (celsius: number) => number;
 }) {
   const { place, chart } = useChart();
+  const colours = useTokenColours(COLOURS);
   useEffect(() => {
-    if (!chart.current || !place.current) return;
-    const ink = getComputedStyle(place.current).color;
+    if (!chart.current) return;
+    const ink = colours['ink-soft'];
     const times = hours.map((h) => h.time);
     chart.current.setOption({
       animation: false,
@@ -57,7 +61,7 @@ export default function WeatherChart({
         {
           type: 'value',
           axisLabel: { color: ink, formatter: '{value}°' },
-          splitLine: { lineStyle: { opacity: 0.35 } },
+          splitLine: { lineStyle: { color: ink, opacity: 0.18 } },
         },
         {
           type: 'value',
@@ -73,18 +77,18 @@ export default function WeatherChart({
           type: 'bar',
           yAxisIndex: 1,
           data: hours.map((h) => h.rainMm),
-          itemStyle: { color: '#3F6FA8' },
+          itemStyle: { color: colours.rain },
         },
         {
           name: 'temperature',
           type: 'line',
           showSymbol: false,
           data: hours.map((h) => degrees(h.temperatureC)),
-          lineStyle: { width: 2.5, color: '#A83E17' },
-          itemStyle: { color: '#A83E17' },
+          lineStyle: { width: 2.5, color: colours.alarm },
+          itemStyle: { color: colours.alarm },
           markArea: {
             silent: true,
-            itemStyle: { color: '#2F8F83', opacity: 0.22 },
+            itemStyle: { color: colours.feasible, opacity: 0.22 },
             data: windows.flatMap((w) => {
               const from = `${w.day}T${two(w.fromHour)}:00`;
               const to = `${w.day}T${two(w.toHour)}:00`;
@@ -103,6 +107,6 @@ export default function WeatherChart({
         },
       ],
     });
-  }, [place, chart, hours, now, windows, degrees]);
+  }, [chart, colours, hours, now, windows, degrees]);
   return <Box ref={place} h="260px" w="100%" aria-hidden color="inkSoft" />;
 }

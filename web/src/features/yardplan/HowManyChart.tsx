@@ -7,11 +7,14 @@ import { use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect } from 'react';
 import { useChart } from '../../ui/useChart.ts';
+import { useTokenColours } from '../../ui/useTokenColours.ts';
 
 register([BarChart, LineChart, GridComponent, LegendComponent, TooltipComponent, SVGRenderer]);
 
 /** Nucs beyond those that were found; null where there are none. */
 const moreOn = (day: NucsOnDay | undefined) => Math.max(0, (day?.mostNucs ?? 0) - (day?.nucs ?? 0)) || null;
+
+const COLOURS = ['ink-soft', 'feasible'] as const;
 
 /** Nucs that can be made on each of the next days, as bars; a bar leads to the plan of its day. */
 export default function HowManyChart({
@@ -25,10 +28,11 @@ export default function HowManyChart({
   readonly onDay: (day: NucsOnDay) => void;
 }) {
   const { place, chart } = useChart();
+  const colours = useTokenColours(COLOURS);
   useEffect(() => {
     const shown = chart.current;
-    if (!shown || !place.current) return undefined;
-    const ink = getComputedStyle(place.current).color;
+    if (!shown) return undefined;
+    const ink = colours['ink-soft'];
     shown.setOption({
       animation: false,
       textStyle: { fontFamily: 'inherit', color: ink, fontSize: 13 },
@@ -40,14 +44,19 @@ export default function HowManyChart({
         data: all.map((d) => dayInWords(d)),
         axisLabel: { interval: 6, color: ink, formatter: (v: string) => v.replace(/^\w+ /, '') },
       },
-      yAxis: { type: 'value', minInterval: 1, axisLabel: { color: ink } },
+      yAxis: {
+        type: 'value',
+        minInterval: 1,
+        axisLabel: { color: ink },
+        splitLine: { lineStyle: { color: ink, opacity: 0.18 } },
+      },
       series: [
         {
           name: 'nucs',
           type: 'bar',
           stack: 'nucs',
           data: all.map((d) => days.find((x) => x.day === d)?.nucs ?? null),
-          itemStyle: { color: '#2F8F83' },
+          itemStyle: { color: colours.feasible },
           barCategoryGap: '20%',
         },
         {
@@ -55,7 +64,12 @@ export default function HowManyChart({
           type: 'bar',
           stack: 'nucs',
           data: all.map((d) => moreOn(days.find((x) => x.day === d))),
-          itemStyle: { color: 'transparent', borderColor: '#2F8F83', borderType: 'dashed', borderWidth: 1.5 },
+          itemStyle: {
+            color: 'transparent',
+            borderColor: colours.feasible,
+            borderType: 'dashed',
+            borderWidth: 1.5,
+          },
         },
       ],
     });
@@ -67,6 +81,6 @@ export default function HowManyChart({
     return () => {
       shown.off('click', click as never);
     };
-  }, [place, chart, days, all, onDay]);
+  }, [chart, colours, days, all, onDay]);
   return <Box ref={place} h="210px" w="100%" aria-hidden color="inkSoft" />;
 }

@@ -133,7 +133,13 @@ export function Stage({
       <DragOverlay dropAnimation={null}>
         {frame && (
           <svg width={SLAT.width + 14} height={SLAT.deepHeight + 16} aria-hidden>
-            <Slat reading={frame.reading} x={7} y={6} height={SLAT.deepHeight} outline="#2F8F83" />
+            <Slat
+              reading={frame.reading}
+              x={7}
+              y={6}
+              height={SLAT.deepHeight}
+              outline="var(--chakra-colors-feasible)"
+            />
           </svg>
         )}
       </DragOverlay>

@@ -53,17 +53,10 @@ export interface BenchPicture {
   readonly untouched: readonly YardUnit[];
 }
 
-/** Inks of receivers: of middling brightness, so that each shows on paper and on dark ground. */
-const INKS = [
-  '#2F8F83',
-  '#C2602F',
-  '#4A7FC1',
-  '#8A6FC0',
-  '#8A7A1E',
-  '#B8577F',
-  '#4F8A3C',
-  '#7A6A5A',
-] as const;
+const RECEIVER_INKS = 8;
+
+/** The ink of the receiver at this place, from 0. */
+const receiverInk = (at: number) => `var(--chakra-colors-receiver${(at % RECEIVER_INKS) + 1})`;
 
 /** Prepares a plan for being drawn: hives before on the one side, hives after on the other. */
 export function benchPicture(
@@ -93,7 +86,7 @@ export function benchPicture(
   let n = 0;
   const inkOf = new Map<number, string>();
   for (const u of order) {
-    if (receives.has(u.index)) inkOf.set(u.index, INKS[n++ % INKS.length] ?? INKS[0]);
+    if (receives.has(u.index)) inkOf.set(u.index, receiverInk(n++));
   }
   const colour = (u: YardUnit): MarkingColour | null => {
     const queen = u.kind === 'colony' ? queenOf(apiary, u.key) : undefined;
@@ -130,7 +123,7 @@ export function benchPicture(
                 from: m.from,
                 toUnit: m.toUnit,
                 to: m.to,
-                ink: inkOf.get(m.toUnit) ?? INKS[0],
+                ink: inkOf.get(m.toUnit) ?? receiverInk(0),
                 isShake: false,
               },
             ],
@@ -145,7 +138,7 @@ export function benchPicture(
                 from: { boxId: f.boxId, slot: f.slot },
                 toUnit: target,
                 to: null,
-                ink: inkOf.get(target) ?? INKS[0],
+                ink: inkOf.get(target) ?? receiverInk(0),
                 isShake: true,
               },
             ]

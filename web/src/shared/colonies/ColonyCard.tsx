@@ -152,7 +152,11 @@ function QueenDot({ state }: { readonly state: ColonyState }) {
   );
 }
 
-const SHAPES = { bees: '#7E8A84', brood: 'url(#comb-capped)', stores: 'url(#comb-honey)' } as const;
+const SHAPES = {
+  bees: 'var(--chakra-colors-bees)',
+  brood: 'url(#comb-capped)',
+  stores: 'url(#comb-honey)',
+} as const;
 
 function Figure({
   shape,
@@ -169,7 +173,15 @@ function Figure({
         {shape === 'bees' ? (
           <circle cx="6" cy="6" r="5" fill={SHAPES.bees} />
         ) : (
-          <rect x="1" y="1" width="10" height="10" rx="2" fill={SHAPES[shape]} stroke="#18282B" />
+          <rect
+            x="1"
+            y="1"
+            width="10"
+            height="10"
+            rx="2"
+            fill={SHAPES[shape]}
+            stroke="var(--chakra-colors-wood)"
+          />
         )}
       </svg>
       {one(value)}
