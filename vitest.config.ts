@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
 
 /** Checks of many cases run a sample of them, and all with SOAK=1 (`npm run soak`). */
@@ -5,6 +6,8 @@ const soak = process.env['SOAK'] === '1';
 
 export default defineConfig({
   test: {
+    // Left to itself it keeps one core free.
+    maxWorkers: availableParallelism(),
     projects: [
       {
         test: {
@@ -38,6 +41,8 @@ export default defineConfig({
           root: 'web',
           include: ['src/**/*.test.{ts,tsx}'],
           environment: 'happy-dom',
+          // Reading the library of components costs more than the tests: once for all of them.
+          isolate: false,
           setupFiles: ['./src/testing/setup.ts'],
           // Whole views are drawn; a busy machine takes its time.
           testTimeout: 120_000,

@@ -52,7 +52,7 @@ test('two givers are called into partitioned boxes, cells are coming: sides, tag
   await page.getByRole('button', { name: 'Begin to call' }).click();
   await expect(page.getByRole('heading', { name: 'Tansy and Burnet into 2 units' })).toBeVisible();
   for (let called = 1; called <= 20; called++) {
-    const units = page.locator('.pad-sums').filter({ hasText: /^4 of 4/ });
+    const units = page.getByTestId('unit-sums').filter({ hasText: /^4 of 4/ });
     if ((await units.count()) === 2) break;
     await page.getByRole('button', { name: /As last time/ }).click();
     await answer(page).getByRole('button').first().click();

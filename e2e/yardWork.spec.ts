@@ -43,7 +43,7 @@ test('another hive first, rain on its way, and a comb that stayed: the rest of t
   await startGoal(page, /^Level the yard/);
   const opened = page.getByRole('listitem').filter({ hasText: /^Open / });
   const later = opened.filter({ has: page.getByRole('button', { name: 'Take this hive next' }) }).last();
-  const words = ((await later.locator('.step-text').textContent()) ?? '').trim();
+  const words = ((await later.getByTestId('step-text').textContent()) ?? '').trim();
   await expect(opened.first()).not.toContainText(words);
   await later.getByRole('button', { name: 'Take this hive next' }).click();
   await expect(opened.first()).toContainText(words);
@@ -53,7 +53,7 @@ test('another hive first, rain on its way, and a comb that stayed: the rest of t
   await expect(page.getByText(/minutes? needed, 1[45] left: stop after/)).toBeVisible();
 
   // The first comb that is to go stays where it hangs.
-  const current = page.locator('.step[aria-current] .step-text');
+  const current = page.locator('[aria-current="step"]').getByTestId('step-text');
   while (!(await current.innerText()).includes('→')) {
     await page
       .getByRole('button', { name: /^Done:/ })

@@ -17,6 +17,7 @@ import { Toaster } from '../ui/toaster.tsx';
 import { LookSwitch } from '../shared/settings/LookSwitch.tsx';
 import { StatusStrip } from './StatusStrip.tsx';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
+import common from '../ui/common.module.css';
 
 const PLACES: readonly { to: string; label: string; icon: LucideIcon; end?: boolean }[] = [
   { to: '/', label: 'Board', icon: LayoutGrid, end: true },
@@ -103,7 +104,7 @@ const Rail = memo(function Rail() {
     <Flex
       as="nav"
       aria-label="Views"
-      className="no-print"
+      className={common.noPrint}
       bg="rail"
       color="railInk"
       direction={{ base: 'row', md: 'column' }}

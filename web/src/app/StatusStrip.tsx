@@ -7,6 +7,7 @@ import { newVersion } from '../offline/installed.ts';
 import { count } from '../ui/format.ts';
 import { dayInWords } from '@incremen/core/basics';
 import { useAppSelector } from '../state/store.ts';
+import common from '../ui/common.module.css';
 
 /** What stands between this device and the server, as long as something does. */
 export function StatusStrip() {
@@ -19,7 +20,7 @@ export function StatusStrip() {
   const waiting = outbox.length - refused;
   return (
     <Box
-      className="no-print"
+      className={common.noPrint}
       display="grid"
       gap={2}
       mb={refused || clockFault || update || reach === 'away' ? 3 : 0}

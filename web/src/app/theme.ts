@@ -73,6 +73,7 @@ export const system = createSystem(
         fontVariantNumeric: 'tabular-nums',
         lineHeight: '1.45',
         textWrap: 'pretty',
+        _print: { bg: 'white' },
       },
       'h1, h2, h3': { fontFamily: 'heading', lineHeight: '1.15', textWrap: 'balance' },
       ':focus-visible': { outline: '3px solid', outlineColor: 'accent', outlineOffset: '2px' },

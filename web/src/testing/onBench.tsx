@@ -1,20 +1,15 @@
 import { demoScenario } from '@incremen/core/demo';
-import { cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
-import { afterEach, beforeEach, vi } from 'vitest';
+import { beforeEach } from 'vitest';
 import { YardPlanPage } from '../features/yardplan/YardPlanPage.tsx';
 import { withoutNetwork } from './noNetwork.ts';
 import { proverSays } from './plannerHere.ts';
 import { demoStore, renderView } from './renderView.tsx';
 
-vi.mock('../workers/yardPlanner.ts', async () => (await import('./plannerHere.ts')).plannerHere);
-// The chart needs a canvas of a real browser; its figures stand beside it in words.
-vi.mock('../features/yardplan/HowManyChart.tsx', () => ({ default: () => null }));
-
 /** Tests of the bench: no network, planner and chart stood in for, and a prover that says nothing before each. */
 export function atTheBench(): void {
   withoutNetwork();
-  afterEach(cleanup);
   beforeEach(() => {
     proverSays.bound = null;
     proverSays.mostNucs = null;

@@ -1,4 +1,5 @@
-import type { Apiary, NucRecipe, YardPlanRequest } from '@incremen/core/records';
+import type { Apiary, NucRecipe, WorkReport, YardPlanRequest } from '@incremen/core/records';
+import { reportWork } from '@incremen/core/repair';
 import type { Day, Problem } from '@incremen/core/basics';
 import {
   alternativeOf,
@@ -32,7 +33,7 @@ export const proverSays: {
 export const plannerFails = { next: false };
 
 /** The planner of yards without workers, which tests do not have: the first plan only, at once. */
-export const plannerHere = {
+export const yardPlannerHere = {
   yardPlanner: () => ({
     solve: async (
       apiary: Apiary,
@@ -85,4 +86,13 @@ export const plannerHere = {
       shortage: () => Promise.resolve(proverSays.shortages),
     }),
   endProver: () => undefined,
+};
+
+/** The planner of single colonies and of repairs. */
+export const plannerHere = {
+  warmUpPlanner: () => undefined,
+  plannerWorker: () => ({
+    repair: (...[apiary, workId, report, day]: [Apiary, string, WorkReport, Day]) =>
+      Promise.resolve(reportWork(apiary, workId, report, day, () => crypto.randomUUID())),
+  }),
 };

@@ -1,5 +1,7 @@
 import { useId, type ReactNode } from 'react';
 import { fingers } from './onTap.ts';
+import styles from './Choice.module.css';
+import common from './common.module.css';
 
 /** One of a few answers, all of them in sight. Arrow keys move between them as in any radio group. */
 export function Choice<T extends string>({
@@ -29,14 +31,14 @@ export function Choice<T extends string>({
   const name = useId();
   return (
     <fieldset aria-label={label}>
-      <legend className={hideLabel ? 'for-readers' : 'choices-legend'}>{shown}</legend>
-      <div className="choices" data-columns={columns || undefined}>
+      <legend className={hideLabel ? common.forReaders : styles.choicesLegend}>{shown}</legend>
+      <div className={styles.choices} data-columns={columns || undefined}>
         {options.map((o) => {
           const chosen = value === o.id;
           return (
             <label
               key={o.id}
-              className="choice"
+              className={styles.choice}
               title={o.hint}
               {...fingers(() => onChange(o.id))}
               data-chosen={chosen ? (o.quiet ? 'quiet' : 'plain') : undefined}

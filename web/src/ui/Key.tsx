@@ -1,7 +1,9 @@
 import type { ReactNode } from 'react';
 import { onTap } from './onTap.ts';
+import clsx from 'clsx';
+import styles from './Key.module.css';
 
-/** A large plain button for the field; see controls.css. */
+/** A large plain button for the field; see Key.module.css. */
 export function Key({
   label,
   on,
@@ -28,7 +30,7 @@ export function Key({
   return (
     <button
       type="button"
-      className={`key key-${size}`}
+      className={clsx(styles.key, styles[size])}
       data-lit={lit || undefined}
       data-on={(expanded !== undefined && on) || undefined}
       disabled={disabled}

@@ -1,5 +1,6 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { useEffect, type ReactNode } from 'react';
+import common from './common.module.css';
 
 /** The head of a view: where one is, what it is about, and the main verbs. Also names the document. */
 export function PageHeader({
@@ -25,7 +26,7 @@ export function PageHeader({
         </Box>
       )}
       {children && (
-        <Flex gap={2} ml={{ md: 'auto' }} wrap="wrap" className="no-print">
+        <Flex gap={2} ml={{ md: 'auto' }} wrap="wrap" className={common.noPrint}>
           {children}
         </Flex>
       )}

@@ -1,3 +1,4 @@
+import styles from './Select.module.css';
 /** One of many, in the browser's own list. */
 export function Select({
   label,
@@ -15,7 +16,7 @@ export function Select({
 }) {
   return (
     <select
-      className="select"
+      className={styles.select}
       data-fit={fit || undefined}
       aria-label={label}
       value={value}

@@ -1,5 +1,8 @@
 import { Minus, Plus } from 'lucide-react';
 import { useId } from 'react';
+import clsx from 'clsx';
+import styles from './Stepper.module.css';
+import keyStyles from './Key.module.css';
 
 /** A number that goes up and down by steps, or is typed. */
 export function Stepper({
@@ -26,12 +29,12 @@ export function Stepper({
     if (Number.isFinite(next) && next !== value) onChange(next);
   };
   return (
-    <div className="stepper">
+    <div className={styles.stepper}>
       <label htmlFor={id}>{label}</label>
-      <span className="stepper-keys">
+      <span className={styles.keys}>
         <button
           type="button"
-          className="key key-mark"
+          className={clsx(keyStyles.key, keyStyles.keyMark)}
           aria-label={`Less: ${label}`}
           disabled={value <= min}
           onClick={() => set(value - step)}
@@ -41,7 +44,7 @@ export function Stepper({
         <input
           id={id}
           inputMode="decimal"
-          className="stepper-value"
+          className={styles.value}
           key={value}
           defaultValue={value}
           onBlur={(e) => set(Number(e.target.value.replace(',', '.')))}
@@ -53,14 +56,14 @@ export function Stepper({
         />
         <button
           type="button"
-          className="key key-mark"
+          className={clsx(keyStyles.key, keyStyles.keyMark)}
           aria-label={`More: ${label}`}
           disabled={value >= max}
           onClick={() => set(value + step)}
         >
           <Plus size={16} aria-hidden />
         </button>
-        {unit && <span className="stepper-unit">{unit}</span>}
+        {unit && <span className={styles.unit}>{unit}</span>}
       </span>
     </div>
   );

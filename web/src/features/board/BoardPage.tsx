@@ -18,8 +18,8 @@ import { EmptyYard } from '../../shared/colonies/EmptyYard.tsx';
 import { arranged, LANES } from '../../shared/colonies/lanes.ts';
 import { NextUp } from './NextUp.tsx';
 import { useColoniesOn } from '../../shared/colonies/useColoniesOn.ts';
-import '../../shared/colonies/board.css';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import styles from './BoardPage.module.css';
 
 /** One yard: what to do next, and every colony drawn on its stand. */
 export function BoardPage() {
@@ -174,7 +174,7 @@ function LaneBlock({
         align="flex-end"
       >
         {states.map((s) => (
-          <li key={s.colony.id} className="board-place">
+          <li key={s.colony.id} className={styles.place}>
             <ColonyCard state={s} picked={picked === null ? null : picked.includes(s.colony.id)} />
           </li>
         ))}

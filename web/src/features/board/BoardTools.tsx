@@ -7,6 +7,7 @@ import { Select } from '../../ui/Select.tsx';
 import { SquareButton } from '../../ui/SquareButton.tsx';
 import { MOST_COMPARED, SORTS, viewed, type Sort } from '../../state/boardSlice.ts';
 import { LANES } from '../../shared/colonies/lanes.ts';
+import common from '../../ui/common.module.css';
 
 const SORT_NAMES: Readonly<Record<Sort, string>> = {
   stand: 'by stand',
@@ -26,7 +27,7 @@ export function BoardTools() {
       gap={2}
       wrap={{ base: 'nowrap', md: 'wrap' }}
       align="center"
-      className="no-print"
+      className={common.noPrint}
       overflowX={{ base: 'auto', md: 'visible' }}
       mx={{ base: -4, md: 0 }}
       px={{ base: 4, md: 0 }}

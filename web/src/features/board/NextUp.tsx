@@ -8,6 +8,7 @@ import { memo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { wayOut } from '../../shared/colonies/wayOut.ts';
+import common from '../../ui/common.module.css';
 
 interface Item {
   readonly key: string;
@@ -25,7 +26,7 @@ export const NextUp = memo(function NextUp({ states }: { readonly states: readon
   const items = nextItems(apiary, states, today);
   if (items.length === 0) return null;
   return (
-    <Box as="section" aria-label="Next" mb={4} className="no-print">
+    <Box as="section" aria-label="Next" mb={4} className={common.noPrint}>
       <Grid gap={3} templateColumns={{ base: '1fr', lg: 'repeat(3, 1fr)' }}>
         {items.slice(0, 3).map((item) => (
           <Flex

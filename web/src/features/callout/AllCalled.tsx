@@ -4,6 +4,9 @@ import { advise, padCorrection, type PadState } from '@incremen/core/callout';
 import { useApiary } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';
 import { PadAnswer } from './PadAnswer.tsx';
+import clsx from 'clsx';
+import frameNameStyles from './frameName.module.css';
+import padAnswerStyles from './PadAnswer.module.css';
 
 /** Nothing is left in the boxes: what lies aside, and the exchange that would help most. */
 export function AllCalled({
@@ -22,7 +25,7 @@ export function AllCalled({
     const places = advise(state, aside, aside.id).filter((a) => a.to.at !== 'aside');
     return (
       <>
-        <h2 className="pad-frame">{frameInWords(apiary, aside.frameId)}</h2>
+        <h2 className={frameNameStyles.frameName}>{frameInWords(apiary, aside.frameId)}</h2>
         <p>{count(state.aside.length, 'frame')} aside. Now it is known who is short: this one goes to</p>
         <PadAnswer
           callOut={callOut}
@@ -40,7 +43,7 @@ export function AllCalled({
       : 'a frame of the giver';
   };
   return (
-    <div className="pad-answer pad-waiting">
+    <div className={clsx(padAnswerStyles.answer, padAnswerStyles.waiting)}>
       <p>Every frame is called.</p>
       {better && (
         <>

@@ -10,7 +10,6 @@ import { Stepper } from '../../ui/Stepper.tsx';
 import { count } from '../../ui/format.ts';
 import { ColonyChoice } from '../../shared/goals/ColonyChoice.tsx';
 import { RecipeFields } from '../../shared/goals/RecipeFields.tsx';
-import '../../shared/goals/bench.css';
 
 /** Who gives, what stays, how many units and of what: then the calling begins. */
 export function CallOutForm() {

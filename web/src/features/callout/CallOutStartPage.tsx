@@ -5,7 +5,6 @@ import { useApiary } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { count } from '../../ui/format.ts';
 import { CallOutForm } from './CallOutForm.tsx';
-import './pad.css';
 
 /** Break-ups under way, and what is asked before another begins. */
 export function CallOutStartPage() {

@@ -3,6 +3,8 @@ import { type PadState, otherPlaces } from '@incremen/core/callout';
 import { Undo2 } from 'lucide-react';
 import { useApiary } from '../../mirror/hooks.ts';
 import { Select } from '../../ui/Select.tsx';
+import styles from './CalledList.module.css';
+import quietKeyStyles from './quietKey.module.css';
 
 /** What was called, the last on top: each can be taken back or given another place. */
 export function CalledList({
@@ -19,7 +21,7 @@ export function CalledList({
   const words = (to: CallPlace) =>
     to.at === 'unit' ? `${unitName(to.key)}, slot ${to.slot}` : to.at === 'home' ? 'stays' : 'aside';
   return (
-    <ol className="pad-calls" aria-label="Called so far">
+    <ol className={styles.calls} aria-label="Called so far">
       {callOut.body.calls.toReversed().map((c) => (
         <li key={c.id}>
           <span>{frameInWords(apiary, c.frameId)}</span>
@@ -38,7 +40,7 @@ export function CalledList({
           />
           <button
             type="button"
-            className="pad-quiet"
+            className={quietKeyStyles.quietKey}
             aria-label={`Take back: ${frameInWords(apiary, c.frameId)}`}
             onClick={() => onChange({ what: 'take-back', callId: c.id })}
           >

@@ -1,5 +1,6 @@
 import type { PadState } from '@incremen/core/callout';
 import { Slat } from '../../drawing/Slat.tsx';
+import styles from './FramesLeft.module.css';
 
 const BLANK = {
   v: 1,
@@ -23,7 +24,7 @@ export function FramesLeft({
   readonly onTake: (frameId: string) => void;
 }) {
   return (
-    <ul className="pad-left" aria-label="Still to be called">
+    <ul className={styles.left} aria-label="Still to be called">
       {state.left.map((l) => (
         <li key={l.frameId}>
           <button

@@ -3,6 +3,8 @@ import type { PadAdvice } from '@incremen/core/callout';
 import { memo } from 'react';
 import { onTap } from '../../ui/onTap.ts';
 import { UnitMark } from './UnitMark.tsx';
+import clsx from 'clsx';
+import styles from './PadAnswer.module.css';
 
 /** Where the frame in hand goes: large, in the mark of the unit, with the other places beside it. */
 export const PadAnswer = memo(function PadAnswer({
@@ -18,20 +20,20 @@ export const PadAnswer = memo(function PadAnswer({
   readonly onPlace: (to: CallPlace) => void;
 }) {
   const [best, ...others] = advice;
-  if (!best) return <p className="pad-answer pad-waiting">{waiting}</p>;
+  if (!best) return <p className={clsx(styles.answer, styles.waiting)}>{waiting}</p>;
   return (
-    <div className="pad-answer" role="group" aria-label="Where it goes">
-      <button type="button" className="pad-best" {...onTap(() => onPlace(best.to))}>
+    <div className={styles.answer} role="group" aria-label="Where it goes">
+      <button type="button" className={styles.best} {...onTap(() => onPlace(best.to))}>
         <Where callOut={callOut} to={best.to} large />
-        <span className="pad-why">{best.why}</span>
+        <span className={styles.why}>{best.why}</span>
       </button>
       {others.length > 0 && (
-        <div className="pad-others">
+        <div className={styles.others}>
           {others.map((o) => (
             <button
               key={keyOf(o.to)}
               type="button"
-              className="pad-other"
+              className={styles.other}
               aria-label={wordsOf(callOut, o.to)}
               title={`${o.behind.toFixed(0)} points behind, of which 100 are a frame of brood. ${o.why}`}
               {...onTap(() => onPlace(o.to))}
@@ -66,11 +68,11 @@ function Where({
   const at = callOut.body.units.findIndex((u) => u.key === to.key);
   const unit = callOut.body.units[at];
   return (
-    <b className="pad-where">
+    <b className={styles.where}>
       <UnitMark at={at} large={large} />
       <span>
         {unit?.name}
-        <span className="pad-slot"> · slot {to.slot}</span>
+        <span className={styles.slot}> · slot {to.slot}</span>
       </span>
     </b>
   );

@@ -13,13 +13,14 @@ import { count } from '../../ui/format.ts';
 import { CellsEditor } from '../../shared/evidence/CellsEditor.tsx';
 import { Questions } from '../../shared/counting/Questions.tsx';
 import { ClosingPanel } from '../../shared/work/ClosingPanel.tsx';
-import '../../shared/counting/count.css';
-import './pad.css';
 import { AllCalled } from './AllCalled.tsx';
 import { PadAnswer } from './PadAnswer.tsx';
 import { PadDone } from './PadDone.tsx';
 import { PadSide } from './PadSide.tsx';
 import { NONE, usePad } from './usePad.ts';
+import styles from './PadPage.module.css';
+import frameNameStyles from './frameName.module.css';
+import marksStyles from '../../shared/counting/marks.module.css';
 
 /** The call-out pad: what is on the frame in hand, and at once where it goes. */
 export function PadPage() {
@@ -94,11 +95,11 @@ function Pad({ callOut }: { readonly callOut: CallOut }) {
         </Button>
       </PageHeader>
       <ProblemList problems={problems} />
-      <div className="pad">
-        <section className="pad-hand" aria-label="Frame in hand">
+      <div className={styles.pad}>
+        <section className={styles.hand} aria-label="Frame in hand">
           {hand ? (
             <>
-              <h2 className="pad-frame">{hand.label}</h2>
+              <h2 className={frameNameStyles.frameName}>{hand.label}</h2>
               <PadAnswer
                 callOut={callOut}
                 advice={reading ? advice : NONE}
@@ -106,7 +107,7 @@ function Pad({ callOut }: { readonly callOut: CallOut }) {
                 onPlace={place}
               />
               <Questions draft={hand.draft} act={act} />
-              <div className="count-marks">
+              <div className={marksStyles.marks}>
                 <Key on={reading?.queenSeen ?? false} onClick={() => act({ do: 'queen' })}>
                   <Crown size={18} aria-hidden /> Queen on it
                 </Key>

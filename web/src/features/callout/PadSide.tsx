@@ -5,6 +5,8 @@ import { CalledList } from './CalledList.tsx';
 import { FramesLeft } from './FramesLeft.tsx';
 import { QueenLine } from './QueenLine.tsx';
 import { UnitTile } from './UnitTile.tsx';
+import styles from './PadSide.module.css';
+import quietKeyStyles from './quietKey.module.css';
 
 /** Beside the frame in hand: units as they fill, queens, what is left and what was called. Taps on the frame leave it alone. */
 export const PadSide = memo(function PadSide({
@@ -24,8 +26,8 @@ export const PadSide = memo(function PadSide({
 }) {
   const { units, givers, calls } = callOut.body;
   return (
-    <section className="pad-side" aria-label="Units">
-      <ul className="pad-units">
+    <section className={styles.side} aria-label="Units">
+      <ul className={styles.units}>
         {units.map((u, i) => (
           <UnitTile
             key={u.key}
@@ -41,17 +43,17 @@ export const PadSide = memo(function PadSide({
       <QueenLine callOut={callOut} onChange={onChange} />
       {state.left.length > 0 && (
         <>
-          <h2 className="pad-heading">Still in the boxes</h2>
+          <h2 className={styles.heading}>Still in the boxes</h2>
           <FramesLeft state={state} inHand={inHand} onTake={onTake} />
         </>
       )}
       {calls.length > 0 && (
         <>
-          <h2 className="pad-heading">Called</h2>
+          <h2 className={styles.heading}>Called</h2>
           <CalledList callOut={callOut} state={state} onChange={onChange} />
         </>
       )}
-      <button type="button" className="pad-quiet" onClick={onDrop}>
+      <button type="button" className={quietKeyStyles.quietKey} onClick={onDrop}>
         Give the break-up up: frames hang where they hung
       </button>
     </section>

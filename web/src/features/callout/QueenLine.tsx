@@ -1,6 +1,7 @@
 import type { CallOut, CallOutChange } from '@incremen/core/records';
 import { useApiary } from '../../mirror/hooks.ts';
 import { Select } from '../../ui/Select.tsx';
+import styles from './QueenLine.module.css';
 
 /** Where the queen of each giver is, as far as it is known. */
 export function QueenLine({
@@ -13,12 +14,12 @@ export function QueenLine({
   const apiary = useApiary();
   const { givers, queens, units } = callOut.body;
   return (
-    <div className="pad-queens">
+    <div className={styles.queens}>
       {givers.map(({ colonyId }) => {
         const known = queens.find((q) => q.giverId === colonyId);
         const name = apiary.colony[colonyId]?.name ?? '';
         return (
-          <label key={colonyId} className="pad-queen" data-open={!known || undefined}>
+          <label key={colonyId} className={styles.queen} data-open={!known || undefined}>
             <span>Queen of {name}</span>
             <Select
               label={`Queen of ${name}`}

@@ -3,6 +3,8 @@ import { shakesFor, type PlaceTotals, type ShakeRules } from '@incremen/core/cal
 import { HiveDrawing } from '../../drawing/HiveDrawing.tsx';
 import { count } from '../../ui/format.ts';
 import { UnitMark } from './UnitMark.tsx';
+import styles from './UnitTile.module.css';
+import quietKeyStyles from './quietKey.module.css';
 
 /** A unit as it fills, with what it still lacks. */
 export function UnitTile({
@@ -41,11 +43,11 @@ export function UnitTile({
     ...(recipe.queen === 'raises' && totals.young < 0.1 && !hasQueen ? ['eggs'] : []),
   ];
   return (
-    <li className="pad-unit" data-closed={unit.closed || undefined}>
-      <div className="pad-unit-head">
+    <li className={styles.unit} data-closed={unit.closed || undefined}>
+      <div className={styles.unitHead}>
         <UnitMark at={at} />
         <b>{unit.name}</b>
-        <button type="button" className="pad-quiet" onClick={() => onClose(!unit.closed)}>
+        <button type="button" className={quietKeyStyles.quietKey} onClick={() => onClose(!unit.closed)}>
           {unit.closed ? 'Open again' : 'Lid on'}
         </button>
       </div>
@@ -53,14 +55,14 @@ export function UnitTile({
         boxes={[{ id: unit.key, slots: recipe.slots, sizeId: recipe.sizeId, role: 'brood', frames }]}
         label={`${unit.name}: ${count(totals.frames, 'frame')} of ${recipe.slots}`}
       />
-      <p className="pad-sums">
+      <p className={styles.sums} data-testid="unit-sums">
         {totals.frames} of {recipe.slots} · {totals.brood.toFixed(1)} brood · {totals.bees.toFixed(1)} bees
         {hasQueen && ' · queen'}
       </p>
       {shakes > 0 && (
-        <p className="pad-sums">shake in {count(shakes, 'frame')} of nurse bees, without the queen</p>
+        <p className={styles.sums}>shake in {count(shakes, 'frame')} of nurse bees, without the queen</p>
       )}
-      <p className="pad-lacks" data-done={lacks.length === 0 || undefined}>
+      <p className={styles.lacks} data-done={lacks.length === 0 || undefined}>
         {lacks.length === 0 ? 'has its recipe' : `lacks ${lacks.join(', ')}`}
       </p>
     </li>

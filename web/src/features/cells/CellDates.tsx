@@ -4,6 +4,8 @@ import { deliveryForDay, deliveryFromGraft } from '@incremen/core/cells';
 import { useId, useState } from 'react';
 import { useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
+import common from '../../ui/common.module.css';
+import styles from './CellDates.module.css';
 
 /** Bought or raised cells: every date forwards from grafting, or backwards from the day on which they are given. */
 export function CellDates() {
@@ -33,7 +35,7 @@ export function CellDates() {
         onChange={setBy}
       />
       <Box>
-        <Text as="label" {...{ htmlFor: dayId }} className="for-readers">
+        <Text as="label" {...{ htmlFor: dayId }} className={common.forReaders}>
           Day
         </Text>
         <Input
@@ -46,7 +48,7 @@ export function CellDates() {
           onChange={(e) => daySchema.safeParse(e.target.value).success && setDay(e.target.value)}
         />
       </Box>
-      <dl className="cell-dates">
+      <dl className={styles.dates}>
         {rows.map(([what, when]) => (
           <div key={what}>
             <dt>{what}</dt>

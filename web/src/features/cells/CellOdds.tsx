@@ -12,6 +12,7 @@ import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';
 import { count } from '../../ui/format.ts';
+import styles from './CellOdds.module.css';
 
 const percent = (p: number) => `${Math.round(100 * p)} %`;
 
@@ -46,7 +47,7 @@ export function CellOdds() {
       />
       <Box as="ul" listStyleType="none" display="grid" gap={1} aria-label="Odds">
         {[1, 2, 3].map((n) => (
-          <li key={n} className="cell-odds">
+          <li key={n} className={styles.odds}>
             <span>{n === 1 ? 'one part' : `at least one of ${n} parts`}</span>
             <svg viewBox="0 0 100 12" width="100%" height="14" preserveAspectRatio="none" aria-hidden>
               <rect width="100" height="12" rx="3" fill="var(--chakra-colors-sunk)" />

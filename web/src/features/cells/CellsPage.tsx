@@ -9,7 +9,7 @@ import { CellDates } from './CellDates.tsx';
 import { CellLane } from './CellLane.tsx';
 import { CellOdds } from './CellOdds.tsx';
 import { ShareOut } from './ShareOut.tsx';
-import './cells.css';
+import styles from './CellsPage.module.css';
 
 const STAGE_WORDS: Readonly<Record<LedgerLine['stage'], string>> = {
   open: 'open',
@@ -36,7 +36,7 @@ export function CellsPage() {
         ) : (
           <Box as="ul" aria-label="Cells" listStyleType="none" display="grid" gap={2}>
             {lines.map((line) => (
-              <li key={`${line.frameId} ${line.kind}`} className="cell-row" data-stage={line.stage}>
+              <li key={`${line.frameId} ${line.kind}`} className={styles.row} data-stage={line.stage}>
                 <span>
                   <Link to={`/colonies/${line.colonyId}`}>
                     <b>{line.colony}</b>
@@ -45,7 +45,7 @@ export function CellsPage() {
                   <br />
                   {line.count} × {cellName(line.kind)}, seen {dayInWords(line.seenOn)}
                 </span>
-                <span className="cell-stage">{STAGE_WORDS[line.stage]}</span>
+                <span className={styles.stage}>{STAGE_WORDS[line.stage]}</span>
                 <CellLane line={line} today={today} />
                 <span>{line.move}</span>
               </li>

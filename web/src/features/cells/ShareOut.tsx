@@ -13,7 +13,7 @@ import { Choice } from '../../ui/Choice.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';
 import { count } from '../../ui/format.ts';
 import { ColonyChoice } from '../../shared/goals/ColonyChoice.tsx';
-import '../../shared/goals/bench.css';
+import styles from './ShareOut.module.css';
 
 /** Cells shared out over parts: colonies that need one, and nucs that are still to be made. */
 export function ShareOut({ lines }: { readonly lines: readonly LedgerLine[] }) {
@@ -68,12 +68,12 @@ export function ShareOut({ lines }: { readonly lines: readonly LedgerLine[] }) {
       </Text>
       <Box as="ul" aria-label="Shares" listStyleType="none" display="grid" gap={1}>
         {shares.gifts.map((g) => (
-          <li key={`${g.part.id} ${g.line.frameId} ${g.how}`} className="cell-gift">
+          <li key={`${g.part.id} ${g.line.frameId} ${g.how}`} className={styles.gift}>
             <b>{g.part.name}</b> {giftInWords(g)}
           </li>
         ))}
         {shares.short.map((p) => (
-          <li key={p.id} className="cell-gift" data-short>
+          <li key={p.id} className={styles.gift} data-short>
             <b>{p.name}</b> gets none: let it raise its own from eggs, or wait for ripe cells.
           </li>
         ))}

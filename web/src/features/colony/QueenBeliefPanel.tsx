@@ -8,8 +8,8 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { ChanceBars, percent, SETTLED } from '../../shared/chances/ChanceBars.tsx';
-import '../../shared/chances/belief.css';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import common from '../../ui/common.module.css';
 
 /** What is to be believed of the queen, why, what speaks against it, and which look would settle it. */
 export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }) {
@@ -37,7 +37,7 @@ export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }
       <Text mt={3}>
         <b>Next: {action.what}.</b> {action.why}{' '}
         {action.id !== 'leave' && action.id !== 'look' && (
-          <Link className="inline-link" to={`/colonies/${colony.id}/act`}>
+          <Link className={common.inlineLink} to={`/colonies/${colony.id}/act`}>
             What can be done
           </Link>
         )}
@@ -55,16 +55,16 @@ export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }
         </Text>
       )}
       <Box as="details" mt={2} fontSize="sm">
-        <summary className="belief-more">How this is reckoned</summary>
+        <summary className={common.summary}>How this is reckoned</summary>
         <Text my={1}>
           Eggs are up to 3 days old, larvae to 9, capped brood to 21, a queen emerges 16 days after her egg
           (Winston 1987). How well you find eggs, cells and queens, and how often queens are raised and mate,
           are{' '}
-          <Link className="inline-link" to="/rules">
+          <Link className={common.inlineLink} to="/rules">
             house rules
           </Link>
           . How often all the rest is seen in each state is judgement: it stands{' '}
-          <Link className="inline-link" to="/rules/chances">
+          <Link className={common.inlineLink} to="/rules/chances">
             in one table, to be changed
           </Link>
           .

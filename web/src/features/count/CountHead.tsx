@@ -2,6 +2,9 @@ import { Save, Undo2 } from 'lucide-react';
 import { memo, useEffect } from 'react';
 import { Key } from '../../ui/Key.tsx';
 import { ModeTabs, type Mode } from './ModeTabs.tsx';
+import clsx from 'clsx';
+import styles from './CountHead.module.css';
+import keyStyles from '../../ui/Key.module.css';
 
 const UNDO = <Undo2 size={20} aria-hidden />;
 const SAVE = <Save size={20} aria-hidden />;
@@ -36,24 +39,24 @@ export const CountHead = memo(function CountHead({
     document.title = `${title} · Incremen`;
   }, [title]);
   return (
-    <header className="count-head">
+    <header className={styles.head}>
       <h1>{title}</h1>
-      <span className="count-in-hand">{inHand}</span>
-      <div className="count-verbs">
+      <span className={styles.inHand}>{inHand}</span>
+      <div className={styles.verbs}>
         <ModeTabs mode={mode} onMode={onMode} />
         <Key label="Undo" disabled={onUndo === null} onClick={() => onUndo?.()}>
           {UNDO}
         </Key>
         <button
           type="button"
-          className="key count-save"
+          className={clsx(keyStyles.key, styles.save)}
           aria-label={saveLabel}
           disabled={!canSave || busy}
           onClick={onSave}
         >
           {SAVE}
-          <span className="count-save-label">{busy ? 'Saving…' : saveLabel}</span>
-          <span className="count-save-count">{saveCount}</span>
+          <span className={styles.saveLabel}>{busy ? 'Saving…' : saveLabel}</span>
+          <span className={styles.saveCount}>{saveCount}</span>
         </button>
       </div>
     </header>

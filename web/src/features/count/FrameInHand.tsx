@@ -10,6 +10,9 @@ import { ActionButton } from '../../shared/counting/ActionButton.tsx';
 import { CellsEditor } from '../../shared/evidence/CellsEditor.tsx';
 import { CombFace, sideInWords } from './CombFace.tsx';
 import type { CountAction, CountDraft } from '../../shared/counting/countDraft.ts';
+import marksStyles from '../../shared/counting/marks.module.css';
+import styles from './FrameInHand.module.css';
+import common from '../../ui/common.module.css';
 
 const BACK: CountAction = { do: 'step', by: -1 };
 const NEXT: CountAction = { do: 'step', by: 1 };
@@ -52,7 +55,7 @@ export function FrameInHand({
       <Faces draft={drawn} brush={brush} act={act} />
       <div style={{ gridArea: 'marks' }}>
         <ProblemList problems={problems} />
-        <div className="count-marks">
+        <div className={marksStyles.marks}>
           <ActionButton size="mark" action={BACK} act={act} label="Frame before" disabled={draft.at === 0}>
             {BACK_ICON}
           </ActionButton>
@@ -80,7 +83,7 @@ export function FrameInHand({
             <Text color="inkSoft" fontSize="sm" mb={1}>
               Choose what to paint with, then tap or stroke the tenths.
             </Text>
-            <div className="count-marks">
+            <div className={marksStyles.marks}>
               {(Object.keys(CONTENT_NAMES) as ContentClass[]).map((c) => (
                 <Key key={c} on={brush === c} onClick={() => setBrush(c)}>
                   {CONTENT_NAMES[c]}
@@ -112,7 +115,7 @@ const Faces = memo(function Faces({
   const reading = draft.frames[draft.at]?.reading ?? null;
   const readSide = (i: 0 | 1) => act({ do: 'side', side: draft.side === i ? 'both' : i });
   return (
-    <div className="count-faces">
+    <div className={styles.faces}>
       {([0, 1] as const).map((i) => {
         const face = (
           <CombFace
@@ -125,14 +128,14 @@ const Faces = memo(function Faces({
         );
         // While one paints, the face itself is what one taps on.
         return brush ? (
-          <div key={i} className="count-face">
+          <div key={i} className={styles.face}>
             {face}
           </div>
         ) : (
           <button
             key={i}
             type="button"
-            className="count-face"
+            className={styles.face}
             aria-pressed={draft.side === i}
             aria-label={`Read the ${SIDE_NAMES[i].toLowerCase()} alone`}
             {...onTap(() => readSide(i))}
@@ -143,7 +146,7 @@ const Faces = memo(function Faces({
         );
       })}
       {!brush && reading && (
-        <span className="for-readers">
+        <span className={common.forReaders}>
           {SIDE_NAMES.map((name, i) => sideInWords(name, reading.sides[i] ?? null)).join('. ')}
         </span>
       )}

@@ -8,6 +8,7 @@ import { actionOfKey } from '../../shared/counting/countKeys.ts';
 import { FrameInHand } from './FrameInHand.tsx';
 import { drawnCount, FramePicker } from './FramePicker.tsx';
 import { Questions } from '../../shared/counting/Questions.tsx';
+import styles from './FrameMode.module.css';
 
 /** Frame by frame: three taps or keys each; swipe, arrow or button goes to the next. */
 export function FrameMode({
@@ -34,7 +35,7 @@ export function FrameMode({
   });
   return (
     <div {...swipe} style={{ touchAction: 'pan-y' }}>
-      <div className="count-grid">
+      <div className={styles.grid}>
         <div style={{ gridArea: 'strip' }}>
           <DrawnPicker draft={drawn} boxes={boxes} go={go} label={boxLabel} />
         </div>

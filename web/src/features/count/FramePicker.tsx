@@ -2,6 +2,7 @@ import type { Box as HiveBox } from '@incremen/core/records';
 import { HiveDrawing, hiveSize, type DrawnBox } from '../../drawing/HiveDrawing.tsx';
 import { SLAT } from '../../drawing/Slat.tsx';
 import type { CountDraft } from '../../shared/counting/countDraft.ts';
+import styles from './FramePicker.module.css';
 
 /** A count so far as boxes to be drawn, the frame in hand outlined. */
 export function drawnCount(draft: CountDraft, boxes: readonly HiveBox[], outline = true): DrawnBox[] {
@@ -38,7 +39,7 @@ export function FramePicker({
 }) {
   const current = draft.frames[draft.at];
   return (
-    <div className="count-boxes">
+    <div className={styles.boxes}>
       {boxes.toReversed().map((box) => {
         const first = draft.frames.findIndex((f) => f.boxId === box.id);
         const here = box.id === current?.boxId;
@@ -46,7 +47,7 @@ export function FramePicker({
         return (
           <div
             key={box.id}
-            className="count-box"
+            className={styles.box}
             data-here={here || undefined}
             role="slider"
             tabIndex={0}
@@ -72,7 +73,7 @@ export function FramePicker({
             <HiveDrawing boxes={[box]} label={`${label(box.id)} so far`} fill />
             <div
               aria-hidden
-              className="count-slots"
+              className={styles.slots}
               style={{
                 gridTemplateColumns: `repeat(${box.slots}, 1fr)`,
                 padding: `0 ${100 * sideShare(box.slots)}%`,

@@ -14,6 +14,7 @@ import { useLatest } from '../../ui/useLatest.ts';
 import { shorthandPlaces, type CountAction, type CountDraft } from '../../shared/counting/countDraft.ts';
 import { drawnCount } from './FramePicker.tsx';
 import { ShorthandHelp } from './ShorthandHelp.tsx';
+import styles from './LineMode.module.css';
 
 /** The count as a line of shorthand: read as it is typed, drawn beside it, mistakes shown at their letter. */
 export function LineMode({
@@ -119,7 +120,7 @@ const Completions = memo(function Completions({
   readonly onPick: (insert: string) => void;
 }) {
   return (
-    <div className="line-completions" role="group" aria-label="What may come next">
+    <div className={styles.completions} role="group" aria-label="What may come next">
       {completions.map((c) => (
         <Key key={c.insert} label={`Insert ${c.insert}: ${c.means}`} onClick={() => onPick(c.insert)}>
           <b>{c.insert.trim() || '␣'}</b>

@@ -1,6 +1,6 @@
 import { memo, useRef } from 'react';
 import { onTap } from '../../ui/onTap.ts';
-import '../../shared/counting/count.css';
+import styles from './ModeTabs.module.css';
 
 /** The ways to count, in the order of their tabs. */
 export const MODES = [
@@ -32,7 +32,7 @@ export const ModeTabs = memo(function ModeTabs({
     list.current?.querySelector<HTMLElement>(`#${tabId(next.id)}`)?.focus();
   };
   return (
-    <div ref={list} role="tablist" aria-label="How to count" className="count-tabs">
+    <div ref={list} role="tablist" aria-label="How to count" className={styles.tabs}>
       {MODES.map((m) => (
         <button
           key={m.id}

@@ -11,6 +11,7 @@ import { fingers, onTap } from '../../ui/onTap.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { quickProblems, type CountAction, type CountDraft } from '../../shared/counting/countDraft.ts';
 import { drawnCount } from './FramePicker.tsx';
+import styles from './QuickMode.module.css';
 
 type NumberKey = Exclude<keyof QuickCount, 'eggsSeen'>;
 type FieldKey = keyof QuickCount;
@@ -67,7 +68,7 @@ export function QuickMode({
       alignItems="start"
     >
       <Box>
-        <ul className="quick-fields">
+        <ul className={styles.fields}>
           {FIELDS.map((f) => (
             <Field
               key={f.key}
@@ -84,7 +85,7 @@ export function QuickMode({
           ))}
         </ul>
         {active === 'eggsSeen' ? (
-          <div className="quick-keys" data-three>
+          <div className={styles.keys} data-three>
             {EGGS.map(({ seen, label }) => (
               <Key
                 size="large"
@@ -177,8 +178,8 @@ function Field({
   const eggs = EGGS.find((e) => quick && e.seen === quick.eggsSeen)?.label ?? '–';
   const mark = (
     <>
-      {field.fill === 'bees' ? <span className="quick-bees" /> : <Swatch content={field.fill} />}
-      <span className="quick-name">{field.label}</span>
+      {field.fill === 'bees' ? <span className={styles.bees} /> : <Swatch content={field.fill} />}
+      <span className={styles.name}>{field.label}</span>
     </>
   );
   return (
@@ -186,17 +187,17 @@ function Field({
       {field.key === 'eggsSeen' ? (
         <button
           type="button"
-          className="quick-field"
+          className={styles.field}
           data-active={active || undefined}
           {...onTap(onActive)}
           aria-label={`Eggs: ${eggs}`}
         >
           {mark}
-          <span className="quick-value">{eggs}</span>
+          <span className={styles.value}>{eggs}</span>
         </button>
       ) : (
         <label
-          className="quick-field"
+          className={styles.field}
           data-active={active || undefined}
           {...fingers((label) => label.querySelector('input')?.focus())}
         >
@@ -229,7 +230,7 @@ function NumberInput({
   const shown = typing ?? (value === null ? '' : frames(value));
   return (
     <input
-      className="quick-value"
+      className={styles.value}
       aria-label={label}
       // The keypad below is for fingers; a keyboard on the screen would hide it.
       inputMode="none"
@@ -277,7 +278,7 @@ function Keypad({
   readonly onDigit: (n: number) => void;
 }) {
   return (
-    <div className="quick-keys" role="group" aria-label="Frames">
+    <div className={styles.keys} role="group" aria-label="Frames">
       {[1, 2, 3, 4, 5, 6, 7, 8, 9, 0].map((n) => (
         <Key size="large" key={n} label={`${n} frames`} onClick={() => onDigit(n)}>
           {n}

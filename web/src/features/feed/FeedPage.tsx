@@ -12,7 +12,8 @@ import { Select } from '../../ui/Select.tsx';
 import { useWeather } from '../../shared/weather/useWeather.ts';
 import { senseOf } from '../../shared/weather/weatherWords.ts';
 import { SyrupCalculator } from './SyrupCalculator.tsx';
-import './feed.css';
+import common from '../../ui/common.module.css';
+import styles from './FeedPage.module.css';
 
 /** Who in a yard is fed, with what and how much, and the syrup for it. */
 export function FeedPage() {
@@ -44,7 +45,7 @@ export function FeedPage() {
       </PageHeader>
       <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 340px' }} gap={8} alignItems="start">
         <Box>
-          <Flex gap={5} wrap="wrap" align="flex-end" mb={4} className="no-print">
+          <Flex gap={5} wrap="wrap" align="flex-end" mb={4} className={common.noPrint}>
             {yards.length > 1 && (
               <Select
                 label="Yard"
@@ -138,7 +139,7 @@ const GAUGE = 120;
 function FeedRow({ line }: { readonly line: FeedLine }) {
   const scale = Math.max(line.hasKg, line.needsKg, 0.5);
   return (
-    <li className="feed-row" data-fed={line.kg > 0 || undefined}>
+    <li className={styles.row} data-fed={line.kg > 0 || undefined}>
       <Link to={`/colonies/${line.colonyId}`}>
         <b>{line.name}</b>
       </Link>

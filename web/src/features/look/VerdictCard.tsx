@@ -3,6 +3,7 @@ import { dayInWords } from '@incremen/core/basics';
 import type { JointVerdict, NextAction, Verdict } from '@incremen/core/queen-verdict';
 import { Eye, Hand, Hammer, type LucideIcon } from 'lucide-react';
 import { Link } from 'react-router';
+import common from '../../ui/common.module.css';
 
 const CERTAINTY: Readonly<Record<Verdict['certainty'], string>> = {
   proved: 'Proved',
@@ -55,7 +56,7 @@ export function VerdictCard({
                 ))}
               </Box>
               {verdict.next.some((n) => n.kind === 'act') && (
-                <Link className="inline-link" to={`/colonies/${id}/act`}>
+                <Link className={common.inlineLink} to={`/colonies/${id}/act`}>
                   What can be done about {names.get(id)}
                 </Link>
               )}

@@ -17,6 +17,7 @@ import { PlanPicture } from './PlanPicture.tsx';
 import { RuleLedger } from '../../shared/ledger/RuleLedger.tsx';
 import { usePlan } from './usePlan.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import common from '../../ui/common.module.css';
 
 /** Works out a split of one colony, in the open: method, schools, picture, reasons, rules. */
 export function PlanPage() {
@@ -91,7 +92,7 @@ function Planner({ colony }: { readonly colony: Colony }) {
           <WaySketch id={methodId} scale={1.3} />
           <Text color="inkSoft" fontSize="sm">
             {method.aim} {method.skips}{' '}
-            <Link to={`/colonies/${colony.id}/ways`} className="inline-link">
+            <Link to={`/colonies/${colony.id}/ways`} className={common.inlineLink}>
               Which way suits?
             </Link>
           </Text>

@@ -15,8 +15,9 @@ import { useOperation, useSend } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { toaster } from '../../ui/toaster.tsx';
-import './chances.css';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import common from '../../ui/common.module.css';
+import styles from './ChancesPage.module.css';
 
 /** One table of chances: rows and columns by name, each with its words. */
 interface Part {
@@ -131,7 +132,7 @@ export function ChancesPage() {
       <Text maxW="46rem" mb={5}>
         What follows from the age of brood is reckoned, and how well you find eggs, cells and queens is among
         the{' '}
-        <Link className="inline-link" to="/rules">
+        <Link className={common.inlineLink} to="/rules">
           house rules
         </Link>
         . Change here what you see otherwise: every verdict about a queen is then reckoned anew.
@@ -149,7 +150,7 @@ export function ChancesPage() {
             {part.what}
           </Text>
           <Box overflowX="auto" tabIndex={0} role="region" aria-label={part.title}>
-            <table className="chances">
+            <table className={styles.chances}>
               <thead>
                 <tr>
                   <th scope="col">

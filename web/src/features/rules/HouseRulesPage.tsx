@@ -11,6 +11,7 @@ import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList, problemsAt } from '../../ui/ProblemList.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { toaster } from '../../ui/toaster.tsx';
+import common from '../../ui/common.module.css';
 
 /** Every threshold that beekeepers argue about, with the reason for its default, to be changed at will. */
 export function HouseRulesPage() {
@@ -91,7 +92,7 @@ export function HouseRulesPage() {
       <ProblemList problems={problems.filter((p) => p.path[0] !== 'houseRules')} />
       <Text mb={4}>
         How often a queen, eggs, cells or signs are seen in each state stands in{' '}
-        <Link className="inline-link" to="/rules/chances">
+        <Link className={common.inlineLink} to="/rules/chances">
           the table of chances
         </Link>
         .

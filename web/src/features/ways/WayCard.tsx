@@ -3,6 +3,7 @@ import type { RankedMethod } from '@incremen/core/split';
 import { Check, Minus } from 'lucide-react';
 import { Link } from 'react-router';
 import { WaySketch } from '../../drawing/WaySketch.tsx';
+import common from '../../ui/common.module.css';
 
 /** One way to make increase: how hives stand afterwards, what speaks for it and against it, and the way to plan it. */
 export function WayCard({
@@ -56,8 +57,8 @@ export function WayCard({
           ))}
         </Box>
         <Box as="details" mt={2} fontSize="sm">
-          <summary className="way-more">Season, needs, who gets what, what can go wrong</summary>
-          <Box as="dl" display="grid" gap={2} pt={1} className="way-facts">
+          <summary className={common.summary}>Season, needs, who gets what, what can go wrong</summary>
+          <Box as="dl" display="grid" gap={2} pt={1}>
             <Fact name="Season">{method.season}</Fact>
             <Fact name="Needs">{method.needs}</Fact>
             <Fact name="Who gets what">{method.shares}</Fact>

@@ -19,8 +19,9 @@ import { begunFrom } from '../../state/plannerSlice.ts';
 import { askFor } from './askFor.ts';
 import { SituationForm } from './SituationForm.tsx';
 import { WayCard } from './WayCard.tsx';
-import './ways.css';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import common from '../../ui/common.module.css';
+import styles from './WaysPage.module.css';
 
 /** Which way to make increase suits this colony today, with reasons; or why to wait. */
 export function WaysPage() {
@@ -80,7 +81,7 @@ function Finder({ colony }: { readonly colony: Colony }) {
       <Flex gap={6} direction={{ base: 'column', lg: 'row' }} align="flex-start">
         <Box asChild w={{ base: '100%', lg: '238px' }} flex="none">
           <details open={isWide}>
-            <summary className="way-more">{inWords(now)}</summary>
+            <summary className={common.summary}>{inWords(now)}</summary>
             <SituationForm now={now} onChange={(change) => setChanged({ ...changed, ...change })} />
           </details>
         </Box>
@@ -123,7 +124,7 @@ function Finder({ colony }: { readonly colony: Colony }) {
 
 function Wait({ name, because }: { readonly name: string; readonly because: readonly string[] }) {
   return (
-    <Box role="status" className="way-wait">
+    <Box role="status" className={styles.wait}>
       <Heading as="h2" fontSize="xl" mb={1}>
         Do not split {name} now
       </Heading>

@@ -17,6 +17,7 @@ import { RemedyList } from './RemedyList.tsx';
 import { useOutside } from '../../shared/weather/useOutside.ts';
 import { watchOf } from './watchOf.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import common from '../../ui/common.module.css';
 
 /** What to do about one unit: why it is weak, and every remedy by what it leaves on a day. */
 export function ActPage() {
@@ -98,15 +99,15 @@ function Act({ colony }: { readonly colony: Colony }) {
         }
       />
       <Box as="details" mt={4}>
-        <summary className="remedy-more">Cells</summary>
+        <summary className={common.summary}>Cells</summary>
         <Box as="ul" listStyleType="none" display="grid" gap={2}>
           <li>
-            <Link className="inline-link" to={`/colonies/${colony.id}/act/cut-early-cells`}>
+            <Link className={common.inlineLink} to={`/colonies/${colony.id}/act/cut-early-cells`}>
               Day 3: break cells that were capped too early
             </Link>
           </li>
           <li>
-            <Link className="inline-link" to={`/colonies/${colony.id}/act/cut-cells`}>
+            <Link className={common.inlineLink} to={`/colonies/${colony.id}/act/cut-cells`}>
               Days 7 to 9: take the emergency cells out around a chosen one
             </Link>
           </li>

@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { WeakCause } from '@incremen/core/remedies';
-import './weak.css';
+import styles from './Causes.module.css';
 
 const WORDS: Readonly<Record<WeakCause['cause'], string>> = {
   disease: 'Disease',
@@ -19,7 +19,7 @@ export function Causes({ causes }: { readonly causes: readonly WeakCause[] }) {
   return (
     <Box as="ul" aria-label="Why it is weak" listStyleType="none" display="grid" gap={1}>
       {causes.map((c) => (
-        <li key={c.cause} className="weak-cause">
+        <li key={c.cause} className={styles.cause}>
           <b>{WORDS[c.cause]}</b>
           <span>{c.words}</span>
         </li>

@@ -3,6 +3,7 @@ import { addDays, dayInWords, type Day } from '@incremen/core/basics';
 import { Choice } from '../../ui/Choice.tsx';
 import { Select } from '../../ui/Select.tsx';
 import type { useOutside } from '../../shared/weather/useOutside.ts';
+import common from '../../ui/common.module.css';
 
 /** What remedies depend on: nights, flow, and the day on which they are compared. */
 export function OutsideChoices({
@@ -29,7 +30,7 @@ export function OutsideChoices({
     .map(([d, words]) => [d, `${words}, ${dayInWords(d)}`] as const);
   const known = options.some(([d]) => d === on);
   return (
-    <Flex gap={5} wrap="wrap" align="flex-end" mb={5} className="no-print">
+    <Flex gap={5} wrap="wrap" align="flex-end" mb={5} className={common.noPrint}>
       <Choice
         label="Nights to come"
         value={outside.shownNights}

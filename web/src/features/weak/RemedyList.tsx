@@ -2,7 +2,8 @@ import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { dayInWords, type Day } from '@incremen/core/basics';
 import type { Remedy } from '@incremen/core/remedies';
 import { Link } from 'react-router';
-import './weak.css';
+import styles from './RemedyList.module.css';
+import common from '../../ui/common.module.css';
 
 const one = (x: number) => x.toFixed(1);
 
@@ -37,13 +38,13 @@ export function RemedyList({
     <Box>
       <Box as="ol" aria-label="What can be done" listStyleType="none" display="grid" gap={3}>
         {free.map((r, i) => (
-          <li key={r.id} className="remedy" data-best={i === 0 || undefined}>
+          <li key={r.id} className={styles.remedy} data-best={i === 0 || undefined}>
             <Box flex="1" minW={0}>
               <Text fontWeight="700" fontSize={i === 0 ? '1.2rem' : '1.05rem'}>
                 {r.title}
               </Text>
               <Text color="inkSoft">{r.why}</Text>
-              <div className="remedy-outcome">
+              <div className={styles.outcome}>
                 <svg viewBox="0 0 100 12" preserveAspectRatio="none" height="12" aria-hidden>
                   <rect width="100" height="12" rx="2" fill="var(--chakra-colors-sunk)" />
                   <rect
@@ -79,7 +80,7 @@ export function RemedyList({
       </Box>
       {blocked.length > 0 && (
         <Box as="details" mt={4}>
-          <summary className="remedy-more">Not now, and why ({blocked.length})</summary>
+          <summary className={common.summary}>Not now, and why ({blocked.length})</summary>
           <Box as="ul" listStyleType="none" display="grid" gap={2} mt={1}>
             {blocked.map((r) => (
               <Flex as="li" key={r.id} direction="column" borderLeftWidth="3px" borderColor="near" pl={3}>

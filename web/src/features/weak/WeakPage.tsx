@@ -16,8 +16,9 @@ import { Stepper } from '../../ui/Stepper.tsx';
 import { Causes } from './Causes.tsx';
 import { OutsideChoices } from './OutsideChoices.tsx';
 import { useOutside } from '../../shared/weather/useOutside.ts';
-import './weak.css';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import styles from './WeakPage.module.css';
+import common from '../../ui/common.module.css';
 
 /** The desk for weak units: which, why, what to do first; the watch list, and nucs that outgrow their boxes. */
 export function WeakPage() {
@@ -79,7 +80,7 @@ function WeakUnit({ unit }: { readonly unit: WeakDesk['units'][number] }) {
   const [best] = remedies.filter((r) => r.blocked === null);
   const boxes = drawnBoxesOf(apiary, colony);
   return (
-    <li className="weak-unit">
+    <li className={styles.unit}>
       <Box maxW="200px">
         <HiveDrawing boxes={boxes} label={hiveInWords(colony.name, boxes)} scale={1} />
       </Box>
@@ -224,14 +225,14 @@ function ComeDown({ desk }: { readonly desk: WeakDesk }) {
         {all.length} units now; about {expected.toFixed(0)} colonies with a laying queen and bees enough on{' '}
         {dayInWords(on)} if all are left alone.
       </Text>
-      <Flex gap={3} align="center" mb={2} className="no-print">
+      <Flex gap={3} align="center" mb={2} className={common.noPrint}>
         <Stepper label="colonies wanted" value={wanted} min={1} max={all.length} onChange={setWanted} />
       </Flex>
       <Box as="ul" listStyleType="none" display="grid" gap={2}>
         {steps.map(({ from, union }) => (
           <li key={from.colony.id}>
             <Link
-              className="inline-link"
+              className={common.inlineLink}
               to={`/colonies/${from.colony.id}/act/combine?with=${union.partner.colony.id}`}
             >
               Unite {from.colony.name} with {union.partner.colony.name}

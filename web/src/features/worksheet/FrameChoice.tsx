@@ -2,6 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { boxesOfColony, boxName, framesOfColony, readingOf, type PlacedFrame } from '@incremen/core/records';
 import { Slat } from '../../drawing/Slat.tsx';
 import { useApiary } from '../../mirror/hooks.ts';
+import styles from './FrameChoice.module.css';
 
 /** Frames of a colony as they look by the last count, one or several to be chosen: large enough for a glove. */
 export function FrameChoice({
@@ -34,7 +35,7 @@ export function FrameChoice({
                 <button
                   key={f.frame.id}
                   type="button"
-                  className="frame-key"
+                  className={styles.frameKey}
                   aria-pressed={chosen.includes(f.frame.id)}
                   aria-label={`Frame ${f.slot}`}
                   onClick={() => onToggle(f.frame.id)}

@@ -4,6 +4,7 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import styles from './HivesToday.module.css';
 
 /** The day's hives: those that must be opened, in the order to take them; may be; and must not be. */
 export function HivesToday() {
@@ -12,7 +13,7 @@ export function HivesToday() {
   const { must, may, mustNot } = useMemo(() => hivesToday(apiary, today), [apiary, today]);
   if (must.length + may.length + mustNot.length === 0) return null;
   return (
-    <Box as="section" aria-label="Hives of the day" className="hives-today">
+    <Box as="section" aria-label="Hives of the day" className={styles.today}>
       <Group title="Must open" hives={must} none="Nothing has to be opened today." numbered />
       <Group title="Must not open" hives={mustNot} none="None rests today." />
       <Group title="May open" hives={may} none="" />
@@ -39,7 +40,7 @@ function Group({
         {hives.length > 0 && ` (${hives.length})`}
       </SectionHeading>
       {hives.length === 0 && <Text color="inkSoft">{none}</Text>}
-      <Box as={numbered ? 'ol' : 'ul'} className="hives-list">
+      <Box as={numbered ? 'ol' : 'ul'} className={styles.list}>
         {hives.map(({ colony, why, to }) => (
           <li key={colony.id}>
             <Link to={to ?? `/colonies/${colony.id}`}>{colony.name}</Link>

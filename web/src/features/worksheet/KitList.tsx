@@ -5,6 +5,8 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import clsx from 'clsx';
+import common from '../../ui/common.module.css';
 
 /** What to load before leaving, held against the store; what is short stands out. */
 export function KitList({ workId, kit }: { readonly workId: string; readonly kit: readonly KitLine[] }) {
@@ -14,7 +16,7 @@ export function KitList({ workId, kit }: { readonly workId: string; readonly kit
     <Box as="section">
       <Flex justify="space-between" align="baseline" mb={2}>
         <SectionHeading mb={0}>Bring</SectionHeading>
-        <Link to="/store" className="inline-link no-print">
+        <Link to="/store" className={clsx(common.inlineLink, common.noPrint)}>
           Store
         </Link>
       </Flex>

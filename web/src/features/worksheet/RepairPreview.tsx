@@ -2,6 +2,7 @@ import { Box, Heading, Text } from '@chakra-ui/react';
 import { stepsOfWork, type Command } from '@incremen/core/records';
 import { useApiary } from '../../mirror/hooks.ts';
 import { amendedIn } from './useRepair.ts';
+import styles from './RepairPreview.module.css';
 
 /** How the plan changes by a report: steps that come, steps that go, rules that are missed. */
 export function RepairPreview({ workId, command }: { readonly workId: string; readonly command: Command }) {
@@ -23,12 +24,12 @@ export function RepairPreview({ workId, command }: { readonly workId: string; re
       </Heading>
       <Box as="ul" listStyleType="none" display="grid" gap={1}>
         {come.map((s) => (
-          <li key={`+${s.id}`} className="repair-comes">
+          <li key={`+${s.id}`} className={styles.comes}>
             {s.text}
           </li>
         ))}
         {go.map((s) => (
-          <li key={`-${s.id}`} className="repair-goes">
+          <li key={`-${s.id}`} className={styles.goes} data-testid="step-goes">
             {s.text}
           </li>
         ))}

@@ -1,28 +1,17 @@
 import 'fake-indexeddb/auto';
-import { applyChanges, type WorkReport } from '@incremen/core/records';
+import { applyChanges } from '@incremen/core/records';
 import { decide } from '@incremen/core/decide';
 import { demoScenario } from '@incremen/core/demo';
 import { makePlan } from '@incremen/core/split';
-import { reportWork } from '@incremen/core/repair';
-import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { StorePage } from './StorePage.tsx';
 import { WorkPage } from './WorkPage.tsx';
 
-// Tests have no workers: the same work is done at once.
-vi.mock('../../workers/planner.ts', () => ({
-  warmUpPlanner: () => undefined,
-  plannerWorker: () => ({
-    repair: (...[apiary, workId, report, day]: [never, string, WorkReport, string]) =>
-      Promise.resolve(reportWork(apiary, workId, report, day, () => crypto.randomUUID())),
-  }),
-}));
-
 withoutNetwork();
-afterEach(cleanup);
 
 /** The work on a split of Tansy, at its first frame. */
 async function open() {
@@ -76,7 +65,9 @@ describe('what was really done', () => {
     expect(screen.getByRole('button', { name: 'Yes, continue' })).toHaveProperty('disabled', true);
     await choose('It stayed in Tansy');
     expect(await screen.findByText('The plan then')).toBeTruthy();
-    expect([...document.querySelectorAll('.repair-goes')].map((e) => e.textContent)).toContain(planned);
+    expect([...document.querySelectorAll('[data-testid="step-goes"]')].map((e) => e.textContent)).toContain(
+      planned,
+    );
     expect(records().work[workId]?.body.reports).toBeUndefined();
     await click('Yes, continue');
     await waitFor(() =>

@@ -2,6 +2,7 @@ import { Box, Button, Heading, Text } from '@chakra-ui/react';
 import type { WorkState } from '@incremen/core/work';
 import type { ReactNode } from 'react';
 import { count } from '../../ui/format.ts';
+import workStopStyles from './workStop.module.css';
 
 /** Interrupted work, and all that is needed to take it up again. */
 export function ResumeCard({
@@ -21,11 +22,11 @@ export function ResumeCard({
   const shut = state.closeNow.filter((s) => closed.includes(s.id));
   const isShut = state.open === null || shut.length > 0;
   return (
-    <Box as="section" aria-label="Interrupted work" className="work-stop">
+    <Box as="section" aria-label="Interrupted work" className={workStopStyles.workStop}>
       <Heading as="h2" fontSize="xl" mb={2}>
         Stopped {since.toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' })}
       </Heading>
-      <Box as="dl" className="work-facts" mb={3}>
+      <Box as="dl" className={workStopStyles.workFacts} mb={3}>
         <Fact name="Hive">
           {state.open
             ? `${openName}, ${isShut ? 'closed for the time being' : 'still open'}`

@@ -5,7 +5,7 @@ import { memo, startTransition, useDeferredValue, useMemo, useRef, useState } fr
 import { afterPaint } from '../../ui/afterPaint.ts';
 import { onTap } from '../../ui/onTap.ts';
 import { useLatest } from '../../ui/useLatest.ts';
-import '../../shared/work/work.css';
+import styles from './StepList.module.css';
 
 /** Steps that are drawn at once; those further down follow. */
 const AT_ONCE = 7;
@@ -67,9 +67,9 @@ export function StepList({
   return (
     <>
       <Signs />
-      <div className="steps-done">
+      <div className={styles.progress}>
         <div
-          className="steps-bar"
+          className={styles.bar}
           role="progressbar"
           aria-label="Steps done"
           aria-valuemin={0}
@@ -82,7 +82,7 @@ export function StepList({
           {doneCount} of {steps.length}
         </b>
       </div>
-      <ol className="steps">
+      <ol className={styles.steps}>
         {shown.map((step) => (
           <StepRow
             key={step.id}
@@ -125,12 +125,14 @@ const StepRow = memo(function StepRow({
   };
   // Plain elements: a work of a hundred steps has to open at once on a slow phone.
   return (
-    <li className="step" data-done={done || undefined} aria-current={current ? 'step' : undefined}>
-      <div className="step-words">
-        <p className="step-text">{step.text}</p>
-        {step.detail && <p className="step-detail">{step.detail}</p>}
+    <li className={styles.step} data-done={done || undefined} aria-current={current ? 'step' : undefined}>
+      <div className={styles.words}>
+        <p className={styles.text} data-testid="step-text">
+          {step.text}
+        </p>
+        {step.detail && <p className={styles.detail}>{step.detail}</p>}
         {takeNext && (
-          <button type="button" className="step-next" {...onTap(() => takeNext(step))}>
+          <button type="button" className={styles.next} {...onTap(() => takeNext(step))}>
             Take this hive next
           </button>
         )}
@@ -138,7 +140,7 @@ const StepRow = memo(function StepRow({
       {/* One button and both its pictures: a tick only colours anew, nothing is made or laid out for it. */}
       <button
         type="button"
-        className="step-key"
+        className={styles.key}
         aria-label={`${done ? 'Not done after all' : 'Done'}: ${step.text}`}
         {...onTap(() => press(!done))}
       >
@@ -166,7 +168,7 @@ const Signs = memo(function Signs() {
 
 function Sign({ of, size }: { readonly of: 'check' | 'undo'; readonly size: number }) {
   return (
-    <svg className={`step-${of}`} width={size} height={size} aria-hidden>
+    <svg className={styles[of]} width={size} height={size} aria-hidden>
       <use href={`#step-${of}`} />
     </svg>
   );

@@ -1,6 +1,8 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import type { WorkState } from '@incremen/core/work';
 import { useState } from 'react';
+import workStopStyles from './workStop.module.css';
+import checkRowStyles from '../../shared/work/checkRow.module.css';
 
 const WORDS = {
   robbers: {
@@ -37,7 +39,7 @@ export function StopPanel({
   ];
   const all = jobs.every((j) => shut.includes(j.id));
   return (
-    <Box role="alert" className="work-stop" data-why={why}>
+    <Box role="alert" className={workStopStyles.workStop} data-why={why}>
       <Heading as="h2" fontSize="xl" mb={1}>
         {words.title}
       </Heading>
@@ -45,7 +47,7 @@ export function StopPanel({
       <Box as="ol" listStyleType="none" display="grid" gap={2} mb={3}>
         {jobs.map((j) => (
           <li key={j.id}>
-            <label className="work-job">
+            <label className={checkRowStyles.checkRow}>
               <input
                 type="checkbox"
                 checked={shut.includes(j.id)}

@@ -7,8 +7,8 @@ import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';
 import { sizeName } from '../../shared/hives/SizePicker.tsx';
-import '../../shared/work/work.css';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import styles from './StorePage.module.css';
 
 /** What lies in the store, what plans will take of it, and what runs out first. */
 export function StorePage() {
@@ -47,7 +47,7 @@ export function StorePage() {
 function Line({ line, onChange }: { readonly line: StoreLine; readonly onChange: (count: number) => void }) {
   const isShort = line.count !== null && line.count < line.promised;
   return (
-    <li className="store-line" data-short={isShort || undefined}>
+    <li className={styles.line} data-short={isShort || undefined}>
       <span>
         {line.promised > 0 && `plans take ${line.promised}`}
         {line.count === null && `${line.promised > 0 ? ' · ' : ''}not counted yet`}
@@ -69,7 +69,7 @@ function Combs() {
       {combs.length === 0 && <Text color="inkSoft">No comb lies in the store.</Text>}
       <Box as="ul" aria-label="Combs" listStyleType="none">
         {combs.map((c) => (
-          <li key={`${c.sizeId} ${c.kind}`} className="store-line">
+          <li key={`${c.sizeId} ${c.kind}`} className={styles.line}>
             <span>
               <b>
                 {count(c.count, 'frame')} {COMB_WORDS[c.kind]}

@@ -9,7 +9,7 @@ import { RouteError } from '../../ui/RouteError.tsx';
 import { DOT_COLOUR } from '../../drawing/contentStyle.ts';
 import { useApiary } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
-import './tags.css';
+import styles from './TagsPage.module.css';
 
 /** Tags for the hives of a piece of work, to print and tie on: each with a code that leads to its colony. */
 export function TagsPage() {
@@ -33,7 +33,7 @@ export function TagsPage() {
         </Button>
       </PageHeader>
       {tags.length === 0 && <Text>This plan makes no new hive, so no tag is needed.</Text>}
-      <Box as="ul" className="tags">
+      <Box as="ul" className={styles.tags}>
         {tags.map((tag) => (
           <Tag key={tag.colonyId} tag={tag} />
         ))}
@@ -45,9 +45,9 @@ export function TagsPage() {
 function Tag({ tag }: { readonly tag: HiveTag }) {
   const colour = tag.year === null ? null : markingColour(tag.year);
   return (
-    <Flex as="li" className="tag">
+    <Flex as="li" className={styles.tag}>
       <Box flex="1" minW={0}>
-        <p className="tag-name">{tag.name}</p>
+        <p className={styles.name}>{tag.name}</p>
         <dl>
           <dt>Day</dt>
           <dd>
@@ -66,14 +66,14 @@ function Tag({ tag }: { readonly tag: HiveTag }) {
               <>
                 , {tag.year}{' '}
                 {colour && (
-                  <span className="tag-dot" style={{ background: DOT_COLOUR[colour] }} title={colour} />
+                  <span className={styles.dot} style={{ background: DOT_COLOUR[colour] }} title={colour} />
                 )}
-                <span className="tag-colour">{colour}</span>
+                <span>{colour}</span>
               </>
             )}
           </dd>
         </dl>
-        <p className="tag-note">{tag.note}</p>
+        <p className={styles.note}>{tag.note}</p>
       </Box>
       <QRCodeSVG
         value={`${location.origin}/colonies/${tag.colonyId}`}

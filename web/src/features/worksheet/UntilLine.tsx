@@ -8,6 +8,8 @@ import { useOperation, useToday } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';
 import { useWeather } from '../../shared/weather/useWeather.ts';
 import { duskOn } from './dusk.ts';
+import styles from './UntilLine.module.css';
+import workKeyStyles from './workKey.module.css';
 
 const clockOf = (at: Date) => at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 
@@ -34,19 +36,24 @@ export function UntilLine({
   };
   if (asking) {
     return (
-      <div className="work-until" role="group" aria-label="Done by">
+      <div className={styles.until} role="group" aria-label="Done by">
         {[15, 30, 60].map((min) => (
-          <button key={min} type="button" className="work-key" onClick={() => choose(now + min * 60_000)}>
+          <button
+            key={min}
+            type="button"
+            className={workKeyStyles.workKey}
+            onClick={() => choose(now + min * 60_000)}
+          >
             in {min} min
           </button>
         ))}
         <RainKey now={now} choose={choose} />
         {dusk && dusk.getTime() > now && (
-          <button type="button" className="work-key" onClick={() => choose(dusk.getTime())}>
+          <button type="button" className={workKeyStyles.workKey} onClick={() => choose(dusk.getTime())}>
             dark, about {clockOf(dusk)}
           </button>
         )}
-        <button type="button" className="work-key" data-quiet onClick={() => choose(null)}>
+        <button type="button" className={workKeyStyles.workKey} data-quiet onClick={() => choose(null)}>
           no end
         </button>
       </div>
@@ -54,8 +61,8 @@ export function UntilLine({
   }
   const words = until === null ? null : wordsOf(steps, now, until);
   return (
-    <div className="work-until" data-short={words?.short || undefined} role="status">
-      <button type="button" className="work-key" onClick={() => setAsking(true)}>
+    <div className={styles.until} data-short={words?.short || undefined} role="status">
+      <button type="button" className={workKeyStyles.workKey} onClick={() => setAsking(true)}>
         <CloudRain size={20} aria-hidden />
         {until === null ? 'Rain or dark?' : `By ${clockOf(new Date(until))}`}
       </button>
@@ -73,7 +80,7 @@ function RainKey({ now, choose }: { readonly now: number; readonly choose: (at: 
   const at = new Date(now).setHours(Number(hour.slice(11, 13)), 0, 0, 0);
   if (at <= now) return null;
   return (
-    <button type="button" className="work-key" onClick={() => choose(at)}>
+    <button type="button" className={workKeyStyles.workKey} onClick={() => choose(at)}>
       rain, about {clockOf(new Date(at))}
     </button>
   );

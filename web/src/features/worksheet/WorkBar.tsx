@@ -8,7 +8,8 @@ import { ResumeCard } from './ResumeCard.tsx';
 import { StopPanel } from './StopPanel.tsx';
 import { UntilLine } from './UntilLine.tsx';
 import { useWorkClock } from './useWorkClock.ts';
-import '../../shared/work/work.css';
+import workKeyStyles from './workKey.module.css';
+import styles from './WorkBar.module.css';
 
 /** Longer than this open, brood cools and robbers come (common practice, no source). */
 const LONG_MINUTES = 20;
@@ -34,14 +35,14 @@ export function WorkBar({
   const [why, setWhy] = useState<'robbers' | 'stop' | null>(null);
   // Plain elements throughout: all of this is drawn anew with every tick.
   const report = (
-    <button type="button" className="work-key" onClick={onReport}>
+    <button type="button" className={workKeyStyles.workKey} onClick={onReport}>
       <Split size={20} aria-hidden /> Something went differently
     </button>
   );
   const end = <UntilLine steps={steps} now={clock.now} until={clock.until} setUntil={clock.setUntil} />;
   if (state.done === 0 && state.open === null) {
     return (
-      <div className="work-before">
+      <div className={styles.before}>
         <p>About {count(state.minutesLeft, 'minute')} for one person.</p>
         {report}
         {end}
@@ -74,13 +75,13 @@ export function WorkBar({
   const isLong = clock.openMinutes >= LONG_MINUTES;
   return (
     <div
-      className="work-bar"
+      className={styles.bar}
       data-long={(state.open && isLong) || undefined}
       role="group"
       aria-label="How the work stands"
     >
       <Timer size={26} aria-hidden />
-      <p className="work-clock">
+      <p className={styles.clock}>
         <b>{state.open ? `${openName} open for ${clock.openMinutes} min` : 'No hive stands open'}</b>
         <span>
           {isLong && state.open
@@ -89,10 +90,10 @@ export function WorkBar({
         </span>
       </p>
       {report}
-      <button type="button" className="work-key" data-alarm onClick={() => setWhy('robbers')}>
+      <button type="button" className={workKeyStyles.workKey} data-alarm onClick={() => setWhy('robbers')}>
         <ShieldAlert size={20} aria-hidden /> Robbing
       </button>
-      <button type="button" className="work-key" onClick={() => setWhy('stop')}>
+      <button type="button" className={workKeyStyles.workKey} onClick={() => setWhy('stop')}>
         <Hand size={20} aria-hidden /> Stop for now
       </button>
       {end}

@@ -8,7 +8,6 @@ import { PageHeader } from '../../ui/PageHeader.tsx';
 import { WeatherLine } from '../../shared/weather/WeatherLine.tsx';
 import { HivesToday } from './HivesToday.tsx';
 import { WorkView } from './workViews.ts';
-import '../../shared/work/work.css';
 
 const WORDS: Readonly<Record<Work['status'], string>> = {
   working: 'begun',

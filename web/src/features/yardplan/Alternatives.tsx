@@ -10,6 +10,8 @@ import { yardPlanner } from '../../workers/yardPlanner.ts';
 import { labelOf } from '../../shared/goals/goalWords.ts';
 import { alternativeDropped, alternativeOpened, keptBeside } from '../../state/plannerSlice.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import styles from './Alternatives.module.css';
+import common from '../../ui/common.module.css';
 
 /** Rounds of search for each of the usual ways; enough to compare by. */
 const ROUNDS_BESIDE = 3;
@@ -95,12 +97,12 @@ export function Alternatives({
         </Button>
       </Flex>
       <Box overflowX="auto" position="relative" tabIndex={0} role="region" aria-label="Plans side by side">
-        <table className="bench-table">
+        <table className={styles.table}>
           <thead>
             <tr>
               <th scope="col">plan</th>
               <th scope="col">
-                <span className="for-readers">what to do</span>
+                <span className={common.forReaders}>what to do</span>
               </th>
               {COLUMNS.map((c) => (
                 <th key={c.title} scope="col">
@@ -123,14 +125,14 @@ export function Alternatives({
                 <td style={{ whiteSpace: 'nowrap' }}>
                   <button
                     type="button"
-                    className="bench-link"
+                    className={common.linkButton}
                     onClick={() => dispatch(alternativeOpened(a.id))}
                   >
                     Take it
                   </button>
                   <button
                     type="button"
-                    className="bench-quiet"
+                    className={common.quietButton}
                     aria-label={`Drop: ${a.label}`}
                     onClick={() => dispatch(alternativeDropped(a.id))}
                   >

@@ -16,6 +16,8 @@ import { Ban, Pin, X } from 'lucide-react';
 import { Slat, SLAT } from '../../drawing/Slat.tsx';
 import { one } from '../../ui/format.ts';
 import { Select } from '../../ui/Select.tsx';
+import common from '../../ui/common.module.css';
+import keyStyles from '../../ui/Key.module.css';
 
 /** The frame that is looked at: what is on it, where it goes and why, and what can be decided about it. */
 export function FramePanel({
@@ -96,7 +98,7 @@ export function FramePanel({
         {forbidden.length > 0 && (
           <Text color="inkSoft">
             Not to {forbidden.map((f) => placeInWords(f.to)).join(', ')}.{' '}
-            <button type="button" className="bench-link" onClick={() => forbidden.forEach(onForbid)}>
+            <button type="button" className={common.linkButton} onClick={() => forbidden.forEach(onForbid)}>
               Allow again
             </button>
           </Text>
@@ -115,7 +117,7 @@ export function FramePanel({
         />
         <button
           type="button"
-          className="key"
+          className={keyStyles.key}
           aria-pressed={pinned}
           onClick={() => onPin({ frameId: frame.id, to: keyOf(to) })}
         >
@@ -124,7 +126,7 @@ export function FramePanel({
         {moves && (
           <button
             type="button"
-            className="key"
+            className={keyStyles.key}
             onClick={() => onForbid({ frameId: frame.id, to: keyOf(to) })}
           >
             <Ban size={16} aria-hidden /> Not this
@@ -132,7 +134,7 @@ export function FramePanel({
         )}
         <button
           type="button"
-          className="bench-quiet"
+          className={common.quietButton}
           aria-label="Put the frame out of sight"
           onClick={onClose}
         >

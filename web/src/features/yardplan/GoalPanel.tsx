@@ -12,6 +12,9 @@ import { asked, colonyLeftOut, goalsChanged } from '../../state/plannerSlice.ts'
 import { WorkDayField } from './WorkDayField.tsx';
 import { NightsForetold } from '../../shared/weather/NightsForetold.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import common from '../../ui/common.module.css';
+import choiceStyles from '../../ui/Choice.module.css';
+import styles from './GoalPanel.module.css';
 
 /** What is wanted, on which day, and under which circumstances. */
 export function GoalPanel({
@@ -83,7 +86,7 @@ function Circumstances({ request, apiary }: { readonly request: YardPlanRequest;
     dispatch(asked({ limits: { ...request.limits, ...by } }));
   return (
     <Box as="details">
-      <summary className="bench-summary">Day, nights, season, order, limits</summary>
+      <summary className={common.summary}>Day, nights, season, order, limits</summary>
       <Box display="grid" gap={3} pt={2} fontSize="sm">
         <WorkDayField day={request.day} today={today} onChange={(day) => dispatch(asked({ day }))} />
         <Choice
@@ -116,9 +119,9 @@ function Circumstances({ request, apiary }: { readonly request: YardPlanRequest;
         />
         {yards.length > 1 && (
           <fieldset>
-            <legend className="choices-legend">Yards</legend>
+            <legend className={choiceStyles.choicesLegend}>Yards</legend>
             {yards.map((y) => (
-              <label key={y.id} className="bench-check">
+              <label key={y.id} className={styles.check}>
                 <input
                   type="checkbox"
                   checked={request.yardIds.includes(y.id)}
@@ -181,7 +184,7 @@ function LeftOutList({
             {request.leftOutIds.includes(l.colonyId) && (
               <button
                 type="button"
-                className="bench-link"
+                className={common.linkButton}
                 onClick={() => dispatch(colonyLeftOut(l.colonyId))}
               >
                 Take it in

@@ -4,6 +4,7 @@ import { memo, useId, type KeyboardEvent } from 'react';
 import { HiveDrawing, hiveInWords, hiveSize, slotPoint, type DrawnBox } from '../../drawing/HiveDrawing.tsx';
 import { SLAT } from '../../drawing/Slat.tsx';
 import type { BenchHive } from './benchHives.ts';
+import styles from './HiveOnBench.module.css';
 
 /** What the keyboard and the finger can do to a frame of a hive on the bench. */
 export interface FrameActs {
@@ -74,13 +75,13 @@ export const HiveOnBench = memo(function HiveOnBench({
   return (
     <div
       ref={setNodeRef}
-      className="bench-hive"
+      className={styles.hive}
       data-unit={unit.key}
       data-side={side}
       data-over={isOver || isTarget || undefined}
       style={{ width: width * SCALE, ...(hive.ink ? { ['--ink' as string]: hive.ink } : {}) }}
     >
-      <div className="bench-frames" style={{ width: width * SCALE, height: height * SCALE }}>
+      <div className={styles.frames} style={{ width: width * SCALE, height: height * SCALE }}>
         <HiveDrawing
           boxes={boxes}
           queenColour={hive.queenColour}
@@ -92,7 +93,7 @@ export const HiveOnBench = memo(function HiveOnBench({
           tabIndex={0}
           aria-label={`Frames of ${unit.name} ${side === 'before' ? 'before' : 'after the work'}`}
           aria-activedescendant={at >= 0 ? `${id}-${frames[at]?.id ?? ''}` : undefined}
-          className="bench-handles"
+          className={styles.handles}
           onKeyDown={onKeyDown}
           onClick={(e) => {
             const frameId = (e.target as HTMLElement).dataset['frame'];
@@ -154,7 +155,7 @@ const Handle = memo(function Handle({
       tabIndex={-1}
       aria-selected={chosen}
       aria-label={label}
-      className="bench-handle"
+      className={styles.handle}
       data-frame={frameId}
       data-chosen={chosen || undefined}
       data-dragging={isDragging || undefined}

@@ -13,6 +13,7 @@ import { STORE_KEY, type FramePin, type YardPlanRequest } from '@incremen/core/r
 import { Ban, Pin } from 'lucide-react';
 import { count } from '../../ui/format.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import common from '../../ui/common.module.css';
 
 /** Every move with its reason in one line; each can be held, or ruled out. */
 export function MoveList({
@@ -138,7 +139,7 @@ function Line({
       {onPin && (
         <button
           type="button"
-          className="bench-quiet"
+          className={common.quietButton}
           aria-pressed={pinned}
           aria-label={`Hold: ${what}`}
           title="Hold this move"
@@ -150,7 +151,7 @@ function Line({
       {onForbid && (
         <button
           type="button"
-          className="bench-quiet"
+          className={common.quietButton}
           aria-label={`Not this: ${what}`}
           title="Not this move"
           onClick={onForbid}

@@ -19,6 +19,8 @@ import { Slat, SLAT } from '../../drawing/Slat.tsx';
 import { one } from '../../ui/format.ts';
 import type { BenchArrow, BenchHive, BenchPicture } from './benchHives.ts';
 import { HiveOnBench, type FrameActs } from './HiveOnBench.tsx';
+import styles from './Stage.module.css';
+import common from '../../ui/common.module.css';
 
 /** Hives before and after, frames as lines between them, all to be taken up and put elsewhere. */
 export function Stage({
@@ -78,13 +80,13 @@ export function Stage({
       }}
     >
       <div
-        className="bench-stage"
+        className={styles.stage}
         ref={ground}
         role="region"
         aria-label="Hives before and after"
         tabIndex={-1}
       >
-        <svg className="bench-arrows" aria-hidden width="100%" height="100%">
+        <svg className={styles.arrows} aria-hidden width="100%" height="100%">
           {arrows.map((a) => (
             <path
               key={a.frameId}
@@ -101,12 +103,12 @@ export function Stage({
         <Column title="Before">
           {picture.before.map((h) => (
             <div key={h.unit.key}>
-              <div className="bench-head">
+              <div className={styles.head}>
                 <b>{h.unit.name}</b>
                 <span>{figures(h.unit.before)}</span>
                 <button
                   type="button"
-                  className="bench-quiet"
+                  className={common.quietButton}
                   style={{ minHeight: 24, minWidth: 24, marginLeft: 'auto' }}
                   aria-label={`Leave ${h.unit.name} out`}
                   title={`Leave ${h.unit.name} out`}
@@ -149,7 +151,7 @@ export function Stage({
 
 function Column({ title, children }: { readonly title: string; readonly children: ReactNode }) {
   return (
-    <div className="bench-column">
+    <div className={styles.column}>
       <h3>{title}</h3>
       {children}
     </div>
@@ -170,10 +172,10 @@ function AfterHead({
   const { unit, ink } = hive;
   const after = seen.after[unit.index];
   return (
-    <div className="bench-head">
+    <div className={styles.head}>
       {unit.kind === 'nuc' ? (
         <input
-          className="bench-name"
+          className={styles.name}
           style={{ borderBottomColor: ink ?? 'transparent' }}
           aria-label={`Name of ${unit.name}`}
           key={name}
@@ -197,7 +199,7 @@ const figures = (m: YardUnit['before']) => `${one(m[AT.bees] ?? 0)} bees · ${on
 function Store({ aimed }: { readonly aimed: boolean }) {
   const { setNodeRef, isOver } = useDroppable({ id: 'store', data: { unit: STORE_KEY } });
   return (
-    <div ref={setNodeRef} className="bench-store" data-over={isOver || aimed || undefined}>
+    <div ref={setNodeRef} className={styles.store} data-over={isOver || aimed || undefined}>
       the store
     </div>
   );

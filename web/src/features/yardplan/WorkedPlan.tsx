@@ -30,6 +30,7 @@ import { ProofLine } from './ProofLine.tsx';
 import { Stage } from './Stage.tsx';
 import { withPlaced, type Bench } from './useBench.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import common from '../../ui/common.module.css';
 
 /** A plan on the bench: how good it is, its hives, its moves, its rules, and others beside it. */
 export function WorkedPlan({
@@ -200,7 +201,7 @@ function Ledger({ lines }: { readonly lines: readonly RuleLine[] }) {
       <RuleLedger ledger={tight} />
       {met.length > 0 && (
         <details>
-          <summary className="bench-summary">{count(met.length, 'rule')} met with room to spare</summary>
+          <summary className={common.summary}>{count(met.length, 'rule')} met with room to spare</summary>
           <RuleLedger ledger={met} />
         </details>
       )}

@@ -40,7 +40,6 @@ import {
 } from '../../state/plannerSlice.ts';
 import { useBench } from './useBench.ts';
 import { WorkedPlan } from './WorkedPlan.tsx';
-import '../../shared/goals/bench.css';
 
 /** The plan bench: what is wanted for a yard, the best set of moves for it, and all that can be changed. */
 export function YardPlanPage() {

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { QUEEN_STATE_WORDS, QUEEN_STATES } from '@incremen/core/rules';
 import type { QueenBelief } from '@incremen/core/queen-odds';
-import './belief.css';
+import styles from './ChanceBars.module.css';
 
 /** A chance in whole per cent. */
 export const percent = (p: number) => (p > 0 && p < 0.01 ? 'under 1 %' : `${Math.round(100 * p)} %`);
@@ -20,7 +20,7 @@ export function ChanceBars({ belief }: { readonly belief: QueenBelief }) {
   return (
     <Box as="ul" aria-label="Chances" listStyleType="none" display="grid" gap={1}>
       {told.map((s) => (
-        <li key={s} className="belief-row">
+        <li key={s} className={styles.row}>
           <span>{QUEEN_STATE_WORDS[s]}</span>
           <svg viewBox="0 0 100 12" preserveAspectRatio="none" width="100%" height="12" aria-hidden>
             <rect width="100" height="12" rx="2" fill="var(--chakra-colors-sunk)" />

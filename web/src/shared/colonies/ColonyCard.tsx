@@ -13,6 +13,8 @@ import { one } from '../../ui/format.ts';
 import { useTurn } from '../../ui/useTurn.ts';
 import { usePrinting } from '../../ui/usePrinting.ts';
 import { pickToggled } from '../../state/boardSlice.ts';
+import styles from './ColonyCard.module.css';
+import common from '../../ui/common.module.css';
 
 /**
  * A colony on the board: its hive drawn, its strength in figures, and what it asks for.
@@ -31,7 +33,7 @@ export const ColonyCard = memo(function ColonyCard({
   const { colony } = state;
   if (picked === null) {
     return (
-      <Link to={`/colonies/${colony.id}`} className="board-card">
+      <Link to={`/colonies/${colony.id}`} className={styles.card}>
         <Face state={state} />
       </Link>
     );
@@ -39,7 +41,7 @@ export const ColonyCard = memo(function ColonyCard({
   return (
     <button
       type="button"
-      className="board-card"
+      className={styles.card}
       aria-pressed={picked}
       aria-label={`Compare ${colony.name}`}
       onClick={() => dispatch(pickToggled(colony.id))}
@@ -53,24 +55,24 @@ function Face({ state }: { readonly state: ColonyState }) {
   const { colony, strength } = state;
   return (
     <>
-      <span className="board-card-head">
-        <span className="board-card-name">{colony.name}</span>
+      <span className={styles.head}>
+        <span className={styles.name}>{colony.name}</span>
         <QueenDot state={state} />
-        <span className="board-card-age">{ageOf(state)}</span>
+        <span className={styles.age}>{ageOf(state)}</span>
       </span>
       <LazyHive state={state} />
-      <span className="board-figures">
+      <span className={styles.figures}>
         <Figure shape="bees" value={strength.framesOfBees.likely} name="frames of bees" />
         <Figure shape="brood" value={strength.broodFrames.likely} name="frames of brood" />
         <Figure shape="stores" value={strength.storesFrames} name="frames of stores" />
       </span>
       <div
-        className="board-reason"
+        className={styles.reason}
         data-tone={state.notice.urgent ? 'alarm' : state.lane === 'raising' ? 'rest' : undefined}
       >
         {state.notice.words}
       </div>
-      {state.countedBeforeSplit && <div className="board-note">counted before the split</div>}
+      {state.countedBeforeSplit && <div className={styles.note}>counted before the split</div>}
     </>
   );
 }
@@ -168,7 +170,7 @@ function Figure({
   readonly name: string;
 }) {
   return (
-    <span className="board-figure" title={name}>
+    <span className={styles.figure} title={name}>
       <svg width="12" height="12" viewBox="0 0 12 12" aria-hidden="true">
         {shape === 'bees' ? (
           <circle cx="6" cy="6" r="5" fill={SHAPES.bees} />
@@ -185,7 +187,7 @@ function Figure({
         )}
       </svg>
       {one(value)}
-      <span className="for-readers">{name}</span>
+      <span className={common.forReaders}>{name}</span>
     </span>
   );
 }

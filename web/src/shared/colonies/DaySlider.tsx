@@ -3,6 +3,7 @@ import { addDays, dayInWords, type Day } from '@incremen/core/basics';
 import { useToday } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';
 import { LOOK } from '../../state/boardSlice.ts';
+import common from '../../ui/common.module.css';
 
 /** Which day the board shows: drag it back to older counts or ahead to what brood and bees become. */
 export function DaySlider({
@@ -16,7 +17,7 @@ export function DaySlider({
   const at = offset ?? 0;
   const words = offset === null ? 'each on its own day' : inWords(offset, addDays(today, offset));
   return (
-    <Flex align="center" gap={3} flex="1 1 380px" maxW="640px" className="no-print">
+    <Flex align="center" gap={3} flex="1 1 380px" maxW="640px" className={common.noPrint}>
       <Button
         variant={offset === null ? 'solid' : 'outline'}
         {...(offset === null ? {} : { bg: 'sheet' })}

@@ -6,6 +6,7 @@ import { onTap } from '../../ui/onTap.ts';
 import { ActionButton } from './ActionButton.tsx';
 import type { CountAction, CountDraft } from './countDraft.ts';
 import { KIND_KEYS } from './countKeys.ts';
+import styles from './Questions.module.css';
 
 const KIND_NAMES: Readonly<Record<StampKind, string>> = {
   mixed: 'Mixed brood',
@@ -83,10 +84,10 @@ export function Questions({
   const reading = frame?.reading ?? null;
   const beesAt = reading ? Math.round(reading.sides[draft.side === 1 ? 1 : 0].bees / 2.5) : null;
   return (
-    <div className="count-ask">
+    <div className={styles.ask}>
       <div>
         <Question on={draft.stage === 'kind'}>1 What is it mostly?</Question>
-        <div className="count-five">
+        <div className={styles.five}>
           {STAMP_KINDS.map((k) => (
             <KindButton key={k} kind={k} on={frame?.kind === k} act={act} />
           ))}
@@ -94,7 +95,7 @@ export function Questions({
       </div>
       <div>
         <Question on={draft.stage === 'amount'}>2 How much of the frame?</Question>
-        <div className="count-five">
+        <div className={styles.five}>
           <span />
           {AMOUNTS.map(({ label, action }) => (
             <ActionButton
@@ -113,7 +114,7 @@ export function Questions({
       </div>
       <div>
         <Question on={draft.stage === 'bees'}>3 How much is covered with bees?</Question>
-        <div className="count-five">
+        <div className={styles.five}>
           {BEES.map(({ label, quarters, action }) => (
             <ActionButton
               key={label}
@@ -130,7 +131,7 @@ export function Questions({
           ))}
         </div>
       </div>
-      <div className="count-two">
+      <div className={styles.two}>
         <ActionButton size="wide" action={SAME_AS_LAST} act={act} disabled={!frame?.last}>
           {LAST_TIME}
         </ActionButton>
@@ -149,7 +150,7 @@ export function Questions({
 
 function Question({ on, children }: { readonly on: boolean; readonly children: string }) {
   return (
-    <div className="count-question" data-asked={on || undefined}>
+    <div className={styles.question} data-asked={on || undefined}>
       {children}
     </div>
   );
@@ -167,7 +168,7 @@ const KindButton = memo(function KindButton({
   return (
     <button
       type="button"
-      className="count-kind"
+      className={styles.kind}
       aria-pressed={on}
       aria-keyshortcuts={KIND_KEYS[kind]}
       {...onTap(() => act({ do: 'kind', kind }))}
@@ -180,7 +181,7 @@ const KindButton = memo(function KindButton({
         <path d="M0 2.500h22" stroke="var(--chakra-colors-wood)" strokeWidth="3" strokeLinecap="round" />
       </svg>
       {KIND_NAMES[kind]}
-      <span aria-hidden className="count-kind-key">
+      <span aria-hidden className={styles.kindKey}>
         {KIND_KEYS[kind]}
       </span>
     </button>

@@ -4,6 +4,7 @@ import { DISEASE_SIGN_NAMES, DISEASE_SIGNS } from '@incremen/core/records';
 import { Key } from '../../ui/Key.tsx';
 import { sameEvidence, type EvidenceProps } from './evidenceProps.ts';
 import { Further, Question, ThreeAnswers } from './Question.tsx';
+import choiceStyles from '../../ui/Choice.module.css';
 
 /** Signs that brood may be sick: described, never diagnosed. */
 export const DiseaseQuestion = memo(function DiseaseQuestion({
@@ -21,7 +22,7 @@ export const DiseaseQuestion = memo(function DiseaseQuestion({
       />
       {diseaseSigns.look === 'found' && (
         <Further>
-          <div className="choices" role="group" aria-label={name('signs')}>
+          <div className={choiceStyles.choices} role="group" aria-label={name('signs')}>
             {DISEASE_SIGNS.map((s) => {
               const on = signs.includes(s);
               return (

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
+import styles from './Question.module.css';
 
 /** The three answers that are kept apart for everything that can be seen. */
 export type Looked = 'notLooked' | 'notFound' | 'found';
@@ -22,8 +23,8 @@ export function Question({
 }) {
   return (
     <div>
-      <div className="question-title">{title}</div>
-      {hint && <div className="question-hint">{hint}</div>}
+      <div className={styles.title}>{title}</div>
+      {hint && <div className={styles.hint}>{hint}</div>}
       {children}
     </div>
   );
@@ -44,5 +45,5 @@ export function ThreeAnswers({
 
 /** What more is asked once something was found. */
 export function Further({ children }: { readonly children: ReactNode }) {
-  return <div className="question-further">{children}</div>;
+  return <div className={styles.further}>{children}</div>;
 }

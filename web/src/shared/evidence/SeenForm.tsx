@@ -9,8 +9,8 @@ import { FramesReadQuestion } from './FramesReadQuestion.tsx';
 import { DiseaseQuestion, TreatmentQuestion } from './HealthQuestions.tsx';
 import { MoodQuestion } from './MoodQuestion.tsx';
 import { QueenQuestion } from './QueenQuestion.tsx';
-import '../counting/count.css';
 import { SignsTable } from './SignsTable.tsx';
+import styles from './SeenForm.module.css';
 
 /** Everything about a visit besides its frames. */
 export interface Seen {
@@ -44,7 +44,7 @@ export function SeenForm({
   const name = useCallback((what: string) => `${colonyName}: ${what}`, [colonyName]);
   const asked = { evidence, set, name };
   return (
-    <div className="seen-parts">
+    <div className={styles.parts}>
       <Part title="Queen and cells">
         <QueenQuestion {...asked} frames={frames} />
         <CellsQuestion {...asked} />
@@ -90,7 +90,7 @@ const NoteField = memo(function NoteField({
 
 function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {
   return (
-    <section className="seen-part">
+    <section className={styles.part}>
       <h2>{title}</h2>
       {children}
     </section>

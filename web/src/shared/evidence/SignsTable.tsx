@@ -4,6 +4,10 @@ import { Check, Minus, X } from 'lucide-react';
 import { fingers } from '../../ui/onTap.ts';
 import { sameEvidence, type EvidenceProps } from './evidenceProps.ts';
 import type { Looked } from './Question.tsx';
+import clsx from 'clsx';
+import questionStyles from './Question.module.css';
+import styles from './SignsTable.module.css';
+import choiceStyles from '../../ui/Choice.module.css';
 
 const ANSWERS: readonly { id: Looked; word: string; icon: typeof Check }[] = [
   { id: 'found', word: 'seen', icon: Check },
@@ -16,18 +20,18 @@ export const SignsTable = memo(
   function SignsTable({ evidence, set, name }: EvidenceProps) {
     return (
       <div>
-        <div className="question-title">Also seen</div>
-        <div className="seen-signs">
+        <div className={questionStyles.title}>Also seen</div>
+        <div className={styles.signs}>
           {SIGNS.map((sign) => (
-            <fieldset key={sign} className="seen-sign" aria-label={name(SIGN_NAMES[sign])}>
+            <fieldset key={sign} className={styles.sign} aria-label={name(SIGN_NAMES[sign])}>
               <span aria-hidden>{SIGN_NAMES[sign]}</span>
-              <div className="choices">
+              <div className={choiceStyles.choices}>
                 {ANSWERS.map(({ id, word, icon: Icon }) => {
                   const on = evidence[sign].look === id;
                   return (
                     <label
                       key={id}
-                      className="choice choice-square"
+                      className={clsx(choiceStyles.choice, choiceStyles.choiceSquare)}
                       title={word}
                       {...fingers(() => set({ [sign]: { look: id } }))}
                       data-chosen={on ? (id === 'notLooked' ? 'quiet' : 'plain') : undefined}

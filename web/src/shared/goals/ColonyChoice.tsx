@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { Choosable } from './GoalCard.tsx';
+import styles from './ColonyChoice.module.css';
 
 /** Which colonies a goal is about: all that it fits, or those that are named one by one. */
 export function ColonyChoice({
@@ -37,7 +38,7 @@ export function ColonyChoice({
       {all !== null && (
         <button
           type="button"
-          className="bench-chip"
+          className={styles.chip}
           aria-pressed={chosen.length === 0}
           onClick={() => onChange([])}
         >
@@ -48,7 +49,7 @@ export function ColonyChoice({
         <button
           key={c.id}
           type="button"
-          className="bench-chip"
+          className={styles.chip}
           aria-pressed={chosen.includes(c.id)}
           onClick={() => toggle(c.id)}
         >

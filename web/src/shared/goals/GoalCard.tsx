@@ -7,6 +7,8 @@ import { useOperation } from '../../mirror/hooks.ts';
 import { ColonyChoice } from './ColonyChoice.tsx';
 import { titleOf } from './goalWords.ts';
 import { RecipeFields } from './RecipeFields.tsx';
+import common from '../../ui/common.module.css';
+import keyStyles from '../../ui/Key.module.css';
 
 /** A colony that a goal can be about. */
 export interface Choosable {
@@ -46,7 +48,7 @@ export function GoalCard({
         </Text>
         <button
           type="button"
-          className="bench-quiet"
+          className={common.quietButton}
           aria-label={`Remove: ${titleOf(goal.kind)}`}
           onClick={onRemove}
         >
@@ -223,7 +225,7 @@ function NucSettings({
         </Box>
         <button
           type="button"
-          className="key"
+          className={keyStyles.key}
           aria-pressed={goal.count === null}
           onClick={() => onChange({ ...goal, count: goal.count === null ? 2 : null })}
         >

@@ -3,6 +3,7 @@ import { NUC_RECIPES, type NucRecipe } from '@incremen/core/records';
 import { Select } from '../../ui/Select.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';
 import { QUEEN_WAYS } from './goalWords.ts';
+import common from '../../ui/common.module.css';
 
 /** What a nuc is made of: how it gets its queen, where it goes, and its combs. */
 export function RecipeFields({
@@ -32,7 +33,7 @@ export function RecipeFields({
         onChange={(distance) => change({ distance: distance as NucRecipe['distance'] })}
       />
       <details>
-        <summary className="bench-summary">{known?.name ?? 'Recipe of your own'}</summary>
+        <summary className={common.summary}>{known?.name ?? 'Recipe of your own'}</summary>
         <Box display="grid" gap={1} pt={2}>
           <Select
             label="Recipe"

@@ -4,6 +4,7 @@ import { useOperation } from '../../mirror/hooks.ts';
 import { degrees, degreeSign } from '../../ui/format.ts';
 import { useWeather } from './useWeather.ts';
 import { senseOf } from './weatherWords.ts';
+import common from '../../ui/common.module.css';
 
 /** How cold the nights are foretold to be, beside a choice that should agree with it. */
 export function NightsForetold({
@@ -22,7 +23,7 @@ export function NightsForetold({
     <Text color="inkSoft">
       Foretold: {degrees(coldest.minC, units)} {degreeSign(units)} at the coldest.{' '}
       {foretold !== nights && (
-        <button type="button" className="bench-quiet" onClick={() => onChange(foretold)}>
+        <button type="button" className={common.quietButton} onClick={() => onChange(foretold)}>
           Reckon with {foretold} nights
         </button>
       )}

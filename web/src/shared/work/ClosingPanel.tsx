@@ -8,7 +8,7 @@ import {
 } from '@incremen/core/records';
 import { useState } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
-import './work.css';
+import checkRowStyles from './checkRow.module.css';
 
 /** A unit that has to answer. */
 interface Unit {
@@ -130,7 +130,7 @@ function UnitAnswers({
       </Flex>
       <Flex gap={2} wrap="wrap" mb={3}>
         {MUSTS.map(([key, words]) => (
-          <label key={key} className="work-must">
+          <label key={key} className={checkRowStyles.checkRow} data-sunk>
             <input
               type="checkbox"
               aria-label={`${unit.name}: ${words.toLowerCase()}`}
