@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { classesIn, classFaults, styleSheetsOf } from './classModules.ts';
+import { classesIn, classFaults, coloursByHand, styleSheetsOf } from './classModules.ts';
 import { sourcesOf } from './sources.ts';
 
 describe('classes of the pages', () => {
@@ -26,6 +26,24 @@ describe('classes of the pages', () => {
       'web/src/ui/Page.tsx takes .gone, which web/src/ui/Page.module.css does not have',
       'web/src/ui/Page.module.css: nobody takes .kept',
       'web/src/ui/all.css holds for the whole page: make it a module',
+    ]);
+  });
+});
+
+describe('colours of the pages', () => {
+  it('are tokens of the theme, so that every look has them', () => {
+    const texts = sourcesOf('web')
+      .filter((s) => s.path !== 'web/src/app/theme.ts')
+      .map((s) => [s.path, s.text] as const);
+    expect(coloursByHand(new Map([...texts, ...styleSheetsOf('web')]))).toEqual([]);
+  });
+
+  it('that are written by hand are found', () => {
+    const text = `<path fill="#D99A1E" href="#a" />\nconst C = '#fff';\ncolor: rgb(1 2 3);\n<use href={\`#step\`} />`;
+    expect(coloursByHand(new Map([['web/src/P.tsx', text]]))).toEqual([
+      'web/src/P.tsx:1: #D99A1E',
+      'web/src/P.tsx:2: #fff',
+      'web/src/P.tsx:3: rgb(',
     ]);
   });
 });

@@ -55,3 +55,13 @@ export function classFaults(
   }
   return faults;
 }
+
+/** Colours written by hand in what is drawn: each is `path:line: colour`. The theme alone may name one. */
+export function coloursByHand(texts: ReadonlyMap<string, string>): string[] {
+  return [...texts].flatMap(([path, text]) =>
+    text.split('\n').flatMap((line, i) => {
+      const found = /["'`: ](#[0-9a-f]{3}(?:[0-9a-f]{3,5})?)(?=["'`;\s)])|\brgba?\((?!0 0 0)/i.exec(line);
+      return found ? [`${path}:${i + 1}: ${found[1] ?? found[0]}`] : [];
+    }),
+  );
+}

@@ -1,6 +1,6 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { CONTENT_CLASSES, CONTENT_NAMES, type ContentClass } from '@incremen/core/comb';
-import { COMB_INK, CONTENT_FILL } from './contentStyle.ts';
+import { COMB_INK, combColour, CONTENT_FILL } from './contentStyle.ts';
 import { QueenMark } from './Slat.tsx';
 
 /** A patch of one content, for legends and buttons. */
@@ -47,8 +47,8 @@ export function Legend() {
         <svg width="18" height="18" viewBox="0 0 18 18" aria-hidden="true">
           <path
             d="M9 3c5 0 6 4.300 4 9c-1.200 2.800-2.500 4.300-4 4.300s-2.800-1.500-4-4.300c-2-4.700-1-9 4-9z"
-            fill="#FFF8E6"
-            stroke="#6B3E0A"
+            fill={combColour('cell')}
+            stroke={combColour('cell-line')}
             strokeWidth="1.600"
           />
         </svg>

@@ -7,7 +7,7 @@ import {
 } from '@incremen/core/comb';
 import type { MarkingColour } from '@incremen/core/records';
 import { memo } from 'react';
-import { COMB_INK, CONTENT_FILL, DOT_COLOUR } from './contentStyle.ts';
+import { COMB_INK, combColour, CONTENT_FILL, dotColour } from './contentStyle.ts';
 
 /** Width of a slat and of the space that it takes in a box, in drawing units. */
 export const SLAT = { width: 13, pitch: 18, deepHeight: 64 } as const;
@@ -136,12 +136,12 @@ export function QueenMark({
 }) {
   return (
     <g>
-      <circle cx={x} cy={y} r={r + 2.2} fill="#FFFFFF" />
+      <circle cx={x} cy={y} r={r + 2.2} fill={dotColour('ring')} />
       <circle
         cx={x}
         cy={y}
         r={r}
-        fill={colour ? DOT_COLOUR[colour] : '#9AA5A0'}
+        fill={dotColour(colour ?? 'none')}
         stroke={COMB_INK}
         strokeWidth={r * 0.38}
       />
@@ -169,12 +169,16 @@ export function Cells({
       <g key={kind}>
         <path
           d={`M${at} ${y + 0.5}${DROP}`}
-          fill={kind === 'capped' ? '#C98A2B' : '#FFF8E6'}
-          stroke="#6B3E0A"
+          fill={kind === 'capped' ? combColour('cell-capped') : combColour('cell')}
+          stroke={combColour('cell-line')}
           strokeWidth={1.3}
         />
-        {kind === 'emerged' && <path d={`M${at - 2} ${y + 7.4}h4`} stroke="#6B3E0A" strokeWidth={2} />}
-        {kind === 'torn' && <path d={`M${at + 0.4} ${y + 3}l2.6 1.4`} stroke="#6B3E0A" strokeWidth={1.6} />}
+        {kind === 'emerged' && (
+          <path d={`M${at - 2} ${y + 7.4}h4`} stroke={combColour('cell-line')} strokeWidth={2} />
+        )}
+        {kind === 'torn' && (
+          <path d={`M${at + 0.4} ${y + 3}l2.6 1.4`} stroke={combColour('cell-line')} strokeWidth={1.6} />
+        )}
       </g>
     );
   });

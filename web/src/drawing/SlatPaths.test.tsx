@@ -1,6 +1,6 @@
 import { bothSides, CONTENT_CLASSES, shareOf, type FrameReading } from '@incremen/core/comb';
 import { cleanup, render } from '@testing-library/react';
-import { afterEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { CONTENT_FILL } from './contentStyle.ts';
 import { HiveDrawing, hiveInWords, hiveSize, slotPoint, type DrawnBox } from './HiveDrawing.tsx';
 import { SLAT } from './Slat.tsx';
@@ -23,7 +23,6 @@ const box = (frames: DrawnBox['frames'], more: Partial<DrawnBox> = {}): DrawnBox
   ...more,
 });
 const draw = (...boxes: DrawnBox[]) => render(<HiveDrawing boxes={boxes} label="hive" />).container;
-afterEach(cleanup);
 
 /** Area of the bands of one content, from the heights in its path. */
 function areaOf(container: HTMLElement, fill: string): number {

@@ -1,5 +1,5 @@
 import type { ContentClass } from '@incremen/core/comb';
-import { COMB_INK, CONTENT_COLOUR } from './contentStyle.ts';
+import { COMB_INK, combColour, CONTENT_COLOUR, dotColour } from './contentStyle.ts';
 import { WAY_SKETCHES, type SketchFill, type SketchHive } from './waySketches.ts';
 
 const COMBS: Readonly<Record<SketchFill, readonly ContentClass[]>> = {
@@ -57,7 +57,15 @@ function Hive({
       />
       {hive.boxes.map((fill, b) => (
         <g key={b}>
-          <rect x={x} y={top(b)} width={WIDE} height={HIGH} rx={2} fill="#FBF6EA" stroke="currentColor" />
+          <rect
+            x={x}
+            y={top(b)}
+            width={WIDE}
+            height={HIGH}
+            rx={2}
+            fill={combColour('timber')}
+            stroke="currentColor"
+          />
           {COMBS[fill].map((content, c) => (
             <rect
               key={c}
@@ -96,9 +104,9 @@ function Hive({
       {hive.queen && (
         <g transform={`translate(${x + WIDE / 2} ${top(hive.queen.box) + HIGH / 2})`}>
           {hive.queen.kind === 'caged' && (
-            <rect x={-8} y={-8} width={16} height={16} rx={2} fill="#FBF6EA" stroke={COMB_INK} />
+            <rect x={-8} y={-8} width={16} height={16} rx={2} fill={combColour('timber')} stroke={COMB_INK} />
           )}
-          <circle r={5} fill="#F2C81E" stroke={COMB_INK} strokeWidth={1.2} />
+          <circle r={5} fill={dotColour('yellow')} stroke={COMB_INK} strokeWidth={1.2} />
         </g>
       )}
     </g>

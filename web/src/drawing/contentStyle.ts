@@ -18,28 +18,25 @@ export const CONTENT_FILL: Readonly<Record<ContentClass, string>> = {
   foundation: 'url(#comb-foundation)',
 };
 
+/** A colour of comb and what is drawn on it, by the name that the theme has for it. */
+export const combColour = (name: string) => `var(--chakra-colors-comb-${name})`;
+
 /** The ground colour under each pattern. */
 export const CONTENT_COLOUR: Readonly<Record<ContentClass, string>> = {
-  honey: '#E3A72F',
-  nectar: '#F6DFA0',
-  beeBread: '#A8452A',
-  eggs: '#FFFFFF',
-  open: '#EBD5A6',
-  capped: '#8A6A50',
-  emerging: '#A88A6E',
-  drone: '#4D3A2E',
-  drawn: '#E9ECE4',
-  foundation: '#FFFFFF',
+  honey: combColour('honey'),
+  nectar: combColour('nectar'),
+  beeBread: combColour('bee-bread'),
+  eggs: combColour('eggs'),
+  open: combColour('open'),
+  capped: combColour('capped'),
+  emerging: combColour('emerging'),
+  drone: combColour('drone'),
+  drawn: combColour('drawn'),
+  foundation: combColour('foundation'),
 };
 
-/** Paint of the marking dots. */
-export const DOT_COLOUR: Readonly<Record<MarkingColour, string>> = {
-  white: '#FFFFFF',
-  yellow: '#F2C81E',
-  red: '#D2372B',
-  green: '#2E8B4A',
-  blue: '#2D5FB8',
-};
+/** Paint of the marking dots; `none` is a queen without a mark. */
+export const dotColour = (mark: MarkingColour | 'none' | 'ring') => `var(--chakra-colors-dot-${mark})`;
 
 /** Ink of everything drawn on comb. */
-export const COMB_INK = '#18282B';
+export const COMB_INK = combColour('ink');

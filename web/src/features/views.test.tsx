@@ -1,9 +1,9 @@
 import 'fake-indexeddb/auto';
 import { emptyApiary, newOperation, type Apiary } from '@incremen/core/records';
-import { cleanup, screen, within } from '@testing-library/react';
+import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Route, Routes } from 'react-router';
-import { afterEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { lost } from '../state/mirrorSlice.ts';
 import { withoutNetwork } from '../testing/noNetwork.ts';
 import { demoStore, renderView } from '../testing/renderView.tsx';
@@ -14,7 +14,6 @@ import { SetUpPage } from './setup/SetUpPage.tsx';
 import { YardsPage } from './yards/YardsPage.tsx';
 
 withoutNetwork();
-afterEach(cleanup);
 
 /** The views on a device without a network, with the records of the last visit. */
 function open(at: string, apiary?: Apiary) {

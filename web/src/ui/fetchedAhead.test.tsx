@@ -1,9 +1,7 @@
-import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { fireEvent, render, screen } from '@testing-library/react';
 import { Component, useState, type ReactNode } from 'react';
-import { afterEach, expect, it, vi } from 'vitest';
+import { expect, it, vi } from 'vitest';
 import { fetchedAhead } from './fetchedAhead.tsx';
-
-afterEach(cleanup);
 
 function Counter() {
   const [n, setN] = useState(0);

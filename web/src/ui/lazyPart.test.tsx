@@ -1,7 +1,7 @@
 import { ChakraProvider } from '@chakra-ui/react';
-import { cleanup, render, screen } from '@testing-library/react';
+import { render, screen } from '@testing-library/react';
 import { Suspense } from 'react';
-import { afterEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { system } from '../app/theme.ts';
 import { lazyPart } from './lazyPart.tsx';
 
@@ -14,8 +14,6 @@ const show = (Part: ReturnType<typeof lazyPart<object>>) =>
       </Suspense>
     </ChakraProvider>,
   );
-
-afterEach(cleanup);
 
 describe('a part of a view that is fetched when it is shown', () => {
   it('is shown once it is there', async () => {

@@ -1,9 +1,7 @@
-import { cleanup, fireEvent, render, screen } from '@testing-library/react';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { fireEvent, render, screen } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
 import { Choice } from './Choice.tsx';
 import { Key } from './Key.tsx';
-
-afterEach(cleanup);
 
 const at = (clientX: number, clientY: number) => ({ clientX, clientY });
 function finger(target: Element, from: [number, number], to: [number, number]): boolean {

@@ -1,4 +1,4 @@
-import { act, cleanup, fireEvent, render, renderHook, screen } from '@testing-library/react';
+import { act, fireEvent, render, renderHook, screen } from '@testing-library/react';
 import { useState } from 'react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { afterPaint } from './afterPaint.ts';
@@ -9,8 +9,6 @@ import { Select } from './Select.tsx';
 import { useLatest } from './useLatest.ts';
 import { usePrinting } from './usePrinting.ts';
 import { useTurn } from './useTurn.ts';
-
-afterEach(cleanup);
 
 describe('numbers in words', () => {
   it('are rounded as a count by eye allows, in the units of the operation', () => {

@@ -3,7 +3,7 @@ import { colonyState } from '@incremen/core/colony';
 import { DEMO_DAY, demoScenario } from '@incremen/core/demo';
 import { cleanup, fireEvent, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { afterEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { BoardDay, PastNote } from '../../shared/colonies/BoardDay.tsx';
 import { boardReducer, MOST_COMPARED, pickToggled, viewed } from '../../state/boardSlice.ts';
@@ -14,7 +14,6 @@ const { apiary } = demoScenario();
 const [yard] = Object.values(apiary.yard);
 const states = coloniesOfYard(apiary, yard!.id).map((c) => colonyState(apiary, c, DEMO_DAY));
 const stateOf = (name: string) => states.find((s) => s.colony.name === name)!;
-afterEach(cleanup);
 
 describe('the day of the board', () => {
   it('is said in words, back and ahead, and leads back to today', async () => {

@@ -1,7 +1,7 @@
 import { demoScenario } from '@incremen/core/demo';
 import { noEvidence, visitsOf, type Apiary, type Reading, type Visit } from '@incremen/core/records';
 import { cleanup, screen } from '@testing-library/react';
-import { afterEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { DescentTree } from './DescentTree.tsx';
 import { Diary, seenInWords } from './Diary.tsx';
@@ -10,7 +10,6 @@ import { NoteText } from './NoteText.tsx';
 const { apiary } = demoScenario();
 const colony = Object.values(apiary.colony).find((c) => c.name === 'Yarrow')!;
 const [latest] = visitsOf(apiary, colony.id) as [Visit];
-afterEach(cleanup);
 
 function show(visit: Partial<Visit>, readings: readonly Reading[] = [], whole: Apiary = apiary) {
   return renderView(<Diary visits={[{ ...latest, ...visit }]} apiary={whole} readings={readings} />);

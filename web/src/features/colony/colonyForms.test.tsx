@@ -2,9 +2,9 @@ import 'fake-indexeddb/auto';
 import { boxesOfHive, queenOf, type Apiary } from '@incremen/core/records';
 import { colonyState } from '@incremen/core/colony';
 import { DEMO_DAY } from '@incremen/core/demo';
-import { cleanup, screen, waitFor, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { afterEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { Route, Routes } from 'react-router';
 import { lost } from '../../state/mirrorSlice.ts';
 import { localDatabase as db } from '../../offline/database.ts';
@@ -24,7 +24,6 @@ function away() {
 }
 
 withoutNetwork();
-afterEach(cleanup);
 
 describe('renaming a colony', () => {
   it('refuses a name that another has, beside the field, and takes a free one', async () => {

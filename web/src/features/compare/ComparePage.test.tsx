@@ -1,13 +1,12 @@
 import 'fake-indexeddb/auto';
 import { demoScenario } from '@incremen/core/demo';
-import { cleanup, screen, within } from '@testing-library/react';
-import { afterEach, describe, expect, it } from 'vitest';
+import { screen, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { ComparePage } from './ComparePage.tsx';
 
 withoutNetwork();
-afterEach(cleanup);
 
 const { apiary } = demoScenario();
 const idOf = (name: string) => Object.values(apiary.colony).find((c) => c.name === name)?.id ?? '';

@@ -1,10 +1,8 @@
-import { cleanup, render, screen } from '@testing-library/react';
+import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
-import { afterEach, expect, it } from 'vitest';
+import { expect, it } from 'vitest';
 import { ModeTabs, MODES, PANEL_ID, tabId, type Mode } from './ModeTabs.tsx';
-
-afterEach(cleanup);
 
 function Tabs() {
   const [mode, setMode] = useState<Mode>('frames');

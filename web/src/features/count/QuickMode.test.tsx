@@ -1,9 +1,9 @@
 import { boxesOfColony, framesOfColony } from '@incremen/core/records';
 import { demoScenario } from '@incremen/core/demo';
-import { cleanup, screen } from '@testing-library/react';
+import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useEffect, useReducer } from 'react';
-import { afterEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { renderView } from '../../testing/renderView.tsx';
 import { countStep, startCount, type CountDraft } from '../../shared/counting/countDraft.ts';
 import { LineMode } from './LineMode.tsx';
@@ -39,7 +39,6 @@ function Recorder({ by }: { readonly by: 'quick' | 'line' }) {
 }
 const key = (name: string) => screen.getByRole('button', { name });
 const field = (name: string) => screen.getByLabelText<HTMLInputElement>(`${name}, frames`);
-afterEach(cleanup);
 
 describe('the quick count by taps', () => {
   it('goes from number to number by itself', async () => {

@@ -162,7 +162,7 @@ function FeedRow({ line }: { readonly line: FeedLine }) {
           width={Math.max(2, ((GAUGE - 2) * line.hasKg) / scale)}
           height="14"
           rx="3"
-          fill="#D99A1E"
+          fill="var(--chakra-colors-stores)"
         />
         <path
           d={`M${1 + ((GAUGE - 2) * line.needsKg) / scale} -1v18`}

@@ -132,8 +132,14 @@ function Made({ syrup, system }: { readonly syrup: Syrup; readonly system: Measu
           <path d="M8 8h68l-6 96H14z" />
         </clipPath>
         <g clipPath="url(#bucket)">
-          <rect x="0" y={12} width="84" height={H * (1 - share)} fill="#9CC3DE" />
-          <rect x="0" y={12 + H * (1 - share)} width="84" height={H * share} fill="#EFE3C0" />
+          <rect x="0" y={12} width="84" height={H * (1 - share)} fill="var(--chakra-colors-syrup-water)" />
+          <rect
+            x="0"
+            y={12 + H * (1 - share)}
+            width="84"
+            height={H * share}
+            fill="var(--chakra-colors-syrup-sugar)"
+          />
         </g>
         <path
           d="M8 8h68l-6 96H14z"

@@ -2,14 +2,13 @@ import 'fake-indexeddb/auto';
 import { demoScenario } from '@incremen/core/demo';
 import { openFollowUps, type Apiary, type FollowUp } from '@incremen/core/records';
 import { topicInWords } from '@incremen/core/followup';
-import { cleanup, screen, within } from '@testing-library/react';
-import { afterEach, describe, expect, it } from 'vitest';
+import { screen, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { FollowUpsPage } from './FollowUpsPage.tsx';
 
 withoutNetwork();
-afterEach(cleanup);
 
 const { apiary } = demoScenario();
 const campion = Object.values(apiary.colony).find((c) => c.name === 'Campion')?.id ?? '';

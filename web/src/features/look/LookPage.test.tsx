@@ -1,16 +1,15 @@
 import 'fake-indexeddb/auto';
 import { openFollowUps } from '@incremen/core/records';
-import { cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Route, Routes } from 'react-router';
-import { afterEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { FollowUpsPage } from '../followups/FollowUpsPage.tsx';
 import { LookPage } from './LookPage.tsx';
 
 withoutNetwork();
-afterEach(cleanup);
 
 function open(at: string) {
   const views = (

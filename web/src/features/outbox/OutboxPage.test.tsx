@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import type { Command } from '@incremen/core/records';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { StatusStrip } from '../../app/StatusStrip.tsx';
 import { lost, reached } from '../../state/mirrorSlice.ts';
 import { localDatabase as db, type OutboxEntry } from '../../offline/database.ts';
@@ -36,7 +36,6 @@ const refused = entry(3, {
 });
 
 withoutNetwork();
-afterEach(cleanup);
 
 describe('the outbox', () => {
   it('says when everything is with the server', () => {

@@ -1,16 +1,15 @@
 import 'fake-indexeddb/auto';
 import type { JournalPage } from '@incremen/contract';
-import { cleanup, screen, waitFor, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Route, Routes } from 'react-router';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { CountImportPage } from './CountImportPage.tsx';
 import { RecordsPage } from './RecordsPage.tsx';
 
 withoutNetwork();
-afterEach(cleanup);
 
 const csv = (text: string, name = 'counts.csv') => new File([text], name, { type: 'text/csv' });
 const HEAD = 'yard,hive,box,slot,day,bees,eggs,open,capped,bee_bread,honey,queen';

@@ -1,14 +1,13 @@
 import 'fake-indexeddb/auto';
 import { operationOf } from '@incremen/core/records';
 import { USUAL_TABLE } from '@incremen/core/queen-odds';
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
-import { afterEach, describe, expect, it } from 'vitest';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { ChancesPage } from './ChancesPage.tsx';
 
 withoutNetwork();
-afterEach(cleanup);
 
 const PLACE = 'pollen coming in: laying workers';
 

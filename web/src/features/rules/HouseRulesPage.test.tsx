@@ -1,15 +1,14 @@
 import 'fake-indexeddb/auto';
 import { HOUSE_RULES, houseRules } from '@incremen/core/rules';
 import { operationOf } from '@incremen/core/records';
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { afterEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { HouseRulesPage } from './HouseRulesPage.tsx';
 
 withoutNetwork();
-afterEach(cleanup);
 
 const floor = HOUSE_RULES.donorFloorBrood;
 

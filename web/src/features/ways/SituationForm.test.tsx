@@ -1,13 +1,11 @@
-import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { fireEvent, render, screen, within } from '@testing-library/react';
 import { ChakraProvider } from '@chakra-ui/react';
 import { demoScenario } from '@incremen/core/demo';
 import { situationOf, type Situation } from '@incremen/core/split';
 import { useEffect, useState } from 'react';
-import { afterEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { system } from '../../app/theme.ts';
 import { SituationForm } from './SituationForm.tsx';
-
-afterEach(cleanup);
 
 function Trial({ tell }: { readonly tell: (now: Situation) => void }) {
   const { apiary } = demoScenario();

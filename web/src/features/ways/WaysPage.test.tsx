@@ -1,15 +1,14 @@
 import 'fake-indexeddb/auto';
 import { demoScenario } from '@incremen/core/demo';
-import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
-import { afterEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { WAY_SKETCHES } from '../../drawing/waySketches.ts';
 import { WaysPage } from './WaysPage.tsx';
 
 withoutNetwork();
-afterEach(cleanup);
 
 const { apiary } = demoScenario();
 const idOf = (name: string) => Object.values(apiary.colony).find((c) => c.name === name)?.id ?? '';

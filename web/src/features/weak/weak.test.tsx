@@ -3,7 +3,7 @@ import { demoScenario } from '@incremen/core/demo';
 import type { FollowUp } from '@incremen/core/records';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
-import { afterEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { ActionPage } from './ActionPage.tsx';
@@ -11,7 +11,6 @@ import { ActPage } from './ActPage.tsx';
 import { WeakPage } from './WeakPage.tsx';
 
 withoutNetwork();
-afterEach(cleanup);
 
 const { apiary } = demoScenario();
 const id = (name: string) => Object.values(apiary.colony).find((c) => c.name === name)?.id ?? '';

@@ -6,7 +6,7 @@ import { Printer } from 'lucide-react';
 import { QRCodeSVG } from 'qrcode.react';
 import { Link, useParams } from 'react-router';
 import { RouteError } from '../../ui/RouteError.tsx';
-import { DOT_COLOUR } from '../../drawing/contentStyle.ts';
+import { dotColour } from '../../drawing/contentStyle.ts';
 import { useApiary } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import styles from './TagsPage.module.css';
@@ -66,7 +66,7 @@ function Tag({ tag }: { readonly tag: HiveTag }) {
               <>
                 , {tag.year}{' '}
                 {colour && (
-                  <span className={styles.dot} style={{ background: DOT_COLOUR[colour] }} title={colour} />
+                  <span className={styles.dot} style={{ background: dotColour(colour) }} title={colour} />
                 )}
                 <span>{colour}</span>
               </>

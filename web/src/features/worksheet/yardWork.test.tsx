@@ -10,9 +10,9 @@ import {
 import { decide } from '@incremen/core/decide';
 import { demoScenario } from '@incremen/core/demo';
 import { buildProblem, makeYardPlan, YardSearch } from '@incremen/core/yardplan';
-import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
-import { afterEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { closeVisit } from '../../testing/closeVisit.ts';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
@@ -21,7 +21,6 @@ import { WorkListPage } from './WorkListPage.tsx';
 import { WorkPage } from './WorkPage.tsx';
 
 withoutNetwork();
-afterEach(cleanup);
 
 /** The demonstration with a plan for Sallow Bank kept. */
 function withPlan(goal: YardGoal): { apiary: Apiary; workId: string; yardId: string } {

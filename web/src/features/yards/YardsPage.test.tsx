@@ -1,14 +1,13 @@
 import 'fake-indexeddb/auto';
 import { coloniesOfYard, openFollowUps } from '@incremen/core/records';
 import { demoScenario } from '@incremen/core/demo';
-import { cleanup, screen, within } from '@testing-library/react';
-import { afterEach, describe, expect, it } from 'vitest';
+import { screen, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { YardsPage } from './YardsPage.tsx';
 
 withoutNetwork();
-afterEach(cleanup);
 
 const { apiary } = demoScenario();
 const rowOf = (yard: string) =>

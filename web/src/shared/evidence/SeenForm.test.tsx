@@ -1,8 +1,8 @@
 import { noEvidence, type Evidence } from '@incremen/core/records';
-import { cleanup, screen, within } from '@testing-library/react';
+import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useEffect, useState } from 'react';
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { renderView } from '../../testing/renderView.tsx';
 import { NO_CONDITIONS } from './ConditionsFields.tsx';
 import { sameEvidence, type EvidenceProps } from './evidenceProps.ts';
@@ -29,7 +29,6 @@ const say = (name: string, answer: string) => user.click(group(name).getByText(a
 beforeEach(() => {
   user = userEvent.setup();
 });
-afterEach(cleanup);
 
 describe('what is seen besides frames', () => {
   it('asks how much was read, since none counts for that alone', async () => {

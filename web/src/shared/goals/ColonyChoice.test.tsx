@@ -1,11 +1,9 @@
-import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { fireEvent, render, screen } from '@testing-library/react';
 import { ChakraProvider } from '@chakra-ui/react';
 import { useState } from 'react';
-import { afterEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { system } from '../../app/theme.ts';
 import { ColonyChoice } from './ColonyChoice.tsx';
-
-afterEach(cleanup);
 
 const COLONIES = ['Tansy', 'Mallow', 'Sorrel'].map((name) => ({ id: name.toLowerCase(), name }));
 

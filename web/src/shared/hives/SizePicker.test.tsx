@@ -1,15 +1,14 @@
 import { newOperation } from '@incremen/core/records';
 import type { FrameSizeId } from '@incremen/core/comb';
-import { cleanup, screen } from '@testing-library/react';
+import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { renderView } from '../../testing/renderView.tsx';
 import { keepSizes, SizePicker, sizeName, type PickedSize } from './SizePicker.tsx';
 
 const BARN = { id: 'own:430x280' as FrameSizeId, name: 'Barn frame' };
 const operation = newOperation('8f14e45f-ceea-467f-a0d6-2f6c9b1d1a11', 'x', { ownSizes: [BARN] });
 const deep: PickedSize = { id: 'langstroth-deep', newName: null };
-afterEach(cleanup);
 
 function show() {
   const onPick = vi.fn<(picked: PickedSize | null) => void>();

@@ -1,8 +1,8 @@
 import 'fake-indexeddb/auto';
 import { PHOTO_LIMITS } from '@incremen/core/records';
-import { cleanup, screen } from '@testing-library/react';
+import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { localDatabase as db } from '../../offline/database.ts';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { renderView } from '../../testing/renderView.tsx';
@@ -11,7 +11,6 @@ import { forgetPhoto, keepPhoto } from './keptPhotos.ts';
 import { shrinkPhoto } from './shrinkPhoto.ts';
 
 withoutNetwork();
-afterEach(cleanup);
 
 const photo = (): DraftPhoto => ({ id: crypto.randomUUID(), widthPx: 10, heightPx: 10, bytes: 3 });
 const file = (name: string, bytes: number) => {
