@@ -166,6 +166,7 @@ try {
     .getByRole('link', { name: /Go on|Open the work at Sorrel/ })
     .first()
     .click();
+  await phone.getByRole('progressbar').waitFor();
   await shoot(phone, 'phone-work');
 } finally {
   await browser.close();

@@ -5,6 +5,7 @@ import { BreakUp, type Place } from './breakUpWorth.ts';
 import type { CalledFrame } from './calledFrame.ts';
 import { countError } from './expectation.ts';
 import { inHindsight, playBreakUp, simulatedColony, simulatedPlaces } from '../testing/simulatedBreakUp.ts';
+import { sampleSize } from '../testing/sampleSize.ts';
 
 const frame = (brood: number, stores = 0, rest: Partial<CalledFrame> = {}): CalledFrame => ({
   brood,
@@ -100,7 +101,7 @@ describe('the policy', () => {
     for (const kind of ['honest', 'misCalibrated'] as const) {
       let pad = 0;
       let now = 0;
-      for (let seed = 1; seed <= 25; seed++) {
+      for (let seed = 1; seed <= sampleSize(10, 25); seed++) {
         const colony = simulatedColony(seed * 7919, 18, kind);
         const places = simulatedPlaces(seed, 18, 2);
         const least = inHindsight(colony.frames, places, seed);

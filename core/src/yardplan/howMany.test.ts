@@ -6,6 +6,7 @@ import { generatedYards } from '../testing/generatedYards.ts';
 import { fiveFrames, nucs, planned, problemOf, requestFor } from '../testing/yardRequests.ts';
 import { evaluate } from './search/evaluate.ts';
 import { firstDayFor, nucsOnDay, nucsOnDayProven, planOfAll } from './howMany.ts';
+import { sampleOf } from '../testing/sampleSize.ts';
 
 const apiary = generatedYards({ colonies: 4, seed: 9 });
 const recipe = fiveFrames();
@@ -68,7 +69,7 @@ describe('the first day on which all can be made', () => {
     const { nucs: now } = nucsOnDayProven(apiary, request, recipe, today, solver);
     const asked = requestFor(apiary, [nucs(now + 1)]);
     const first = firstDayFor(apiary, asked, solver, 4);
-    const enough = [1, 2, 3, 4].filter(
+    const enough = sampleOf(2, [1, 2, 3, 4]).filter(
       (n) => nucsOnDayProven(apiary, request, recipe, addDays(today, n), solver).nucs > now,
     );
     expect(first?.days ?? Infinity).toBeLessThanOrEqual(enough[0] ?? Infinity);

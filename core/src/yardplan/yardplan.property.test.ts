@@ -145,7 +145,7 @@ describe('a plan for a yard', () => {
 
   it('is as cheap as the cheapest of all plans in small yards, and dearer than the bound', async () => {
     const solver = await loadSolver();
-    for (const seed of [1, 2, 3, 4, 5, 6]) {
+    for (const seed of sampleOf(3, [1, 2, 3, 4, 5, 6])) {
       const apiary = withRules(
         generatedYards({ colonies: 2, seed, combs: 5, drawn: 0, foundation: 0 }),
         LOOSE,

@@ -13,6 +13,7 @@ import { PRICES } from '../problem/prices.ts';
 import { nucsWanted, type YardProblem } from '../problem/problem.ts';
 import type { YardPlanRequest } from '../../records/request.ts';
 import { planOfNucs, type PoolHunt } from './wholeNuc.ts';
+import { sampleOf } from '../../testing/sampleSize.ts';
 
 /** A generated yard, and what packs so many nucs into some of its hives. */
 function yard(
@@ -57,11 +58,11 @@ describe('nucs packed into few hives', () => {
 
   it('break none where all that can be made are wanted, either', async () => {
     const solver = await loadSolver();
-    for (const [colonies, seed] of [
+    for (const [colonies, seed] of sampleOf(2, [
       [6, 16],
       [6, 18],
       [12, 10],
-    ] as const) {
+    ] as const)) {
       // A brood comb that goes leaves bees to shake: were its nuc taken back alone, too few would stay.
       const { problem, pack } = yard(solver, colonies, null, seed, { nights: 'cold' });
       const packed = pack(40);
