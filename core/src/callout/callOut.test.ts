@@ -5,9 +5,9 @@ import { framesOfColony, openFollowUps, queenOf, readingOf } from '../records/vi
 import { shareOf, type FrameReading } from '../comb/contents.ts';
 import { TestYard } from '../testing/builders.ts';
 import { NEST, STRONG_BOX, withQueen } from '../testing/nests.ts';
-import { LEFT_IN_ORDER } from '../records/closing.ts';
-import { NUC_RECIPES, type NucRecipe } from '../records/request.ts';
-import type { CallOutChange, CallPlace } from '../records/callOut.ts';
+import { LEFT_IN_ORDER } from '../records/bodies/closing.ts';
+import { NUC_RECIPES, type NucRecipe } from '../records/bodies/request.ts';
+import type { CallOutChange, CallPlace } from '../records/bodies/callOut.ts';
 import { callOutLooks } from './callOutLooks.ts';
 import { newCallOut } from './newCallOut.ts';
 import { advise, padCorrection } from './padAdvice.ts';

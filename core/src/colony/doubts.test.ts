@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { bothSides, type FrameReading } from '../comb/contents.ts';
-import { noEvidence, type Evidence } from '../records/evidence.ts';
+import { noEvidence, type Evidence } from '../records/bodies/evidence.ts';
 import { queenDoubts } from '../queen-verdict/queenDoubts.ts';
 import { TestYard } from '../testing/builders.ts';
 import { colonyState } from './colonyState.ts';

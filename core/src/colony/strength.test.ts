@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { bothSides } from '../comb/contents.ts';
 import { stayShare, temperOf } from '../brood/drift.ts';
 import { DEFAULT_HOUSE_RULES, stayShares } from '../rules/houseRules.ts';
-import { colourClash, markingColour } from '../records/markingColour.ts';
+import { colourClash, markingColour } from '../records/bodies/markingColour.ts';
 import { strengthOf } from './strength.ts';
 
 describe('strength', () => {

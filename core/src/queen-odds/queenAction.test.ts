@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { addDays, type Day } from '../basics/day.ts';
-import { DISEASE_SIGNS } from '../records/evidence.ts';
+import { DISEASE_SIGNS } from '../records/bodies/evidence.ts';
 import {
   BLIND,
   caps,

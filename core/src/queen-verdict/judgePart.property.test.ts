@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addDays } from '../basics/day.ts';
 import { CELL_KINDS } from '../comb/contents.ts';
-import { evidence, noEvidence, type Evidence } from '../records/evidence.ts';
+import { evidence, noEvidence, type Evidence } from '../records/bodies/evidence.ts';
 import { judgePart } from './judgePart.ts';
 import { FINDINGS } from './verdict.ts';
 

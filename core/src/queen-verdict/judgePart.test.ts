@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { addDays } from '../basics/day.ts';
-import { noEvidence, type Evidence } from '../records/evidence.ts';
+import { noEvidence, type Evidence } from '../records/bodies/evidence.ts';
 import { judgeParts } from './judgeParts.ts';
 import { judgePart } from './judgePart.ts';
 import type { PartHistory } from './verdict.ts';

@@ -1,7 +1,7 @@
-import { callOutChange, callOutRecord } from './callOut.ts';
+import { callOutChange, callOutRecord } from './bodies/callOut.ts';
 import { daySchema } from '../basics/index.ts';
 import { frameReading, frameSizeId } from '../comb/index.ts';
-import { evidence } from './evidence.ts';
+import { evidence } from './bodies/evidence.ts';
 import { houseRuleChanges, likelihoodChanges } from '../rules/index.ts';
 import {
   boxRecord,
@@ -15,8 +15,8 @@ import {
   visitRecord,
   yardRecord,
 } from './records.ts';
-import { workRecord, workStepRecord } from './work.ts';
-import { closingAnswers } from './closing.ts';
+import { workRecord, workStepRecord } from './bodies/work.ts';
+import { closingAnswers } from './bodies/closing.ts';
 import { z } from 'zod';
 
 const name = yardRecord.shape.name;

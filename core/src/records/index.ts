@@ -1,5 +1,5 @@
-export { ACTION_IDS, type ActionId } from './actionId.ts';
-export type { CallGiver, CallOutBody, CallOutChange, CallPlace, CallUnit, FrameCall } from './callOut.ts';
+export { ACTION_IDS, type ActionId } from './bodies/actionId.ts';
+export type { CallGiver, CallOutBody, CallOutChange, CallPlace, CallUnit, FrameCall } from './bodies/callOut.ts';
 export { applyChanges, type Change, changeSchema, reverseChanges } from './change.ts';
 export {
   answerOf,
@@ -14,7 +14,7 @@ export {
   UNANSWERED,
   unitsBeside,
   unitsOfWork,
-} from './closing.ts';
+} from './bodies/closing.ts';
 export { type Command, command, type CommandOf, type NewHive, photosIn } from './commands.ts';
 export {
   cellsOf,
@@ -26,9 +26,9 @@ export {
   saysAnything,
   SIGN_NAMES,
   SIGNS,
-} from './evidence.ts';
-export { evidenceOfCount, filledByFrames } from './evidenceOfCount.ts';
-export { followUpTopic, type FollowUpTopic } from './followUpTopic.ts';
+} from './bodies/evidence.ts';
+export { evidenceOfCount, filledByFrames } from './bodies/evidenceOfCount.ts';
+export { followUpTopic, type FollowUpTopic } from './bodies/followUpTopic.ts';
 export { kindInWords } from './kindInWords.ts';
 export {
   colourClash,
@@ -36,8 +36,8 @@ export {
   markingColour,
   markingColourSchema,
   type MarkingColour,
-} from './markingColour.ts';
-export { METHOD_IDS, METHOD_NAMES, type MethodId } from './methodId.ts';
+} from './bodies/markingColour.ts';
+export { METHOD_IDS, METHOD_NAMES, type MethodId } from './bodies/methodId.ts';
 export {
   type AnyRecord,
   type Apiary,
@@ -78,7 +78,7 @@ export {
   type YardGoalOf,
   type YardPlanRequest,
   yardPlanRequest,
-} from './request.ts';
+} from './bodies/request.ts';
 export {
   ageOfCount,
   boxesOfColony,
@@ -108,8 +108,8 @@ export {
   stepsOfWork,
   visitsOf,
 } from './views.ts';
-export type { WatchTest } from './watchTest.ts';
-export type { WorkEffect } from './workEffect.ts';
+export type { WatchTest } from './bodies/watchTest.ts';
+export type { WorkEffect } from './bodies/workEffect.ts';
 export {
   colonyOfFrame,
   frameInWords,
@@ -117,7 +117,7 @@ export {
   keptReport,
   reportInWords,
   type WorkReport,
-} from './workReport.ts';
+} from './bodies/workReport.ts';
 export {
   isOpenWork,
   kitLine,
@@ -138,4 +138,4 @@ export {
   type WorkSource,
   type WorkStep,
   type WorkUnit,
-} from './work.ts';
+} from './bodies/work.ts';

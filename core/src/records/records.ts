@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import { daySchema, windowSchema } from '../basics/index.ts';
-import { callOutRecord } from './callOut.ts';
+import { callOutRecord } from './bodies/callOut.ts';
 import { frameReading, frameSizeId } from '../comb/index.ts';
-import { followUpTopic } from './followUpTopic.ts';
-import { evidence } from './evidence.ts';
-import { markingColourSchema } from './markingColour.ts';
+import { followUpTopic } from './bodies/followUpTopic.ts';
+import { evidence } from './bodies/evidence.ts';
+import { markingColourSchema } from './bodies/markingColour.ts';
 import { houseRuleChanges, likelihoodChanges } from '../rules/index.ts';
-import { watchTest } from './watchTest.ts';
-import { workRecord, workStepRecord } from './work.ts';
+import { watchTest } from './bodies/watchTest.ts';
+import { workRecord, workStepRecord } from './bodies/work.ts';
 
 /**
  * The records of an operation, one schema a kind. They are at once the rows of the database, the shape of

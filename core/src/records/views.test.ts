@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { bothSides } from '../comb/contents.ts';
-import { noEvidence, saysAnything } from './evidence.ts';
+import { noEvidence, saysAnything } from './bodies/evidence.ts';
 import { TestYard } from '../testing/builders.ts';
 import { photosIn } from './commands.ts';
 import {

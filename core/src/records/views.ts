@@ -15,7 +15,7 @@ import type {
   Visit,
   Yard,
 } from './records.ts';
-import type { WorkStep } from './work.ts';
+import type { WorkStep } from './bodies/work.ts';
 
 /** A reading whose body may have been reckoned for another day. */
 interface PlacedReading extends Omit<Reading, 'body'> {

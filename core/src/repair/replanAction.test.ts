@@ -5,7 +5,7 @@ import { framesOfColony, queenOf } from '../records/views.ts';
 import { allFacts } from '../remedies/remedies.ts';
 import { NO_BROOD, WEAK_DAY, WeakYard } from '../testing/weakYard.ts';
 import { reportWork } from './reportWork.ts';
-import type { WorkReport } from '../records/workReport.ts';
+import type { WorkReport } from '../records/bodies/workReport.ts';
 
 function begun(yard: WeakYard) {
   const all = allFacts(yard.apiary, WEAK_DAY, { coldNights: false, flow: false });

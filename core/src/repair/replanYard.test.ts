@@ -5,7 +5,7 @@ import { NEST, STRONG_BOX } from '../testing/nests.ts';
 import { nucs, planned, problemOf, requestFor } from '../testing/yardRequests.ts';
 import { makeYardPlan } from '../yardplan/layout/makeYardPlan.ts';
 import { reportWork } from './reportWork.ts';
-import type { WorkReport } from '../records/workReport.ts';
+import type { WorkReport } from '../records/bodies/workReport.ts';
 
 const DAY = '2026-05-15';
 

@@ -4,12 +4,12 @@ import { decide } from '../decide/decide.ts';
 import { undoChanges } from '../decide/undo.ts';
 import { framesInStore, framesOfColony, openFollowUps } from '../records/views.ts';
 import type { FrameReading } from '../comb/contents.ts';
-import type { MethodId } from '../records/methodId.ts';
+import type { MethodId } from '../records/bodies/methodId.ts';
 import { COMBS, FULL_BOX, METHOD_DAY, methodPlan, withCells, withQueen } from '../testing/methodPlans.ts';
-import { unitsOfWork } from '../records/closing.ts';
+import { unitsOfWork } from '../records/bodies/closing.ts';
 import { tagsOfWork } from '../work/hiveTags.ts';
 import { reportWork } from './reportWork.ts';
-import type { WorkReport } from '../records/workReport.ts';
+import type { WorkReport } from '../records/bodies/workReport.ts';
 
 const { young, capped, honey } = COMBS;
 const CELLS = withCells(young, 'charged', 3);

@@ -6,7 +6,7 @@ import { framesOfColony, stepsOfWork } from '../records/views.ts';
 import type { FrameReading } from '../comb/contents.ts';
 import { seededIds } from '../demo/seededIds.ts';
 import type { Day } from '../basics/day.ts';
-import { LEFT_IN_ORDER, unitsOfWork, type ClosingAnswer } from '../records/closing.ts';
+import { LEFT_IN_ORDER, unitsOfWork, type ClosingAnswer } from '../records/bodies/closing.ts';
 
 /** The answers that close the visit with this step; nothing while others are left. */
 export function closingFor(apiary: Apiary, stepId: string): { closing?: ClosingAnswer[] } {

@@ -1,6 +1,6 @@
 import { bothSides, type FrameReading } from '../comb/contents.ts';
 import { seededIds } from '../demo/seededIds.ts';
-import type { MethodId } from '../records/methodId.ts';
+import type { MethodId } from '../records/bodies/methodId.ts';
 import { makePlan } from '../split/plan/makePlan.ts';
 import { TestYard } from './builders.ts';
 

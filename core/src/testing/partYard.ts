@@ -1,5 +1,5 @@
 import type { Day } from '../basics/day.ts';
-import type { Evidence } from '../records/evidence.ts';
+import type { Evidence } from '../records/bodies/evidence.ts';
 import { TestYard } from './builders.ts';
 import { STRONG_BOX } from './nests.ts';
 import { read } from './queenLooks.ts';

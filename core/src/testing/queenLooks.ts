@@ -1,6 +1,6 @@
 import { addDays, type Day } from '../basics/day.ts';
 import type { CellKind } from '../comb/contents.ts';
-import { noEvidence, type Evidence } from '../records/evidence.ts';
+import { noEvidence, type Evidence } from '../records/bodies/evidence.ts';
 import { queenBelief } from '../queen-odds/queenOdds.ts';
 
 /** What looks say, in few words, for tests of queen states. */

@@ -1,4 +1,4 @@
-import type { Evidence } from '../records/evidence.ts';
+import type { Evidence } from '../records/bodies/evidence.ts';
 import type { Colony } from '../records/records.ts';
 import { framesOfColony, readingOf } from '../records/views.ts';
 import type { Day } from '../basics/day.ts';

@@ -7,7 +7,7 @@ import {
   type NucRecipe,
   type YardGoal,
   type YardPlanRequest,
-} from '../records/request.ts';
+} from '../records/bodies/request.ts';
 import { YardSearch } from '../yardplan/search/searchYard.ts';
 
 /** The five-frame recipe, changed where a test needs it. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { stopBefore } from './stopBefore.ts';
 import { mayTakeHiveNext, takeHiveNext } from './takeHiveNext.ts';
-import type { WorkStep } from '../records/work.ts';
+import type { WorkStep } from '../records/bodies/work.ts';
 
 const step = (kind: WorkStep['kind'], text: string, done = false): WorkStep => ({
   id: text,

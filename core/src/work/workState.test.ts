@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { FULL_BOX, METHOD_DAY, methodPlan, withQueen } from '../testing/methodPlans.ts';
-import type { WorkStep } from '../records/work.ts';
+import type { WorkStep } from '../records/bodies/work.ts';
 import { workState } from './workState.ts';
 
 let n = 0;

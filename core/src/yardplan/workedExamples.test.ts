@@ -9,7 +9,7 @@ import { combKind } from './problem/effects.ts';
 import { layOutYard } from './layout/layOutYard.ts';
 import { AT } from './rules/measures.ts';
 import { STORE, type YardProblem } from './problem/problem.ts';
-import type { YardGoal } from '../records/request.ts';
+import type { YardGoal } from '../records/bodies/request.ts';
 import { framesInStore } from '../records/views.ts';
 
 // Worked examples of the trade: common practice, no source.

@@ -7,7 +7,7 @@ import { evaluate } from './search/evaluate.ts';
 import { layOutYard } from './layout/layOutYard.ts';
 import { makeYardPlan } from './layout/makeYardPlan.ts';
 import { reasonOfMove } from './layout/moveReasons.ts';
-import type { NucRecipe, YardGoal, YardPlanRequest } from '../records/request.ts';
+import type { NucRecipe, YardGoal, YardPlanRequest } from '../records/bodies/request.ts';
 
 const above = [
   NEST.honey(6),

@@ -12,7 +12,7 @@ import { layOutYard } from './layout/layOutYard.ts';
 import { AT } from './rules/measures.ts';
 import { framesInStore } from '../records/views.ts';
 import { nothingMoved, STORE, type Assignment, type YardProblem } from './problem/problem.ts';
-import { STORE_KEY, type YardGoal } from '../records/request.ts';
+import { STORE_KEY, type YardGoal } from '../records/bodies/request.ts';
 import { YardSearch } from './search/searchYard.ts';
 import { YardState } from './search/yardState.ts';
 

@@ -1,4 +1,3 @@
-import { decide, summarise } from '@incremen/core/decide';
 import type { Command } from '@incremen/core/records';
 import type { Problem } from '@incremen/core/basics';
 import type { AppStore } from '../state/store.ts';
@@ -6,6 +5,7 @@ import { localDatabase as db, type OutboxEntry } from '../offline/database.ts';
 import { nextSeq, putInOutbox } from '../offline/localCopy.ts';
 import { alone } from '../offline/lock.ts';
 import { api } from '../server/api.ts';
+import { decider } from '../state/decider.ts';
 import { made, outboxChanged } from '../state/mirrorSlice.ts';
 import { problemsOf } from '../server/problemsOf.ts';
 import { flush, load, outcomeOf, tellTabs } from './sync.ts';
@@ -30,8 +30,10 @@ const PATIENCE_MS = 2500;
  */
 export function send(command: Command) {
   return async (dispatch: Dispatch, getState: GetState): Promise<Sent> => {
+    const deciding = await decider().catch(() => null);
     const { apiary, operationId, reach, clockOffsetMs } = getState().mirror;
-    if (operationId === null) return { ok: false, problems: [notReady] };
+    if (operationId === null || !deciding) return { ok: false, problems: [notReady] };
+    const { decide, summarise } = deciding;
     const decided = decide(apiary, command);
     if (!decided.ok) return decided;
     const entry: OutboxEntry = {

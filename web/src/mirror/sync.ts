@@ -2,9 +2,16 @@ import { photosIn } from '@incremen/core/records';
 import type { Problem } from '@incremen/core/basics';
 import type { AppStore } from '../state/store.ts';
 import { localDatabase as db, type OutboxEntry } from '../offline/database.ts';
-import { confirm, keepSnapshot, newestConfirmed, readLocalCopy } from '../offline/localCopy.ts';
+import {
+  confirm,
+  keepSnapshot,
+  newestConfirmed,
+  readLocalCopy,
+  type LocalCopy,
+} from '../offline/localCopy.ts';
 import { alone } from '../offline/lock.ts';
 import { api, ApiError, clockOffset } from '../server/api.ts';
+import { decider } from '../state/decider.ts';
 import { confirmed, loaded, loadFailed, lost, reached, reloading, setAside } from '../state/mirrorSlice.ts';
 import { problemsOf } from '../server/problemsOf.ts';
 
@@ -35,10 +42,25 @@ export function load() {
       answer.then((problem) => ({ problem })),
       new Promise<null>((resolve) => setTimeout(resolve, HEAD_START_MS, null)),
     ]);
-    if (kept && getState().mirror.status !== 'ready') dispatch(loaded(kept));
+    if (kept && getState().mirror.status !== 'ready') await dispatch(show(kept));
     const problem = early ? early.problem : await answer;
     if (problem && !kept) dispatch(loadFailed(problem));
     void dispatch(flush());
+    // Before the first tap; what fails now is tried again then.
+    void decider().catch(() => undefined);
+  };
+}
+
+/** Shows what is kept here, with what waits to be sent on top. */
+function show(kept: LocalCopy) {
+  return async (dispatch: Dispatch): Promise<void> => {
+    try {
+      if (kept.outbox.length > 0) await decider();
+    } catch {
+      dispatch(loadFailed('A part of Incremen that this device lacks could not be fetched. Nothing is lost.'));
+      return;
+    }
+    dispatch(loaded(kept));
   };
 }
 
@@ -64,7 +86,7 @@ function fetchSnapshot() {
         await keepSnapshot(db, operation.id, snapshot, Date.now() + clockOffset(), askedAt);
         return readLocalCopy(db);
       });
-      if (local) dispatch(loaded(local));
+      if (local) await dispatch(show(local));
       tellTabs();
       return null;
     } catch (error) {
@@ -204,6 +226,6 @@ export function keepInStep(store: AppStore): void {
   document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && news());
   setInterval(() => document.visibilityState === 'visible' && news(), ASK_MS);
   tabs?.addEventListener('message', () => {
-    void readLocalCopy(db).then((kept) => kept && dispatch(loaded(kept)));
+    void readLocalCopy(db).then((kept) => kept && dispatch(show(kept)));
   });
 }

@@ -1,9 +1,9 @@
 import { applyChanges, emptyApiary, type Apiary, type Change } from '@incremen/core/records';
-import { decide } from '@incremen/core/decide';
 import type { Problem } from '@incremen/core/basics';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { LocalCopy } from '../offline/localCopy.ts';
 import type { OutboxEntry } from '../offline/database.ts';
+import { deciderNow } from './decider.ts';
 
 /**
  * The operation as this device knows it.
@@ -42,11 +42,14 @@ const initialState: MirrorState = {
   clockOffsetMs: 0,
 };
 
-/** The base with what waits on top; what can no longer be done on it is left out until the server says why. */
+/**
+ * The base with what waits on top; what can no longer be done on it is left out until the server says why. Where
+ * anything waits, the decider must be there.
+ */
 function withOutbox(base: Apiary, outbox: readonly OutboxEntry[]): Apiary {
   return outbox.reduce((apiary, entry) => {
     if (entry.state === 'refused') return apiary;
-    const decided = decide(apiary, entry.command);
+    const decided = deciderNow().decide(apiary, entry.command);
     return decided.ok ? applyChanges(apiary, decided.value) : apiary;
   }, base);
 }

@@ -1,8 +1,11 @@
 import { cleanup, configure } from '@testing-library/react';
 import { afterEach, vi } from 'vitest';
+import { decider } from '../state/decider.ts';
 
 // What is waited for comes late on a busy machine; what never comes fails all the same.
 configure({ asyncUtilTimeout: 10_000 });
+// Stores are made with commands that wait.
+await decider();
 // The next test begins with an empty page.
 afterEach(cleanup);
 

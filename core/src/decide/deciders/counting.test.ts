@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { bothSides, type FrameReading } from '../../comb/contents.ts';
-import { noEvidence, type Evidence } from '../../records/evidence.ts';
+import { noEvidence, type Evidence } from '../../records/bodies/evidence.ts';
 import { TestYard } from '../../testing/builders.ts';
 import type { CommandOf } from '../../records/commands.ts';
 import { PHOTO_LIMITS } from '../../records/records.ts';

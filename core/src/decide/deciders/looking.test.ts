@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { bothSides } from '../../comb/contents.ts';
 import { makePlan } from '../../split/plan/makePlan.ts';
-import { noEvidence, type Evidence } from '../../records/evidence.ts';
+import { noEvidence, type Evidence } from '../../records/bodies/evidence.ts';
 import { TestYard } from '../../testing/builders.ts';
 import { openFollowUps, queenOf } from '../../records/views.ts';
 

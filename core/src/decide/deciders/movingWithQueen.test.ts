@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { PartYard } from '../../testing/partYard.ts';
 import { cells, eggs, NO } from '../../testing/queenLooks.ts';
-import { noEvidence, type Evidence } from '../../records/evidence.ts';
+import { noEvidence, type Evidence } from '../../records/bodies/evidence.ts';
 import { openFollowUps } from '../../records/views.ts';
 
 const LOST = '2026-05-09';

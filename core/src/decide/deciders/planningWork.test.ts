@@ -4,7 +4,7 @@ import { closingFor, TestYard } from '../../testing/builders.ts';
 import { fiveFrames, nucs, planned, problemOf, requestFor } from '../../testing/yardRequests.ts';
 import { goneUnits } from '../../work/goneUnits.ts';
 import { makeYardPlan } from '../../yardplan/layout/makeYardPlan.ts';
-import type { YardGoal } from '../../records/request.ts';
+import type { YardGoal } from '../../records/bodies/request.ts';
 import { type CommandOf, command } from '../../records/commands.ts';
 import {
   boxesOfColony,

@@ -8,7 +8,7 @@ import { allFacts } from '../remedies.ts';
 import { caps, eggs, NO, queen } from '../../testing/queenLooks.ts';
 import { FULL_OF_BROOD, NO_BROOD, NO_NURSES, WEAK_DAY, WeakYard } from '../../testing/weakYard.ts';
 import { workOfAction, type ActionChoice } from './actionPlan.ts';
-import { ACTION_IDS, type ActionId } from '../../records/actionId.ts';
+import { ACTION_IDS, type ActionId } from '../../records/bodies/actionId.ts';
 import { planAction } from './actions.ts';
 import { waysToUnite } from './combine.ts';
 

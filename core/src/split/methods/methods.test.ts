@@ -4,7 +4,7 @@ import { bothSides, type FrameReading } from '../../comb/contents.ts';
 import { seededIds } from '../../demo/seededIds.ts';
 import { makePlan } from '../plan/makePlan.ts';
 import { TestYard } from '../../testing/builders.ts';
-import type { MethodId } from '../../records/methodId.ts';
+import type { MethodId } from '../../records/bodies/methodId.ts';
 import { METHODS, methodById } from './registry.ts';
 
 const DAY = '2026-05-09';

@@ -6,7 +6,7 @@ import { evaluate } from '../../yardplan/search/evaluate.ts';
 import { layOutYard } from '../../yardplan/layout/layOutYard.ts';
 import { STORE } from '../../yardplan/problem/problem.ts';
 import { yardLooks } from '../../yardplan/layout/yardLooks.ts';
-import { yardPlanRequest } from '../../records/request.ts';
+import { yardPlanRequest } from '../../records/bodies/request.ts';
 import { boxesCovered } from './autumnReduction.ts';
 import { YARD_METHODS, yardMethodById } from './registry.ts';
 import { situationOf, type Situation } from '../base/situation.ts';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { framesOfColony, openFollowUps, queenOf, queenPerhapsIn } from '../../records/views.ts';
 import { bothSides, type FrameReading } from '../../comb/contents.ts';
 import { seededIds } from '../../demo/seededIds.ts';
-import type { MethodId } from '../../records/methodId.ts';
+import type { MethodId } from '../../records/bodies/methodId.ts';
 import { closingFor, TestYard } from '../../testing/builders.ts';
 import { makePlan, type WorkedPlan } from './makePlan.ts';
 

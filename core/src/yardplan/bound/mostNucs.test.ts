@@ -11,7 +11,7 @@ import { pooledModel } from '../model/pooledModel.ts';
 import { PRICES } from '../problem/prices.ts';
 import { nothingMoved, nucsWanted, type YardProblem } from '../problem/problem.ts';
 import { proofsOf } from './proveYard.ts';
-import type { YardGoal } from '../../records/request.ts';
+import type { YardGoal } from '../../records/bodies/request.ts';
 
 const level: YardGoal = { id: 'level', kind: 'level', by: 'brood', importance: 2 };
 

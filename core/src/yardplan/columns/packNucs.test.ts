@@ -11,7 +11,7 @@ import { packNucs, wholeCounts, type Packed } from './packNucs.ts';
 import { pooledModel } from '../model/pooledModel.ts';
 import { PRICES } from '../problem/prices.ts';
 import { nucsWanted, type YardProblem } from '../problem/problem.ts';
-import type { YardPlanRequest } from '../../records/request.ts';
+import type { YardPlanRequest } from '../../records/bodies/request.ts';
 import { planOfNucs, type PoolHunt } from './wholeNuc.ts';
 import { sampleOf } from '../../testing/sampleSize.ts';
 

@@ -5,12 +5,12 @@ import { TestYard } from '../../testing/builders.ts';
 import { generatedYards } from '../../testing/generatedYards.ts';
 import { fiveFrames, nucs, planned, problemOf, requestFor } from '../../testing/yardRequests.ts';
 import type { Apiary } from '../../records/records.ts';
-import { noEvidence, type Evidence } from '../../records/evidence.ts';
+import { noEvidence, type Evidence } from '../../records/bodies/evidence.ts';
 import { buildProblem } from './buildProblem.ts';
 import { evaluate } from '../search/evaluate.ts';
 import { AT } from '../rules/measures.ts';
 import { faultsOfPlan } from '../layout/outcome.ts';
-import type { YardGoal, YardPlanRequest } from '../../records/request.ts';
+import type { YardGoal, YardPlanRequest } from '../../records/bodies/request.ts';
 import { shortageOf } from '../bound/shortage.ts';
 
 const apiary = generatedYards({ colonies: 4, seed: 9 });

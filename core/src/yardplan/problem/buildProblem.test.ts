@@ -8,7 +8,7 @@ import { buildProblem, kitBoxKey } from './buildProblem.ts';
 import { AT } from '../rules/measures.ts';
 import { nucKey } from './nucCandidates.ts';
 import { STORE } from './problem.ts';
-import type { YardGoal } from '../../records/request.ts';
+import type { YardGoal } from '../../records/bodies/request.ts';
 
 const two = () => {
   const yard = new TestYard();

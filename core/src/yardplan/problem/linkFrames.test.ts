@@ -6,7 +6,7 @@ import { fiveFrames, nucs, problemOf, requestFor } from '../../testing/yardReque
 import { combKind } from './effects.ts';
 import { whyNotThere } from './linkFrames.ts';
 import { STORE, type YardFrame, type YardProblem } from './problem.ts';
-import type { YardGoal } from '../../records/request.ts';
+import type { YardGoal } from '../../records/bodies/request.ts';
 
 const base = { importance: 2 } as const;
 const level: YardGoal = { ...base, id: 'l', kind: 'level', by: 'capped' };

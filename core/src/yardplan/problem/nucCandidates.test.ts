@@ -3,7 +3,7 @@ import { DEFAULT_HOUSE_RULES } from '../../rules/houseRules.ts';
 import { fiveFrames, nucs } from '../../testing/yardRequests.ts';
 import { AT, noMeasures } from '../rules/measures.ts';
 import { nucCandidates, nucKey } from './nucCandidates.ts';
-import { newYardPlanRequest, type YardGoal } from '../../records/request.ts';
+import { newYardPlanRequest, type YardGoal } from '../../records/bodies/request.ts';
 
 const YARD = '00000000-0000-4000-8000-00000000000a';
 const OTHER = '00000000-0000-4000-8000-00000000000b';

@@ -5,7 +5,7 @@ import { DEFAULT_HOUSE_RULES as RULES } from '../../rules/houseRules.ts';
 import { fiveFrames } from '../../testing/yardRequests.ts';
 import { wishesOf, type GoalContext, type GoalUnit } from './goalRules.ts';
 import { AT, noMeasures, type Measure, type Measured } from './measures.ts';
-import type { YardGoal } from '../../records/request.ts';
+import type { YardGoal } from '../../records/bodies/request.ts';
 import { missingOf, sumOf } from './unitRule.ts';
 
 const measured = (of: Partial<Record<Measure, number>>): Measured => {

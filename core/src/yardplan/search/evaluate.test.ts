@@ -6,7 +6,7 @@ import { evaluate, ledgerOf } from './evaluate.ts';
 import { AT } from '../rules/measures.ts';
 import { PRICES, priceOfMove } from '../problem/prices.ts';
 import { nothingMoved, STORE, type Assignment, type YardProblem } from '../problem/problem.ts';
-import type { YardGoal, YardPlanRequest } from '../../records/request.ts';
+import type { YardGoal, YardPlanRequest } from '../../records/bodies/request.ts';
 
 function problem(goals: YardGoal[], change: Partial<YardPlanRequest> = {}): YardProblem {
   const yard = new TestYard();

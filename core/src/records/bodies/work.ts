@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { daySchema, windowSchema } from '../basics/index.ts';
-import { DISTANCES } from '../brood/index.ts';
-import { frameSizeId } from '../comb/index.ts';
+import { daySchema, windowSchema } from '../../basics/index.ts';
+import { DISTANCES } from '../../brood/index.ts';
+import { frameSizeId } from '../../comb/index.ts';
 import { closingAnswers } from './closing.ts';
 import { followUpTopic } from './followUpTopic.ts';
 import { METHOD_IDS } from './methodId.ts';

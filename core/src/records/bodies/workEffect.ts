@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { windowSchema } from '../basics/index.ts';
+import { windowSchema } from '../../basics/index.ts';
 import { markingColourSchema } from './markingColour.ts';
 
 /** What the dates of something hang on: the day of the work, or cells that were there before it. */

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import type { Apiary, Colony } from './records.ts';
-import { boxesOfColony, boxName, colonyAtSlot } from './views.ts';
-import { daySchema } from '../basics/index.ts';
+import type { Apiary, Colony } from '../records.ts';
+import { boxesOfColony, boxName, colonyAtSlot } from '../views.ts';
+import { daySchema } from '../../basics/index.ts';
 
 const recordId = z.uuid();
 

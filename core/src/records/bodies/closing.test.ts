@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { FULL_BOX, METHOD_DAY, methodPlan } from '../testing/methodPlans.ts';
+import { FULL_BOX, METHOD_DAY, methodPlan } from '../../testing/methodPlans.ts';
 import {
   answerOf,
   closingAnswer,

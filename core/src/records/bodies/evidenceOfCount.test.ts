@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bothSides, type FrameReading } from '../comb/contents.ts';
+import { bothSides, type FrameReading } from '../../comb/contents.ts';
 import { noEvidence, type Evidence } from './evidence.ts';
 import { evidenceOfCount } from './evidenceOfCount.ts';
 

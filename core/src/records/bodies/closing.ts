@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import type { Apiary, Colony } from './records.ts';
-import { coloniesOfWork } from './views.ts';
+import type { Apiary, Colony } from '../records.ts';
+import { coloniesOfWork } from '../views.ts';
 import type { WorkBody } from './work.ts';
 
 /** Where the queen of a unit is when its lid goes on, as far as it is known. */

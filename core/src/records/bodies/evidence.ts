@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { cellFinding, type CellFinding } from '../comb/index.ts';
+import { cellFinding, type CellFinding } from '../../comb/index.ts';
 import { MARKING_COLOURS } from './markingColour.ts';
 
 const notLooked = z.strictObject({ look: z.literal('notLooked') });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { daySchema } from '../basics/index.ts';
+import { daySchema } from '../../basics/index.ts';
 
 /** What a watched colony has to come to: so much worker brood, or more bees. */
 export const watchTest = z.strictObject({

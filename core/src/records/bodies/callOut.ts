@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { closingAnswers } from './closing.ts';
-import { daySchema } from '../basics/index.ts';
-import { frameReading } from '../comb/index.ts';
+import { daySchema } from '../../basics/index.ts';
+import { frameReading } from '../../comb/index.ts';
 import { nucRecipe } from './request.ts';
 
 const recordId = z.uuid();

@@ -1,4 +1,4 @@
-import { shareOf, type CellFinding, type FrameReading } from '../comb/index.ts';
+import { shareOf, type CellFinding, type FrameReading } from '../../comb/index.ts';
 import { saysAnything, type Evidence } from './evidence.ts';
 
 /**

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { daySchema } from '../basics/index.ts';
-import { frameSizeId } from '../comb/index.ts';
+import { daySchema } from '../../basics/index.ts';
+import { frameSizeId } from '../../comb/index.ts';
 
 const recordId = z.uuid();
 
