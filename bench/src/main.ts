@@ -6,7 +6,7 @@ import { datingBench, queenBench } from './queenBench.ts';
 import { benchYardPlans } from './yardPlanBench.ts';
 
 // npm run bench: what is claimed of speed, measured on this machine. Numbers of one run only compare with
-// numbers of the same run.
+// numbers of the same run. What `npm test` checks on a sample, `npm run soak` checks in full: see CONTRIBUTING.md.
 planBench();
 callOutBench();
 queenBench();

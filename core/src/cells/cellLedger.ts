@@ -1,14 +1,16 @@
 import {
   operationOf,
   type Apiary,
+  type Cell,
   type Colony,
   boxesOfColony,
+  cellsOnFrame,
   framesOfColony,
   placeInWords,
   visitsOf,
 } from '../records/index.ts';
-import { DEVELOPMENT, emergenceFromCells } from '../brood/index.ts';
-import { addDays, daysBetween, type Day, shiftWindow, type Window } from '../basics/index.ts';
+import { cappingOf, dateCell, emergenceOf, type CellAge } from './cellDating.ts';
+import { addDays, daysBetween, type Day, type Window } from '../basics/index.ts';
 import {
   isLiveCell,
   type CellFinding,
@@ -33,6 +35,11 @@ export interface LedgerLine {
   readonly count: number;
   readonly place: CellPlace | null;
   readonly seenOn: Day;
+  /** What its days are told by. */
+  readonly datedBy: CellAge['datedBy'];
+  readonly egg: Window;
+  /** The cell itself, where it is followed by itself. */
+  readonly followed: Cell | null;
   /** When they are capped; past when they were capped as seen. */
   readonly capped: Window;
   readonly emerges: Window;
@@ -41,8 +48,6 @@ export interface LedgerLine {
   readonly move: string;
 }
 
-/** A queen cell stays capped for so many days (Winston 1987, The Biology of the Honey Bee). */
-const SEALED_DAYS = DEVELOPMENT.queen.emerges.likely - DEVELOPMENT.queen.cellCapped.likely;
 /** So near to emergence the pupa is no longer tender (common practice, no source). */
 const RIPE_DAYS = 3;
 
@@ -66,6 +71,7 @@ export function cellsOf(apiary: Apiary, colony: Colony, day: Day): LedgerLine[] 
 
 interface SeenCells {
   readonly cell: CellFinding;
+  readonly followed: Cell | null;
   readonly frameId: string;
   readonly sizeId: FrameSizeId;
   readonly where: string;
@@ -73,15 +79,44 @@ interface SeenCells {
 }
 
 function cellsOnFrames(apiary: Apiary, colony: Colony): SeenCells[] {
-  return framesOfColony(apiary, colony).flatMap(({ reading, frame, box, slot }) =>
-    (reading?.body.cells ?? []).map((cell) => ({
-      cell,
+  return framesOfColony(apiary, colony).flatMap(({ reading, frame, box, slot }) => {
+    const at = {
       frameId: frame.id,
       sizeId: frame.sizeId,
       where: placeInWords(apiary, colony, box, slot),
+    };
+    const followed = followedOn(apiary, frame.id, reading?.day ?? null);
+    if (followed)
+      return followed.map((cell): SeenCells => ({
+        ...at,
+        followed: cell,
+        cell: { kind: 'open', count: 1, ...(cell.place === 'unsure' ? {} : { place: cell.place }) },
+        seenOn: cell.notedOn,
+      }));
+    return (reading?.body.cells ?? []).map((cell): SeenCells => ({
+      ...at,
+      followed: null,
+      cell,
       seenOn: reading?.day ?? colony.startedOn,
-    })),
-  );
+    }));
+  });
+}
+
+/** The live cells that are followed on a comb; null where none ever was, or the comb was read since. */
+function followedOn(apiary: Apiary, frameId: string, readOn: Day | null): readonly Cell[] | null {
+  const cells = cellsOnFrame(apiary, frameId);
+  const touched = cells
+    .map((c) => c.history.at(-1)?.day ?? c.notedOn)
+    .toSorted()
+    .at(-1);
+  if (touched === undefined) return cells.length > 0 ? [] : cutAway(apiary, frameId, readOn);
+  return readOn !== null && readOn > touched ? null : cells.filter((c) => c.fate === null);
+}
+
+/** All that were followed here have been cut out since the comb was read: it has none any more. */
+function cutAway(apiary: Apiary, frameId: string, readOn: Day | null): readonly Cell[] | null {
+  const left = Object.values(apiary.cell).filter((c) => c.history.some((h) => h.frameId === frameId));
+  return left.some((c) => readOn === null || (c.history.at(-1)?.day ?? c.notedOn) >= readOn) ? [] : null;
 }
 
 function cellsOfLook(apiary: Apiary, colony: Colony): SeenCells[] {
@@ -93,6 +128,7 @@ function cellsOfLook(apiary: Apiary, colony: Colony): SeenCells[] {
   const sizeId = boxesOfColony(apiary, colony)[0]?.sizeId ?? operationOf(apiary).referenceSize;
   return cells.cells.map((cell) => ({
     cell,
+    followed: null,
     frameId: last.id,
     sizeId,
     where: 'frame not noted',
@@ -100,19 +136,25 @@ function cellsOfLook(apiary: Apiary, colony: Colony): SeenCells[] {
   }));
 }
 
-function lineOf({ cell, seenOn, ...at }: SeenCells, colony: Colony, day: Day): LedgerLine | null {
-  const emerges = isLiveCell(cell.kind) ? emergenceFromCells([cell], seenOn) : undefined;
-  if (!emerges) return null;
-  const capped = shiftWindow(emerges, -SEALED_DAYS);
-  const stage = stageOn(day, cell.kind, capped, emerges);
+function lineOf({ cell, seenOn, followed, ...at }: SeenCells, colony: Colony, day: Day): LedgerLine | null {
+  const age = followed ?? (isLiveCell(cell.kind) ? dateCell(cell, seenOn, colony) : null);
+  if (!age) return null;
+  const emerges = emergenceOf(age);
+  const capped = cappingOf(age);
+  // A cell that is followed is what its days make of it; one that was seen is what it was seen to be.
+  const kind = followed ? (day >= capped.likely ? 'capped' : 'open') : cell.kind;
+  const stage = stageOn(day, kind, capped, emerges);
   return {
     ...at,
     colonyId: colony.id,
     colony: colony.name,
-    kind: cell.kind,
+    kind,
     count: cell.count,
     place: cell.place ?? null,
     seenOn,
+    datedBy: age.datedBy,
+    egg: age.egg,
+    followed,
     capped,
     emerges,
     stage,

@@ -111,7 +111,9 @@ describe('the history of strength', () => {
   it('has a point a count, by hand; a look at one frame is none', () => {
     const { yard, colony } = yardOf();
     const readings = () =>
-      Object.values(yard.apiary.reading).filter((r) => yard.apiary.visit[r.visitId]?.colonyId === colony.id);
+      Object.values(yard.apiary.reading).filter(
+        (r) => yard.apiary.visit[r.visitId ?? '']?.colonyId === colony.id,
+      );
     const first = readings();
     countAgain(yard, '2026-05-20', [2, 3], honey);
     countAgain(yard, '2026-06-20', [2]);

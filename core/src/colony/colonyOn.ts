@@ -43,11 +43,13 @@ export function framesBack(
   readings: readonly Reading[],
   day: Day,
 ): PlacedFrame[] {
-  const own = readings.filter((r) => r.day <= day && apiary.visit[r.visitId]?.colonyId === colony.id);
+  const own = readings.filter(
+    (r) => r.day <= day && r.visitId !== null && apiary.visit[r.visitId]?.colonyId === colony.id,
+  );
   const frames = own.flatMap((reading): PlacedFrame[] => {
     const frame = apiary.frame[reading.frameId];
-    const box = apiary.box[reading.boxId];
-    return frame && box ? [{ frame, box, slot: reading.slot, reading }] : [];
+    const box = reading.boxId === null ? undefined : apiary.box[reading.boxId];
+    return frame && box && reading.slot !== null ? [{ frame, box, slot: reading.slot, reading }] : [];
   });
   const ordered = frames.toSorted((a, b) => a.box.position - b.box.position || a.slot - b.slot);
   // Whether she laid then is not kept; what the nest itself says is all there is.

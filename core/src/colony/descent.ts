@@ -13,9 +13,12 @@ export interface Descent {
   readonly lines: readonly { readonly from: string; readonly to: string; readonly how: 'split' | 'union' }[];
 }
 
-/** The colony that a colony was split from. */
+/** The colony that a colony was split from, was made of, or left as a swarm. */
 function parentOf(apiary: Apiary, colony: Colony): Colony | undefined {
-  return colony.origin.how === 'split' ? apiary.colony[colony.origin.fromColonyId] : undefined;
+  const { origin } = colony;
+  return 'fromColonyId' in origin && origin.fromColonyId !== null
+    ? apiary.colony[origin.fromColonyId]
+    : undefined;
 }
 
 /** Unions that were carried out: which colony went into which. */

@@ -1,3 +1,10 @@
+export {
+  adviceOnMove,
+  FLYING_RANGE_KM,
+  kilometresBetween,
+  METRES_A_DAY,
+  type MoveNote,
+} from './moveAdvice.ts';
 export { framesBack, framesOn, layingOf } from './colonyOn.ts';
 export { colonyState, type ColonyState, type Lane } from './colonyState.ts';
 export { type Descent, descentOf } from './descent.ts';

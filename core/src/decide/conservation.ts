@@ -1,5 +1,5 @@
 import type { Problem } from '../basics/index.ts';
-import type { Change, Apiary } from '../records/index.ts';
+import { INSERT_WORDS, type Apiary, type Change } from '../records/index.ts';
 
 /**
  * What would break the conservation of frames: two in one slot, a slot that does not exist, a comb of the
@@ -39,6 +39,15 @@ export function conservationProblems(after: Apiary, changes: readonly Change[]):
       });
     }
     const key = `${frame.boxId}/${frame.slot}`;
+    const insert = box.inserts.find((n) => n.slot === frame.slot);
+    if (insert) {
+      problems.push({
+        code: 'slot-taken',
+        path: ['frames', frame.id, 'slot'],
+        message: `Slot ${frame.slot} holds a ${INSERT_WORDS[insert.what]}.`,
+        remedy: 'Choose a free slot, or take it out first.',
+      });
+    }
     const other = taken.get(key);
     if (other) {
       problems.push({

@@ -26,6 +26,18 @@ import {
   decideSettings,
 } from './deciders/settingUp.ts';
 import { decideTickStep } from './deciders/tickingSteps.ts';
+import { decideChangeCells, decideEnterCells } from './deciders/happening/cells.ts';
+import { decideCareForCombs, decideReadLoose } from './deciders/happening/combs.ts';
+import { decideCorrectVisit } from './deciders/happening/correcting.ts';
+import { decideEndColony } from './deciders/happening/endingColonies.ts';
+import { decideGive, decideTakeOut } from './deciders/happening/giving.ts';
+import { loseCellsWithCombs } from './deciders/happening/losingCells.ts';
+import { decideMoveHive, decideSetEntrance } from './deciders/happening/movingHives.ts';
+import { decideNoteQueen } from './deciders/happening/queens.ts';
+import { decideStackHives, decideUnstackHive } from './deciders/happening/stacks.ts';
+import { decideRecordSwarm, decideSetOrigin } from './deciders/happening/swarms.ts';
+import { decideDressHive, decideSetInserts } from './deciders/happening/wearing.ts';
+import { decideArrangeStands, decideEditYard } from './deciders/happening/yards.ts';
 
 /**
  * Decides what a command does to an apiary, without doing it.
@@ -38,6 +50,7 @@ export function decide(apiary: Apiary, command: Command): Result<readonly Change
   const draft = new Draft(apiary);
   decideInto(draft, command, []);
   if (draft.problems.length > 0) return failure(...draft.problems);
+  loseCellsWithCombs(draft);
   const changes = draft.changes();
   const lost = conservationProblems(draft.apiary, changes);
   return lost.length > 0 ? failure(...lost) : success(changes);
@@ -97,6 +110,44 @@ function decideInto(draft: Draft, command: Command, path: Path): void {
       return decideDropCallOut(draft, command, path);
     case 'changeSettings':
       return decideSettings(draft, command, path);
+    case 'editYard':
+      return decideEditYard(draft, command, path);
+    case 'arrangeStands':
+      return decideArrangeStands(draft, command, path);
+    case 'moveHive':
+      return decideMoveHive(draft, command, path);
+    case 'setEntrance':
+      return decideSetEntrance(draft, command, path);
+    case 'stackHives':
+      return decideStackHives(draft, command, path);
+    case 'unstackHive':
+      return decideUnstackHive(draft, command, path);
+    case 'endColony':
+      return decideEndColony(draft, command, path);
+    case 'recordSwarm':
+      return decideRecordSwarm(draft, command, path);
+    case 'setOrigin':
+      return decideSetOrigin(draft, command, path);
+    case 'noteQueen':
+      return decideNoteQueen(draft, command, path);
+    case 'enterCells':
+      return decideEnterCells(draft, command, path);
+    case 'changeCells':
+      return decideChangeCells(draft, command, path);
+    case 'careForCombs':
+      return decideCareForCombs(draft, command, path);
+    case 'readLoose':
+      return decideReadLoose(draft, command, path);
+    case 'dressHive':
+      return decideDressHive(draft, command, path);
+    case 'setInserts':
+      return decideSetInserts(draft, command, path);
+    case 'give':
+      return decideGive(draft, command, path);
+    case 'takeOut':
+      return decideTakeOut(draft, command, path);
+    case 'correctVisit':
+      return decideCorrectVisit(draft, command, path);
     case 'batch':
       command.commands.forEach((c, i) => decideInto(draft, c, [...path, 'commands', i]));
       return;

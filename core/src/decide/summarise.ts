@@ -1,6 +1,12 @@
 import { listInWords, dayInWords } from '../basics/index.ts';
 import {
+  COLONY_END_WORDS,
+  FEED_WORDS,
+  INSERT_WORDS,
   METHOD_NAMES,
+  QUEEN_DEED_WORDS,
+  STACK_PARTING_WORDS,
+  WEAR_WORDS,
   type CallPlace,
   type WorkBody,
   type Work,
@@ -17,6 +23,8 @@ const lastReport = (body: Pick<WorkBody, 'reports'>) =>
 /** A command in one line for the journal, in words that make sense years later. */
 export function summarise(apiary: Apiary, command: Command): string {
   const colony = (id: string) => apiary.colony[id]?.name ?? 'a colony';
+  const hive = (id: string) => apiary.hive[id]?.name ?? 'a hive';
+  const queen = (id: string) => apiary.queen[id]?.name ?? 'without a name';
   switch (command.type) {
     case 'addYard':
       return `Yard ${command.yard.name} added`;
@@ -81,10 +89,86 @@ export function summarise(apiary: Apiary, command: Command): string {
       return `${apiary.callOut[command.callOutId]?.name ?? 'A break-up'} given up`;
     case 'changeSettings':
       return command.houseRules || command.likelihoods ? 'House rules changed' : 'Settings changed';
+    case 'editYard':
+      return `${apiary.yard[command.yardId]?.name ?? 'A yard'}: ${command.closedOn ? 'closed' : command.closedOn === null ? 'opened again' : 'changed'}`;
+    case 'arrangeStands':
+      return `Stands of ${apiary.yard[command.yardId]?.name ?? 'a yard'} arranged`;
+    case 'moveHive': {
+      const yardId = command.to.fresh?.yardId ?? apiary.stand[command.to.standId]?.yardId ?? '';
+      return `${hive(command.hiveId)} moved to ${apiary.yard[yardId]?.name ?? 'another stand'}, ${dayInWords(command.day)}${command.hour === 'dusk' ? ' at dusk' : ''}`;
+    }
+    case 'setEntrance':
+      return `Entrance of ${hive(command.hiveId)} ${command.state === 'shut' ? 'shut' : 'opened'}`;
+    case 'stackHives':
+      return `${hive(command.upperHiveId)} set on ${hive(command.lowerHiveId)}, ${STACK_PARTING_WORDS[command.parting]} between`;
+    case 'unstackHive':
+      return `${colony(command.colonyId)} taken down to a stand of its own`;
+    case 'endColony':
+      return `${colony(command.colonyId)} ${COLONY_END_WORDS[command.how]} on ${dayInWords(command.day)}${command.words ? `: ${command.words}` : ''}`;
+    case 'recordSwarm':
+      return `${colony(command.colonyId)} swarmed on ${dayInWords(command.day)}${command.hivedId ? `; hived as ${colony(command.hivedId)}` : ''}`;
+    case 'setOrigin':
+      return `Where ${colony(command.colonyId)} came from`;
+    case 'noteQueen':
+      return `Queen ${queen(command.queenId)}: ${QUEEN_DEED_WORDS[command.did]}${command.into ? ` ${colony(command.into.colonyId)}` : ''}, ${dayInWords(command.day)}`;
+    case 'enterCells':
+      return `${counted(command.cells.length, 'queen cell')} entered`;
+    case 'changeCells':
+      return `${counted(command.cellIds.length, 'queen cell')} ${cellChange(command.change)}, ${dayInWords(command.day)}`;
+    case 'careForCombs':
+      return `${counted(command.frameIds.length, 'comb')} ${combChange(command.change)}`;
+    case 'readLoose':
+      return `${counted(command.readings.length, 'comb')} in the store counted`;
+    case 'dressHive':
+      return `${hive(command.hiveId)} wears ${command.wears.length === 0 ? 'nothing' : listInWords(command.wears.map((w) => WEAR_WORDS[w.what]))}`;
+    case 'setInserts':
+      return `Box of ${hive(apiary.box[command.boxId]?.hiveId ?? '')}: ${command.inserts.length === 0 ? 'combs only' : listInWords(command.inserts.map((n) => `${INSERT_WORDS[n.what]} in slot ${n.slot}`))}`;
+    case 'give': {
+      const { body, colonyId, day } = command.given;
+      return `${colony(colonyId)} given ${body.kind === 'feed' ? `${body.kg} kg ${FEED_WORDS[body.what]}` : body.what}, ${dayInWords(day)}`;
+    }
+    case 'takeOut': {
+      const given = apiary.given[command.givenId];
+      return `${given ? colony(given.colonyId) : 'A colony'}: ${given?.body.kind === 'treatment' ? `${given.body.what} out` : 'feed taken up'}, ${dayInWords(command.day)}`;
+    }
+    case 'correctVisit':
+      return `${colony(apiary.visit[command.visitId]?.colonyId ?? '')}: visit of ${dayInWords(apiary.visit[command.visitId]?.day ?? command.day)} corrected`;
     case 'batch':
       return command.commands.length === 1 && command.commands[0]
         ? summarise(apiary, command.commands[0])
         : `${counted(command.commands.length, 'change')} at once: ${command.commands[0] ? summarise(apiary, command.commands[0]) : ''} and more`;
+  }
+}
+
+function cellChange(change: CommandOf<'changeCells'>['change']): string {
+  switch (change.what) {
+    case 'cut-out':
+      return 'cut out and set into another comb';
+    case 'reserve':
+      return change.reserved ? 'reserved' : 'no longer reserved';
+    case 'fate':
+      return change.how === 'dead' ? 'found dead' : change.how;
+    case 'quality':
+      return 'described';
+  }
+}
+
+function combChange(change: CommandOf<'careForCombs'>['change']): string {
+  switch (change.what) {
+    case 'apart':
+      return 'kept apart';
+    case 'release':
+      return 'released';
+    case 'melt':
+      return 'melted down';
+    case 'moth':
+      return change.there ? 'with wax moth' : 'free of wax moth';
+    case 'cut-by':
+      return change.day === null ? 'no longer to be cut' : `to be cut by ${dayInWords(change.day)}`;
+    case 'year':
+    case 'from':
+    case 'size':
+      return 'described';
   }
 }
 

@@ -10,6 +10,11 @@ const WORDS: Readonly<Record<FollowUpTopic, string>> = {
   rest: 'Hands off',
   act: 'To be done',
   watch: 'On watch: is the test met?',
+  cage: 'Is the cage empty?',
+  entrance: 'Open the entrance',
+  'take-off': 'Take it off',
+  'take-out': 'Take the treatment out',
+  'drone-comb': 'Cut or freeze the drone comb',
 };
 
 /** What a follow-up is about, in a few words. */

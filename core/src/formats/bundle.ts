@@ -175,6 +175,9 @@ const REFERENCES: readonly [keyof Apiary, string, keyof Apiary][] = [
   ['photo', 'visitId', 'visit'],
   ['workStep', 'workId', 'work'],
   ['followUp', 'workId', 'work'],
+  ['cell', 'frameId', 'frame'],
+  ['given', 'colonyId', 'colony'],
+  ['event', 'colonyId', 'colony'],
 ];
 
 function danglingReferences(apiary: Apiary): Problem[] {

@@ -11,12 +11,13 @@ import {
   kitRecord,
   operationRecord,
   photoRecord,
-  queenRecord,
   visitRecord,
   yardRecord,
 } from './records.ts';
 import { workRecord, workStepRecord } from './bodies/work.ts';
+import { queenSaid } from './kinds/queen.ts';
 import { closingAnswers } from './bodies/closing.ts';
+import { happenings } from './happenings.ts';
 import { z } from 'zod';
 
 const name = yardRecord.shape.name;
@@ -59,7 +60,10 @@ const countReading = z.strictObject({
 });
 
 /** Adds a yard. */
-const addYard = z.strictObject({ type: z.literal('addYard'), yard: yardRecord });
+const addYard = z.strictObject({
+  type: z.literal('addYard'),
+  yard: yardRecord.pick({ id: true, name: true, note: true }),
+});
 
 /** Puts hives with colonies on stands of a yard. The combs in them enter the operation here. */
 const addHives = z.strictObject({
@@ -133,7 +137,7 @@ const arrangeHive = z.strictObject({
 });
 
 /** Enters or corrects a queen. */
-const putQueen = z.strictObject({ type: z.literal('putQueen'), queen: queenRecord });
+const putQueen = z.strictObject({ type: z.literal('putQueen'), queen: queenSaid });
 
 /** Renames a colony. */
 const renameColony = z.strictObject({ type: z.literal('renameColony'), colonyId: id, name });
@@ -300,6 +304,7 @@ const single = [
   finishCallOut,
   dropCallOut,
   changeSettings,
+  ...happenings,
 ] as const;
 
 /** Several commands that happen together or not at all. */

@@ -1,5 +1,12 @@
 export { ACTION_IDS, type ActionId } from './bodies/actionId.ts';
-export type { CallGiver, CallOutBody, CallOutChange, CallPlace, CallUnit, FrameCall } from './bodies/callOut.ts';
+export type {
+  CallGiver,
+  CallOutBody,
+  CallOutChange,
+  CallPlace,
+  CallUnit,
+  FrameCall,
+} from './bodies/callOut.ts';
 export { applyChanges, type Change, changeSchema, reverseChanges } from './change.ts';
 export {
   answerOf,
@@ -31,6 +38,37 @@ export { evidenceOfCount, filledByFrames } from './bodies/evidenceOfCount.ts';
 export { followUpTopic, type FollowUpTopic } from './bodies/followUpTopic.ts';
 export { kindInWords } from './kindInWords.ts';
 export {
+  CELL_FATES,
+  CELL_ORIGINS,
+  CELL_QUALITIES,
+  CELL_QUALITY_WORDS,
+  type CellFate,
+  type CellOrigin,
+  type CellQuality,
+} from './kinds/cell.ts';
+export {
+  COLONY_END_WORDS,
+  COLONY_ENDS,
+  type ColonyEndHow,
+  DEATH_CAUSE_WORDS,
+  DEATH_CAUSES,
+  type DeathCause,
+} from './kinds/colonyEnd.ts';
+export { FEED_KINDS, FEED_WORDS, type FeedKind } from './kinds/given.ts';
+export { STACK_PARTING_WORDS, STACK_PARTINGS, type StackParting } from './kinds/hiveEvent.ts';
+export {
+  newQueen,
+  QUEEN_DEED_WORDS,
+  QUEEN_DEEDS,
+  QUEEN_ENDS,
+  QUEEN_ORIGIN_WORDS,
+  QUEEN_ORIGINS,
+  type QueenDeed,
+  type QueenEnd,
+  type QueenOrigin,
+} from './kinds/queen.ts';
+export { INSERT_WORDS, INSERTS, type Insert, type Wear, WEAR_WORDS, WEARS } from './kinds/wear.ts';
+export {
   colourClash,
   MARKING_COLOURS,
   markingColour,
@@ -41,14 +79,22 @@ export { METHOD_IDS, METHOD_NAMES, type MethodId } from './bodies/methodId.ts';
 export {
   type AnyRecord,
   type Apiary,
+  BARE_BOX,
+  BARE_HIVE,
+  BARE_STAND,
+  BARE_YARD,
   type Box,
+  type Cell,
   type CallOut,
   type Colony,
   type Conditions,
   emptyApiary,
   type FollowUp,
   type Frame,
+  type Given,
   type Hive,
+  type HiveEvent,
+  NO_CARE,
   newOperation,
   type Operation,
   operationOf,
@@ -84,13 +130,19 @@ export {
   boxesOfColony,
   boxesOfHive,
   boxName,
+  cellsOnFrame,
+  coloniesOfHive,
   coloniesOfYard,
   colonyAtSlot,
   countedOn,
+  eventsOf,
+  framesApart,
   framesInStore,
   framesOfBox,
   framesOfColony,
+  givenTo,
   hangsWrong,
+  hivesOnStand,
   housemates,
   isSlotOf,
   nestOf,
@@ -101,10 +153,12 @@ export {
   placeOf,
   queenOf,
   queenPerhapsIn,
+  queensOf,
   readingOf,
   readingsOfVisit,
   sharedBoxesOf,
   sharedFramesOf,
+  standsOfYard,
   stepsOfWork,
   visitsOf,
 } from './views.ts';

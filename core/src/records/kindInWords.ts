@@ -9,4 +9,7 @@ const WORDS: Partial<Record<RecordKind, string>> = {
   kit: 'line of the store',
   callOut: 'break-up on the pad',
   reading: 'count of a frame',
+  cell: 'queen cell',
+  given: 'line of what was given',
+  event: 'event of a colony',
 };

@@ -4,7 +4,12 @@ import { callOutRecord } from './bodies/callOut.ts';
 import { frameReading, frameSizeId } from '../comb/index.ts';
 import { followUpTopic } from './bodies/followUpTopic.ts';
 import { evidence } from './bodies/evidence.ts';
-import { markingColourSchema } from './bodies/markingColour.ts';
+import { cellRecord } from './kinds/cell.ts';
+import { colonyEnd } from './kinds/colonyEnd.ts';
+import { givenRecord } from './kinds/given.ts';
+import { eventRecord } from './kinds/hiveEvent.ts';
+import { queenRecord } from './kinds/queen.ts';
+import { boxInsert, wornThing } from './kinds/wear.ts';
 import { houseRuleChanges, likelihoodChanges } from '../rules/index.ts';
 import { watchTest } from './bodies/watchTest.ts';
 import { workRecord, workStepRecord } from './bodies/work.ts';
@@ -44,13 +49,43 @@ export const operationRecord = z.strictObject({
 });
 
 /** A place with hives on stands. */
-export const yardRecord = z.strictObject({ id, name, note });
+export const yardRecord = z.strictObject({
+  id,
+  name,
+  note,
+  /** No hive is kept there since; null for a yard in use. */
+  closedOn: daySchema.nullable().default(null),
+  /** On the globe, in degrees. */
+  position: z
+    .strictObject({ latitude: z.number().min(-90).max(90), longitude: z.number().min(-180).max(180) })
+    .nullable()
+    .default(null),
+});
 
 /** One spot in a yard. Field bees return to the stand. */
-const standRecord = z.strictObject({ id, yardId: id, name, order: z.int().min(0).max(9999) });
+export const standRecord = z.strictObject({
+  id,
+  yardId: id,
+  name,
+  order: z.int().min(0).max(9999),
+  /** Its place in the drawn plan of the yard, in hundredths of the plan's sides; null until it is put somewhere. */
+  spot: z
+    .strictObject({ x: z.number().min(0).max(100), y: z.number().min(0).max(100) })
+    .nullable()
+    .default(null),
+});
 
 /** The equipment on a stand. */
-const hiveRecord = z.strictObject({ id, standId: id.nullable(), name });
+export const hiveRecord = z.strictObject({
+  id,
+  standId: id.nullable(),
+  name,
+  /** A shut entrance kills within hours on a warm day: since when it is shut is said wherever the hive is shown. */
+  entrance: z
+    .strictObject({ state: z.enum(['open', 'shut']), since: daySchema.nullable() })
+    .default({ state: 'open', since: null }),
+  wears: z.array(wornThing).max(20).default([]),
+});
 
 /** A chamber of a box: the slots that one colony, or none, has for itself. */
 const chamber = z.strictObject({
@@ -70,7 +105,36 @@ export const boxRecord = z.strictObject({
   chambers: z.array(chamber).min(1).max(8),
   /** A queen excluder lies under this box. */
   excluderBelow: z.boolean().default(false),
+  /** What parts it from the family below, where two live in one stack; an excluder is said above. */
+  sheetBelow: z.enum(['sheet', 'paper']).nullable().default(null),
+  /** What takes slots and is no comb. */
+  inserts: z.array(boxInsert).max(12).default([]),
 });
+
+/** What is known of a comb besides what is in it. */
+const combCare = z.strictObject({
+  /** Kept apart after a death or disease: never planned with, never in the store's sum. */
+  quarantine: z
+    .strictObject({ since: daySchema, why: z.enum(['dead-colony', 'disease', 'other']) })
+    .nullable(),
+  /** Fed syrup is stored in it, or strips hung beside it: not honey to extract. */
+  fedOn: daySchema.nullable(),
+  treatedOn: daySchema.nullable(),
+  waxMoth: z.boolean(),
+  /** A drone comb: the day by which it is cut out or frozen. */
+  cutBy: daySchema.nullable(),
+  /** Where it came from, in words. */
+  from: z.string().trim().max(80).nullable(),
+});
+/** A comb of which nothing is known besides what is in it. */
+export const NO_CARE: z.infer<typeof combCare> = {
+  quarantine: null,
+  fedOn: null,
+  treatedOn: null,
+  waxMoth: false,
+  cutBy: null,
+  from: null,
+};
 
 /** A comb. It is in exactly one place: a slot of a box, the store, or gone for good. */
 export const frameRecord = z.strictObject({
@@ -84,12 +148,18 @@ export const frameRecord = z.strictObject({
   combYear: z.int().min(1980).max(2100).nullable(),
   /** The latest reading, by its day. */
   readingId: id.nullable(),
+  care: combCare.default(NO_CARE),
 });
 
 /** How a colony came to be. */
 const origin = z.discriminatedUnion('how', [
   z.strictObject({ how: z.literal('entered') }),
   z.strictObject({ how: z.literal('split'), fromColonyId: id, workId: id }),
+  /** A swarm that was hived; of one's own colony where it is known. */
+  z.strictObject({ how: z.literal('swarm'), fromColonyId: id.nullable() }),
+  z.strictObject({ how: z.literal('bought'), from: z.string().trim().max(80) }),
+  /** Made by hand before it was entered: from a colony of one's own where it is known. */
+  z.strictObject({ how: z.literal('made'), fromColonyId: id.nullable() }),
 ]);
 
 /**
@@ -99,7 +169,8 @@ const origin = z.discriminatedUnion('how', [
 const separation = z.strictObject({
   v: z.literal(1),
   day: daySchema,
-  workId: id,
+  /** Null where no work parted it: a swarm left, or it was entered as queenless. */
+  workId: id.nullable(),
   queen: z.enum(['here', 'elsewhere', 'unknown']),
   /** All parts, this colony among them; itself alone where it was not split but raises a queen from a cell. */
   partIds: z.array(id).min(1).max(12),
@@ -116,23 +187,7 @@ const colonyRecord = z.strictObject({
   endedOn: daySchema.nullable(),
   origin,
   separation: separation.nullable(),
-});
-
-/** Where a queen is known to be: in one colony, or in one of several. */
-const whereabouts = z.discriminatedUnion('known', [
-  z.strictObject({ known: z.literal('colony'), colonyId: id }),
-  z.strictObject({ known: z.literal('oneOf'), colonyIds: z.array(id).min(2).max(12) }),
-  z.strictObject({ known: z.literal('gone') }),
-]);
-
-/** A queen. Her birth year rules; the dot she wears is a hint. */
-export const queenRecord = z.strictObject({
-  id,
-  name: name.nullable(),
-  birthYear: z.int().min(1990).max(2100).nullable(),
-  dot: markingColourSchema.nullable(),
-  mating: z.enum(['mated', 'virgin', 'unknown']),
-  whereabouts,
+  end: colonyEnd.nullable().default(null),
 });
 
 /** Weather and time of a visit, each only as far as it was noted. */
@@ -188,14 +243,14 @@ export const photoRecord = z.strictObject({
   caption: z.string().max(200),
 });
 
-/** One frame as read on one visit, with the place it had then. */
+/** One frame as read on one visit, with the place it had then; a loose comb is read in the store, on no visit. */
 const readingRecord = z.strictObject({
   id,
-  visitId: id,
+  visitId: id.nullable(),
   frameId: id,
   day: daySchema,
-  boxId: id,
-  slot: z.int().min(1).max(40),
+  boxId: id.nullable(),
+  slot: z.int().min(1).max(40).nullable(),
   body: frameReading,
 });
 
@@ -235,6 +290,9 @@ export const RECORD_SCHEMAS = {
   followUp: followUpRecord,
   kit: kitRecord,
   callOut: callOutRecord,
+  cell: cellRecord,
+  given: givenRecord,
+  event: eventRecord,
 } as const;
 
 export type RecordKind = keyof typeof RECORD_SCHEMAS;
@@ -255,12 +313,21 @@ export type Reading = RecordOf<'reading'>;
 export type Work = RecordOf<'work'>;
 export type FollowUp = RecordOf<'followUp'>;
 export type CallOut = RecordOf<'callOut'>;
+export type Cell = RecordOf<'cell'>;
+export type Given = RecordOf<'given'>;
+export type HiveEvent = RecordOf<'event'>;
 
 /** All kinds, those that are referred to before those that refer to them. */
 export const RECORD_KINDS = Object.keys(RECORD_SCHEMAS) as RecordKind[];
 
 /** An operation's records by kind and identifier. */
 export type Apiary = { readonly [K in RecordKind]: Readonly<Record<string, RecordOf<K>>> };
+
+/** What a box, a hive, a stand and a yard are before anything is said of them. */
+export const BARE_BOX = { excluderBelow: false, sheetBelow: null, inserts: [] } satisfies Partial<Box>;
+export const BARE_HIVE = { entrance: { state: 'open', since: null }, wears: [] } satisfies Partial<Hive>;
+export const BARE_STAND = { spot: null } satisfies Partial<Stand>;
+export const BARE_YARD = { closedOn: null, position: null } satisfies Partial<Yard>;
 
 /** An apiary without a single record. */
 export function emptyApiary(): Apiary {

@@ -4,10 +4,13 @@ import { bothSides, type FrameReading } from '../comb/index.ts';
 import type {
   Apiary,
   Box,
+  Cell,
   Colony,
   Frame,
   FollowUp,
+  Given,
   Hive,
+  HiveEvent,
   Photo,
   Queen,
   Reading,
@@ -75,7 +78,7 @@ const visitsByColony = groupedBy<Visit>(
 
 const readingsByVisit = groupedBy<Reading>(
   (r) => r.visitId,
-  (a, b) => a.slot - b.slot,
+  (a, b) => (a.slot ?? 0) - (b.slot ?? 0),
 );
 
 const queensByColony = groupedBy<Queen>((q) =>
@@ -94,6 +97,14 @@ const standsByYard = groupedBy<Stand>(
 const photosByVisit = groupedBy<Photo>(
   (p) => p.visitId,
   (a, b) => a.id.localeCompare(b.id),
+);
+const byDayBackwards = (a: { day: Day; id: string }, b: { day: Day; id: string }) =>
+  b.day.localeCompare(a.day) || a.id.localeCompare(b.id);
+const givenByColony = groupedBy<Given>((g) => g.colonyId, byDayBackwards);
+const eventsByColony = groupedBy<HiveEvent>((e) => e.colonyId, byDayBackwards);
+const cellsByFrame = groupedBy<Cell>(
+  (c) => c.frameId,
+  (a, b) => Number(a.fate !== null) - Number(b.fate !== null) || a.egg.likely.localeCompare(b.egg.likely),
 );
 const stepsByWork = groupedBy<WorkStep>(
   (s) => s.workId,
@@ -259,10 +270,52 @@ export function openFollowUps(apiary: Apiary): readonly FollowUp[] {
   return followUpsByStatus(apiary.followUp, OPEN);
 }
 
-/** Frames in the store, those drawn first, in a stable order. */
+/** Every queen known to be in a colony: rarely more than one. */
+export function queensOf(apiary: Apiary, colonyId: string): readonly Queen[] {
+  return queensByColony(apiary.queen, colonyId);
+}
+
+/** Living colonies of a hive, those lowest in the stack first. */
+export function coloniesOfHive(apiary: Apiary, hiveId: string): Colony[] {
+  const lowest = (c: Colony) =>
+    boxesOfHive(apiary, hiveId).findIndex((b) => b.chambers.some((k) => k.colonyId === c.id));
+  return livingByHive(apiary.colony, hiveId).toSorted((a, b) => lowest(a) - lowest(b));
+}
+
+/** The hives on a stand: one, or none. */
+export function hivesOnStand(apiary: Apiary, standId: string): readonly Hive[] {
+  return hivesByStand(apiary.hive, standId);
+}
+
+/** The stands of a yard in their order. */
+export function standsOfYard(apiary: Apiary, yardId: string): readonly Stand[] {
+  return standsByYard(apiary.stand, yardId);
+}
+
+/** What a colony was given, latest first. */
+export function givenTo(apiary: Apiary, colonyId: string): readonly Given[] {
+  return givenByColony(apiary.given, colonyId);
+}
+
+/** What happened to a colony besides counts and work, latest first. */
+export function eventsOf(apiary: Apiary, colonyId: string): readonly HiveEvent[] {
+  return eventsByColony(apiary.event, colonyId);
+}
+
+/** The cells that are followed on a comb, those alive first. */
+export function cellsOnFrame(apiary: Apiary, frameId: string): readonly Cell[] {
+  return cellsByFrame(apiary.cell, frameId);
+}
+
+/** Frames that are kept apart, in the store or in hives of nobody. */
+export function framesApart(apiary: Apiary): Frame[] {
+  return Object.values(apiary.frame).filter((f) => f.place !== 'gone' && f.care.quarantine !== null);
+}
+
+/** Frames in the store that can be used, those drawn first, in a stable order. What is kept apart is not among them. */
 export function framesInStore(apiary: Apiary): Frame[] {
   return Object.values(apiary.frame)
-    .filter((f) => f.place === 'store')
+    .filter((f) => f.place === 'store' && f.care.quarantine === null)
     .toSorted((a, b) => a.blank.localeCompare(b.blank) || a.id.localeCompare(b.id));
 }
 

@@ -44,7 +44,14 @@ const ofOperation = () =>
 const YardEntity = defineEntity({
   name: 'Yard',
   tableName: 'yard',
-  properties: { id: p.uuid().primary(), operationId: ofOperation, name: p.text(), note: p.text() },
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    name: p.text(),
+    note: p.text(),
+    closedOn: p.date().nullable(),
+    position: json(S.yard.shape.position).nullable(),
+  },
 });
 
 const StandEntity = defineEntity({
@@ -53,9 +60,10 @@ const StandEntity = defineEntity({
   properties: {
     id: p.uuid().primary(),
     operationId: ofOperation,
-    yardId: () => p.manyToOne(YardEntity).mapToPk().fieldName('yard_id').deferMode(deferred),
+    yardId: () => p.manyToOne(YardEntity).mapToPk().fieldName('yard_id').deferMode(deferred).index(),
     name: p.text(),
     order: p.integer(),
+    spot: json(S.stand.shape.spot).nullable(),
   },
 });
 
@@ -72,8 +80,11 @@ const HiveEntity = defineEntity({
         .fieldName('stand_id')
         .nullable()
         .deleteRule('no action')
-        .deferMode(deferred),
+        .deferMode(deferred)
+        .index(),
     name: p.text(),
+    entrance: json(S.hive.shape.entrance),
+    wears: json(S.hive.shape.wears),
   },
 });
 
@@ -90,13 +101,16 @@ const BoxEntity = defineEntity({
         .fieldName('hive_id')
         .nullable()
         .deleteRule('no action')
-        .deferMode(deferred),
+        .deferMode(deferred)
+        .index(),
     position: p.integer(),
     sizeId: p.text(),
     slots: p.integer(),
     role: p.text(),
     chambers: json(S.box.shape.chambers),
     excluderBelow: p.boolean(),
+    sheetBelow: p.text().nullable(),
+    inserts: json(S.box.shape.inserts),
   },
 });
 
@@ -114,11 +128,13 @@ const ColonyEntity = defineEntity({
         .fieldName('hive_id')
         .nullable()
         .deleteRule('no action')
-        .deferMode(deferred),
+        .deferMode(deferred)
+        .index(),
     startedOn: p.date(),
     endedOn: p.date().nullable(),
     origin: json(S.colony.shape.origin),
     separation: json(S.colony.shape.separation).nullable(),
+    end: json(S.colony.shape.end).nullable(),
   },
 });
 
@@ -130,9 +146,22 @@ const QueenEntity = defineEntity({
     operationId: ofOperation,
     name: p.text().nullable(),
     birthYear: p.integer().nullable(),
+    bornWithin: json(S.queen.shape.bornWithin).nullable(),
     dot: p.text().nullable(),
+    number: p.text().nullable(),
+    clipped: p.boolean().nullable(),
     mating: p.text(),
+    matingPlace: p.text().nullable(),
+    origin: p.text().nullable(),
+    motherColonyId: p.uuid().nullable(),
+    motherQueenId: p.uuid().nullable(),
+    line: p.text().nullable(),
+    breeder: p.text().nullable(),
     whereabouts: json(S.queen.shape.whereabouts),
+    cagedSince: p.date().nullable(),
+    layingSince: p.date().nullable(),
+    end: json(S.queen.shape.end).nullable(),
+    history: json(S.queen.shape.history),
   },
 });
 
@@ -162,7 +191,9 @@ const FrameEntity = defineEntity({
         .fieldName('reading_id')
         .nullable()
         .deleteRule('no action')
-        .deferMode(deferred),
+        .deferMode(deferred)
+        .index(),
+    care: json(S.frame.shape.care),
   },
   uniques: [{ name: 'frame_one_a_slot', properties: ['boxId', 'slot'], deferMode: deferred }],
   checks: [
@@ -227,11 +258,27 @@ export const ReadingEntity = defineEntity({
   properties: {
     id: p.uuid().primary(),
     operationId: ofOperation,
-    visitId: () => p.manyToOne(VisitEntity).mapToPk().fieldName('visit_id').deferMode(deferred).index(),
+    visitId: () =>
+      p
+        .manyToOne(VisitEntity)
+        .mapToPk()
+        .fieldName('visit_id')
+        .nullable()
+        .deleteRule('no action')
+        .deferMode(deferred)
+        .index(),
     frameId: () => p.manyToOne(FrameEntity).mapToPk().fieldName('frame_id').deferMode(deferred).index(),
     day: p.date(),
-    boxId: () => p.manyToOne(BoxEntity).mapToPk().fieldName('box_id').deferMode(deferred),
-    slot: p.integer(),
+    boxId: () =>
+      p
+        .manyToOne(BoxEntity)
+        .mapToPk()
+        .fieldName('box_id')
+        .nullable()
+        .deleteRule('no action')
+        .deferMode(deferred)
+        .index(),
+    slot: p.integer().nullable(),
     body: json(S.reading.shape.body),
   },
 });
@@ -280,7 +327,8 @@ const FollowUpEntity = defineEntity({
         .fieldName('work_id')
         .nullable()
         .deleteRule('no action')
-        .deferMode(deferred),
+        .deferMode(deferred)
+        .index(),
     colonyIds: json(S.followUp.shape.colonyIds),
     kind: p.text(),
     topic: p.text(),
@@ -312,6 +360,52 @@ const CallOutEntity = defineEntity({
     day: p.date(),
     status: p.text(),
     body: json(S.callOut.shape.body),
+  },
+});
+
+const CellEntity = defineEntity({
+  name: 'Cell',
+  tableName: 'cell',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    frameId: () => p.manyToOne(FrameEntity).mapToPk().fieldName('frame_id').deferMode(deferred).index(),
+    place: p.text(),
+    egg: json(S.cell.shape.egg),
+    datedBy: p.text(),
+    notedOn: p.date(),
+    quality: p.text().nullable(),
+    origin: p.text(),
+    reserved: p.boolean(),
+    fromColonyId: p.uuid().nullable(),
+    fate: json(S.cell.shape.fate).nullable(),
+    history: json(S.cell.shape.history),
+  },
+});
+
+const GivenEntity = defineEntity({
+  name: 'Given',
+  tableName: 'given',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    colonyId: () => p.manyToOne(ColonyEntity).mapToPk().fieldName('colony_id').deferMode(deferred).index(),
+    day: p.date(),
+    body: json(S.given.shape.body),
+    outOn: p.date().nullable(),
+    note: p.text(),
+  },
+});
+
+const EventEntity = defineEntity({
+  name: 'Event',
+  tableName: 'event',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    colonyId: () => p.manyToOne(ColonyEntity).mapToPk().fieldName('colony_id').deferMode(deferred).index(),
+    day: p.date(),
+    body: json(S.event.shape.body),
   },
 });
 
@@ -371,4 +465,7 @@ export const RECORD_ENTITIES: Readonly<Record<RecordKind, EntitySchema>> = {
   followUp: FollowUpEntity,
   kit: KitEntity,
   callOut: CallOutEntity,
+  cell: CellEntity,
+  given: GivenEntity,
+  event: EventEntity,
 } as never;

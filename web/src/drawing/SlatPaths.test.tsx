@@ -56,7 +56,7 @@ describe('frames drawn together', () => {
     cleanup();
     const container = draw(box([frame(1, marked)]));
     expect(container.querySelectorAll('circle').length).toBe(plain + 2);
-    expect(container.querySelector('path[fill="#C98A2B"]')).toBeTruthy();
+    expect(container.querySelector('path[fill="var(--chakra-colors-comb-cell-capped)"]')).toBeTruthy();
   });
 
   it('leave a frame that was never read as an outline', () => {

@@ -57,7 +57,9 @@ function show(kept: LocalCopy) {
     try {
       if (kept.outbox.length > 0) await decider();
     } catch {
-      dispatch(loadFailed('A part of Incremen that this device lacks could not be fetched. Nothing is lost.'));
+      dispatch(
+        loadFailed('A part of Incremen that this device lacks could not be fetched. Nothing is lost.'),
+      );
       return;
     }
     dispatch(loaded(kept));

@@ -1,5 +1,5 @@
 import type { Snapshot } from '@incremen/contract';
-import type { Change, Command } from '@incremen/core/records';
+import { RECORD_KINDS, RECORD_SCHEMAS, type Change, type Command } from '@incremen/core/records';
 import type { Problem } from '@incremen/core/basics';
 import { upgradeCommand, upgradeRecords } from '@incremen/core/formats';
 import { Dexie, type EntityTable } from 'dexie';
@@ -70,6 +70,17 @@ function snapshotOfToday(kept: KeptSnapshot, confirmed: readonly KeptChanges[]):
   };
 }
 
+/** Every record as its schema has it now. */
+function filledUp(kept: KeptSnapshot): KeptSnapshot {
+  const records = Object.fromEntries(
+    RECORD_KINDS.map((kind) => [
+      kind,
+      (kept.snapshot.records[kind] ?? []).map((r: unknown) => RECORD_SCHEMAS[kind].parse(r)),
+    ]),
+  );
+  return { ...kept, snapshot: { ...kept.snapshot, records: records as Snapshot['records'] } };
+}
+
 /** What this device keeps to work without a network: it survives reloads and an empty battery. */
 export class LocalDatabase extends Dexie {
   snapshot!: EntityTable<KeptSnapshot, 'key'>;
@@ -98,6 +109,13 @@ export class LocalDatabase extends Dexie {
         .modify((entry, ref) => {
           ref.value = { ...entry, command: upgradeCommand(entry.command) };
         });
+    });
+    // Records have more to say: what is not there yet is filled with what it was without being said.
+    this.version(3).upgrade(async (tx) => {
+      const kept = await tx.table<KeptSnapshot>('snapshot').get('current');
+      const confirmed = await tx.table<KeptChanges>('confirmed').orderBy('revision').toArray();
+      if (kept) await tx.table('snapshot').put(filledUp(snapshotOfToday(kept, confirmed)));
+      await tx.table('confirmed').clear();
     });
   }
 }

@@ -1,4 +1,4 @@
-import { type CommandOf, type Box, boxesOfHive } from '../../records/index.ts';
+import { BARE_BOX, type Box, boxesOfHive, type CommandOf, NO_CARE } from '../../records/index.ts';
 import type { Draft } from './draft.ts';
 
 type Path = readonly (string | number)[];
@@ -65,6 +65,7 @@ function freshBox(
   const { fresh } = wanted;
   if (!fresh) return undefined;
   const box: Box = {
+    ...BARE_BOX,
     id: wanted.id,
     hiveId,
     position,
@@ -87,6 +88,7 @@ function freshBox(
         blank: f.blank,
         combYear: f.combYear,
         readingId: null,
+        care: NO_CARE,
       },
       [...at, 'fresh', 'frames', i, 'id'],
     ),

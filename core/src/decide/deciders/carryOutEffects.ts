@@ -1,9 +1,11 @@
 import type { Day } from '../../basics/index.ts';
 import { shifted } from './lateWork.ts';
-import { type WorkEffect, type Work, boxesOfHive, queenOf } from '../../records/index.ts';
+import { boxesOfHive, newQueen, queenOf, type Work, type WorkEffect } from '../../records/index.ts';
 import type { Draft } from './draft.ts';
 import { dropLooks } from './droppingLooks.ts';
+import { endOf } from './endOf.ts';
 import { handChambers } from './handChambers.ts';
+import { retireQueen } from './retireQueen.ts';
 
 type Path = readonly (string | number)[];
 
@@ -39,7 +41,7 @@ function queenEffect(draft: Draft, work: Work, effect: WorkEffect, day: Day, lat
   const queen = queenOf(draft.apiary, colony.id);
   switch (effect.kind) {
     case 'queen-out':
-      if (queen) draft.put('queen', { ...queen, whereabouts: { known: 'gone' } });
+      if (queen) retireQueen(draft, queen, day, 'killed');
       return;
     case 'queen-over':
       if (queen) {
@@ -52,14 +54,14 @@ function queenEffect(draft: Draft, work: Work, effect: WorkEffect, day: Day, lat
     case 'queen-in':
       draft.add(
         'queen',
-        {
+        newQueen({
           id: effect.queenId,
           name: effect.name,
           birthYear: effect.birthYear,
           dot: effect.dot,
           mating: 'mated',
           whereabouts: { known: 'colony', colonyId: colony.id },
-        },
+        }),
         path,
       );
       dropLooks(draft, colony.id);
@@ -117,7 +119,7 @@ function endUnit(draft: Draft, colonyId: string, day: Day, path: Path): void {
   const colony = draft.need('colony', colonyId, path);
   if (!colony) return;
   const { hiveId } = colony;
-  draft.put('colony', { ...colony, endedOn: day, hiveId: null });
+  draft.put('colony', { ...colony, endedOn: day, hiveId: null, end: endOf('broken-up') });
   dropLooks(draft, colonyId);
   const hive = hiveId ? draft.get('hive', hiveId) : undefined;
   // Others may live behind the partition.

@@ -1,12 +1,22 @@
 import { daysBetween, type Day } from '../../basics/index.ts';
-import { boxesOfHive, queenOf, type Box, type Colony, type Parting, type Work } from '../../records/index.ts';
+import {
+  BARE_BOX,
+  boxesOfHive,
+  queenOf,
+  type Box,
+  type Colony,
+  type Parting,
+  type Work,
+} from '../../records/index.ts';
 import { goneUnits } from '../../work/index.ts';
 import { carryOutQueens, carryOutStandsAndEnds, partQueens } from './carryOutEffects.ts';
 import type { Draft } from './draft.ts';
 import { dropLooks, dropLooksOfLastSplit } from './droppingLooks.ts';
+import { endOf } from './endOf.ts';
 import { handChambers } from './handChambers.ts';
 import { takeKit } from './keepingKit.ts';
 import { shifted } from './lateWork.ts';
+import { retireQueen } from './retireQueen.ts';
 import { setUpHive } from './settingUpUnit.ts';
 
 type Path = readonly (string | number)[];
@@ -59,9 +69,9 @@ function unite(draft: Draft, work: Work, day: Day, path: Path): void {
       // The partition is drawn: what was the one's side is the other's now.
       for (const box of boxesOfHive(draft.apiary, into.hiveId)) handChambers(draft, box, fromId, intoId);
     } else setOnTop(draft, from.hiveId, into.hiveId, fromId, intoId);
-    draft.put('colony', { ...from, endedOn: day, hiveId: null });
+    draft.put('colony', { ...from, endedOn: day, hiveId: null, end: endOf('united', into.name) });
     const queen = queenOf(draft.apiary, fromId);
-    if (queen) draft.put('queen', { ...queen, whereabouts: { known: 'gone' } });
+    if (queen) retireQueen(draft, queen, day, 'lost');
     dropLooks(draft, fromId);
   }
 }
@@ -155,7 +165,7 @@ function bringBoxes(draft: Draft, work: Work, path: Path): void {
         slots: b.slots,
         role: isSuper ? 'super' : 'brood',
         chambers: wholeOf(b, b.colonyId),
-        excluderBelow: false,
+        ...BARE_BOX,
       },
       path,
     );

@@ -176,7 +176,8 @@ function readFrames(
     // On another day the earlier count is history, not a rival.
     const unknownToCounter =
       present?.day === visit.day && reading.replaces !== undefined && reading.replaces !== present.id;
-    if (unknownToCounter) clashes.push({ withVisitId: present.visitId, stands: stands ? 'this' : 'other' });
+    if (unknownToCounter && present.visitId !== null)
+      clashes.push({ withVisitId: present.visitId, stands: stands ? 'this' : 'other' });
   });
   return clashes;
 }
@@ -184,7 +185,7 @@ function readFrames(
 /** True when a reading was taken after a visit, by day and, on one day, by the time where both have one. */
 function isLater(draft: Draft, reading: Reading, visit: Visit): boolean {
   if (reading.day !== visit.day) return reading.day > visit.day;
-  const time = draft.get('visit', reading.visitId)?.time ?? null;
+  const time = reading.visitId === null ? null : (draft.get('visit', reading.visitId)?.time ?? null);
   return time !== null && visit.time !== null && time > visit.time;
 }
 

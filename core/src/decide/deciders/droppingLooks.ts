@@ -22,11 +22,12 @@ const OF_ITS_QUEEN: ReadonlySet<FollowUpTopic> = new Set([
   'rest',
   'eggs-due',
   'capped-due',
+  'cage',
 ]);
 
 /** A colony is parted anew: what was due after it was parted before is overtaken. */
 export function dropLooksOfLastSplit(draft: Draft, colony: Colony): void {
-  const last = colony.separation?.workId;
-  if (last === undefined) return;
-  dropLooks(draft, colony.id, (f) => f.workId === last || OF_ITS_QUEEN.has(f.topic));
+  if (!colony.separation) return;
+  const last = colony.separation.workId;
+  dropLooks(draft, colony.id, (f) => (last !== null && f.workId === last) || OF_ITS_QUEEN.has(f.topic));
 }

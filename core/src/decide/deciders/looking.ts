@@ -16,6 +16,7 @@ import {
   queenOf,
   queenPerhapsIn,
   visitsOf,
+  newQueen,
 } from '../../records/index.ts';
 import type { Draft } from './draft.ts';
 import { dropLooks } from './droppingLooks.ts';
@@ -217,14 +218,10 @@ function welcomeNewQueen(draft: Draft, colonyId: string, verdict: Verdict, day: 
   }
   const id = ids.shift();
   if (id === undefined) return;
-  draft.put('queen', {
-    id,
-    name: null,
-    birthYear: yearOf(day),
-    dot: null,
-    mating,
-    whereabouts: { known: 'colony', colonyId },
-  });
+  draft.put(
+    'queen',
+    newQueen({ id, birthYear: yearOf(day), mating, whereabouts: { known: 'colony', colonyId } }),
+  );
 }
 
 /** Closes a follow-up without a look: the beekeeper knows better. */

@@ -1,3 +1,4 @@
+import { dayInWords } from '../../basics/index.ts';
 import type { CommandOf } from '../../records/index.ts';
 import type { Draft } from './draft.ts';
 
@@ -24,7 +25,18 @@ export function decideMoveFrames(
       draft.put('frame', { ...frame, place: 'store', boxId: null, slot: null });
       return;
     }
-    if (!draft.need('box', move.to.boxId, [...at, 'to', 'boxId'])) return;
+    const box = draft.need('box', move.to.boxId, [...at, 'to', 'boxId']);
+    if (!box) return;
+    // Within its own box it may be turned round; to bees it does not go.
+    if (frame.care.quarantine && box.id !== frame.boxId) {
+      draft.problem(
+        'comb-apart',
+        [...at, 'frameId'],
+        `This comb is kept apart since ${dayInWords(frame.care.quarantine.since)}.`,
+        'Choose another comb; or release it in the store once it is known to be clean.',
+      );
+      return;
+    }
     draft.put('frame', { ...frame, place: 'box', boxId: move.to.boxId, slot: move.to.slot });
   });
 }

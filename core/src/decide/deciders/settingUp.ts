@@ -1,5 +1,16 @@
 import { HOUSE_RULES, type HouseRuleId } from '../../rules/index.ts';
-import { type CommandOf, operationOf, type RecordOf, queenOf } from '../../records/index.ts';
+import {
+  BARE_HIVE,
+  BARE_BOX,
+  BARE_STAND,
+  BARE_YARD,
+  type CommandOf,
+  newQueen,
+  NO_CARE,
+  operationOf,
+  queenOf,
+  type RecordOf,
+} from '../../records/index.ts';
 import type { Draft } from './draft.ts';
 
 type Path = readonly (string | number)[];
@@ -15,7 +26,7 @@ export function decideAddYard(draft: Draft, command: CommandOf<'addYard'>, path:
       'Choose another name.',
     );
   }
-  draft.add('yard', command.yard, [...path, 'yard', 'id']);
+  draft.add('yard', { ...command.yard, ...BARE_YARD }, [...path, 'yard', 'id']);
 }
 
 /** Puts hives on new stands at the end of the yard; every comb in them enters the operation. */
@@ -30,11 +41,15 @@ export function decideAddHives(draft: Draft, command: CommandOf<'addHives'>, pat
   command.hives.forEach((hive, i) => {
     const at = [...path, 'hives', i];
     const colonies = [{ colonyId: hive.colonyId, name: hive.name }, ...(hive.besides ?? [])];
-    draft.add('stand', { id: hive.standId, yardId: command.yardId, name: hive.name, order: order++ }, [
+    draft.add(
+      'stand',
+      { ...BARE_STAND, id: hive.standId, yardId: command.yardId, name: hive.name, order: order++ },
+      [...at, 'standId'],
+    );
+    draft.add('hive', { ...BARE_HIVE, id: hive.hiveId, standId: hive.standId, name: hive.name }, [
       ...at,
-      'standId',
+      'hiveId',
     ]);
-    draft.add('hive', { id: hive.hiveId, standId: hive.standId, name: hive.name }, [...at, 'hiveId']);
     colonies.forEach(({ colonyId, name }, k) => {
       const colonyAt = k === 0 ? at : [...at, 'besides', k - 1];
       if (names.has(name)) {
@@ -56,6 +71,7 @@ export function decideAddHives(draft: Draft, command: CommandOf<'addHives'>, pat
           endedOn: null,
           origin: { how: 'entered' },
           separation: null,
+          end: null,
         },
         [...colonyAt, 'colonyId'],
       );
@@ -65,6 +81,7 @@ export function decideAddHives(draft: Draft, command: CommandOf<'addHives'>, pat
       draft.add(
         'box',
         {
+          ...BARE_BOX,
           id: box.id,
           hiveId: hive.hiveId,
           position,
@@ -91,6 +108,7 @@ export function decideAddHives(draft: Draft, command: CommandOf<'addHives'>, pat
             blank: f.blank,
             combYear: f.combYear,
             readingId: null,
+            care: NO_CARE,
           },
           [...boxAt, 'frames', k, 'id'],
         );
@@ -123,7 +141,7 @@ export function chambersFor(
 /** Takes new frames into the store. */
 export function decideAddToStore(draft: Draft, command: CommandOf<'addToStore'>, path: Path): void {
   command.frames.forEach((f, i) => {
-    draft.add('frame', { ...f, place: 'store', boxId: null, slot: null, readingId: null }, [
+    draft.add('frame', { ...f, place: 'store', boxId: null, slot: null, readingId: null, care: NO_CARE }, [
       ...path,
       'frames',
       i,
@@ -152,7 +170,8 @@ export function decidePutQueen(draft: Draft, command: CommandOf<'putQueen'>, pat
   }
   if (whereabouts.known === 'oneOf')
     whereabouts.colonyIds.forEach((c, i) => draft.need('colony', c, [...at, 'colonyIds', i]));
-  draft.put('queen', queen);
+  const known = draft.get('queen', queen.id);
+  draft.put('queen', newQueen({ ...known, ...queen }));
 }
 
 /** Renames a colony. */

@@ -1,5 +1,14 @@
 import { listInWords } from '../../basics/index.ts';
-import { boxesOfHive, type Colony, type CommandOf, type Hive, type WorkBody } from '../../records/index.ts';
+import {
+  BARE_BOX,
+  BARE_HIVE,
+  BARE_STAND,
+  boxesOfHive,
+  type Colony,
+  type CommandOf,
+  type Hive,
+  type WorkBody,
+} from '../../records/index.ts';
 import type { Draft } from './draft.ts';
 
 type Path = readonly (string | number)[];
@@ -19,8 +28,8 @@ export function setUpHive(draft: Draft, hive: NewHive, split: Split, path: Path)
     nameOfBoth(draft, shared, name);
   } else {
     const order = Object.values(draft.apiary.stand).filter((s) => s.yardId === yardId).length;
-    draft.add('stand', { id: standId, yardId, name, order }, path);
-    draft.add('hive', { id: hiveId, standId, name }, path);
+    draft.add('stand', { ...BARE_STAND, id: standId, yardId, name, order }, path);
+    draft.add('hive', { ...BARE_HIVE, id: hiveId, standId, name }, path);
   }
   boxes.forEach((b, position) => {
     if (b.from === 'kit') bringBox(draft, hive, b, position, path);
@@ -28,7 +37,7 @@ export function setUpHive(draft: Draft, hive: NewHive, split: Split, path: Path)
   });
   for (const [position, box] of (parentHiveId ? boxesOfHive(draft.apiary, parentHiveId) : []).entries())
     if (box.position !== position) draft.put('box', { ...box, position });
-  draft.add('colony', { id: colonyId, name, hiveId, endedOn: null, ...split }, path);
+  draft.add('colony', { id: colonyId, name, hiveId, endedOn: null, end: null, ...split }, path);
 }
 
 /** The hive of several is called by all of them, as far as there is room. */
@@ -74,7 +83,7 @@ function bringBox(
         ...(fromSlot > 1 ? [{ colonyId: null, fromSlot: 1, toSlot: fromSlot - 1 }] : []),
         side,
       ],
-      excluderBelow: false,
+      ...BARE_BOX,
     },
     path,
   );

@@ -11,5 +11,15 @@ export const followUpTopic = z.enum([
   'rest',
   'act',
   'watch',
+  /** A cage: empty, and no cells drawn? */
+  'cage',
+  /** An entrance that is shut waits to be opened. */
+  'entrance',
+  /** Something before the entrance or on the hive that is to go. */
+  'take-off',
+  /** A treatment that is to come out. */
+  'take-out',
+  /** A drone comb to be cut or frozen. */
+  'drone-comb',
 ]);
 export type FollowUpTopic = z.infer<typeof followUpTopic>;

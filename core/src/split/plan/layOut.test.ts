@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Frame } from '../../records/records.ts';
+import { NO_CARE, type Frame } from '../../records/records.ts';
 import { broughtBox } from '../methods/broughtBox.ts';
 import { donorFrames } from '../methods/donorFrames.ts';
 import type { Setup } from '../base/method.ts';
@@ -28,6 +28,7 @@ function laid(goes: readonly number[], store: readonly ('drawn' | 'foundation')[
     boxId: null,
     slot: null,
     readingId: null,
+    care: NO_CARE,
   }));
   return {
     donor,

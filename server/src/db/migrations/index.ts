@@ -6,6 +6,7 @@ import { Migration20261128CallOuts } from './20261128-call-outs.ts';
 import { Migration20261129Measurements } from './20261129-measurements.ts';
 import { Migration20261130WatchTests } from './20261130-watch-tests.ts';
 import { Migration20261201OneKindOfWork } from './20261201-one-kind-of-work.ts';
+import { Migration20261202Happenings } from './20261202-happenings.ts';
 
 /** Every migration, oldest first. Landed migrations are never edited; a change is a new one. */
 export const migrations = [
@@ -17,4 +18,5 @@ export const migrations = [
   { name: '20261129-measurements', class: Migration20261129Measurements },
   { name: '20261130-watch-tests', class: Migration20261130WatchTests },
   { name: '20261201-one-kind-of-work', class: Migration20261201OneKindOfWork },
+  { name: '20261202-happenings', class: Migration20261202Happenings },
 ];

@@ -22,7 +22,9 @@ export function useReadingsOf(colony: Colony): {
     operationId === null ? skipToken : { operationId, colonyId: colony.id },
   );
   return useMemo(() => {
-    const here = Object.values(apiary.reading).filter((r) => apiary.visit[r.visitId]?.colonyId === colony.id);
+    const here = Object.values(apiary.reading).filter(
+      (r) => r.visitId !== null && apiary.visit[r.visitId]?.colonyId === colony.id,
+    );
     if (!currentData) return { readings: here, whole: false };
     const known = new Set(currentData.readings.map((r) => r.id));
     return { readings: [...currentData.readings, ...here.filter((r) => !known.has(r.id))], whole: true };

@@ -1,4 +1,4 @@
-import { command, emptyApiary, newOperation, type Apiary } from '@incremen/core/records';
+import { BARE_YARD, command, emptyApiary, newOperation, type Apiary } from '@incremen/core/records';
 import { decide } from '@incremen/core/decide';
 import { seededIds } from '@incremen/core/demo';
 import { describe, expect, it } from 'vitest';
@@ -11,7 +11,7 @@ describe('many hives of one kind', () => {
   const apiary: Apiary = {
     ...emptyApiary(),
     operation: { [op]: newOperation(op, 'x') },
-    yard: { [yardId]: { id: yardId, name: 'Home', note: '' } },
+    yard: { [yardId]: { ...BARE_YARD, id: yardId, name: 'Home', note: '' } },
   };
 
   it('twelve ten-frame deeps, E1 to E12, are one command that is accepted', () => {

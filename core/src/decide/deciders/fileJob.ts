@@ -1,0 +1,29 @@
+import type { Window } from '../../basics/index.ts';
+import type { FollowUpTopic } from '../../records/index.ts';
+import type { Draft } from './draft.ts';
+
+/** Files something that is to be done or looked at, under the next free identifier; nothing when none is left. */
+export function fileJob(
+  draft: Draft,
+  ids: string[],
+  job: {
+    readonly colonyIds: readonly string[];
+    readonly topic: FollowUpTopic;
+    readonly window: Window;
+    readonly expect: string;
+  },
+): void {
+  if (job.colonyIds.length === 0) return;
+  const id = ids.shift();
+  if (id === undefined) return;
+  draft.put('followUp', {
+    id,
+    workId: null,
+    kind: 'look',
+    status: 'open',
+    topic: job.topic,
+    window: job.window,
+    expect: job.expect,
+    colonyIds: [...job.colonyIds],
+  });
+}
