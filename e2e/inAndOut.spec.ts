@@ -47,7 +47,7 @@ test('everything goes to a file and comes back exactly', async ({ page, records 
   const before = await records.get();
   await page.goto('/records');
   const downloading = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Write everything to a file' }).click();
+  await page.getByRole('link', { name: 'Back up to a file' }).click();
   const path = await (await downloading).path();
   expect(JSON.parse(readFileSync(path, 'utf8'))).toEqual(before);
 
@@ -55,7 +55,7 @@ test('everything goes to a file and comes back exactly', async ({ page, records 
   await page.reload();
   await page.getByLabel('File of a whole operation').setInputFiles(path);
   await page.getByRole('button', { name: 'Replace everything' }).click();
-  await expect(page.getByText('has been read')).toBeVisible();
+  await expect(page.getByText('is restored')).toBeVisible();
   expect(await records.get()).toEqual(before);
 });
 

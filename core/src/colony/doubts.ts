@@ -1,4 +1,4 @@
-import {
+import { type AskedOfEvidence,
   type Apiary,
   type Colony,
   type Visit,
@@ -45,7 +45,7 @@ const recentLooks = (apiary: Apiary, colony: Colony, today: Day): Visit[] =>
   );
 
 /** The latest answer to a question: a later look that did not ask leaves the earlier one standing. */
-function latest<K extends Exclude<keyof Evidence, 'v' | 'framesRead' | 'framesTotal' | 'mood'>>(
+function latest<K extends AskedOfEvidence>(
   looks: readonly Visit[],
   key: K,
 ): { readonly day: Day; readonly answer: Evidence[K] } | undefined {

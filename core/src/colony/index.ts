@@ -1,3 +1,4 @@
+export { queenKin, queenRegister, type RegisterLine, yearOfBirth } from './queenRegister.ts';
 export {
   adviceOnMove,
   FLYING_RANGE_KM,

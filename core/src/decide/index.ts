@@ -1,3 +1,4 @@
+export { daysToCome } from './daysToCome.ts';
 export { conservationProblems } from './conservation.ts';
 export { decide } from './decide.ts';
 export { carryOutWork } from './deciders/carryOutWork.ts';

@@ -1,3 +1,4 @@
+import { demoHappenings } from './demoHappenings.ts';
 import { decide, summarise } from '../decide/index.ts';
 import {
   applyChanges,
@@ -159,6 +160,7 @@ export function demoScenario(): Scenario {
     type: 'setKit',
     items: Object.entries(DEMO_KIT).map(([what, count]) => ({ id: newId(), what, count })),
   });
+  for (const { day, command } of demoHappenings(apiary, yards, newId)) run(day, command);
   return { apiary, journal };
 
   function split(day: Day, name: string, methodId: MethodId, newName: string) {

@@ -3,5 +3,5 @@ export { datedByLooks } from './datedByLooks.ts';
 export { type LookText, newUnitLooks, ripeCellEmergence } from './newUnitLooks.ts';
 export { pastLast, type PlanB, planBOf } from './planB.ts';
 export { queenLane, type QueenLane } from './queenLane.ts';
-export { followUpInShort, topicInWords } from './topics.ts';
+export { followUpInShort, isJob, topicInWords } from './topics.ts';
 export { watchVerdict, type WatchVerdict } from './watchVerdict.ts';

@@ -22,8 +22,14 @@ export function topicInWords(topic: FollowUpTopic): string {
   return WORDS[topic];
 }
 
+/** Things to be done, which no inspection records: they are done or they are not. */
+const JOBS: ReadonlySet<FollowUpTopic> = new Set(['entrance', 'take-off', 'take-out', 'drone-comb']);
+
+/** True for a thing to be done; false for a day to look, or to keep hands off. */
+export const isJob = ({ topic }: { readonly topic: FollowUpTopic }): boolean => JOBS.has(topic);
+
 /** A follow-up in one line: what is to be done is said itself, in its first sentence. */
 export function followUpInShort({ topic, expect }: { topic: FollowUpTopic; expect: string }): string {
   const [first = ''] = expect.split('. ');
-  return topic === 'act' && first !== '' ? first.replace(/\.$/, '') : topicInWords(topic);
+  return (topic === 'act' || JOBS.has(topic)) && first !== '' ? first.replace(/\.$/, '') : topicInWords(topic);
 }

@@ -10,6 +10,7 @@ import {
 } from '../records/index.ts';
 import { failure, success, type Problem, type Result } from '../basics/index.ts';
 import { conservationProblems } from '../decide/index.ts';
+import { soundnessProblems } from './soundness.ts';
 import { bundleOfVersionOne } from './versionOne/bundleOfVersionOne.ts';
 
 /** One line of the journal: what was asked, when, and what it changed. */
@@ -113,6 +114,7 @@ export function fromBundle(input: unknown): Result<BundleContent> {
   }
   const whole = apiary as unknown as Apiary;
   problems.push(...danglingReferences(whole));
+  if (problems.length === 0) problems.push(...soundnessProblems(whole));
   const asChanges = parsed.data.records.frame.map(
     (f) => ({ kind: 'frame', id: f.id, before: null, after: f }) as Change,
   );

@@ -10,3 +10,4 @@ export {
 export { COUNT_COLUMNS, type CountImport, type CountRow, planCountImport } from './countCsv.ts';
 export { JournalUpgrade, upgradeRecords } from './versionOne/upgrade.ts';
 export { upgradeCommand } from './versionOne/upgradeCommand.ts';
+export { colonyTable, countTable, queenTable, storeTable, type Table, tableFile, visitTable } from './tables.ts';

@@ -24,6 +24,7 @@ export {
 } from './bodies/closing.ts';
 export { type Command, command, type CommandOf, type NewHive, photosIn } from './commands.ts';
 export {
+  type AskedOfEvidence,
   cellsOf,
   countCells,
   DISEASE_SIGN_NAMES,

@@ -359,6 +359,13 @@ export const HOUSE_RULES = {
     [0, 5, 0.5],
     'A standby nuc replaces a dead-out or a lost queen within the hour.',
   ),
+  queenSeasons: rule(
+    'Seasons that a queen is kept',
+    'seasons',
+    2,
+    [1, 5, 1],
+    'From her third season she lays less and swarms sooner (common practice, no source).',
+  ),
   layingMost: rule(
     'A good queen lays at most',
     'eggs a day',

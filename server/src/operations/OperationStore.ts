@@ -1,6 +1,7 @@
 import type { CommandEnvelope, CommandResult, JournalPage, OperationSummary } from '@incremen/contract';
 import {
   applyChanges,
+  operationOf,
   photosIn,
   RECORD_KINDS,
   type AnyRecord,
@@ -8,8 +9,8 @@ import {
   type Change,
   type Operation,
 } from '@incremen/core/records';
-import { decide, summarise, undoChanges } from '@incremen/core/decide';
-import { failure, statusOfProblems, type Problem, type Result } from '@incremen/core/basics';
+import { daysToCome, decide, summarise, undoChanges } from '@incremen/core/decide';
+import { addDays, failure, statusOfProblems, type Day, type Problem, type Result } from '@incremen/core/basics';
 import { fromBundle, toBundle, type Bundle, type JournalEntry } from '@incremen/core/formats';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { loadApiary, loadRecord, writeChanges } from '../db/apiaryRows.ts';
@@ -81,11 +82,17 @@ export class OperationStore {
   async run(operationId: string, envelope: CommandEnvelope): Promise<CommandResult> {
     return this.enter(operationId, envelope, envelope.command.type, async (apiary, em) => {
       await needPhotos(em, operationId, photosIn(envelope.command));
+      const early = daysToCome(envelope.command, this.latestToday(apiary));
       return {
-        result: decide(apiary, envelope.command),
+        result: early.length > 0 ? failure(...early) : decide(apiary, envelope.command),
         summary: summarise(apiary, envelope.command),
       };
     });
+  }
+
+  /** The last day that it can be anywhere on earth: the server and its users may live in two time zones. */
+  private latestToday(apiary: Apiary): Day {
+    return operationOf(apiary).fixedToday ?? addDays(this.now().toISOString().slice(0, 10), 1);
   }
 
   /** Takes an entry of the journal back, if nothing it touched has changed since. */

@@ -43,6 +43,24 @@ export function makeRouter() {
           lazy: async () => ({ Component: (await import('../features/colony/HivePage.tsx')).HivePage }),
         },
         {
+          path: 'colonies/:colonyId/happened',
+          lazy: async () => ({
+            Component: (await import('../features/happened/HappenedPage.tsx')).HappenedPage,
+          }),
+        },
+        {
+          path: 'queens',
+          lazy: async () => ({ Component: (await import('../features/queens/QueensPage.tsx')).QueensPage }),
+        },
+        {
+          path: 'queens/:queenId',
+          lazy: async () => ({ Component: (await import('../features/queens/QueenPage.tsx')).QueenPage }),
+        },
+        {
+          path: 'yards/:yardId/stands',
+          lazy: async () => ({ Component: (await import('../features/yards/StandsPage.tsx')).StandsPage }),
+        },
+        {
           path: 'colonies/:colonyId/ways',
           lazy: async () => ({ Component: (await import('../features/ways/WaysPage.tsx')).WaysPage }),
         },

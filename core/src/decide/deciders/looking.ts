@@ -18,6 +18,7 @@ import {
   visitsOf,
   newQueen,
 } from '../../records/index.ts';
+import { isJob } from '../../followup/index.ts';
 import type { Draft } from './draft.ts';
 import { dropLooks } from './droppingLooks.ts';
 import { isDayOfDecision, moveWithQueen, waitingLane } from './movingWithQueen.ts';
@@ -224,8 +225,8 @@ function welcomeNewQueen(draft: Draft, colonyId: string, verdict: Verdict, day: 
   );
 }
 
-/** Closes a follow-up without a look: the beekeeper knows better. */
+/** Closes a follow-up without a look: a job is done; of a look the beekeeper knows better. */
 export function decideCloseFollowUp(draft: Draft, command: CommandOf<'closeFollowUp'>, path: Path): void {
   const followUp = draft.need('followUp', command.followUpId, [...path, 'followUpId']);
-  if (followUp) draft.put('followUp', { ...followUp, status: 'dropped' });
+  if (followUp) draft.put('followUp', { ...followUp, status: isJob(followUp) ? 'done' : 'dropped' });
 }

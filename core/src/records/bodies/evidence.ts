@@ -18,6 +18,8 @@ export const SIGNS = [
   'ants',
   'mould',
   'combDamage',
+  'dryingBrood',
+  'orientation',
 ] as const;
 export type Sign = (typeof SIGNS)[number];
 
@@ -31,6 +33,8 @@ export const SIGN_NAMES: Readonly<Record<Sign, string>> = {
   ants: 'ants',
   mould: 'mould',
   combDamage: 'damaged comb',
+  dryingBrood: 'brood drying out',
+  orientation: 'young bees learning the place',
 };
 
 /** Signs that brood may be sick. They describe; they do not diagnose. */
@@ -94,6 +98,31 @@ export const evidence = z.strictObject({
   ants: sign(),
   mould: sign(),
   combDamage: sign(),
+  dryingBrood: sign(),
+  orientation: sign(),
+  /** Frames of bees and of stores as they were told at a glance; null where nobody said. */
+  strength: z.number().min(0).max(200).nullable().default(null),
+  food: z.number().min(0).max(200).nullable().default(null),
+  /** The cage of a queen who was given. */
+  cage: z.enum(['empty', 'occupied']).nullable().default(null),
+  /** Minutes spent searching for the queen. */
+  searchedMin: z.int().min(0).max(240).nullable().default(null),
+  /** Which boxes were read through, where it was not the whole hive; `some`: here and there. */
+  read: z
+    .strictObject({ boxIds: z.array(z.uuid()).max(30), some: z.boolean() })
+    .nullable()
+    .default(null),
+  /** What was seen in one box and not in the others. */
+  byBox: z
+    .array(
+      z.strictObject({
+        boxId: z.uuid(),
+        eggs: z.boolean().nullable(),
+        caps: z.enum(['flat', 'domed', 'both', 'none']).nullable(),
+      }),
+    )
+    .max(30)
+    .default([]),
   mood: z.enum(['calm', 'restless', 'roaring', 'defensive']).nullable(),
 });
 export type Evidence = z.infer<typeof evidence>;
@@ -120,6 +149,14 @@ export function noEvidence(framesTotal: number): Evidence {
     ants: { look: 'notLooked' },
     mould: { look: 'notLooked' },
     combDamage: { look: 'notLooked' },
+    dryingBrood: { look: 'notLooked' },
+    orientation: { look: 'notLooked' },
+    strength: null,
+    food: null,
+    cage: null,
+    searchedMin: null,
+    read: null,
+    byBox: [],
     mood: null,
   };
 }
@@ -134,8 +171,24 @@ export function countCells(seen: Evidence, ...kinds: readonly CellFinding['kind'
   return cellsOf(seen).reduce((sum, c) => sum + (kinds.includes(c.kind) ? c.count : 0), 0);
 }
 
+const ASKED = [
+  'eggs',
+  'youngLarvae',
+  'olderLarvae',
+  'cappedBrood',
+  'cells',
+  'queen',
+  'diseaseSigns',
+  'treatment',
+] as const satisfies (keyof Evidence)[];
+
+/** A question that is answered with found, not found or not looked. */
+export type AskedOfEvidence = (typeof ASKED)[number] | Sign;
+
 /** True when a look says anything at all, if only that something was not there. */
 export function saysAnything(seen: Evidence): boolean {
-  const { v: _v, framesTotal: _total, framesRead, mood, ...asked } = seen;
-  return framesRead > 0 || mood !== null || Object.values(asked).some((l) => l.look !== 'notLooked');
+  const { strength, food, cage, searchedMin, read, byBox, mood } = seen;
+  const told = [strength, food, cage, searchedMin, read, mood].some((t) => t !== null) || byBox.length > 0;
+  const asked = [...ASKED, ...SIGNS].some((k) => seen[k].look !== 'notLooked');
+  return seen.framesRead > 0 || told || asked;
 }

@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { cellName } from '../../shared/evidence/CellsEditor.tsx';
+import { CellActions } from './CellActions.tsx';
 import { CellDates } from './CellDates.tsx';
 import { CellLane } from './CellLane.tsx';
 import { CellOdds } from './CellOdds.tsx';
@@ -36,7 +37,11 @@ export function CellsPage() {
         ) : (
           <Box as="ul" aria-label="Cells" listStyleType="none" display="grid" gap={2}>
             {lines.map((line) => (
-              <li key={`${line.frameId} ${line.kind}`} className={styles.row} data-stage={line.stage}>
+              <li
+                key={line.followed?.id ?? `${line.frameId} ${line.kind}`}
+                className={styles.row}
+                data-stage={line.stage}
+              >
                 <span>
                   <Link to={`/colonies/${line.colonyId}`}>
                     <b>{line.colony}</b>
@@ -44,10 +49,13 @@ export function CellsPage() {
                   , {line.where}
                   <br />
                   {line.count} × {cellName(line.kind)}, seen {dayInWords(line.seenOn)}
+                  {line.datedBy === 'queen-lost' && ', dated by the day the queen went'}
+                  {line.followed?.reserved && ', reserved'}
                 </span>
                 <span className={styles.stage}>{STAGE_WORDS[line.stage]}</span>
                 <CellLane line={line} today={today} />
                 <span>{line.move}</span>
+                <CellActions line={line} />
               </li>
             ))}
           </Box>

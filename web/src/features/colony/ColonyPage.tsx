@@ -3,6 +3,7 @@ import { colonyState, framesOn, type ColonyState } from '@incremen/core/colony';
 import { dayInWords } from '@incremen/core/basics';
 import { frameSize } from '@incremen/core/comb';
 import {
+  boxesOfColony,
   hangsWrong,
   housemates,
   photosOf,
@@ -12,7 +13,7 @@ import {
   type Apiary,
   type Colony,
 } from '@incremen/core/records';
-import { ClipboardList, Layers } from 'lucide-react';
+import { ClipboardList, Layers, NotebookPen } from 'lucide-react';
 import { Suspense, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { RouteError } from '../../ui/RouteError.tsx';
@@ -32,6 +33,7 @@ import { History, useReadingsOf } from './History.tsx';
 import { MainVerb } from './MainVerb.tsx';
 import { QueenPanel } from './QueenPanel.tsx';
 import { Rename } from './Rename.tsx';
+import { OnTheHive } from './OnTheHive.tsx';
 import { StrengthTable } from './StrengthTable.tsx';
 import { Whence } from './Whence.tsx';
 import { lazyPart } from '../../ui/lazyPart.tsx';
@@ -71,6 +73,11 @@ function ColonyView({ colony }: { readonly colony: Colony }) {
           <>
             <Rename colony={colony} />
             <Button asChild variant="outline" bg="sheet">
+              <Link to={`/colonies/${colony.id}/happened`}>
+                <NotebookPen size={18} aria-hidden /> Something happened
+              </Link>
+            </Button>
+            <Button asChild variant="outline" bg="sheet">
               <Link to={`/colonies/${colony.id}/hive`}>
                 <Layers size={18} aria-hidden /> Boxes
               </Link>
@@ -94,6 +101,7 @@ function ColonyView({ colony }: { readonly colony: Colony }) {
             numbers
           />
           <AboutHive apiary={apiary} state={counted} />
+          <OnTheHive colony={colony} />
         </Box>
         <Box flex="1" minW={0} display="grid" gridTemplateColumns="minmax(0, 1fr)" gap={6} w="100%">
           <Text
@@ -132,6 +140,10 @@ function ColonyView({ colony }: { readonly colony: Colony }) {
   );
 }
 
+/** Whether it has boxes of its own in a hive that it shares: parted above and below, not side by side. */
+const isStacked = (apiary: Apiary, colony: Colony) =>
+  boxesOfColony(apiary, colony).some((b) => b.chambers.every((c) => c.colonyId === colony.id));
+
 /** Older ones are in the diary. */
 const LATEST_PHOTOS = 6;
 
@@ -154,7 +166,7 @@ function AboutHive({ apiary, state }: { readonly apiary: Apiary; readonly state:
       </Text>
       {others.length > 0 && (
         <Text>
-          Behind a partition:{' '}
+          {isStacked(apiary, colony) ? 'In one stack with' : 'Behind a partition'}:{' '}
           {others.map((c, i) => (
             <span key={c.id}>
               {i > 0 && ', '}

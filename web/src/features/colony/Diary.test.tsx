@@ -4,7 +4,8 @@ import { cleanup, screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { DescentTree } from './DescentTree.tsx';
-import { Diary, seenInWords } from './Diary.tsx';
+import { seenInWords } from '../../shared/evidence/seenInWords.ts';
+import { Diary } from './Diary.tsx';
 import { NoteText } from './NoteText.tsx';
 
 const { apiary } = demoScenario();

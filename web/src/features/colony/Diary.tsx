@@ -1,13 +1,9 @@
 import { Box, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core/basics';
 import {
-  DISEASE_SIGN_NAMES,
   photosOf,
-  SIGN_NAMES,
-  SIGNS,
   type Apiary,
   type Conditions,
-  type Evidence,
   type Operation,
   type Reading,
   type Visit,
@@ -17,6 +13,7 @@ import { useOperation } from '../../mirror/hooks.ts';
 import { count, degrees, degreeSign } from '../../ui/format.ts';
 import { PhotoStrip } from '../../shared/photos/PhotoStrip.tsx';
 import { NoteText } from './NoteText.tsx';
+import { seenInWords } from '../../shared/evidence/seenInWords.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** A colony's visits, latest first, with what was seen, noted and photographed. */
@@ -105,42 +102,6 @@ function countedInWords(frames: number, readings: readonly Reading[], visitId: s
   if (frames === 0) return 'noted';
   const estimated = readings.some((r) => r.visitId === visitId && r.body.estimated);
   return `counted, ${count(frames, 'frame')}${estimated ? ', estimated' : ''}`;
-}
-
-/** What was looked for, found or not, in a line. */
-export function seenInWords(evidence: Evidence): string {
-  const of = (name: string, look: string, not = `no ${name}`) =>
-    look === 'notLooked' ? [] : [look === 'found' ? name : not];
-  const { eggs, cappedBrood, cells, queen, diseaseSigns, treatment } = evidence;
-  const queenWords =
-    queen.look === 'found'
-      ? `queen seen${queen.build === 'unsure' ? '' : `, ${queen.build}`}${queen.dot ? `, ${queen.dot === 'none' ? 'no' : queen.dot} dot` : ''}`
-      : 'queen';
-  const eggWords = eggs.look === 'found' && eggs.perCell === 'several' ? 'several eggs a cell' : 'eggs';
-  const cappedWords =
-    cappedBrood.look === 'found' && cappedBrood.patch !== 'unsure'
-      ? `capped brood, ${cappedBrood.patch}`
-      : 'capped brood';
-  const cellCount = cells.look === 'found' ? cells.cells.reduce((n, c) => n + c.count, 0) : 0;
-  const sick =
-    diseaseSigns.look === 'found' && diseaseSigns.signs?.length
-      ? diseaseSigns.signs.map((s) => DISEASE_SIGN_NAMES[s]).join(', ')
-      : 'signs of sick brood';
-  const treated =
-    treatment.look === 'found'
-      ? `treatment in the hive${treatment.what ? ` (${treatment.what})` : ''}`
-      : 'treatment';
-  return [
-    ...of(queenWords, queen.look, 'queen not seen'),
-    ...of(eggWords, eggs.look),
-    ...of('small larvae', evidence.youngLarvae.look),
-    ...of(cappedWords, cappedBrood.look, 'no capped brood'),
-    ...of(cells.look === 'found' ? count(cellCount, 'queen cell') : 'queen cells', cells.look),
-    ...of(sick, diseaseSigns.look, 'no signs of sick brood'),
-    ...of(treated, treatment.look),
-    ...SIGNS.flatMap((s) => of(SIGN_NAMES[s], evidence[s].look)),
-    ...(evidence.mood ? [evidence.mood] : []),
-  ].join(', ');
 }
 
 function conditionsInWords(c: Conditions, units: Operation['units']): string {

@@ -3,6 +3,8 @@ import { addDays, dayInWords } from '@incremen/core/basics';
 import { openFollowUps, type Apiary, type Colony } from '@incremen/core/records';
 import { Link } from 'react-router';
 import { LaneAxis, TimeLane } from '../../drawing/TimeLane.tsx';
+import { isJob } from '@incremen/core/followup';
+import { JobDone } from '../../shared/telling/JobDone.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** What is due with a colony: look days and days to keep hands off, as a lane and in words. */
@@ -29,12 +31,14 @@ export function Due({
         {own.map((f) => (
           <Box as="li" key={f.id}>
             <Text as="span" fontWeight="600" color={f.kind === 'look' ? 'accent' : 'rest'}>
-              {f.kind === 'look'
-                ? `Look, best ${dayInWords(f.window.likely)}`
-                : `Hands off ${dayInWords(f.window.earliest)} to ${dayInWords(f.window.latest)}`}
+              {isJob(f)
+                ? `To do, ${dayInWords(f.window.likely)}`
+                : f.kind === 'look'
+                  ? `Inspection, best ${dayInWords(f.window.likely)}`
+                  : `Hands off ${dayInWords(f.window.earliest)} to ${dayInWords(f.window.latest)}`}
             </Text>
-            . {f.expect}{' '}
-            {f.kind === 'look' && (
+            . {f.expect} {isJob(f) && <JobDone job={f} />}
+            {f.kind === 'look' && !isJob(f) && (
               <Link to={`/look/${f.id}`} style={{ textDecoration: 'underline' }}>
                 Record it
               </Link>

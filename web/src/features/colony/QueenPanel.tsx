@@ -13,6 +13,8 @@ import { dayInWords, yearOf } from '@incremen/core/basics';
 import { queenDoubts } from '@incremen/core/queen-verdict';
 import type { ColonyState } from '@incremen/core/colony';
 import { useState } from 'react';
+import { Link } from 'react-router';
+import common from '../../ui/common.module.css';
 import { QueenMark } from '../../drawing/Slat.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
@@ -23,11 +25,17 @@ import { SectionHeading } from '../../ui/SectionHeading.tsx';
 /** The queen as the records know her, and a small form to enter or correct her. */
 export function QueenPanel({ colony, state }: { readonly colony: Colony; readonly state: ColonyState }) {
   const [editing, setEditing] = useState(false);
+  const present = state.queen.state === 'here' ? state.queen.queen : undefined;
   const canEdit = state.queen.state !== 'unknown-part' && state.queen.state !== 'raising';
   return (
     <Box as="section">
       <Flex align="center" gap={3} mb={1}>
         <SectionHeading mb={0}>Queen</SectionHeading>
+        {present && !editing && (
+          <Link className={common.inlineLink} to={`/queens/${present.id}`}>
+            {present.name ?? 'Her page'}
+          </Link>
+        )}
         {canEdit && !editing && (
           <Button variant="ghost" size="sm" color="accent" onClick={() => setEditing(true)}>
             {state.queen.state === 'not-recorded' ? 'Enter her' : 'Correct'}

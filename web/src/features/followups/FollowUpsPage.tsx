@@ -1,7 +1,7 @@
 import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
 import { addDays, dayInWords, type Day } from '@incremen/core/basics';
 import { openFollowUps, type Apiary, type FollowUp } from '@incremen/core/records';
-import { followUpInShort, agendaOf } from '@incremen/core/followup';
+import { followUpInShort, agendaOf, isJob } from '@incremen/core/followup';
 import { API_PATHS } from '@incremen/contract';
 import { CalendarPlus, HeartPulse } from 'lucide-react';
 import { Fragment, useMemo } from 'react';
@@ -13,6 +13,7 @@ import { PageHeader } from '../../ui/PageHeader.tsx';
 import { QueensComing } from '../../shared/lanes/QueensComing.tsx';
 import { useLanes } from '../../shared/lanes/useLanes.ts';
 import { Warnings } from './Warnings.tsx';
+import { JobDone } from '../../shared/telling/JobDone.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** What is due: a list in the order of days, and every colony's lane beside it. */
@@ -150,7 +151,8 @@ function FollowUpItem({
           {late ? `Overdue: ${windowInWords(f)}` : windowInWords(f)}
         </Text>
       </Box>
-      {isLook && (
+      {isJob(f) && <JobDone job={f} />}
+      {isLook && !isJob(f) && (
         <Button asChild {...(ready ? {} : { variant: 'outline' as const })}>
           <Link
             to={`/look/${f.id}`}

@@ -1,4 +1,4 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import { addDays } from '@incremen/core/basics';
 import { adviceOnMove } from '@incremen/core/colony';
 import { placeOf } from '@incremen/core/records';
@@ -59,34 +59,38 @@ export function MoveForm({ colony, done }: HappenedProps) {
       }}
     >
       <StandPicker picked={to} onPick={setTo} />
-      <DayField label="Day" value={day} max={today} onChange={setDay} />
-      <Choice
-        label="When"
-        value={hour}
-        onChange={setHour}
-        options={[
-          { id: 'dusk', label: 'At dusk, all at home' },
-          { id: 'day', label: 'By day' },
-        ]}
-      />
-      <Choice
-        label="Its entrance now"
-        value={entrance}
-        onChange={setEntrance}
-        options={[
-          { id: 'open', label: 'Open' },
-          { id: 'shut', label: 'Still shut' },
-        ]}
-      />
-      <Choice
-        label="Something before the entrance"
-        value={withObstacle ? 'yes' : 'no'}
-        onChange={setObstacle}
-        options={[
-          { id: 'yes', label: `Yes, for ${OBSTACLE_DAYS} days` },
-          { id: 'no', label: 'No' },
-        ]}
-      />
+      <Flex gap={6} wrap="wrap">
+        <DayField label="Day" value={day} max={today} onChange={setDay} />
+        <Choice
+          label="When"
+          value={hour}
+          onChange={setHour}
+          options={[
+            { id: 'dusk', label: 'At dusk, all at home' },
+            { id: 'day', label: 'By day' },
+          ]}
+        />
+      </Flex>
+      <Flex gap={6} wrap="wrap">
+        <Choice
+          label="Its entrance now"
+          value={entrance}
+          onChange={setEntrance}
+          options={[
+            { id: 'open', label: 'Open' },
+            { id: 'shut', label: 'Still shut' },
+          ]}
+        />
+        <Choice
+          label="Something before the entrance"
+          value={withObstacle ? 'yes' : 'no'}
+          onChange={setObstacle}
+          options={[
+            { id: 'yes', label: `Yes, for ${OBSTACLE_DAYS} days` },
+            { id: 'no', label: 'No' },
+          ]}
+        />
+      </Flex>
       <Box as="ul" aria-label="What the move does" listStyleType="none" display="grid" gap={1}>
         {notes.map((n) => (
           <li key={n.id}>

@@ -1,7 +1,7 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { API_PATHS } from '@incremen/contract';
 import type { Problem } from '@incremen/core/basics';
-import { Download, FileSpreadsheet, Upload } from 'lucide-react';
+import { Crown, Download, FileSpreadsheet, Upload } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
@@ -13,6 +13,8 @@ import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { toaster } from '../../ui/toaster.tsx';
 import { Journal } from './Journal.tsx';
+import { Tables } from './Tables.tsx';
+import { Visits } from './Visits.tsx';
 
 /** In and out, and the journal of everything that was done. */
 export function RecordsPage() {
@@ -24,16 +26,23 @@ export function RecordsPage() {
       <Flex gap={3} wrap="wrap" mb={3}>
         <Button asChild minH="48px">
           <a href={API_PATHS.bundle(operationId)} download="incremen-apiary.json">
-            <Download size={18} aria-hidden /> Write everything to a file
+            <Download size={18} aria-hidden /> Back up to a file
           </a>
         </Button>
         <Button asChild variant="outline" bg="sheet" minH="48px">
+          <Link to="/queens">
+            <Crown size={18} aria-hidden /> Queens
+          </Link>
+        </Button>
+        <Button asChild variant="outline" bg="sheet" minH="48px">
           <Link to="/records/counts">
-            <FileSpreadsheet size={18} aria-hidden /> Bring counts from a file
+            <FileSpreadsheet size={18} aria-hidden /> Import counts
           </Link>
         </Button>
       </Flex>
+      <Tables />
       <Restore />
+      <Visits />
       <Journal />
     </Box>
   );
@@ -59,7 +68,7 @@ function Restore() {
           code: 'not-json',
           path: [],
           message: `${file.name} is not a file that Incremen wrote: it is not JSON.`,
-          remedy: 'Choose a file written by “Write everything to a file”.',
+          remedy: 'Choose a file written by “Back up to a file”.',
         },
       ]);
     }
@@ -70,7 +79,7 @@ function Restore() {
     try {
       await api.importBundle(operationId, chosen.file);
       setChosen(null);
-      toaster.create({ title: `${chosen.name} has been read` });
+      toaster.create({ title: `${chosen.name} is restored` });
       await dispatch(reload());
     } catch (error) {
       setProblems(problemsOf(error));
@@ -116,7 +125,7 @@ function Restore() {
         </Flex>
       ) : (
         <Button variant="ghost" px={2} onClick={() => input.current?.click()}>
-          <Upload size={18} aria-hidden /> Read a file back
+          <Upload size={18} aria-hidden /> Restore a backup
         </Button>
       )}
       <Box mt={2}>

@@ -109,9 +109,7 @@ describe('the store', () => {
     await router.navigate('/store');
     expect(await screen.findByText('Short for the plans that are kept: 1 × hive tag.')).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'More: hive tag' }));
-    expect(
-      await screen.findByText('Nothing that was counted runs short for the plans that are kept.'),
-    ).toBeTruthy();
+    expect(await screen.findByText('You have everything your saved plans need.')).toBeTruthy();
     await router.navigate(`/worksheet/${workId}`);
     expect(await screen.findByText(/^Work at/)).toBeTruthy();
     expect(screen.queryByText(/short by/)).toBeNull();

@@ -8,6 +8,7 @@ import { ProblemList } from '../../ui/ProblemList.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';
 import { sizeName } from '../../shared/hives/SizePicker.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import { CombShelf } from './CombShelf.tsx';
 import styles from './StorePage.module.css';
 
 /** What lies in the store, what plans will take of it, and what runs out first. */
@@ -20,7 +21,7 @@ export function StorePage() {
     void send({ type: 'setKit', items: [{ id: line.id ?? crypto.randomUUID(), what: line.what, count: n }] });
   return (
     <Box maxW="46rem">
-      <PageHeader title="Store" aside="Work that is done takes what stays in the yard.">
+      <PageHeader title="Store" aside="Finished work takes its equipment off this list.">
         <Button asChild variant="outline" bg="sheet">
           <Link to="/worksheet">Back to the work</Link>
         </Button>
@@ -28,7 +29,7 @@ export function StorePage() {
       <ProblemList problems={problems} />
       <Text fontSize="lg" fontWeight="600" mb={4} role="status">
         {short.length === 0
-          ? 'Nothing that was counted runs short for the plans that are kept.'
+          ? 'You have everything your saved plans need.'
           : `Short for the plans that are kept: ${short
               .map((l) => `${l.promised - (l.count ?? 0)} × ${l.what}`)
               .join(', ')}.`}
@@ -40,6 +41,7 @@ export function StorePage() {
       </Box>
       <Shopping />
       <Combs />
+      <CombShelf />
     </Box>
   );
 }

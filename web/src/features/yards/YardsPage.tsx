@@ -16,6 +16,7 @@ import { EmptyYard } from '../../shared/colonies/EmptyYard.tsx';
 import { LANES } from '../../shared/colonies/lanes.ts';
 import { useColoniesOn } from '../../shared/colonies/useColoniesOn.ts';
 import { YardTabs } from '../../shared/colonies/YardTabs.tsx';
+import common from '../../ui/common.module.css';
 import { YardTotals } from '../../shared/colonies/YardTotals.tsx';
 
 /** All yards at a glance: what each amounts to, what is due, and its hives drawn small. */
@@ -56,6 +57,9 @@ function YardRow({ yard, offset }: { readonly yard: Yard; readonly offset: numbe
         <Heading as="h2" fontSize="xl">
           <Link to={`/yards/${yard.id}`}>{yard.name}</Link>
         </Heading>
+        <Link className={common.inlineLink} to={`/yards/${yard.id}/stands`}>
+          Stands
+        </Link>
         <Box color="inkSoft">
           <YardTotals states={states} />
         </Box>

@@ -30,7 +30,7 @@ export function EmptyYard() {
             <Link to="/setup">Set up a yard</Link>
           </Button>
           <Button asChild size="lg" variant="outline" bg="sheet">
-            <Link to="/records/counts">Bring counts from a file</Link>
+            <Link to="/records/counts">Import counts</Link>
           </Button>
         </Flex>
       </Box>

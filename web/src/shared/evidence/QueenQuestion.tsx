@@ -3,13 +3,14 @@ import { Box, Text } from '@chakra-ui/react';
 import { MARKING_COLOURS, type MarkingColour } from '@incremen/core/records';
 import { QueenMark } from '../../drawing/Slat.tsx';
 import { Choice } from '../../ui/Choice.tsx';
+import { Stepper } from '../../ui/Stepper.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { sameEvidence, type EvidenceProps } from './evidenceProps.ts';
 import { Further, Question, ThreeAnswers } from './Question.tsx';
 
 /** The queen herself: her build, the dot she wears, the frame she was on. */
 export const QueenQuestion = memo(function QueenQuestion({
-  evidence: { queen },
+  evidence: { queen, searchedMin },
   set,
   name,
   frames = [],
@@ -69,9 +70,22 @@ export const QueenQuestion = memo(function QueenQuestion({
           )}
         </Further>
       )}
+      {queen.look === 'notFound' && (
+        <Further>
+          <Stepper
+            label={name('minutes of searching')}
+            value={searchedMin ?? 0}
+            min={0}
+            max={120}
+            step={5}
+            unit="min"
+            onChange={(n) => set({ searchedMin: n === 0 ? null : n })}
+          />
+        </Further>
+      )}
     </Question>
   );
-}, sameEvidence('queen'));
+}, sameEvidence('queen', 'searchedMin'));
 
 function Dot({ colour }: { readonly colour: MarkingColour }) {
   return (

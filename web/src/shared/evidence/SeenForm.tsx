@@ -10,6 +10,7 @@ import { DiseaseQuestion, TreatmentQuestion } from './HealthQuestions.tsx';
 import { MoodQuestion } from './MoodQuestion.tsx';
 import { QueenQuestion } from './QueenQuestion.tsx';
 import { SignsTable } from './SignsTable.tsx';
+import { StrengthQuestions } from './StrengthQuestions.tsx';
 import styles from './SeenForm.module.css';
 
 /** Everything about a visit besides its frames. */
@@ -45,10 +46,13 @@ export function SeenForm({
   const asked = { evidence, set, name };
   return (
     <div className={styles.parts}>
+      <Part title="At a glance">
+        <StrengthQuestions {...asked} />
+        <MoodQuestion {...asked} />
+      </Part>
       <Part title="Queen and cells">
         <QueenQuestion {...asked} frames={frames} />
         <CellsQuestion {...asked} />
-        <MoodQuestion {...asked} />
       </Part>
       <Part title="Brood">
         <FramesReadQuestion {...asked} />

@@ -1,0 +1,51 @@
+import { dayInWords, type Day, type Problem } from '../basics/index.ts';
+import type { Command } from '../records/index.ts';
+
+type Told = { readonly day: Day; readonly path: readonly (string | number)[] };
+
+/** The days on which something is told to have happened; plans and appointments lie ahead and are not among them. */
+function toldDays(command: Command): readonly Told[] {
+  switch (command.type) {
+    case 'recordCount':
+    case 'recordLook':
+    case 'moveHive':
+    case 'setEntrance':
+    case 'stackHives':
+    case 'unstackHive':
+    case 'endColony':
+    case 'recordSwarm':
+    case 'noteQueen':
+    case 'changeCells':
+    case 'readLoose':
+    case 'takeOut':
+    case 'correctVisit':
+      return [{ day: command.day, path: ['day'] }];
+    case 'give':
+      return [{ day: command.given.day, path: ['given', 'day'] }];
+    case 'enterCells':
+      return command.cells.map((c, i) => ({ day: c.notedOn, path: ['cells', i, 'notedOn'] }));
+    case 'batch':
+      return command.commands.flatMap((c, i) =>
+        toldDays(c).map(({ day, path }) => ({ day, path: ['commands', i, ...path] })),
+      );
+    default:
+      return [];
+  }
+}
+
+/**
+ * What is told of days that have not come: nothing can have been seen or done on them.
+ *
+ * @param latest - the last day that anybody can have today
+ */
+export function daysToCome(command: Command, latest: Day): Problem[] {
+  return toldDays(command)
+    .filter(({ day }) => day > latest)
+    .slice(0, 5)
+    .map(({ day, path }) => ({
+      code: 'day-to-come',
+      path: [...path],
+      message: `${dayInWords(day)} ${day.slice(0, 4)} has not come yet.`,
+      remedy: 'Correct the day. If today is wrong, set the clock of this device.',
+    }));
+}

@@ -1,0 +1,168 @@
+import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
+import { dayInWords, yearOf } from '@incremen/core/basics';
+import { queensOf, readingsOfVisit, type Apiary, type Visit } from '@incremen/core/records';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { seenInWords } from '../../shared/evidence/seenInWords.ts';
+import { TellForm } from '../../shared/telling/TellForm.tsx';
+import { useTell } from '../../shared/telling/useTell.ts';
+import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { DayField } from '../../ui/DayField.tsx';
+import { count } from '../../ui/format.ts';
+import { TextField } from '../../ui/TextField.tsx';
+import common from '../../ui/common.module.css';
+
+/** So many days are shown at once; more are a tap away. */
+const DAYS_AT_ONCE = 10;
+
+/** Everything about a visit that a search may find. */
+function textOf(apiary: Apiary, v: Visit): string {
+  const colony = apiary.colony[v.colonyId];
+  const queens = queensOf(apiary, v.colonyId).map((q) => q.name ?? '');
+  return [
+    colony?.name ?? '',
+    ...queens,
+    v.day,
+    dayInWords(v.day),
+    v.note,
+    v.evidence ? seenInWords(v.evidence) : '',
+    v.purpose === 'count' ? 'count' : 'inspection',
+  ]
+    .join(' ')
+    .toLowerCase();
+}
+
+/** The journal of the hives: by day and visit, one line a visit that opens, with a search. */
+export function Visits() {
+  const apiary = useApiary();
+  const [search, setSearch] = useState('');
+  const [days, setDays] = useState(DAYS_AT_ONCE);
+  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+  const byDay = useMemo(() => {
+    const groups = new Map<string, Visit[]>();
+    const visits = Object.values(apiary.visit).toSorted((a, b) =>
+      `${b.day} ${b.time ?? ''}`.localeCompare(`${a.day} ${a.time ?? ''}`),
+    );
+    for (const v of visits) groups.set(v.day, [...(groups.get(v.day) ?? []), v]);
+    return [...groups];
+  }, [apiary.visit]);
+  const found =
+    words.length === 0
+      ? byDay
+      : byDay
+          .map(([day, visits]) => {
+            const those = visits.filter((v) => {
+              const text = textOf(apiary, v);
+              return words.every((w) => text.includes(w));
+            });
+            return [day, those] as const;
+          })
+          .filter(([, visits]) => visits.length > 0);
+  return (
+    <Box as="section" aria-label="Visits" mb={8}>
+      <Heading as="h2" fontSize="xl" mb={2}>
+        Visits
+      </Heading>
+      <Input
+        type="search"
+        aria-label="Search visits"
+        placeholder="A word, a colony, a queen, a day"
+        bg="sheet"
+        maxW="26rem"
+        mb={3}
+        value={search}
+        onChange={(e) => setSearch(e.target.value)}
+      />
+      {found.length === 0 && (
+        <Text color="inkSoft">
+          {words.length > 0
+            ? 'No visit has all of these words.'
+            : 'No colony has been counted or inspected yet.'}
+        </Text>
+      )}
+      {found.slice(0, days).map(([day, visits]) => (
+        <Box key={day} as="section" aria-label={dayInWords(day)} mb={3}>
+          <Text fontWeight="700" borderBottomWidth="1px" borderColor="line">
+            {dayInWords(day)} {yearOf(day)}
+          </Text>
+          {visits.map((v) => (
+            <VisitLine key={v.id} visit={v} />
+          ))}
+        </Box>
+      ))}
+      {found.length > days && (
+        <Button variant="outline" bg="sheet" onClick={() => setDays(days + DAYS_AT_ONCE)}>
+          Show earlier visits
+        </Button>
+      )}
+    </Box>
+  );
+}
+
+function VisitLine({ visit: v }: { readonly visit: Visit }) {
+  const apiary = useApiary();
+  const [correcting, setCorrecting] = useState(false);
+  const colony = apiary.colony[v.colonyId];
+  const frames = readingsOfVisit(apiary, v.id).length;
+  const seen = v.evidence ? seenInWords(v.evidence) : '';
+  return (
+    <details>
+      <summary className={common.summary}>
+        {v.time ? `${v.time} ` : ''}
+        {colony?.name ?? 'A colony'}: {v.purpose === 'count' ? 'counted' : 'inspected'}
+        {seen && `, ${seen.slice(0, 60)}${seen.length > 60 ? '…' : ''}`}
+      </summary>
+      <Box pl={4} pb={2} display="grid" gap={1}>
+        {seen && <Text>{seen}.</Text>}
+        {v.purpose === 'count' && frames > 0 && (
+          <Text color="inkSoft">{count(frames, 'frame')} of this count still show how the hive is.</Text>
+        )}
+        {v.note && <Text>{v.note}</Text>}
+        {correcting ? (
+          <Correct visit={v} done={() => setCorrecting(false)} />
+        ) : (
+          <Flex gap={3} align="center">
+            {colony && (
+              <Link className={common.inlineLink} to={`/colonies/${colony.id}`}>
+                {colony.name}
+              </Link>
+            )}
+            <Button size="sm" variant="outline" bg="sheet" onClick={() => setCorrecting(true)}>
+              Correct
+            </Button>
+          </Flex>
+        )}
+      </Box>
+    </details>
+  );
+}
+
+function Correct({ visit, done }: { readonly visit: Visit; readonly done: () => void }) {
+  const today = useToday();
+  const { tell, problems, busy } = useTell();
+  const [day, setDay] = useState(visit.day);
+  const [time, setTime] = useState(visit.time ?? '');
+  const [note, setNote] = useState(visit.note);
+  return (
+    <TellForm
+      label="Correct this visit"
+      verb="Save"
+      busy={busy}
+      problems={problems}
+      onTell={async () => {
+        const told = await tell(
+          { type: 'correctVisit', visitId: visit.id, day, time: time === '' ? null : time, note },
+          'Corrected',
+        );
+        if (told) done();
+      }}
+    >
+      <DayField label="Day" value={day} max={today} onChange={setDay} />
+      <TextField label="Time, as 14:05" value={time} maxLength={5} onChange={setTime} />
+      <TextField label="Note" value={note} maxLength={4000} onChange={setNote} />
+      <Button variant="ghost" justifySelf="start" onClick={done}>
+        Cancel
+      </Button>
+    </TellForm>
+  );
+}

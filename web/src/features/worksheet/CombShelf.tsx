@@ -1,0 +1,190 @@
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { dayInWords } from '@incremen/core/basics';
+import { bothSides } from '@incremen/core/comb';
+import {
+  boxesOfHive,
+  boxName,
+  framesApart,
+  type Apiary,
+  type Command,
+  type Frame,
+} from '@incremen/core/records';
+import { useState } from 'react';
+import { sizeName } from '../../shared/hives/SizePicker.tsx';
+import { TellForm } from '../../shared/telling/TellForm.tsx';
+import { useTell } from '../../shared/telling/useTell.ts';
+import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
+import { Choice } from '../../ui/Choice.tsx';
+import { count } from '../../ui/format.ts';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { Stepper } from '../../ui/Stepper.tsx';
+import { numberTyped, TextField } from '../../ui/TextField.tsx';
+
+const KINDS = [
+  { id: 'drawn', label: 'Drawn, empty' },
+  { id: 'honey', label: 'Full of honey' },
+  { id: 'foundation', label: 'Foundation' },
+] as const;
+
+/** The commands that put loose combs on the shelf, with what is in them. */
+function shelve(
+  n: number,
+  sizeId: Frame['sizeId'],
+  kind: (typeof KINDS)[number]['id'],
+  combYear: number | null,
+  from: string,
+  day: string,
+): Command {
+  const ids = Array.from({ length: n }, () => crypto.randomUUID());
+  return {
+    type: 'batch',
+    commands: [
+      {
+        type: 'addToStore',
+        frames: ids.map((id) => ({
+          id,
+          sizeId,
+          blank: kind === 'foundation' ? ('foundation' as const) : ('drawn' as const),
+          combYear,
+        })),
+      },
+      ...(kind === 'honey'
+        ? [
+            {
+              type: 'readLoose' as const,
+              day,
+              readings: ids.map((frameId) => ({
+                id: crypto.randomUUID(),
+                frameId,
+                body: bothSides({ honey: 10 }, 0, { estimated: true }) as never,
+              })),
+            },
+          ]
+        : []),
+      ...(from.trim() === ''
+        ? []
+        : [
+            {
+              type: 'careForCombs' as const,
+              frameIds: ids,
+              day,
+              change: { what: 'from' as const, from: from.trim() },
+            },
+          ]),
+    ],
+  };
+}
+
+/** Loose combs are entered here, and what is kept apart waits here for a decision. */
+export function CombShelf() {
+  const [adding, setAdding] = useState(false);
+  return (
+    <>
+      {adding ? (
+        <AddCombs done={() => setAdding(false)} />
+      ) : (
+        <Button mt={3} variant="outline" bg="sheet" onClick={() => setAdding(true)}>
+          Add combs
+        </Button>
+      )}
+      <Apart />
+    </>
+  );
+}
+
+function AddCombs({ done }: { readonly done: () => void }) {
+  const apiary = useApiary();
+  const operation = useOperation();
+  const today = useToday();
+  const { tell, problems, busy } = useTell();
+  const sizes = [...new Set([operation.referenceSize, ...Object.values(apiary.box).map((b) => b.sizeId)])];
+  const [n, setN] = useState(5);
+  const [sizeId, setSizeId] = useState<Frame['sizeId']>(operation.referenceSize);
+  const [kind, setKind] = useState<(typeof KINDS)[number]['id']>('drawn');
+  const [year, setYear] = useState('');
+  const [from, setFrom] = useState('');
+  return (
+    <Box mt={4}>
+      <TellForm
+        label="Combs for the store"
+        verb={`Add ${count(n, 'comb')}`}
+        busy={busy}
+        problems={problems}
+        onTell={async () => {
+          const made = numberTyped(year);
+          const command = shelve(n, sizeId, kind, made === null ? null : Math.round(made), from, today);
+          if (await tell(command, `${count(n, 'comb')} in the store`)) done();
+        }}
+      >
+        <Stepper label="combs" value={n} min={1} max={200} onChange={setN} />
+        <Choice label="What they are" value={kind} onChange={setKind} options={KINDS} />
+        <Select
+          fit
+          label="Frame size"
+          value={sizeId}
+          options={sizes.map((s) => [s, sizeName(operation, s)])}
+          onChange={(s) => setSizeId(s as Frame['sizeId'])}
+        />
+        <TextField label="Drawn in" numeric value={year} onChange={setYear} placeholder="Year, if known" />
+        <TextField label="From" value={from} onChange={setFrom} placeholder="Where they came from" />
+      </TellForm>
+    </Box>
+  );
+}
+
+const WHY = { 'dead-colony': 'a dead colony', disease: 'disease', other: 'another reason' } as const;
+
+function whereOf(apiary: Apiary, frame: Frame): string {
+  const box = frame.boxId === null ? undefined : apiary.box[frame.boxId];
+  const hive = box?.hiveId ? apiary.hive[box.hiveId] : undefined;
+  return box && hive ? `${hive.name}, ${boxName(boxesOfHive(apiary, hive.id), box.id)}` : 'in the store';
+}
+
+/** Combs that are in no plan and no sum, by where they are and why. */
+function Apart() {
+  const apiary = useApiary();
+  const today = useToday();
+  const { tell } = useTell();
+  const groups = new Map<string, Frame[]>();
+  for (const f of framesApart(apiary)) {
+    const key = `${whereOf(apiary, f)}|${f.care.quarantine?.why}|${f.care.quarantine?.since}`;
+    groups.set(key, [...(groups.get(key) ?? []), f]);
+  }
+  if (groups.size === 0) return null;
+  return (
+    <Box as="section" mt={6} aria-label="Kept apart">
+      <SectionHeading mb={1}>Kept apart</SectionHeading>
+      <Text color="inkSoft" mb={2}>
+        In no plan and no sum. Release combs only when the cause is known and they are clean; ask the
+        inspector where a disease is suspected.
+      </Text>
+      <Box as="ul" listStyleType="none" display="grid" gap={3}>
+        {[...groups.values()].map((frames) => {
+          const [first] = frames;
+          const quarantine = first?.care.quarantine;
+          if (!first || !quarantine) return null;
+          const change = (what: 'release' | 'melt', kept: string) =>
+            void tell(
+              { type: 'careForCombs', frameIds: frames.map((f) => f.id), day: today, change: { what } },
+              kept,
+            );
+          return (
+            <Flex as="li" key={first.id} gap={3} wrap="wrap" align="center">
+              <Text flex="1 1 260px">
+                <b>{count(frames.length, 'comb')}</b>, {whereOf(apiary, first)}: {WHY[quarantine.why]}, since{' '}
+                {dayInWords(quarantine.since)}
+              </Text>
+              <Button size="sm" variant="outline" bg="sheet" onClick={() => change('release', 'Released')}>
+                They are clean
+              </Button>
+              <Button size="sm" variant="outline" bg="sheet" onClick={() => change('melt', 'Melted down')}>
+                Melt down or burn
+              </Button>
+            </Flex>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}
