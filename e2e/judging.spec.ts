@@ -50,7 +50,7 @@ test('bought nucs are hived up: rest, same order, the queen’s colour against h
     ['queen', 'Found'],
     ['build of the queen', 'Long, laying'],
   ]);
-  await page.getByRole('button', { name: 'Enter her' }).click();
+  await page.getByRole('button', { name: 'Add the queen' }).click();
   await page.getByLabel('Born in').fill('2026');
   await page.getByText('green', { exact: true }).click();
   await page.getByRole('button', { name: 'Keep', exact: true }).click();

@@ -1,4 +1,4 @@
-import { addDays, shiftWindow, type Day, type Window } from '../basics/index.ts';
+import { addDays, daysBetween, shiftWindow, type Day, type Window } from '../basics/index.ts';
 import { DEVELOPMENT, emergencyEmergence, emergenceFromCells } from '../brood/index.ts';
 import type { CellFinding } from '../comb/index.ts';
 import type { Cell, Colony } from '../records/index.ts';
@@ -42,7 +42,7 @@ export function dateCell(cell: CellFinding, seenOn: Day, colony: Pick<Colony, 's
   return { egg, datedBy: 'queen-lost' };
 }
 
-const daysIn = ({ earliest, latest }: Window) => Date.parse(latest) - Date.parse(earliest);
+const daysIn = ({ earliest, latest }: Window) => daysBetween(earliest, latest);
 
 /** What two windows have in common, its likely day that of the second as far as it lies within; null for nothing. */
 function overlap(a: Window, b: Window): Window | null {

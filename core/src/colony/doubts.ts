@@ -1,4 +1,5 @@
-import { type AskedOfEvidence,
+import {
+  type AskedOfEvidence,
   type Apiary,
   type Colony,
   type Visit,

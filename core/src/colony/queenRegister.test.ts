@@ -13,14 +13,25 @@ function scene() {
     yard.run({ type: 'putQueen', queen: newQueen({ id, mating: 'mated', ...rest } as never) });
     return id;
   };
-  const ada = put({ name: 'Ada', birthYear: 2023, dot: 'red', whereabouts: { known: 'colony', colonyId: quill.id } });
+  const ada = put({
+    name: 'Ada',
+    birthYear: 2023,
+    dot: 'red',
+    whereabouts: { known: 'colony', colonyId: quill.id },
+  });
   const bea = put({
     name: 'Bea',
     bornWithin: { from: null, to: 2026 },
     motherQueenId: ada,
     whereabouts: { known: 'colony', colonyId: rush.id },
   });
-  const cay = put({ name: 'Cay', motherQueenId: bea, birthYear: 2026, whereabouts: { known: 'stock' }, cagedSince: '2026-05-10' });
+  const cay = put({
+    name: 'Cay',
+    motherQueenId: bea,
+    birthYear: 2026,
+    whereabouts: { known: 'stock' },
+    cagedSince: '2026-05-10',
+  });
   return { yard, ada, bea, cay };
 }
 

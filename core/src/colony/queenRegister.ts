@@ -23,7 +23,11 @@ export const yearOfBirth = (queen: Pick<Queen, 'birthYear' | 'bornWithin'>): num
 export function queenRegister(
   apiary: Apiary,
   today: Day,
-): { readonly present: readonly RegisterLine[]; readonly stock: readonly RegisterLine[]; readonly gone: readonly RegisterLine[] } {
+): {
+  readonly present: readonly RegisterLine[];
+  readonly stock: readonly RegisterLine[];
+  readonly gone: readonly RegisterLine[];
+} {
   const { queenSeasons } = houseRules(operationOf(apiary).houseRules.changes);
   const lines = Object.values(apiary.queen).map((queen): RegisterLine => {
     const { whereabouts } = queen;
@@ -46,7 +50,9 @@ export function queenRegister(
     lines.filter((l) => known.includes(l.queen.whereabouts.known));
   return {
     present: of(['colony', 'oneOf']).toSorted((a, b) => nameOf(a).localeCompare(nameOf(b))),
-    stock: of(['stock']).toSorted((a, b) => (a.queen.cagedSince ?? '').localeCompare(b.queen.cagedSince ?? '')),
+    stock: of(['stock']).toSorted((a, b) =>
+      (a.queen.cagedSince ?? '').localeCompare(b.queen.cagedSince ?? ''),
+    ),
     gone: of(['gone']).toSorted((a, b) => (b.queen.end?.day ?? '').localeCompare(a.queen.end?.day ?? '')),
   };
 }
@@ -62,7 +68,7 @@ export function queenKin(
   const kin = [{ queen, generation: 0 }];
   const lines: { from: string; to: string }[] = [];
   const seen = new Set([queen.id]);
-  for (let child = queen; child.motherQueenId !== null; ) {
+  for (let child = queen; child.motherQueenId !== null;) {
     const mother: Queen | undefined = apiary.queen[child.motherQueenId];
     if (!mother || seen.has(mother.id)) break;
     seen.add(mother.id);

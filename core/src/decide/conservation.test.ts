@@ -6,7 +6,9 @@ import { closingFor, TestYard } from '../testing/builders.ts';
 import { applyChanges, type Change } from '../records/change.ts';
 import type { Command } from '../records/commands.ts';
 import { decide } from './decide.ts';
+import { newQueen } from '../records/kinds/queen.ts';
 import type { Apiary } from '../records/records.ts';
+import { framesOfBox, housemates } from '../records/views.ts';
 import { undoChanges } from './undo.ts';
 import { sampleSize } from '../testing/sampleSize.ts';
 
@@ -40,6 +42,7 @@ type Attempt =
   | { readonly kind: 'swap'; readonly a: number; readonly b: number }
   | { readonly kind: 'split'; readonly colony: number; readonly method: number; readonly ticks: number }
   | { readonly kind: 'stock'; readonly n: number }
+  | { readonly kind: 'happen'; readonly what: number; readonly one: number; readonly other: number }
   | {
       readonly kind: 'arrange';
       readonly hive: number;
@@ -71,19 +74,55 @@ const attempt: fc.Arbitrary<Attempt> = fc.oneof(
     order: fc.array(n, { minLength: 1, maxLength: 4 }),
     fresh: fc.boolean(),
   }),
+  fc.record({ kind: fc.constant('happen' as const), what: fc.nat(20), one: n, other: n }),
   fc.record({ kind: fc.constant('undo' as const) }),
 );
+
+/** Commands of which each must have been carried out at least once, or the property says nothing of it. */
+const HAPPENINGS = [
+  'careForCombs',
+  'changeCells',
+  'endColony',
+  'enterCells',
+  'moveHive',
+  'noteQueen',
+  'recordSwarm',
+  'setInserts',
+  'stackHives',
+  'unstackHive',
+] as const;
+
+/** A queen is in one place, a cell alive hangs in a hive, and what is kept apart is in no living colony. */
+function expectThingsInPlace(apiary: Apiary): void {
+  const queens = Object.values(apiary.queen);
+  expect(queens.filter((q) => (q.whereabouts.known === 'gone') !== (q.end !== null))).toEqual([]);
+  const homes = queens.flatMap((q) => (q.whereabouts.known === 'colony' ? [q.whereabouts.colonyId] : []));
+  expect(homes.filter((id) => apiary.colony[id]?.endedOn !== null)).toEqual([]);
+  const alive = Object.values(apiary.cell).filter((c) => c.fate === null);
+  expect(alive.filter((c) => apiary.frame[c.frameId]?.place !== 'box')).toEqual([]);
+  const stands = Object.values(apiary.hive).flatMap((h) => h.standId ?? []);
+  expect(new Set(stands).size).toBe(stands.length);
+  const overlaps = Object.values(apiary.box).filter((box) =>
+    box.inserts.some(({ slot }) => framesOfBox(apiary, box.id).some((f) => f.slot === slot)),
+  );
+  expect(overlaps).toEqual([]);
+}
 
 describe('frames are conserved', () => {
   it('by any sequence of commands, splits and undos, refused ones included', () => {
     let carriedOut = 0;
     let splitsDone = 0;
+    const happened = new Set<string>();
     fc.assert(
       fc.property(fc.array(attempt, { minLength: 1, maxLength: 14 }), (attempts) => {
         const yard = new TestYard(7);
         yard.hive('A', [box, box]);
         yard.hive('B', [box]);
         yard.stock('drawn', 3);
+        yard.run({
+          type: 'putQueen',
+          queen: newQueen({ id: yard.newId(), whereabouts: { known: 'stock' }, mating: 'mated' }),
+        });
         const entered = new Set(Object.keys(yard.apiary.frame));
         const history: (readonly Change[])[] = [];
         const ask = (command: Command) => {
@@ -93,7 +132,9 @@ describe('frames are conserved', () => {
           history.push(result.value);
           for (const c of result.value) if (c.kind === 'frame' && c.before === null) entered.add(c.id);
           carriedOut++;
+          happened.add(command.type);
           expectConserved(yard.apiary, entered);
+          expectThingsInPlace(yard.apiary);
           return true;
         };
         for (const a of attempts) attemptOne(yard, a, ask, history, entered, () => splitsDone++);
@@ -103,6 +144,7 @@ describe('frames are conserved', () => {
     // The property says nothing if nearly everything was refused.
     expect(carriedOut).toBeGreaterThan(500);
     expect(splitsDone).toBeGreaterThan(10);
+    expect(HAPPENINGS.filter((h) => !happened.has(h))).toEqual([]);
   });
 
   it('refuses two frames in one slot and a slot that is not there', () => {
@@ -230,6 +272,9 @@ function attemptOne(
       });
       return;
     }
+    case 'happen':
+      ask(happening(yard, a));
+      return;
     case 'undo': {
       const last = history.pop();
       if (!last) return;
@@ -238,6 +283,142 @@ function attemptOne(
       yard.apiary = applyChanges(yard.apiary, result.value);
       for (const c of result.value) if (c.kind === 'frame' && c.after === null) entered.delete(c.id);
       expectConserved(yard.apiary, entered);
+      expectThingsInPlace(yard.apiary);
     }
+  }
+}
+
+/** Something that happens to what is there, or is tried with it. */
+function happening(yard: TestYard, a: Extract<Attempt, { kind: 'happen' }>): Command {
+  const at = <T>(list: readonly T[], i: number) => list[i % list.length] as T;
+  const ids = Array.from({ length: 8 }, yard.newId);
+  const day = '2026-05-12';
+  const { apiary } = yard;
+  const hives = Object.values(apiary.hive);
+  const colony = at(Object.values(apiary.colony), a.one);
+  const to = {
+    standId: yard.newId(),
+    fresh: { yardId: yard.yardId, name: 'Another stand' },
+  };
+  const stands = Object.values(apiary.stand);
+  const frame = at(Object.values(apiary.frame), a.one);
+  const cells = Object.keys(apiary.cell);
+  const stacked = Object.values(apiary.colony).filter((c) => housemates(apiary, c).length > 0);
+  const known = at(Object.values(apiary.queen), a.one);
+  switch (a.what) {
+    case 0:
+    case 1:
+      return {
+        type: 'moveHive',
+        hiveId: at(hives, a.one).id,
+        day,
+        hour: 'dusk',
+        // A new stand, or one that may be taken.
+        to: a.what === 0 ? to : { standId: at(stands, a.other).id, fresh: null },
+        entrance: 'shut',
+        obstacleUntil: null,
+        newIds: ids,
+      };
+    case 2:
+    case 3:
+      return {
+        type: 'stackHives',
+        upperHiveId: at(hives, a.one).id,
+        lowerHiveId: at(hives, a.other).id,
+        parting: 'paper',
+        day,
+        newIds: ids,
+      };
+    case 4:
+    case 5:
+    case 6:
+      // Those that share a hive, where any do.
+      return {
+        type: 'unstackHive',
+        colonyId: at([...stacked, ...(stacked.length > 0 ? [] : [colony])], a.one).id,
+        day,
+        to,
+        hiveId: yard.newId(),
+        newIds: ids,
+      };
+    case 7:
+      return {
+        type: 'endColony',
+        colonyId: colony.id,
+        day,
+        how: 'dead',
+        cause: a.other % 2 === 0 ? 'not-infectious' : 'unknown',
+        words: '',
+        combs: at(['stay', 'store', 'apart', 'gone'] as const, a.other),
+      };
+    case 8:
+      return {
+        type: 'recordSwarm',
+        colonyId: colony.id,
+        day,
+        hivedId: a.other % 2 === 0 ? null : at(Object.keys(apiary.colony), a.other),
+        newIds: ids,
+      };
+    case 9:
+    case 10:
+    case 11:
+      return {
+        type: 'noteQueen',
+        queenId: known.id,
+        day,
+        did: at(['put-in', 'put-in', 'caged', 'released', 'to-stock', 'lost'] as const, a.other),
+        into: { colonyId: colony.id, caged: true, beside: false },
+        newIds: ids,
+      };
+    case 12:
+    case 13:
+    case 14:
+      return {
+        type: 'enterCells',
+        cells: [
+          {
+            id: yard.newId(),
+            frameId: frame.id,
+            place: 'face',
+            egg: { earliest: day, likely: day, latest: day },
+            datedBy: 'stage',
+            notedOn: day,
+            quality: null,
+            origin: 'unknown',
+            reserved: false,
+            fromColonyId: null,
+            fate: null,
+            history: [],
+          },
+        ],
+      };
+    case 15:
+    case 16:
+      return {
+        type: 'changeCells',
+        cellIds: [cells.length > 0 ? at(cells, a.one) : yard.newId()],
+        day,
+        change:
+          a.what === 15
+            ? { what: 'cut-out', toFrameId: at(Object.keys(apiary.frame), a.other) }
+            : { what: 'fate', how: 'broken' },
+      };
+    case 17:
+    case 18:
+      return {
+        type: 'careForCombs',
+        frameIds: [frame.id],
+        day,
+        change: at(
+          [{ what: 'apart', why: 'other' }, { what: 'release' }, { what: 'melt' }] as const,
+          a.other,
+        ),
+      };
+    default:
+      return {
+        type: 'setInserts',
+        boxId: at(Object.keys(apiary.box), a.one),
+        inserts: [{ what: 'frame-feeder', slot: 1 + (a.other % 12) }],
+      };
   }
 }

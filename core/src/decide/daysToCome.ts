@@ -3,34 +3,33 @@ import type { Command } from '../records/index.ts';
 
 type Told = { readonly day: Day; readonly path: readonly (string | number)[] };
 
-/** The days on which something is told to have happened; plans and appointments lie ahead and are not among them. */
+/** Commands that tell of something on their day. Plans and appointments lie ahead and are not among them. */
+const TOLD: ReadonlySet<Command['type']> = new Set([
+  'recordCount',
+  'recordLook',
+  'moveHive',
+  'setEntrance',
+  'stackHives',
+  'unstackHive',
+  'endColony',
+  'recordSwarm',
+  'noteQueen',
+  'changeCells',
+  'readLoose',
+  'takeOut',
+  'correctVisit',
+]);
+
+/** The days on which something is told to have happened. */
 function toldDays(command: Command): readonly Told[] {
-  switch (command.type) {
-    case 'recordCount':
-    case 'recordLook':
-    case 'moveHive':
-    case 'setEntrance':
-    case 'stackHives':
-    case 'unstackHive':
-    case 'endColony':
-    case 'recordSwarm':
-    case 'noteQueen':
-    case 'changeCells':
-    case 'readLoose':
-    case 'takeOut':
-    case 'correctVisit':
-      return [{ day: command.day, path: ['day'] }];
-    case 'give':
-      return [{ day: command.given.day, path: ['given', 'day'] }];
-    case 'enterCells':
-      return command.cells.map((c, i) => ({ day: c.notedOn, path: ['cells', i, 'notedOn'] }));
-    case 'batch':
-      return command.commands.flatMap((c, i) =>
-        toldDays(c).map(({ day, path }) => ({ day, path: ['commands', i, ...path] })),
-      );
-    default:
-      return [];
-  }
+  if (command.type === 'batch')
+    return command.commands.flatMap((c, i) =>
+      toldDays(c).map(({ day, path }) => ({ day, path: ['commands', i, ...path] })),
+    );
+  if (command.type === 'give') return [{ day: command.given.day, path: ['given', 'day'] }];
+  if (command.type === 'enterCells')
+    return command.cells.map((c, i) => ({ day: c.notedOn, path: ['cells', i, 'notedOn'] }));
+  return TOLD.has(command.type) && 'day' in command ? [{ day: command.day, path: ['day'] }] : [];
 }
 
 /**

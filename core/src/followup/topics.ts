@@ -12,6 +12,7 @@ const WORDS: Readonly<Record<FollowUpTopic, string>> = {
   watch: 'On watch: is the test met?',
   cage: 'Is the cage empty?',
   entrance: 'Open the entrance',
+  carry: 'Carry it to the other yard',
   'take-off': 'Take it off',
   'take-out': 'Take the treatment out',
   'drone-comb': 'Cut or freeze the drone comb',
@@ -23,7 +24,7 @@ export function topicInWords(topic: FollowUpTopic): string {
 }
 
 /** Things to be done, which no inspection records: they are done or they are not. */
-const JOBS: ReadonlySet<FollowUpTopic> = new Set(['entrance', 'take-off', 'take-out', 'drone-comb']);
+const JOBS: ReadonlySet<FollowUpTopic> = new Set(['entrance', 'carry', 'take-off', 'take-out', 'drone-comb']);
 
 /** True for a thing to be done; false for a day to look, or to keep hands off. */
 export const isJob = ({ topic }: { readonly topic: FollowUpTopic }): boolean => JOBS.has(topic);
@@ -31,5 +32,7 @@ export const isJob = ({ topic }: { readonly topic: FollowUpTopic }): boolean => 
 /** A follow-up in one line: what is to be done is said itself, in its first sentence. */
 export function followUpInShort({ topic, expect }: { topic: FollowUpTopic; expect: string }): string {
   const [first = ''] = expect.split('. ');
-  return (topic === 'act' || JOBS.has(topic)) && first !== '' ? first.replace(/\.$/, '') : topicInWords(topic);
+  return (topic === 'act' || JOBS.has(topic)) && first !== ''
+    ? first.replace(/\.$/, '')
+    : topicInWords(topic);
 }

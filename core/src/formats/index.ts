@@ -10,4 +10,13 @@ export {
 export { COUNT_COLUMNS, type CountImport, type CountRow, planCountImport } from './countCsv.ts';
 export { JournalUpgrade, upgradeRecords } from './versionOne/upgrade.ts';
 export { upgradeCommand } from './versionOne/upgradeCommand.ts';
-export { colonyTable, countTable, queenTable, storeTable, type Table, tableFile, visitTable } from './tables.ts';
+export {
+  colonyTable,
+  countTable,
+  queenTable,
+  storeTable,
+  type Table,
+  tableFile,
+  visitTable,
+} from './tables.ts';
+export { DAY_ORDER_WORDS, type DayOrder, dayOrders, matchColumns, renamedRows } from './csvColumns.ts';

@@ -35,7 +35,9 @@ describe('a file that was edited by hand', () => {
     const file = JSON.parse(JSON.stringify(toBundle(apiary, []))) as ReturnType<typeof toBundle>;
     change(file);
     const result = fromBundle(file);
-    return result.ok ? [] : result.problems.map((p) => `${p.code} ${p.path.slice(0, 2).join('.')}: ${p.message}`);
+    return result.ok
+      ? []
+      : result.problems.map((p) => `${p.code} ${p.path.slice(0, 2).join('.')}: ${p.message}`);
   };
 
   it('with contents over ten tenths is refused as a count would be', () => {

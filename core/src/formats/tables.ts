@@ -24,7 +24,19 @@ const byName = (a: { readonly name: string }, b: { readonly name: string }) => a
 export function colonyTable(apiary: Apiary): Table {
   return {
     name: 'colonies',
-    columns: ['colony', 'yard', 'stand', 'since', 'origin', 'from', 'ended', 'how', 'words', 'queen', 'queen_year'],
+    columns: [
+      'colony',
+      'yard',
+      'stand',
+      'since',
+      'origin',
+      'from',
+      'ended',
+      'how',
+      'words',
+      'queen',
+      'queen_year',
+    ],
     rows: Object.values(apiary.colony)
       .toSorted(byName)
       .map((c) => {
@@ -37,7 +49,11 @@ export function colonyTable(apiary: Apiary): Table {
           stand?.name ?? '',
           c.startedOn,
           c.origin.how,
-          from === null ? (c.origin.how === 'bought' ? c.origin.from : '') : (apiary.colony[from]?.name ?? ''),
+          from === null
+            ? c.origin.how === 'bought'
+              ? c.origin.from
+              : ''
+            : (apiary.colony[from]?.name ?? ''),
           c.endedOn ?? '',
           c.end ? COLONY_END_WORDS[c.end.how] : '',
           c.end?.words ?? '',
@@ -48,7 +64,17 @@ export function colonyTable(apiary: Apiary): Table {
   };
 }
 
-const CONTENTS = ['eggs', 'open', 'capped', 'emerging', 'drone', 'beeBread', 'honey', 'nectar', 'foundation'] as const;
+const CONTENTS = [
+  'eggs',
+  'open',
+  'capped',
+  'emerging',
+  'drone',
+  'beeBread',
+  'honey',
+  'nectar',
+  'foundation',
+] as const;
 
 /** Every frame of every living colony as it was read last, in tenths of the whole frame: it can be read in again. */
 export function countTable(apiary: Apiary): Table {
@@ -81,8 +107,31 @@ export function countTable(apiary: Apiary): Table {
   return {
     name: 'counts',
     columns: [
-      ...['yard', 'hive', 'box', 'slot', 'day', 'size', 'bees', 'eggs', 'open', 'capped', 'emerging', 'drone'],
-      ...['bee_bread', 'honey', 'nectar', 'foundation', 'queen', 'cups', 'charged_cells', 'open_cells', 'capped_cells'],
+      ...[
+        'yard',
+        'hive',
+        'box',
+        'slot',
+        'day',
+        'size',
+        'bees',
+        'eggs',
+        'open',
+        'capped',
+        'emerging',
+        'drone',
+      ],
+      ...[
+        'bee_bread',
+        'honey',
+        'nectar',
+        'foundation',
+        'queen',
+        'cups',
+        'charged_cells',
+        'open_cells',
+        'capped_cells',
+      ],
     ],
     rows: Object.values(apiary.colony)
       .filter((c) => c.endedOn === null)

@@ -126,6 +126,10 @@ export function makeRouter() {
           }),
         },
         {
+          path: 'records/year/:year?',
+          lazy: async () => ({ Component: (await import('../features/records/YearPage.tsx')).YearPage }),
+        },
+        {
           path: 'records/counts',
           lazy: async () => ({
             Component: (await import('../features/records/CountImportPage.tsx')).CountImportPage,

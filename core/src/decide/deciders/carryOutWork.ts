@@ -1,4 +1,4 @@
-import { daysBetween, type Day } from '../../basics/index.ts';
+import { daysBetween, onDay, type Day } from '../../basics/index.ts';
 import {
   BARE_BOX,
   boxesOfHive,
@@ -7,12 +7,14 @@ import {
   type Colony,
   type Parting,
   type Work,
+  type WorkUnit,
 } from '../../records/index.ts';
 import { goneUnits } from '../../work/index.ts';
 import { carryOutQueens, carryOutStandsAndEnds, partQueens } from './carryOutEffects.ts';
 import type { Draft } from './draft.ts';
 import { dropLooks, dropLooksOfLastSplit } from './droppingLooks.ts';
 import { endOf } from './endOf.ts';
+import { fileJob } from './fileJob.ts';
 import { handChambers } from './handChambers.ts';
 import { takeKit } from './keepingKit.ts';
 import { shifted } from './lateWork.ts';
@@ -61,10 +63,11 @@ export function carryOutWork(draft: Draft, work: Work, day: Day, path: Path): vo
 
 /** The boxes of the one are set on the other; it ends, and what was due for it is dropped. */
 function unite(draft: Draft, work: Work, day: Day, path: Path): void {
-  for (const { fromId, intoId } of work.body.unions) {
+  for (const { fromId, intoId, nameOf, standOf } of work.body.unions) {
     const from = draft.need('colony', fromId, path);
     const into = draft.need('colony', intoId, path);
     if (!from || !into || from.hiveId === null || into.hiveId === null) continue;
+    const stand = draft.get('hive', from.hiveId)?.standId ?? null;
     if (from.hiveId === into.hiveId) {
       // The partition is drawn: what was the one's side is the other's now.
       for (const box of boxesOfHive(draft.apiary, into.hiveId)) handChambers(draft, box, fromId, intoId);
@@ -73,7 +76,25 @@ function unite(draft: Draft, work: Work, day: Day, path: Path): void {
     const queen = queenOf(draft.apiary, fromId);
     if (queen) retireQueen(draft, queen, day, 'lost');
     dropLooks(draft, fromId);
+    if (nameOf === fromId) takeName(draft, intoId, from.name);
+    if (standOf === fromId) takeStand(draft, into.hiveId, stand);
   }
+}
+
+/** The one that stays is called as the other was. */
+function takeName(draft: Draft, colonyId: string, name: string): void {
+  const colony = draft.get('colony', colonyId);
+  const hive = colony?.hiveId ? draft.get('hive', colony.hiveId) : undefined;
+  if (!colony || !hive) return;
+  if (hive.name === colony.name) draft.put('hive', { ...hive, name });
+  draft.put('colony', { ...colony, name });
+}
+
+/** The one that stays is set on the other's stand, unless somebody still lives there. */
+function takeStand(draft: Draft, hiveId: string, standId: string | null): void {
+  const hive = draft.get('hive', hiveId);
+  const isTaken = Object.values(draft.apiary.hive).some((h) => h.standId === standId);
+  if (hive && standId !== null && !isTaken) draft.put('hive', { ...hive, standId });
 }
 
 /** The boxes that are the one's alone go on top of the other; its hive leaves the stand unless others live in it. */
@@ -119,7 +140,21 @@ function setUpNewUnits(draft: Draft, work: Work, day: Day, late: number, path: P
       },
       path,
     );
+    if (unit.distance === 'away') fileCarrying(draft, unit, h.hiveId, day);
   }
+}
+
+/**
+ * What goes to another yard is carried there the same evening. The job bears the identifier of the hive, which nothing
+ * else of its kind can have.
+ */
+function fileCarrying(draft: Draft, unit: WorkUnit, hiveId: string, day: Day): void {
+  fileJob(draft, [hiveId], {
+    colonyIds: [unit.colonyId],
+    topic: 'carry',
+    window: onDay(day),
+    expect: `Carry ${unit.name} to the other yard at dusk, more than 3 km away, and open its entrance there.`,
+  });
 }
 
 /** Colonies that stay and are parted from others, or from their queen. */

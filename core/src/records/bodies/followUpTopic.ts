@@ -15,6 +15,8 @@ export const followUpTopic = z.enum([
   'cage',
   /** An entrance that is shut waits to be opened. */
   'entrance',
+  /** A hive that is to be carried to another yard. */
+  'carry',
   /** Something before the entrance or on the hive that is to go. */
   'take-off',
   /** A treatment that is to come out. */

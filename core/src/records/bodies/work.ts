@@ -185,7 +185,17 @@ const workBody = z.strictObject({
   units: z.array(workUnit).max(600),
   newHives: z.array(newHive).max(120),
   newBoxes: z.array(newBox).max(40),
-  unions: z.array(z.strictObject({ fromId: recordId, intoId: recordId })).max(40),
+  /** What is united into what; whose name and whose stand are kept, where it is not those of the one that stays. */
+  unions: z
+    .array(
+      z.strictObject({
+        fromId: recordId,
+        intoId: recordId,
+        nameOf: recordId.optional(),
+        standOf: recordId.optional(),
+      }),
+    )
+    .max(40),
   /** Boxes that are empty afterwards and go to the store. */
   emptiedBoxIds: z.array(recordId).max(400),
   moves: z.array(workMove).max(6000),

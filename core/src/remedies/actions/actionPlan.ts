@@ -25,6 +25,9 @@ export interface ActionChoice {
   readonly how?: 'paper' | 'direct';
   /** Of a union: at dusk all field bees come along; by day some fly to the old stand. */
   readonly when?: 'dusk' | 'day';
+  /** Of a union: whose name, and whose stand, the united colony keeps; those of the hive that stays when left out. */
+  readonly nameOf?: string;
+  readonly standOf?: string;
   /** The queen that is given. */
   readonly queen?: {
     readonly name: string | null;
@@ -46,6 +49,8 @@ export interface ActionPlan {
   readonly moves: readonly WorkMove[];
   readonly shakes: WorkBody['shakes'];
   readonly unions: WorkBody['unions'];
+  /** Of a union: the unit whose queen stays; null where that is not to be told. */
+  readonly queenOf?: string | null;
   readonly emptiedBoxIds: readonly string[];
   readonly effects: readonly WorkEffect[];
   readonly steps: readonly StepDraft[];

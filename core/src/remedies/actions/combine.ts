@@ -95,6 +95,8 @@ export function combine(
   const queen = queensOf(host, guests, union.queenOf);
   const direct = how === 'direct' ? combsForOneBox(host, guests) : null;
   const laid = direct ? layDirect(direct) : { moves: [], detail: '' };
+  const standGoesTo = (g: UnitFacts) => choice.standOf === g.colony.id && !sameHive(host, g);
+  const newStand = guests.find(standGoesTo);
   const boxesOfGuests = new Set(guests.flatMap((g) => boxesOfColony(g.apiary, g.colony).map((b) => b.id)));
   return {
     ...EMPTY_PLAN,
@@ -104,7 +106,13 @@ export function combine(
       ...guests.map((g) => ({ facts: g, after: { bees: 0, eggs: 0, open: 0, capped: 0 } })),
     ],
     moves: laid.moves,
-    unions: guests.map((g) => ({ fromId: g.colony.id, intoId: host.colony.id })),
+    queenOf: union.queenOf?.colony.id ?? null,
+    unions: guests.map((g) => ({
+      fromId: g.colony.id,
+      intoId: host.colony.id,
+      ...(choice.nameOf === g.colony.id && { nameOf: g.colony.id }),
+      ...(standGoesTo(g) && { standOf: g.colony.id }),
+    })),
     emptiedBoxIds: direct ? [...boxesOfGuests] : [],
     effects: queen.effects,
     steps: [
@@ -121,11 +129,23 @@ export function combine(
             ...(beside.length > 0 ? partitionSteps(host) : []),
             ...(away.length > 0 ? paperSteps(host, away, when) : []),
           ]),
-      ...away.map((g) => ({
-        kind: 'check' as const,
-        text: `Nothing is left on the old stand of ${g.colony.name}`,
-        detail: 'A box there would collect its field bees.',
-      })),
+      ...(newStand
+        ? [
+            {
+              kind: 'lift' as const,
+              units: [host.colony.id],
+              text: `Set the united hive on the stand of ${newStand.colony.name}`,
+              detail: `Box by box, from the bottom. The field bees of ${host.colony.name} look for their old stand: move at dusk, with a branch before the entrance.`,
+            },
+          ]
+        : []),
+      ...away
+        .filter((g) => g !== newStand)
+        .map((g) => ({
+          kind: 'check' as const,
+          text: `Nothing is left on the old stand of ${g.colony.name}`,
+          detail: 'A box there would collect its field bees.',
+        })),
       {
         kind: 'close',
         units: [host.colony.id],

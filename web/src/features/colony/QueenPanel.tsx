@@ -20,6 +20,7 @@ import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { queenColour } from '../../shared/colonies/ColonyCard.tsx';
+import { NotHer } from '../../shared/queens/NotHer.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 /** The queen as the records know her, and a small form to enter or correct her. */
@@ -38,14 +39,17 @@ export function QueenPanel({ colony, state }: { readonly colony: Colony; readonl
         )}
         {canEdit && !editing && (
           <Button variant="ghost" size="sm" color="accent" onClick={() => setEditing(true)}>
-            {state.queen.state === 'not-recorded' ? 'Enter her' : 'Correct'}
+            {state.queen.state === 'not-recorded' ? 'Add the queen' : 'Correct'}
           </Button>
         )}
       </Flex>
       {editing ? (
         <QueenForm colony={colony} state={state} done={() => setEditing(false)} />
       ) : (
-        <QueenWords colony={colony} state={state} />
+        <>
+          <QueenWords colony={colony} state={state} />
+          <NotHer colony={colony} />
+        </>
       )}
     </Box>
   );
@@ -110,7 +114,7 @@ function QueenWords({ colony, state }: { readonly colony: Colony; readonly state
     case 'raising':
       return <Text>Queenless since {dayInWords(queen.since)}; raising a new one.</Text>;
     case 'not-recorded':
-      return <Text color="inkSoft">None is entered.</Text>;
+      return <Text color="inkSoft">No queen recorded.</Text>;
   }
 }
 

@@ -32,7 +32,8 @@ export function OriginForm({ colony, done }: HappenedProps) {
         return { how };
       case 'bought':
         return { how, from: from.trim() };
-      default:
+      case 'swarm':
+      case 'made':
         return { how, fromColonyId };
     }
   };

@@ -19,7 +19,7 @@ export const placeOfPick = ({ yardId, standId, name }: PickedStand): CommandOf<'
     : { standId, fresh: null };
 
 /** The yards that are in use, by name. */
-export const openYards = (apiary: Apiary) =>
+const openYards = (apiary: Apiary) =>
   Object.values(apiary.yard)
     .filter((y) => y.closedOn === null)
     .toSorted((a, b) => a.name.localeCompare(b.name));

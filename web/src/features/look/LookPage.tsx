@@ -19,6 +19,7 @@ import { dayToCome } from '../../ui/dayToCome.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList, problemsAt } from '../../ui/ProblemList.tsx';
 import { toaster } from '../../ui/toaster.tsx';
+import { NotHer } from '../../shared/queens/NotHer.tsx';
 import { PartEvidence } from './PartEvidence.tsx';
 import { VerdictCard } from './VerdictCard.tsx';
 import { lazyPart } from '../../ui/lazyPart.tsx';
@@ -115,7 +116,9 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
               name={c.name}
               evidence={seen[c.id] ?? noEvidence(0)}
               onChange={(e) => setSeen({ ...seen, [c.id]: e })}
-            />
+            >
+              {seen[c.id]?.queen.look === 'found' && <NotHer colony={c} />}
+            </PartEvidence>
           ))}
         </Flex>
         <Box

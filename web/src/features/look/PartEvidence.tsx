@@ -8,6 +8,8 @@ import {
 } from '../../shared/evidence/BroodQuestions.tsx';
 import { FramesReadQuestion } from '../../shared/evidence/FramesReadQuestion.tsx';
 import { DiseaseQuestion } from '../../shared/evidence/HealthQuestions.tsx';
+import { StrengthQuestions } from '../../shared/evidence/StrengthQuestions.tsx';
+import type { ReactNode } from 'react';
 import { QueenQuestion } from '../../shared/evidence/QueenQuestion.tsx';
 
 /** What was seen in one part, question by question; "not looked" and "none" are kept apart. */
@@ -15,10 +17,13 @@ export function PartEvidence({
   name,
   evidence,
   onChange,
+  children,
 }: {
   readonly name: string;
   readonly evidence: Evidence;
   readonly onChange: (evidence: Evidence) => void;
+  /** What stands below the question about the queen. */
+  readonly children?: ReactNode;
 }) {
   const set = (change: Partial<Evidence>) => onChange({ ...evidence, ...change });
   const asked = { evidence, set, name: (what: string) => `${name}: ${what}` };
@@ -42,7 +47,9 @@ export function PartEvidence({
       <CellsQuestion {...asked} />
       <LarvaeQuestions {...asked} />
       <CappedQuestion {...asked} />
+      <StrengthQuestions {...asked} />
       <QueenQuestion {...asked} />
+      {children}
       <DiseaseQuestion {...asked} />
     </Box>
   );

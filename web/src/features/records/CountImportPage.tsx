@@ -1,7 +1,17 @@
 import { Box, Button, Flex, Table, Text } from '@chakra-ui/react';
-import { COUNT_COLUMNS, planCountImport, type CountImport } from '@incremen/core/formats';
+import {
+  COUNT_COLUMNS,
+  DAY_ORDER_WORDS,
+  dayOrders,
+  matchColumns,
+  planCountImport,
+  renamedRows,
+  type CountImport,
+  type CountRow,
+  type DayOrder,
+} from '@incremen/core/formats';
 import { dayInWords } from '@incremen/core/basics';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useAppDispatch } from '../../state/store.ts';
 import { takeBack } from '../../mirror/actions.ts';
@@ -11,6 +21,9 @@ import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { toaster } from '../../ui/toaster.tsx';
 import { readCsv } from './readCsv.ts';
+import { Choice } from '../../ui/Choice.tsx';
+import { Select } from '../../ui/Select.tsx';
+import common from '../../ui/common.module.css';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 const EXAMPLE = `yard,hive,box,slot,day,bees,eggs,open,capped,bee_bread,honey,queen
@@ -25,13 +38,27 @@ export function CountImportPage() {
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
   const { send, problems, busy, clear } = useSend();
-  const [preview, setPreview] = useState<{ name: string; plan: CountImport } | null>(null);
+  const [file, setFile] = useState<{
+    readonly name: string;
+    readonly rows: readonly CountRow[];
+    readonly columns: Readonly<Record<string, string | null>>;
+    readonly order: DayOrder | null;
+  } | null>(null);
+  const preview = useMemo(() => {
+    if (!file) return null;
+    const { rows, problems: days } = renamedRows(file.rows, file.columns, file.order);
+    const made = planCountImport(apiary, rows, today, () => crypto.randomUUID());
+    // What is wrong with the days is said once, not for each row.
+    const plan = days.length > 0 ? { ...made, commands: [], counts: [], rowsTaken: 0, problems: days } : made;
+    return { name: file.name, plan };
+  }, [file, apiary, today]);
 
-  async function choose(file: File | undefined) {
+  async function choose(chosen: File | undefined) {
     clear();
-    if (!file) return;
-    const rows = readCsv(await file.text());
-    setPreview({ name: file.name, plan: planCountImport(apiary, rows, today, () => crypto.randomUUID()) });
+    if (!chosen) return;
+    const rows = readCsv(await chosen.text());
+    const headings = [...new Set(rows.flatMap((r) => Object.keys(r.fields)))];
+    setFile({ name: chosen.name, rows, columns: matchColumns(headings), order: null });
   }
 
   async function take() {
@@ -49,7 +76,7 @@ export function CountImportPage() {
   const badLines = new Set(plan?.problems.map((p) => p.line)).size;
   return (
     <Box maxW="56rem">
-      <PageHeader title="Counts from a file">
+      <PageHeader title="Import counts">
         {plan && plan.rowsTaken > 0 && (
           <Button loading={busy} onClick={() => void take()}>
             Take in {count(plan.rowsTaken, 'row')}
@@ -76,8 +103,24 @@ export function CountImportPage() {
         />
       </Text>
       <ProblemList problems={problems} />
+      {file && (
+        <Columns
+          columns={file.columns}
+          orders={possibleOrders(file.rows, file.columns)}
+          order={file.order}
+          onColumns={(columns) => setFile({ ...file, columns })}
+          onOrder={(order) => setFile({ ...file, order })}
+        />
+      )}
       {preview && <Preview name={preview.name} plan={preview.plan} />}
       <SectionHeading mt={6}>Columns</SectionHeading>
+      <Text mb={2}>
+        <a className={common.inlineLink} href={TEMPLATE} download="incremen-counts.csv">
+          Download an empty file
+        </a>{' '}
+        with these headings. Other headings are recognised where they can be; dates may be written in any one
+        way.
+      </Text>
       <Box
         as="pre"
         overflowX="auto"
@@ -113,6 +156,77 @@ export function CountImportPage() {
     </Box>
   );
 }
+
+/** The orders in which the dates of the file can be read; more than one is asked about. */
+function possibleOrders(
+  rows: readonly CountRow[],
+  columns: Readonly<Record<string, string | null>>,
+): readonly DayOrder[] {
+  const heading = Object.keys(columns).find((h) => columns[h] === 'day');
+  return heading === undefined ? [] : dayOrders(rows.map((r) => r.fields[heading] ?? '').filter(Boolean));
+}
+
+/** Which heading is taken for what, to be corrected, and how its dates are written where that is not clear. */
+function Columns({
+  columns,
+  orders,
+  order,
+  onColumns,
+  onOrder,
+}: {
+  readonly columns: Readonly<Record<string, string | null>>;
+  readonly orders: readonly DayOrder[];
+  readonly order: DayOrder | null;
+  readonly onColumns: (columns: Readonly<Record<string, string | null>>) => void;
+  readonly onOrder: (order: DayOrder) => void;
+}) {
+  const missing = COUNT_COLUMNS.filter((c) => c.needed && !Object.values(columns).includes(c.name));
+  return (
+    <Box as="section" aria-label="Columns of the file" mb={5}>
+      <Flex gap={3} wrap="wrap" align="flex-end">
+        {Object.entries(columns).map(([heading, column]) => (
+          <Box key={heading}>
+            <Text fontWeight="600" fontSize="sm">
+              {heading}
+            </Text>
+            <Select
+              fit
+              label={`${heading} is`}
+              value={column ?? ''}
+              options={[['', 'left out'], ...COUNT_COLUMNS.map((c) => [c.name, c.name] as const)]}
+              onChange={(name) =>
+                onColumns({
+                  ...Object.fromEntries(Object.entries(columns).map(([h, c]) => [h, c === name ? null : c])),
+                  [heading]: name === '' ? null : name,
+                })
+              }
+            />
+          </Box>
+        ))}
+      </Flex>
+      {missing.length > 0 && (
+        <Text color="alarm" mt={2}>
+          Not found: {missing.map((c) => c.name).join(', ')}. Choose the column that holds it.
+        </Text>
+      )}
+      {orders.length > 1 && (
+        <Box mt={3}>
+          <Choice
+            label="The dates are written as"
+            value={order ?? orders[0] ?? null}
+            onChange={onOrder}
+            options={orders.map((o) => ({ id: o, label: DAY_ORDER_WORDS[o] }))}
+          />
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** An empty file with every heading and one line as an example. */
+const TEMPLATE = `data:text/csv;charset=utf-8,${encodeURIComponent(
+  `${COUNT_COLUMNS.map((c) => c.name).join(',')}\r\n`,
+)}`;
 
 function Preview({ name, plan }: { readonly name: string; readonly plan: CountImport }) {
   return (

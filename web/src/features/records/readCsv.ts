@@ -6,7 +6,7 @@ export function readCsv(text: string): CountRow[] {
   const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
-    transformHeader: (h) => h.trim().toLowerCase(),
+    transformHeader: (h) => h.trim(),
     delimitersToGuess: [',', ';', '\t'],
   });
   return parsed.data.map((fields, i) => ({

@@ -59,6 +59,10 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
     () => (facts ? planAction(id, facts, all, choice, countedIds()) : null),
     [id, facts, all, choice],
   );
+  // The queen's unit keeps name and stand unless the keeper says otherwise.
+  const queenOf = plan?.queenOf;
+  if (queenOf && (choice.nameOf === undefined || choice.standOf === undefined))
+    setChoice({ nameOf: queenOf, standOf: queenOf, ...choice });
   // Worked off on trial, for the picture.
   const after = useMemo(
     () => (plan ? apiaryAfter(apiary, workOfAction(apiary, plan, today, countedIds()).work) : apiary),
@@ -202,7 +206,7 @@ function Before({ plan, after }: { readonly plan: ActionPlan; readonly after: Ap
               {lives ? (
                 <Picture apiary={after} colony={later} />
               ) : (
-                <Text color="inkSoft">no unit of its own</Text>
+                <Text color="inkSoft">no longer a separate colony</Text>
               )}
             </Flex>
           </Box>
@@ -294,6 +298,23 @@ function UnionChoices({
             { id: 'day', label: 'By day' },
           ]}
           onChange={(when) => onChange({ ...choice, when })}
+        />
+      </Flex>
+      <Flex gap={5} wrap="wrap" mt={3}>
+        <Choice
+          label="Its name"
+          value={choice.nameOf ?? facts.colony.id}
+          options={[facts, partner, ...also].map((u) => ({ id: u.colony.id, label: u.colony.name }))}
+          onChange={(nameOf) => onChange({ ...choice, nameOf })}
+        />
+        <Choice
+          label="Its stand"
+          value={choice.standOf ?? facts.colony.id}
+          options={[facts, partner, ...also].map((u) => ({
+            id: u.colony.id,
+            label: `that of ${u.colony.name}`,
+          }))}
+          onChange={(standOf) => onChange({ ...choice, standOf })}
         />
       </Flex>
       <Text color="inkSoft" mt={2}>

@@ -44,6 +44,7 @@ export function decideMoveHive(draft: Draft, command: CommandOf<'moveHive'>, pat
           ],
   });
   const colonyIds = colonies.map((c) => c.id);
+  for (const id of colonyIds) dropLooks(draft, id, (f) => f.topic === 'carry');
   if (entrance === 'shut') fileOpening(draft, ids, colonyIds, hive.name, day);
   if (obstacleUntil !== null) {
     fileJob(draft, ids, {

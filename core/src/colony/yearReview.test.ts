@@ -1,0 +1,55 @@
+import { describe, expect, it } from 'vitest';
+import { NEST } from '../testing/nests.ts';
+import { TestYard } from '../testing/builders.ts';
+import { yearReview, yearsOnRecord } from './yearReview.ts';
+
+describe('a year in numbers', () => {
+  it('counts what began, what ended and how, what was fed; an entry by mistake is no colony', () => {
+    const yard = new TestYard();
+    const [quill, rush, oops] = ['Quill', 'Rush', 'Oops'].map((n) => yard.hive(n, [[NEST.open()]]));
+    const end = (colonyId: string | undefined, how: 'dead' | 'error') =>
+      yard.run({
+        type: 'endColony',
+        colonyId: colonyId ?? '',
+        day: '2027-02-01',
+        how,
+        cause: how === 'dead' ? 'not-infectious' : null,
+        words: '',
+        combs: how === 'dead' ? 'store' : 'gone',
+      });
+    yard.run({
+      type: 'setOrigin',
+      colonyId: rush?.id ?? '',
+      origin: { how: 'bought', from: 'a neighbour' },
+      startedOn: '2026-05-01',
+      queenlessSince: null,
+    });
+    yard.run({
+      type: 'give',
+      given: {
+        id: yard.newId(),
+        colonyId: quill?.id ?? '',
+        day: '2026-09-01',
+        body: { kind: 'feed', what: 'syrup-thick', kg: 6, purpose: 'winter', leftKg: null },
+        outOn: null,
+        note: '',
+      },
+      newIds: [yard.newId()],
+    });
+    end(quill?.id, 'dead');
+    end(oops?.id, 'error');
+    expect(yearsOnRecord(yard.apiary)).toEqual([2027, 2026]);
+    expect(yearReview(yard.apiary, 2026)).toMatchObject({
+      atStart: 0,
+      atEnd: 2,
+      bought: 1,
+      fedKg: 6,
+      ended: [],
+    });
+    expect(yearReview(yard.apiary, 2027)).toMatchObject({
+      atStart: 2,
+      atEnd: 1,
+      ended: [{ how: 'dead', words: 'died out', count: 1 }],
+    });
+  });
+});
