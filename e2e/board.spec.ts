@@ -89,11 +89,11 @@ test('a hive is arranged: a super over an excluder, boxes turned, one into the s
     .getByText('Excluder under it')
     .click();
   await page.getByRole('button', { name: 'Box 1 from the bottom: up' }).click();
-  await page.getByRole('button', { name: 'Let it stand so' }).click();
+  await page.getByRole('button', { name: 'Save this layout' }).click();
   await expect(page.getByRole('img', { name: /^Tansy: 3 boxes, 30 frames/ })).toBeVisible();
   await page.getByRole('link', { name: 'Boxes' }).click();
   await page.getByRole('button', { name: 'Box 3 from the bottom: into the store' }).click();
-  await page.getByRole('button', { name: 'Let it stand so' }).click();
+  await page.getByRole('button', { name: 'Save this layout' }).click();
   await expect(page.getByRole('img', { name: /^Tansy: 2 boxes, 20 frames/ })).toBeVisible();
   expect(
     (await records.get()).records.frame.filter((f) => f.sizeId === 'langstroth-medium').length,

@@ -52,6 +52,16 @@ async function colony(page: Page, name: string): Promise<void> {
   await page.getByRole('heading', { level: 1, name, exact: true }).waitFor();
 }
 
+/** An inspection as it is being noted: strength, brood and the queen. */
+async function inspect(page: Page): Promise<void> {
+  await page.goto(`${page.url()}/count?by=seen`);
+  await page.getByRole('button', { name: /frames of bees/ }).click();
+  await page.getByRole('button', { name: /frames of stores/ }).click();
+  const eggs = page.getByRole('group', { name: /: eggs$/ });
+  await eggs.getByText('Found').click();
+  await page.evaluate(() => window.scrollTo(0, 0));
+}
+
 async function look(page: Page): Promise<void> {
   await page.goto('/follow-ups');
   await page
@@ -105,7 +115,6 @@ try {
   await shoot(page, 'ways');
   await page.goto(`${sorrel}/plan`);
   await page.getByRole('list', { name: 'Rules' }).waitFor();
-  await shoot(page, 'plan');
   await page.getByRole('button', { name: /^Start/ }).click();
   for (let i = 0; i < 3; i++)
     await page
@@ -135,20 +144,23 @@ try {
   await page.goto('/cells');
   await page.getByRole('list', { name: 'Cells' }).waitFor();
   await shoot(page, 'cells');
-  await page.goto('/feed');
-  await page.getByText(/foretold/).waitFor();
-  await shoot(page, 'feed');
-  await page.goto('/weather');
-  await page.getByRole('heading', { name: 'Mating flights' }).waitFor();
-  await shoot(page, 'weather');
+  await page.goto('/queens');
+  await page.getByRole('list', { name: 'Queens in colonies' }).waitFor();
+  await shoot(page, 'queens');
+  await page.goto('/yards');
+  await page.getByRole('link', { name: 'Stands' }).first().click();
+  await page.getByRole('region', { name: 'Plan of the yard' }).waitFor();
+  await shoot(page, 'stands');
+  await page.goto('/records');
+  await page.getByRole('region', { name: 'Visits' }).waitFor();
+  await shoot(page, 'records');
+  await colony(page, 'Tansy');
+  await inspect(page);
+  await shoot(page, 'inspection');
   await page.goto('/follow-ups');
   await shoot(page, 'follow-ups');
   await look(page);
   await shoot(page, 'verdict');
-  await colony(page, 'Burnet');
-  await page.goto(`${page.url()}/act`);
-  await page.getByRole('list', { name: 'What can be done' }).waitFor();
-  await shoot(page, 'what-to-do');
   const phone = await open(true);
   await phone.goto('/');
   await phone.getByRole('heading', { level: 1 }).waitFor();
@@ -160,7 +172,9 @@ try {
   await phone.goto(pad.pathname);
   await phone.getByRole('button', { name: /^Capped/ }).tap();
   await phone.getByRole('group', { name: 'Where it goes' }).waitFor();
-  await shoot(phone, 'phone-pad');
+  await colony(phone, 'Sorrel');
+  await inspect(phone);
+  await shoot(phone, 'phone-inspection');
   await phone.goto('/worksheet');
   await phone
     .getByRole('link', { name: /Go on|Open the work at Sorrel/ })

@@ -1,4 +1,5 @@
 import { apiBench } from './apiBench.ts';
+import { backupBench } from './backupBench.ts';
 import { browserBench } from './browserBench.ts';
 import { callOutBench } from './callOutBench.ts';
 import { planBench } from './planBench.ts';
@@ -13,4 +14,5 @@ queenBench();
 datingBench();
 await benchYardPlans();
 await apiBench();
+await backupBench();
 await browserBench();

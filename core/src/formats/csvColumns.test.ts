@@ -43,6 +43,7 @@ describe('dates of a spreadsheet', () => {
     expect(dayOrders(['3/4/2026', '14/4/2026'])).toEqual(['dmy']);
     expect(dayOrders(['3/4/2026', '5/6/2026'])).toEqual(['dmy', 'mdy']);
     expect(dayOrders(['2026-05-14', '14.05.2026'])).toEqual([]);
+    expect(dayOrders(['2026-05-14', 'soon'])).toEqual(['ymd']);
   });
 
   it('that are mixed are named, with both lines', () => {

@@ -72,9 +72,14 @@ export function readDay(text: string, order: DayOrder): Day | null {
   return daySchema.safeParse(full).success ? full : null;
 }
 
-/** The orders in which every date of a file can be read: one when it is clear, several to be asked, none when mixed. */
+const isDate = (text: string) => DAY_ORDERS.some((order) => readDay(text, order) !== null);
+
+/**
+ * The orders in which every date of a file can be read: one when it is clear, several to be asked, none when mixed.
+ * What is no date in any order is not heard: its row is refused by itself.
+ */
 export const dayOrders = (texts: readonly string[]): DayOrder[] =>
-  DAY_ORDERS.filter((order) => texts.every((t) => readDay(t, order) !== null));
+  DAY_ORDERS.filter((order) => texts.filter(isDate).every((t) => readDay(t, order) !== null));
 
 /** Rows under the names that the import knows, their days as it wants them; or what is wrong with the days. */
 export function renamedRows(
@@ -88,11 +93,11 @@ export function renamedRows(
   const read = order ?? possible[0] ?? null;
   const problems: RowProblem[] = [];
   if (read === null && dayHeading !== undefined) {
-    const first = rows.find((r) => (r.fields[dayHeading] ?? '') !== '');
+    const first = rows.find((r) => isDate(r.fields[dayHeading] ?? ''));
     const known = DAY_ORDERS.find((o) => first && readDay(first.fields[dayHeading] ?? '', o) !== null);
     const other = rows.find((r) => {
       const text = r.fields[dayHeading] ?? '';
-      return text !== '' && (known === undefined || readDay(text, known) === null);
+      return isDate(text) && (known === undefined || readDay(text, known) === null);
     });
     problems.push({
       line: other?.line ?? 1,

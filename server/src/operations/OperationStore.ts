@@ -10,7 +10,14 @@ import {
   type Operation,
 } from '@incremen/core/records';
 import { daysToCome, decide, summarise, undoChanges } from '@incremen/core/decide';
-import { addDays, failure, statusOfProblems, type Day, type Problem, type Result } from '@incremen/core/basics';
+import {
+  addDays,
+  failure,
+  statusOfProblems,
+  type Day,
+  type Problem,
+  type Result,
+} from '@incremen/core/basics';
 import { fromBundle, toBundle, type Bundle, type JournalEntry } from '@incremen/core/formats';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { loadApiary, loadRecord, writeChanges } from '../db/apiaryRows.ts';

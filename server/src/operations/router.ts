@@ -11,7 +11,8 @@ const operationId = z.uuid({ error: 'The address must hold the id of an operatio
 
 /** A count of a large hive is some 30 kB, a plan for 240 colonies about 1 MB. */
 const COMMAND_LIMIT = '4mb';
-const BUNDLE_LIMIT = '64mb';
+/** A restore takes what a backup wrote: 150 colonies with 25 counts each are 35 MB without their journal; a text can hold no more than this. */
+const BUNDLE_LIMIT = '480mb';
 
 /** Snapshots, commands, journal and file of operations. */
 export function operationsRouter(store: OperationStore): Router {

@@ -38,6 +38,10 @@ export interface DrawnBox {
   /** Slots behind a partition, which belong to another colony. */
   readonly othersSlots?: readonly number[];
   readonly frames: readonly DrawnFrame[];
+  /** A sheet or paper lies under the box: another family lives below. */
+  readonly sheetBelow?: boolean;
+  /** What takes slots and is no comb. */
+  readonly inserts?: Box['inserts'];
 }
 
 const PAD = 8;
@@ -155,6 +159,27 @@ export const HiveDrawing = memo(function HiveDrawing({
                 fill="var(--chakra-colors-sunk)"
               />
             ))}
+            {box.sheetBelow && (
+              <path
+                d={`M2 ${top + boxHeight(box) + BOX_GAP / 2}h${boxWidth(box.slots) - 4}`}
+                stroke="var(--chakra-colors-near)"
+                strokeWidth={2.6}
+              />
+            )}
+            {box.inserts?.map(({ what, slot }) => (
+              <rect
+                key={`i${slot}`}
+                x={slotX(slot) + (what === 'frame-feeder' ? 0 : 3)}
+                y={top + ABOVE}
+                width={what === 'frame-feeder' ? SLAT.width : SLAT.width - 6}
+                height={slatHeight(box.sizeId)}
+                rx={1}
+                fill={
+                  what === 'frame-feeder' ? 'var(--chakra-colors-syrup-water)' : 'var(--chakra-colors-wood)'
+                }
+                stroke="var(--chakra-colors-wood)"
+              />
+            ))}
             <EmptySlots box={box} top={top + ABOVE} />
             <SlatPaths
               queenColour={queenColour ?? null}
@@ -216,7 +241,11 @@ const readingOf = (f: DrawnFrame) => f.reading ?? bothSides({ [f.blank]: 10 }, 0
 const slotX = (slot: number) => PAD + (slot - 1) * SLAT.pitch + (SLAT.pitch - SLAT.width) / 2;
 
 function EmptySlots({ box, top }: { readonly box: DrawnBox; readonly top: number }) {
-  const taken = new Set([...box.frames.map((f) => f.slot), ...(box.othersSlots ?? [])]);
+  const taken = new Set([
+    ...box.frames.map((f) => f.slot),
+    ...(box.othersSlots ?? []),
+    ...(box.inserts ?? []).map((n) => n.slot),
+  ]);
   return Array.from({ length: box.slots }, (_, i) => i + 1)
     .filter((s) => !taken.has(s))
     .map((s) => (

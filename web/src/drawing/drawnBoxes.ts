@@ -36,6 +36,8 @@ function drawnBox(box: Box, colonyId: string, frames: readonly PlacedFrame[]): D
     sizeId: box.sizeId,
     role: box.role,
     excluderBelow: box.excluderBelow,
+    sheetBelow: box.sheetBelow !== null,
+    inserts: box.inserts,
     partitionsAfter: box.chambers.slice(0, -1).map((c) => c.toSlot),
     othersSlots: box.chambers.flatMap((c) =>
       c.colonyId !== null && c.colonyId !== colonyId && box.chambers.length > 1

@@ -35,6 +35,8 @@ const OFFLINE: ProblemDocument = {
 
 /** A network that neither answers nor fails is given up after this long. */
 const TIMEOUT_MS = 20_000;
+/** A restore of years of counts takes its time. */
+const RESTORE_TIMEOUT_MS = 600_000;
 
 let clockOffsetMs = 0;
 
@@ -48,12 +50,17 @@ function noteClock(response: Response): void {
   if (Number.isFinite(server)) clockOffsetMs = server - Date.now();
 }
 
-async function ask<T>(method: string, path: string, body?: unknown): Promise<T> {
+async function ask<T>(
+  method: string,
+  path: string,
+  body?: unknown,
+  timeoutMs: number = TIMEOUT_MS,
+): Promise<T> {
   let response: Response;
   try {
     response = await fetch(path, {
       method,
-      signal: AbortSignal.timeout(TIMEOUT_MS),
+      signal: AbortSignal.timeout(timeoutMs),
       ...(body === undefined
         ? {}
         : body instanceof Blob
@@ -100,5 +107,5 @@ export const api = {
   weather: (op: string, day: string, hour: number) =>
     ask<WeatherReport>('GET', `${API_PATHS.weather(op)}?day=${day}&hour=${hour}`),
   importBundle: (op: string, file: unknown) =>
-    ask<{ operationId: string }>('PUT', API_PATHS.bundle(op), file),
+    ask<{ operationId: string }>('PUT', API_PATHS.bundle(op), file, RESTORE_TIMEOUT_MS),
 };

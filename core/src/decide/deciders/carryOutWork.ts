@@ -220,6 +220,7 @@ function moveFrames(draft: Draft, work: Work, path: Path): void {
       );
       continue;
     }
+    if (m.to) makeRoom(draft, m.to);
     draft.put(
       'frame',
       m.to
@@ -227,6 +228,13 @@ function moveFrames(draft: Draft, work: Work, path: Path): void {
         : { ...frame, place: 'store', boxId: null, slot: null },
     );
   }
+}
+
+/** A comb that is hung where a feeder or a board was has taken its place. */
+function makeRoom(draft: Draft, to: { readonly boxId: string; readonly slot: number }): void {
+  const box = draft.get('box', to.boxId);
+  if (!box?.inserts.some((n) => n.slot === to.slot)) return;
+  draft.put('box', { ...box, inserts: box.inserts.filter((n) => n.slot !== to.slot) });
 }
 
 /** Boxes that are empty now go to the store; the rest of their hive closes up. */

@@ -18,6 +18,7 @@ import { useApiary, useOperation, useSend } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
+import { BoxThings } from './BoxThings.tsx';
 import { SquareButton } from '../../ui/SquareButton.tsx';
 import { keepSizes, SizePicker, sizeName, type PickedSize } from '../../shared/hives/SizePicker.tsx';
 
@@ -71,7 +72,7 @@ function HiveEditor({ colony, hiveId }: { readonly colony: Colony; readonly hive
     <Box>
       <PageHeader title={`Boxes of ${colony.name}`} aside={placeOf(apiary, colony).yard?.name}>
         <Button disabled={!changed} loading={busy} onClick={() => void save()}>
-          Let it stand so
+          Save this layout
         </Button>
       </PageHeader>
       <ProblemList problems={problems} />
@@ -220,6 +221,7 @@ function HiveEditor({ colony, hiveId }: { readonly colony: Colony; readonly hive
           )}
         </Box>
       </Flex>
+      <BoxThings colony={colony} />
     </Box>
   );
 }

@@ -107,7 +107,7 @@ describe('the boxes of a hive', () => {
       store,
       `/colonies/${colony.id}/hive`,
     );
-    const done = screen.getByRole<HTMLButtonElement>('button', { name: 'Let it stand so' });
+    const done = screen.getByRole<HTMLButtonElement>('button', { name: 'Save this layout' });
     expect(done.disabled).toBe(true);
     await user.click(screen.getByRole('button', { name: 'Box 1 from the bottom: up' }));
     await user.click(

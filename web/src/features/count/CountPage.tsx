@@ -48,6 +48,7 @@ function Recorder({ colony }: { readonly colony: Colony }) {
     () => draft.frames.map((f) => ({ id: f.frameId, name: `${boxLabel(f.boxId)}, frame ${f.slot}` })),
     [draft.frames, boxLabel],
   );
+  const boxNames = useMemo(() => own.map((b) => ({ id: b.id, name: boxName(own, b.id) })), [own]);
   const frame = draft.frames[draft.at];
   // The words at the head follow the tap; they need not keep it waiting.
   const inHand = useDeferredValue(
@@ -103,6 +104,7 @@ function Recorder({ colony }: { readonly colony: Colony }) {
             colonyName={colony.name}
             units={units}
             frames={frameNames}
+            boxes={boxNames}
           />
         )}
       </div>

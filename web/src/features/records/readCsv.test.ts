@@ -6,7 +6,7 @@ it('reads commas, semicolons and a byte order mark, and keeps the line numbers',
     { line: 2, fields: { hive: 'Elm', slot: '1' } },
     { line: 3, fields: { hive: 'Elm, old', slot: '2' } },
   ];
-  expect(readCsv('\uFEFFHive,Slot\nElm,1\n"Elm, old",2\n')).toEqual(expected);
+  expect(readCsv('\uFEFFhive,slot\nElm,1\n"Elm, old",2\n')).toEqual(expected);
   expect(readCsv('hive;slot\r\nElm;1\r\nElm, old;2\r\n')).toEqual(expected);
 });
 

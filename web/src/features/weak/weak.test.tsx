@@ -150,7 +150,7 @@ describe('an action worked out', () => {
     const { store } = open(`/colonies/${id('Burnet')}/act/combine`);
     const units = await screen.findByRole('list', { name: 'Before and after' });
     expect(within(units).getAllByRole('img').length).toBeGreaterThanOrEqual(3);
-    expect(within(units).getByText('no unit of its own')).toBeTruthy();
+    expect(within(units).getByText('no longer a separate colony')).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Start the work' }));
     expect(await screen.findByText('the work')).toBeTruthy();
     const plans = Object.values(store.getState().mirror.apiary.work);

@@ -3,6 +3,7 @@ import type { Conditions, Evidence, Operation } from '@incremen/core/records';
 import { memo, useCallback, type ReactNode } from 'react';
 import { useLatest } from '../../ui/useLatest.ts';
 import { AddPhotos, type DraftPhoto } from '../photos/AddPhotos.tsx';
+import { ByBoxQuestion } from './ByBoxQuestion.tsx';
 import { CappedQuestion, CellsQuestion, EggsQuestion, LarvaeQuestions } from './BroodQuestions.tsx';
 import { ConditionsFields } from './ConditionsFields.tsx';
 import { FramesReadQuestion } from './FramesReadQuestion.tsx';
@@ -27,12 +28,15 @@ export function SeenForm({
   onChange,
   colonyName,
   frames,
+  boxes = [],
   units,
 }: {
   readonly seen: Seen;
   readonly onChange: (seen: Seen) => void;
   readonly colonyName: string;
   readonly frames: readonly { readonly id: string; readonly name: string }[];
+  /** The boxes that can be told apart, bottom first. */
+  readonly boxes?: readonly { readonly id: string; readonly name: string }[];
   readonly units: Operation['units'];
 }) {
   const { evidence } = seen;
@@ -59,6 +63,7 @@ export function SeenForm({
         <EggsQuestion {...asked} />
         <LarvaeQuestions {...asked} />
         <CappedQuestion {...asked} />
+        <ByBoxQuestion {...asked} boxes={boxes} />
         <DiseaseQuestion {...asked} />
         <TreatmentQuestion {...asked} />
       </Part>

@@ -39,6 +39,16 @@ export function seenInWords(evidence: Evidence): string {
       ? []
       : [evidence.cage === 'empty' ? 'the cage is empty' : 'the queen is in her cage']),
     ...(evidence.searchedMin === null ? [] : [`searched for ${count(evidence.searchedMin, 'minute')}`]),
+    ...evidence.byBox.flatMap((b, i) =>
+      b.caps === null && b.eggs === null
+        ? []
+        : [
+            `of box ${i + 1} noted: ${[
+              ...(b.eggs === null ? [] : [b.eggs ? 'eggs' : 'no eggs']),
+              ...(b.caps === null ? [] : [b.caps === 'none' ? 'no caps' : `${b.caps} caps`]),
+            ].join(' and ')}`,
+          ],
+    ),
     ...(evidence.mood ? [evidence.mood] : []),
   ].join(', ');
 }

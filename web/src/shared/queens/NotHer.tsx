@@ -67,8 +67,8 @@ export function NotHer({ colony }: { readonly colony: Colony }) {
         }}
       >
         <Text>
-          A mark that is missing may be worn off: look for the clipped wing and for an emerged cell. No wing clipped, or
-          a cell found: she was replaced.
+          A mark that is missing may be worn off: look for the clipped wing and for an emerged cell. No wing
+          clipped, or a cell found: she was replaced.
         </Text>
         <Choice
           label={`What became of ${queen.name ?? 'the old queen'}`}

@@ -1,5 +1,7 @@
 import { problemsOfReading } from '../../../comb/index.ts';
-import type { CommandOf, Frame } from '../../../records/index.ts';
+import { onDay } from '../../../basics/index.ts';
+import { colonyAtSlot, type CommandOf, type Frame } from '../../../records/index.ts';
+import { fileJob } from '../fileJob.ts';
 import type { Draft } from '../draft.ts';
 
 type Path = readonly (string | number)[];
@@ -29,6 +31,26 @@ export function decideCareForCombs(draft: Draft, command: CommandOf<'careForComb
       return;
     }
     draft.put('frame', caredFor(frame, command.day, change));
+    if (change.what === 'cut-by') fileCutting(draft, frame, change.day);
+  });
+}
+
+/** A drone comb comes up on its day. The job bears the identifier of the comb: another day takes its place. */
+function fileCutting(draft: Draft, frame: Frame, day: string | null): void {
+  const known = draft.get('followUp', frame.id);
+  if (day === null) {
+    if (known?.status === 'open') draft.put('followUp', { ...known, status: 'dropped' });
+    return;
+  }
+  const box = frame.boxId === null ? undefined : draft.get('box', frame.boxId);
+  const colonyId = box && frame.slot !== null ? colonyAtSlot(box, frame.slot) : null;
+  const colony = colonyId === null ? undefined : draft.get('colony', colonyId);
+  if (!colony) return;
+  fileJob(draft, [frame.id], {
+    colonyIds: [colony.id],
+    topic: 'drone-comb',
+    window: onDay(day),
+    expect: `Cut or freeze the drone comb in slot ${frame.slot} of ${colony.name} before its drones emerge.`,
   });
 }
 
