@@ -53,6 +53,12 @@ export function makeRouter() {
           lazy: async () => ({ Component: (await import('../features/queens/QueensPage.tsx')).QueensPage }),
         },
         {
+          path: 'queens/tags',
+          lazy: async () => ({
+            Component: (await import('../features/queens/QueenTagsPage.tsx')).QueenTagsPage,
+          }),
+        },
+        {
           path: 'queens/:queenId',
           lazy: async () => ({ Component: (await import('../features/queens/QueenPage.tsx')).QueenPage }),
         },

@@ -1,4 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
+import { dayInWords } from '@incremen/core/basics';
+import { queenCalendar } from '@incremen/core/brood';
 import type { Given } from '@incremen/core/records';
 import { useState } from 'react';
 import { useChosenDay, useToday } from '../../mirror/hooks.ts';
@@ -14,6 +16,11 @@ export function TreatmentForm({ colony, done }: HappenedProps) {
   const today = useToday();
   const { tell, problems, busy } = useTell();
   const [day, setDay] = useChosenDay();
+  const { separation } = colony;
+  const broodless =
+    separation && separation.queen !== 'here'
+      ? queenCalendar(separation.day, separation.emergence ?? undefined).broodless
+      : null;
   const [what, setWhat] = useState('');
   const [pieces, setPieces] = useState('');
   const [outBy, setOutBy] = useState('');
@@ -48,6 +55,13 @@ export function TreatmentForm({ colony, done }: HappenedProps) {
           The label rules: dose, time, supers off or on. Keep to the law and to your veterinary service; write
           down what they ask for.
         </Text>
+        {broodless && (
+          <Text>
+            No capped brood is expected from <b>{dayInWords(broodless.from)}</b> to{' '}
+            <b>{dayInWords(broodless.to)}</b>: mites sit on bees then, for those who treat without brood.
+            Check for caps first.
+          </Text>
+        )}
         <TextField label="What, as on its label" value={what} onChange={setWhat} />
         <TextField label="Pieces" numeric value={pieces} onChange={setPieces} />
         <DayField label="In on" value={day} max={today} onChange={setDay} />

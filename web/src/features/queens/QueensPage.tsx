@@ -31,6 +31,9 @@ export function QueensPage() {
         <Button asChild variant="outline" bg="sheet">
           <Link to="/cells">Queen cells</Link>
         </Button>
+        <Button asChild variant="outline" bg="sheet">
+          <Link to="/queens/tags">Tags</Link>
+        </Button>
       </PageHeader>
       <Flex gap={8} wrap="wrap" mb={6}>
         <Named title="To mark" lines={toMark} none="All are marked.">

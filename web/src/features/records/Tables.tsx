@@ -11,6 +11,13 @@ import {
 import type { Apiary } from '@incremen/core/records';
 import { Sheet } from 'lucide-react';
 import Papa from 'papaparse';
+import { useState } from 'react';
+import type { JournalPage } from '@incremen/contract';
+import type { Problem } from '@incremen/core/basics';
+import { useAppSelector } from '../../state/store.ts';
+import { api } from '../../server/api.ts';
+import { problemsOf } from '../../server/problemsOf.ts';
+import { ProblemList } from '../../ui/ProblemList.tsx';
 import { seenInWords } from '../../shared/evidence/seenInWords.ts';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 
@@ -40,6 +47,42 @@ function save(text: string, name: string): void {
   URL.revokeObjectURL(url);
 }
 
+/** The whole journal, page by page from the server. */
+function JournalTable() {
+  const operationId = useAppSelector((s) => s.mirror.operationId);
+  const today = useToday();
+  const [busy, setBusy] = useState(false);
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  async function write() {
+    if (operationId === null) return;
+    setBusy(true);
+    setProblems([]);
+    try {
+      const rows: string[][] = [];
+      for (let before: number | null = null; ;) {
+        const page: JournalPage = await api.journal(operationId, before);
+        rows.push(...page.entries.map((e) => [e.doneAt, e.summary, e.undoneBy ? 'undone' : '']));
+        if (page.next === null) break;
+        before = page.next;
+      }
+      const text = Papa.unparse({ fields: ['when', 'what', 'undone'], data: rows }, { escapeFormulae: true });
+      save(text, `incremen-journal-${today}.csv`);
+    } catch (error) {
+      setProblems(problemsOf(error));
+    } finally {
+      setBusy(false);
+    }
+  }
+  return (
+    <>
+      <Button size="sm" variant="outline" bg="sheet" loading={busy} onClick={() => void write()}>
+        <Sheet size={16} aria-hidden /> Journal
+      </Button>
+      <ProblemList problems={problems} />
+    </>
+  );
+}
+
 /** The records as tables for a spreadsheet, one file each. */
 export function Tables() {
   const apiary = useApiary();
@@ -47,6 +90,7 @@ export function Tables() {
   return (
     <Flex gap={2} wrap="wrap" align="center" mb={3} role="group" aria-label="Tables for a spreadsheet">
       <Text color="inkSoft">For a spreadsheet:</Text>
+      <JournalTable />
       {TABLES.map(({ name, of }) => (
         <Button
           key={name}

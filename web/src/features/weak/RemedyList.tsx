@@ -55,8 +55,10 @@ export function RemedyList({
                   />
                 </svg>
                 <span>
-                  {r.bees > 0 ? `${one(r.bees)} frames of bees on ${dayInWords(on)}` : 'no unit of its own'};{' '}
-                  {gainInWords(r)}
+                  {r.bees > 0
+                    ? `${one(r.bees)} frames of bees on ${dayInWords(on)}`
+                    : 'no longer a separate colony'}
+                  ; {gainInWords(r)}
                 </span>
               </div>
             </Box>

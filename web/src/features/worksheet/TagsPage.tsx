@@ -9,7 +9,7 @@ import { RouteError } from '../../ui/RouteError.tsx';
 import { dotColour } from '../../drawing/contentStyle.ts';
 import { useApiary } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
-import styles from './TagsPage.module.css';
+import styles from '../../shared/tags/tags.module.css';
 
 /** Tags for the hives of a piece of work, to print and tie on: each with a code that leads to its colony. */
 export function TagsPage() {
