@@ -21,7 +21,16 @@ export default defineConfig({
           provide: { soak },
         },
       },
-      { test: { name: 'structure', root: 'scripts', include: ['**/*.test.ts'], environment: 'node' } },
+      {
+        test: {
+          name: 'structure',
+          root: 'scripts',
+          include: ['**/*.test.ts'],
+          environment: 'node',
+          // Every source is parsed; a busy machine takes its time.
+          testTimeout: 60_000,
+        },
+      },
       { test: { name: 'station', root: 'station', include: ['src/**/*.test.ts'], environment: 'node' } },
       { test: { name: 'contract', root: 'contract', include: ['src/**/*.test.ts'], environment: 'node' } },
       {

@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { emptyApiary, newOperation, type Apiary } from '@incremen/core/records';
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';

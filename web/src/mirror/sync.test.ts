@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { applyChanges, type Apiary, type Command } from '@incremen/core/records';
 import { decide } from '@incremen/core/decide';
 import { demoScenario } from '@incremen/core/demo';

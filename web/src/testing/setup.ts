@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { cleanup, configure } from '@testing-library/react';
 import { afterEach, vi } from 'vitest';
 import { decider } from '../state/decider.ts';

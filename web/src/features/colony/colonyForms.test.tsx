@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { boxesOfHive, queenOf, type Apiary } from '@incremen/core/records';
 import { colonyState } from '@incremen/core/colony';
 import { DEMO_DAY } from '@incremen/core/demo';

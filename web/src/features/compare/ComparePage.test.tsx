@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { demoScenario } from '@incremen/core/demo';
 import { screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';

@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { demoScenario } from '@incremen/core/demo';
 import { openFollowUps, type Apiary, type FollowUp } from '@incremen/core/records';
 import { topicInWords } from '@incremen/core/followup';

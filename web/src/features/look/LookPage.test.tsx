@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { openFollowUps } from '@incremen/core/records';
 import { fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';

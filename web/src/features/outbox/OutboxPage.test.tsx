@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import type { Command } from '@incremen/core/records';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';

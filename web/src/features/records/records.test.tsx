@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import type { JournalPage } from '@incremen/contract';
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';

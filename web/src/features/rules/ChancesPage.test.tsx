@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { operationOf } from '@incremen/core/records';
 import { USUAL_TABLE } from '@incremen/core/queen-odds';
 import { fireEvent, screen, waitFor } from '@testing-library/react';

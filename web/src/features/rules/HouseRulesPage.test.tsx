@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { HOUSE_RULES, houseRules } from '@incremen/core/rules';
 import { operationOf } from '@incremen/core/records';
 import { fireEvent, screen, waitFor } from '@testing-library/react';

@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { demoScenario } from '@incremen/core/demo';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';

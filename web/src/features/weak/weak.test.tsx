@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { demoScenario } from '@incremen/core/demo';
 import type { FollowUp } from '@incremen/core/records';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';

@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { applyChanges } from '@incremen/core/records';
 import { decide } from '@incremen/core/decide';
 import { demoScenario } from '@incremen/core/demo';

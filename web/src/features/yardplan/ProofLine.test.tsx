@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { atTheBench, click, openBench, planned, withNucs } from '../../testing/onBench.tsx';

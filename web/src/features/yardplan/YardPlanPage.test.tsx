@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { STORE_KEY } from '@incremen/core/records';
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';

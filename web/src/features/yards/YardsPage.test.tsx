@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { coloniesOfYard, openFollowUps } from '@incremen/core/records';
 import { demoScenario } from '@incremen/core/demo';
 import { screen, within } from '@testing-library/react';

@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { PHOTO_LIMITS } from '@incremen/core/records';
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
