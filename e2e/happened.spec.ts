@@ -106,6 +106,8 @@ test('a colony is found dead: its combs are kept apart until they are known to b
   await expect(apart).toContainText('10 combs');
   await apart.getByRole('button', { name: 'They are clean' }).click();
   await expect(apart).toHaveCount(0);
+  await page.getByRole('button', { name: 'Take it to the store' }).click();
+  await expect(page.getByRole('region', { name: 'Hives without bees' })).toHaveCount(0);
   expect((await records.get()).records.frame.filter((f) => f.care.quarantine)).toEqual([]);
 });
 

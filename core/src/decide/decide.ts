@@ -28,6 +28,7 @@ import {
 import { decideTickStep } from './deciders/tickingSteps.ts';
 import { decideChangeCells, decideEnterCells } from './deciders/happening/cells.ts';
 import { decideCareForCombs, decideReadLoose } from './deciders/happening/combs.ts';
+import { decideClearHive } from './deciders/happening/clearingHives.ts';
 import { decideCorrectVisit } from './deciders/happening/correcting.ts';
 import { decideEndColony } from './deciders/happening/endingColonies.ts';
 import { decideGive, decideTakeOut } from './deciders/happening/giving.ts';
@@ -124,6 +125,8 @@ function decideInto(draft: Draft, command: Command, path: Path): void {
       return decideUnstackHive(draft, command, path);
     case 'endColony':
       return decideEndColony(draft, command, path);
+    case 'clearHive':
+      return decideClearHive(draft, command, path);
     case 'recordSwarm':
       return decideRecordSwarm(draft, command, path);
     case 'setOrigin':

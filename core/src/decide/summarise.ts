@@ -105,6 +105,8 @@ export function summarise(apiary: Apiary, command: Command): string {
       return `${colony(command.colonyId)} taken down to a stand of its own`;
     case 'endColony':
       return `${colony(command.colonyId)} ${COLONY_END_WORDS[command.how]} on ${dayInWords(command.day)}${command.words ? `: ${command.words}` : ''}`;
+    case 'clearHive':
+      return `${hive(command.hiveId)} taken to the store`;
     case 'recordSwarm':
       return `${colony(command.colonyId)} swarmed on ${dayInWords(command.day)}${command.hivedId ? `; hived as ${colony(command.hivedId)}` : ''}`;
     case 'setOrigin':

@@ -108,6 +108,9 @@ const endColony = z.strictObject({
   combs: z.enum(['stay', 'store', 'apart', 'gone']),
 });
 
+/** Takes a hive in which nobody lives any more off its stand: boxes and combs go to the store. */
+const clearHive = z.strictObject({ type: z.literal('clearHive'), hiveId: id });
+
 /** The old queen has left with a swarm. The hive it was put into is added beforehand, where it was caught. */
 const recordSwarm = z.strictObject({
   type: z.literal('recordSwarm'),
@@ -244,6 +247,7 @@ export const happenings = [
   stackHives,
   unstackHive,
   endColony,
+  clearHive,
   recordSwarm,
   setOrigin,
   noteQueen,

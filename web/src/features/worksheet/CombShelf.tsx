@@ -4,6 +4,7 @@ import { bothSides } from '@incremen/core/comb';
 import {
   boxesOfHive,
   boxName,
+  coloniesOfHive,
   framesApart,
   type Apiary,
   type Command,
@@ -89,6 +90,7 @@ export function CombShelf() {
         </Button>
       )}
       <Apart />
+      <Deserted />
     </>
   );
 }
@@ -129,6 +131,39 @@ function AddCombs({ done }: { readonly done: () => void }) {
         <TextField label="Drawn in" numeric value={year} onChange={setYear} placeholder="Year, if known" />
         <TextField label="From" value={from} onChange={setFrom} placeholder="Where they came from" />
       </TellForm>
+    </Box>
+  );
+}
+
+/** Hives on stands in which nobody lives any more. */
+function Deserted() {
+  const apiary = useApiary();
+  const { tell } = useTell();
+  const hives = Object.values(apiary.hive).filter(
+    (h) => h.standId !== null && coloniesOfHive(apiary, h.id).length === 0,
+  );
+  if (hives.length === 0) return null;
+  return (
+    <Box as="section" mt={6} aria-label="Hives without bees">
+      <SectionHeading mb={1}>Hives without bees</SectionHeading>
+      {hives.map((h) => {
+        const stand = h.standId === null ? undefined : apiary.stand[h.standId];
+        return (
+          <Flex key={h.id} gap={3} wrap="wrap" align="center">
+            <Text flex="1 1 260px">
+              {h.name}, still on its stand{stand && ` in ${apiary.yard[stand.yardId]?.name ?? 'a yard'}`}
+            </Text>
+            <Button
+              size="sm"
+              variant="outline"
+              bg="sheet"
+              onClick={() => void tell({ type: 'clearHive', hiveId: h.id }, `${h.name} is in the store`)}
+            >
+              Take it to the store
+            </Button>
+          </Flex>
+        );
+      })}
     </Box>
   );
 }

@@ -267,6 +267,19 @@ describe('the end of a colony', () => {
     expect(t.yard.apiary.hive[t.heather.hiveId ?? '']?.standId).toBeNull();
   });
 
+  it('leaves a hive of nobody on its stand until it is taken to the store', () => {
+    const t = twoHives();
+    const hiveId = t.heather.hiveId ?? '';
+    expect(t.yard.refused({ type: 'clearHive', hiveId })).toEqual(['yard-in-use at hiveId']);
+    t.yard.run(end(t, {}));
+    expect(t.yard.apiary.hive[hiveId]?.standId).not.toBeNull();
+    t.yard.run({ type: 'clearHive', hiveId });
+    expect(t.yard.apiary.hive[hiveId]?.standId).toBeNull();
+    // Kept apart all the same.
+    expect(framesApart(t.yard.apiary)).toHaveLength(4);
+    expect(framesInStore(t.yard.apiary)).toEqual([]);
+  });
+
   it('sold goes with its combs, and can be undone by nobody twice', () => {
     const t = twoHives();
     t.yard.run(end(t, { how: 'sold', cause: null, words: 'a neighbour', combs: 'gone' }));
