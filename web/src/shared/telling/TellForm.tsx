@@ -28,6 +28,7 @@ export function TellForm({
       aria-label={label}
       display="grid"
       gap={4}
+      w="100%"
       maxW="38rem"
       onSubmit={(e: React.FormEvent) => {
         e.preventDefault();
