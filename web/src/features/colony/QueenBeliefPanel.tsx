@@ -55,7 +55,7 @@ export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }
         </Text>
       )}
       <Box as="details" mt={2} fontSize="sm">
-        <summary className={common.summary}>How this is reckoned</summary>
+        <summary className={common.summary}>How this is worked out</summary>
         <Text my={1}>
           Eggs are up to 3 days old, larvae to 9, capped brood to 21, a queen emerges 16 days after her egg
           (Winston 1987). How well you find eggs, cells and queens, and how often queens are raised and mate,

@@ -18,13 +18,13 @@ export function NightsForetold({
   const { units } = useOperation();
   const coldest = report && now ? senseOf(report, now).coldest : null;
   if (!coldest) return null;
-  const foretold = coldest.minC < WEATHER_LIMITS.coldNightC ? 'cold' : 'mild';
+  const forecast = coldest.minC < WEATHER_LIMITS.coldNightC ? 'cold' : 'mild';
   return (
     <Text color="inkSoft">
-      Foretold: {degrees(coldest.minC, units)} {degreeSign(units)} at the coldest.{' '}
-      {foretold !== nights && (
-        <button type="button" className={common.quietButton} onClick={() => onChange(foretold)}>
-          Reckon with {foretold} nights
+      Forecast: {degrees(coldest.minC, units)} {degreeSign(units)} at the coldest.{' '}
+      {forecast !== nights && (
+        <button type="button" className={common.quietButton} onClick={() => onChange(forecast)}>
+          Plan for {forecast} nights
         </button>
       )}
     </Text>
