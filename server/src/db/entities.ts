@@ -41,6 +41,14 @@ const ofOperation = () =>
     .deferMode(deferred)
     .index();
 
+/** A reference to a row that must be there. It is checked at commit. */
+const refers = (entity: EntitySchema, column: string) =>
+  p.manyToOne(entity).mapToPk().fieldName(column).deferMode(deferred);
+
+/** The same where there may be none. */
+const perhaps = (entity: EntitySchema, column: string) =>
+  refers(entity, column).nullable().deleteRule('no action');
+
 const YardEntity = defineEntity({
   name: 'Yard',
   tableName: 'yard',
@@ -60,7 +68,7 @@ const StandEntity = defineEntity({
   properties: {
     id: p.uuid().primary(),
     operationId: ofOperation,
-    yardId: () => p.manyToOne(YardEntity).mapToPk().fieldName('yard_id').deferMode(deferred).index(),
+    yardId: () => refers(YardEntity, 'yard_id').index(),
     name: p.text(),
     order: p.integer(),
     spot: json(S.stand.shape.spot).nullable(),
@@ -73,15 +81,7 @@ const HiveEntity = defineEntity({
   properties: {
     id: p.uuid().primary(),
     operationId: ofOperation,
-    standId: () =>
-      p
-        .manyToOne(StandEntity)
-        .mapToPk()
-        .fieldName('stand_id')
-        .nullable()
-        .deleteRule('no action')
-        .deferMode(deferred)
-        .index(),
+    standId: () => perhaps(StandEntity, 'stand_id').index(),
     name: p.text(),
     entrance: json(S.hive.shape.entrance),
     wears: json(S.hive.shape.wears),
@@ -94,15 +94,7 @@ const BoxEntity = defineEntity({
   properties: {
     id: p.uuid().primary(),
     operationId: ofOperation,
-    hiveId: () =>
-      p
-        .manyToOne(HiveEntity)
-        .mapToPk()
-        .fieldName('hive_id')
-        .nullable()
-        .deleteRule('no action')
-        .deferMode(deferred)
-        .index(),
+    hiveId: () => perhaps(HiveEntity, 'hive_id').index(),
     position: p.integer(),
     sizeId: p.text(),
     slots: p.integer(),
@@ -121,15 +113,7 @@ const ColonyEntity = defineEntity({
     id: p.uuid().primary(),
     operationId: ofOperation,
     name: p.text(),
-    hiveId: () =>
-      p
-        .manyToOne(HiveEntity)
-        .mapToPk()
-        .fieldName('hive_id')
-        .nullable()
-        .deleteRule('no action')
-        .deferMode(deferred)
-        .index(),
+    hiveId: () => perhaps(HiveEntity, 'hive_id').index(),
     startedOn: p.date(),
     endedOn: p.date().nullable(),
     origin: json(S.colony.shape.origin),
@@ -173,26 +157,11 @@ const FrameEntity = defineEntity({
     operationId: ofOperation,
     sizeId: p.text(),
     place: p.text(),
-    boxId: () =>
-      p
-        .manyToOne(BoxEntity)
-        .mapToPk()
-        .fieldName('box_id')
-        .nullable()
-        .deleteRule('no action')
-        .deferMode(deferred),
+    boxId: () => perhaps(BoxEntity, 'box_id'),
     slot: p.integer().nullable(),
     blank: p.text(),
     combYear: p.integer().nullable(),
-    readingId: () =>
-      p
-        .manyToOne(ReadingEntity)
-        .mapToPk()
-        .fieldName('reading_id')
-        .nullable()
-        .deleteRule('no action')
-        .deferMode(deferred)
-        .index(),
+    readingId: () => perhaps(ReadingEntity, 'reading_id').index(),
     care: json(S.frame.shape.care),
   },
   uniques: [{ name: 'frame_one_a_slot', properties: ['boxId', 'slot'], deferMode: deferred }],
@@ -210,7 +179,7 @@ const VisitEntity = defineEntity({
   properties: {
     id: p.uuid().primary(),
     operationId: ofOperation,
-    colonyId: () => p.manyToOne(ColonyEntity).mapToPk().fieldName('colony_id').deferMode(deferred).index(),
+    colonyId: () => refers(ColonyEntity, 'colony_id').index(),
     day: p.date(),
     time: p.text().nullable(),
     purpose: p.text(),
@@ -227,7 +196,7 @@ const PhotoEntity = defineEntity({
   properties: {
     id: p.uuid().primary(),
     operationId: ofOperation,
-    visitId: () => p.manyToOne(VisitEntity).mapToPk().fieldName('visit_id').deferMode(deferred).index(),
+    visitId: () => refers(VisitEntity, 'visit_id').index(),
     takenOn: p.date(),
     mediaType: p.text(),
     widthPx: p.integer(),
@@ -258,26 +227,10 @@ export const ReadingEntity = defineEntity({
   properties: {
     id: p.uuid().primary(),
     operationId: ofOperation,
-    visitId: () =>
-      p
-        .manyToOne(VisitEntity)
-        .mapToPk()
-        .fieldName('visit_id')
-        .nullable()
-        .deleteRule('no action')
-        .deferMode(deferred)
-        .index(),
-    frameId: () => p.manyToOne(FrameEntity).mapToPk().fieldName('frame_id').deferMode(deferred).index(),
+    visitId: () => perhaps(VisitEntity, 'visit_id').index(),
+    frameId: () => refers(FrameEntity, 'frame_id').index(),
     day: p.date(),
-    boxId: () =>
-      p
-        .manyToOne(BoxEntity)
-        .mapToPk()
-        .fieldName('box_id')
-        .nullable()
-        .deleteRule('no action')
-        .deferMode(deferred)
-        .index(),
+    boxId: () => perhaps(BoxEntity, 'box_id').index(),
     slot: p.integer().nullable(),
     body: json(S.reading.shape.body),
   },
@@ -302,7 +255,7 @@ const WorkStepEntity = defineEntity({
   properties: {
     id: p.uuid().primary(),
     operationId: ofOperation,
-    workId: () => p.manyToOne(WorkEntity).mapToPk().fieldName('work_id').deferMode(deferred).index(),
+    workId: () => refers(WorkEntity, 'work_id').index(),
     order: p.integer(),
     kind: p.text(),
     task: p.text().nullable(),
@@ -320,15 +273,7 @@ const FollowUpEntity = defineEntity({
   properties: {
     id: p.uuid().primary(),
     operationId: ofOperation,
-    workId: () =>
-      p
-        .manyToOne(WorkEntity)
-        .mapToPk()
-        .fieldName('work_id')
-        .nullable()
-        .deleteRule('no action')
-        .deferMode(deferred)
-        .index(),
+    workId: () => perhaps(WorkEntity, 'work_id').index(),
     colonyIds: json(S.followUp.shape.colonyIds),
     kind: p.text(),
     topic: p.text(),
@@ -369,7 +314,7 @@ const CellEntity = defineEntity({
   properties: {
     id: p.uuid().primary(),
     operationId: ofOperation,
-    frameId: () => p.manyToOne(FrameEntity).mapToPk().fieldName('frame_id').deferMode(deferred).index(),
+    frameId: () => refers(FrameEntity, 'frame_id').index(),
     place: p.text(),
     egg: json(S.cell.shape.egg),
     datedBy: p.text(),
@@ -389,7 +334,7 @@ const GivenEntity = defineEntity({
   properties: {
     id: p.uuid().primary(),
     operationId: ofOperation,
-    colonyId: () => p.manyToOne(ColonyEntity).mapToPk().fieldName('colony_id').deferMode(deferred).index(),
+    colonyId: () => refers(ColonyEntity, 'colony_id').index(),
     day: p.date(),
     body: json(S.given.shape.body),
     outOn: p.date().nullable(),
@@ -403,7 +348,7 @@ const EventEntity = defineEntity({
   properties: {
     id: p.uuid().primary(),
     operationId: ofOperation,
-    colonyId: () => p.manyToOne(ColonyEntity).mapToPk().fieldName('colony_id').deferMode(deferred).index(),
+    colonyId: () => refers(ColonyEntity, 'colony_id').index(),
     day: p.date(),
     body: json(S.event.shape.body),
   },

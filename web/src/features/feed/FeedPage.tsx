@@ -26,10 +26,10 @@ export function FeedPage() {
   const [aim, setAim] = useState<FeedAim>('bridge');
   const [flowSaid, setFlow] = useState<'yes' | 'no' | null>(null);
   const [said, setSaid] = useState<'mild' | 'cold' | null>(null);
-  const foretold = report && now ? (senseOf(report, now).coldest?.minC ?? null) : null;
+  const forecast = report && now ? (senseOf(report, now).coldest?.minC ?? null) : null;
   const onScale = scaleVerdict(scaleDays(report?.scale ?? [])).says;
   const flow = flowSaid ?? (onScale === 'flow' ? 'yes' : 'no');
-  const nightMinC = said === 'mild' ? 12 : said === 'cold' ? 4 : (foretold ?? 12);
+  const nightMinC = said === 'mild' ? 12 : said === 'cold' ? 4 : (forecast ?? 12);
   const nightKind = said ?? (nightMinC < 8 ? 'cold' : 'mild');
   const round = feedRound(apiary, yardId, today, aim, { nightMinC, flow: flow === 'yes' });
   const feeds = round.lines.filter((l) => l.kg > 0);
@@ -81,8 +81,8 @@ export function FeedPage() {
             <Choice
               label="Nights"
               shown={
-                said === null && foretold !== null
-                  ? `Nights: ${degrees(foretold, units)} ${degreeSign(units)} foretold`
+                said === null && forecast !== null
+                  ? `Nights: ${degrees(forecast, units)} ${degreeSign(units)} in the forecast`
                   : 'Nights'
               }
               value={nightKind}

@@ -52,8 +52,8 @@ export function WeatherPage() {
           </Text>
           <Text color="inkSoft" mb={3} maxW="46rem">
             {sense.rain
-              ? `Rain is foretold from ${sense.rain.slice(11)} on ${dayInWords(sense.rain.slice(0, 10))}.`
-              : 'No rain is foretold.'}{' '}
+              ? `Rain is forecast from ${sense.rain.slice(11)} on ${dayInWords(sense.rain.slice(0, 10))}.`
+              : 'No rain is forecast.'}{' '}
             Shaded: at least {degrees(14, units)} {degreeSign(units)}, dry, no strong wind, light.
           </Text>
           <Suspense fallback={<Box h="260px" />}>
@@ -67,7 +67,7 @@ export function WeatherPage() {
                       ? 'Brood needs more bees to cover it: plans reckon with cold nights.'
                       : 'Mild: brood is covered as by day.'
                   }`
-                : 'No night is foretold.'}
+                : 'No night is in the forecast.'}
             </Fact>
             <Fact title="Mating flights">
               {sense.mating.length > 0

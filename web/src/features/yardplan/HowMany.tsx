@@ -84,7 +84,7 @@ export function HowMany({
         <Text flex="1 1 18rem" color="inkSoft">
           {now
             ? `${count(now.nucs, 'nuc')} today${next ? `, ${next.nucs} from ${dayInWords(next.day)}` : ''}${most && next && most.nucs > next.nucs ? `, ${most.nucs} on ${dayInWords(most.day)}` : ''}.`
-            : 'Reckoning…'}{' '}
+            : 'Working it out…'}{' '}
           {(days.length < all.length || days.some((d) => d.mostNucs === null)) && <Spinner size="xs" />}
         </Text>
         <Select
