@@ -18,6 +18,10 @@ export function mass(kg: number, units: Operation['units']): string {
   return units === 'imperial' ? `${Math.round(kg / KG_PER_LB)} lb` : `${Math.round(kg)} kg`;
 }
 
+/** Kilograms of what was typed in the units of the operation. */
+export const kilograms = (typed: number, units: Operation['units']): number =>
+  units === 'imperial' ? typed * KG_PER_LB : typed;
+
 /** `1 frame`, `2 frames`. */
 export function count(n: number, noun: string, plural = `${noun}s`): string {
   return `${n} ${n === 1 ? noun : plural}`;

@@ -1,18 +1,16 @@
-import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { dayInWords } from '@incremen/core/basics';
-import { FEED_KINDS, FEED_WORDS, givenTo, type FeedKind, type Given } from '@incremen/core/records';
+import { Box, Text } from '@chakra-ui/react';
+import { FEED_KINDS, FEED_WORDS, type FeedKind, type Given } from '@incremen/core/records';
 import { useState } from 'react';
-import { useApiary, useChosenDay, useOperation, useToday } from '../../mirror/hooks.ts';
+import { useChosenDay, useOperation, useToday } from '../../mirror/hooks.ts';
 import { TellForm } from '../../shared/telling/TellForm.tsx';
 import { useTell, newIds } from '../../shared/telling/useTell.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { DayField } from '../../ui/DayField.tsx';
-import { mass, one } from '../../ui/format.ts';
+import { kilograms } from '../../ui/format.ts';
 import { numberTyped, TextField } from '../../ui/TextField.tsx';
-import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import type { HappenedProps } from './HappenedPage.tsx';
+import { InTheHive } from './InTheHive.tsx';
 
-const KG_PER_LB = 0.45359237;
 const PURPOSES = [
   { id: 'until-nectar', label: 'Until nectar comes' },
   { id: 'draw-comb', label: 'To draw comb' },
@@ -31,7 +29,7 @@ export function FeedForm({ colony, done }: HappenedProps) {
   const [amount, setAmount] = useState('2');
   const [purpose, setPurpose] = useState<(typeof PURPOSES)[number]['id']>('until-nectar');
   const typed = numberTyped(amount);
-  const kg = typed === null ? null : typed * (units === 'imperial' ? KG_PER_LB : 1);
+  const kg = typed === null ? null : kilograms(typed, units);
   return (
     <Box display="grid" gap={6}>
       <TellForm
@@ -70,64 +68,6 @@ export function FeedForm({ colony, done }: HappenedProps) {
         <Text color="inkSoft">Feed in the evening, and keep the entrance small: robbers smell syrup.</Text>
       </TellForm>
       <InTheHive colony={colony} kind="feed" />
-    </Box>
-  );
-}
-
-/** What is in the hive and has not been taken out, each with the button that says so. */
-export function InTheHive({
-  colony,
-  kind,
-}: {
-  readonly colony: HappenedProps['colony'];
-  readonly kind: 'feed' | 'treatment';
-}) {
-  const apiary = useApiary();
-  const today = useToday();
-  const { units } = useOperation();
-  const { tell } = useTell();
-  const lines = givenTo(apiary, colony.id).filter((g) => g.body.kind === kind);
-  if (lines.length === 0) return null;
-  return (
-    <Box as="section">
-      <SectionHeading mb={1}>{kind === 'feed' ? 'Fed so far' : 'Treated so far'}</SectionHeading>
-      <Box as="ul" listStyleType="none" display="grid" gap={2}>
-        {lines.map((g) => (
-          <Flex as="li" key={g.id} gap={3} wrap="wrap" align="center">
-            <Text>
-              {dayInWords(g.day)}:{' '}
-              {g.body.kind === 'feed'
-                ? `${units === 'imperial' ? mass(g.body.kg, units) : `${one(g.body.kg)} kg`} of ${FEED_WORDS[g.body.what]}`
-                : g.body.what}
-              {g.outOn && `, ${kind === 'feed' ? 'taken up' : 'out'} by ${dayInWords(g.outOn)}`}
-              {g.body.kind === 'treatment' &&
-                !g.outOn &&
-                g.body.outBy &&
-                `, out by ${dayInWords(g.body.outBy)}`}
-            </Text>
-            {!g.outOn && (
-              <Button
-                size="sm"
-                variant="outline"
-                bg="sheet"
-                onClick={() =>
-                  void tell(
-                    {
-                      type: 'takeOut',
-                      givenId: g.id,
-                      day: today,
-                      leftKg: g.body.kind === 'feed' ? 0 : null,
-                    },
-                    kind === 'feed' ? 'Taken up' : 'Taken out',
-                  )
-                }
-              >
-                {kind === 'feed' ? 'All taken up' : 'Taken out today'}
-              </Button>
-            )}
-          </Flex>
-        ))}
-      </Box>
     </Box>
   );
 }

@@ -8,7 +8,7 @@ import { TellForm } from '../../shared/telling/TellForm.tsx';
 import { newIds, useTell } from '../../shared/telling/useTell.ts';
 import { DayField } from '../../ui/DayField.tsx';
 import { numberTyped, TextField } from '../../ui/TextField.tsx';
-import { InTheHive } from './FeedForm.tsx';
+import { InTheHive } from './InTheHive.tsx';
 import type { HappenedProps } from './HappenedPage.tsx';
 
 /** A treatment went in, with the day by which its label wants it out. */
