@@ -1,9 +1,15 @@
-import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { bringUpToDate, DatabaseNotReady, openOrm, OperationStore, startPostgres } from '@incremen/server';
+import {
+  bringUpToDate,
+  DatabaseNotReady,
+  openOrm,
+  OperationStore,
+  startPostgres,
+  writeBackup,
+} from '@incremen/server';
 import { dataFolder, runningOn, type DataName } from './dataFolder.ts';
 
-// npm run export -- FILE [--data demo|own]    writes the whole operation to a file
+// npm run export -- FILE [--data demo|own]    writes the whole operation to a file: .zip with its pictures, .json without
 // npm run import -- FILE [--data demo|own]    puts the file's operation in the place of the present one
 const [direction, file, ...rest] = process.argv.slice(2);
 const at = rest.indexOf('--data');
@@ -29,10 +35,10 @@ try {
       throw new Error(
         `There is nothing to export in ${folder}. Start Incremen once, or name other data with --data.`,
       );
-    writeFileSync(file, JSON.stringify(await store.exportBundle(present.id), null, 1) + '\n');
+    await writeBackup(orm, present.id, file);
     console.log(`${present.name} written to ${file}`);
   } else {
-    await store.importBundle(readFileJson(file), present?.id ?? null);
+    await store.restore(file, present?.id ?? null);
     const [now] = await store.list();
     console.log(`${file} read; the operation is now ${now?.name ?? 'empty'}`);
   }
@@ -43,15 +49,6 @@ try {
   await orm.close(true);
   // A server that is up goes on using the database.
   if (!serving) await postgres.stop();
-}
-
-function readFileJson(path: string): unknown {
-  const text = readFileSync(path, 'utf8');
-  try {
-    return JSON.parse(text);
-  } catch (error) {
-    throw new Error(`${path} is not JSON: ${(error as Error).message}`, { cause: error });
-  }
 }
 
 function explain(error: unknown): string {

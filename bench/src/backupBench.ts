@@ -1,34 +1,90 @@
 import { randomUUID } from 'node:crypto';
-import type { Server } from 'node:http';
+import { createReadStream, createWriteStream } from 'node:fs';
+import { mkdtemp, rm, stat } from 'node:fs/promises';
+import { request, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Readable, Writable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { text } from 'node:stream/consumers';
 import { addDays } from '@incremen/core/basics';
 import type { Bundle } from '@incremen/core/formats';
 import { bringUpToDate, createApp, openOrm, OperationStore, startPostgres } from '@incremen/server';
 import { largeYard } from './largeYard.ts';
 
-const COLONIES = 150;
-const COUNTS = 25;
+/** So many colonies are made by commands; more are copies of them under identifiers of their own. */
+const MADE = 50;
 
-/** A large yard that has been counted over and over: older readings stay in its history. */
-function countedOften(colonies: number, counts: number, operationId: string): Bundle {
-  const file = largeYard(colonies, operationId);
-  const { visit, reading } = file.records;
-  const first = [...visit];
-  const read = new Map<string, typeof reading>();
-  for (const r of reading) read.set(r.visitId ?? '', [...(read.get(r.visitId ?? '') ?? []), r]);
-  for (let n = 1; n < counts; n++) {
-    for (const v of first) {
-      const id = randomUUID();
-      const day = addDays(v.day, -n);
-      visit.push({ ...v, id, day });
-      for (const r of read.get(v.id) ?? []) reading.push({ ...r, id: randomUUID(), visitId: id, day });
-    }
+function manyColonies(colonies: number, operationId: string): Bundle {
+  const file = largeYard(Math.min(colonies, MADE), operationId);
+  const text = JSON.stringify(file.records);
+  for (let copy = 1; copy < colonies / MADE; copy++) {
+    const own = text.replaceAll(/"([0-9a-f]{8})(-[0-9a-f-]{27})"/g, (id, first: string, rest: string) =>
+      id.includes(operationId)
+        ? id
+        : `"${((parseInt(first, 16) ^ copy) >>> 0).toString(16).padStart(8, '0')}${rest}"`,
+    );
+    const { operation: _one, ...records } = JSON.parse(own) as Bundle['records'];
+    for (const [kind, more] of Object.entries(records))
+      (file.records[kind as keyof Bundle['records']] as unknown[]).push(...more);
   }
   return file;
 }
 
-/** A backup of 150 colonies with 25 counts each, restored on an empty server and written again, over HTTP. */
+/** A large yard that has been counted over and over, as the text of its file: older readings stay in its history. */
+function* countedOften(colonies: number, counts: number, operationId: string): Generator<string> {
+  const file = manyColonies(colonies, operationId);
+  const { visit, reading, ...rest } = file.records;
+  const older = [...Array(counts).keys()].map((n) => ({
+    n,
+    ids: new Map(visit.map((v) => [v.id, n === 0 ? v.id : randomUUID()])),
+  }));
+  const listed = function* <T>(records: Iterable<T>) {
+    let first = true;
+    for (const record of records) {
+      yield `${first ? '' : ',\n'}${JSON.stringify(record)}`;
+      first = false;
+    }
+  };
+  yield `{"format":"incremen-apiary","version":${file.version},"records":{`;
+  for (const [kind, records] of Object.entries(rest)) yield `"${kind}":${JSON.stringify(records)},\n`;
+  yield '"visit":[';
+  yield* listed(visits());
+  yield '],"reading":[';
+  yield* listed(readings());
+  yield '] },"journal":[],"photoContents":[]}';
+
+  function* visits(): Generator<Bundle['records']['visit'][number]> {
+    for (const { n, ids } of older)
+      for (const v of visit) yield { ...v, id: ids.get(v.id) ?? v.id, day: addDays(v.day, -n) };
+  }
+  function* readings(): Generator<Bundle['records']['reading'][number]> {
+    for (const { n, ids } of older)
+      for (const r of reading) {
+        const visitId = r.visitId === null ? null : (ids.get(r.visitId) ?? null);
+        yield { ...r, id: n === 0 ? r.id : randomUUID(), visitId, day: addDays(r.day, -n) };
+      }
+  }
+}
+
+/** The most memory that this process has held since it began to be watched, in bytes. */
+function watchMemory(): () => number {
+  let most = process.memoryUsage().rss;
+  const timer = setInterval(() => (most = Math.max(most, process.memoryUsage().rss)), 50);
+  return () => {
+    clearInterval(timer);
+    return most;
+  };
+}
+
+/** Backups restored on an empty server and written again, over HTTP, with the memory that it takes. */
 export async function backupBench(): Promise<void> {
+  await backupOf(150, 25);
+  await backupOf(2000, 25);
+}
+
+async function backupOf(colonies: number, counts: number): Promise<void> {
   const postgres = await startPostgres({ fast: true });
   const orm = await openOrm(postgres.url);
   await bringUpToDate(orm);
@@ -37,21 +93,53 @@ export async function backupBench(): Promise<void> {
   const server = await new Promise<Server>((resolve) => {
     const listening = createApp(orm).listen(0, '127.0.0.1', () => resolve(listening));
   });
-  const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api/operations/${operationId}/bundle`;
-  const body = JSON.stringify(countedOften(COLONIES, COUNTS, operationId));
-  const megabytes = (bytes: number) => `${Math.round(bytes / 1e6)} MB`;
+  const folder = await mkdtemp(join(tmpdir(), 'backup-bench-'));
+  const path = join(folder, 'apiary.json');
+  await pipeline(Readable.from(countedOften(colonies, counts, operationId)), createWriteStream(path));
+  const { size } = await stat(path);
+  const { port } = server.address() as AddressInfo;
+  const ask = (method: string, what: string) =>
+    request({ port, method, path: `/api/operations/${operationId}/${what}`, host: '127.0.0.1' });
+
   const before = process.memoryUsage().rss;
+  const most = watchMemory();
   let started = performance.now();
-  const put = await fetch(url, { method: 'PUT', body, headers: { 'content-type': 'application/json' } });
-  if (!put.ok) throw new Error(`the restore answered ${put.status}: ${(await put.text()).slice(0, 300)}`);
+  const put = ask('PUT', 'backup');
+  const answered = new Promise<string>((resolve, reject) => {
+    put.on('error', reject);
+    put.on('response', (answer) => {
+      const told = text(answer);
+      told.then((t) => (answer.statusCode === 200 ? resolve(t) : reject(new Error(t.slice(0, 300)))), reject);
+    });
+  });
+  await pipeline(createReadStream(path), put);
+  await answered;
   const restored = performance.now() - started;
   started = performance.now();
-  const written = await (await fetch(url)).text();
-  const backedUp = performance.now() - started;
-  const readings = (JSON.parse(written) as Bundle).records.reading.length;
+  let bytes = 0;
+  await new Promise<void>((resolve, reject) => {
+    const get = ask('GET', 'backup');
+    get.on('error', reject);
+    get.on('response', (answer) => {
+      const count = new Writable({
+        write(piece: Uint8Array, _encoding, done) {
+          bytes += piece.length;
+          done();
+        },
+      });
+      pipeline(answer, count).then(resolve, reject);
+    });
+    get.end();
+  });
+  const written = performance.now() - started;
+  const readings: { n: string }[] = await orm.em.getConnection().execute('select count(*) as n from reading');
+  const megabytes = (n: number) => `${Math.round(n / 1e6)} MB`;
+  const seconds = (ms: number) => `${(ms / 1000).toFixed(1)} s`;
   console.log(
-    `backup of ${COLONIES} colonies with ${COUNTS} counts each (${readings} readings, ${megabytes(body.length)}): restored in ${(restored / 1000).toFixed(1)} s, written in ${(backedUp / 1000).toFixed(1)} s, memory ${megabytes(before)} before and ${megabytes(process.memoryUsage().rss)} after`,
+    `backup of ${colonies} colonies with ${counts} counts each (${readings[0]?.n} readings, ${megabytes(size)} of JSON): restored in ${seconds(restored)}, written as ${megabytes(bytes)} in ${seconds(written)}, memory ${megabytes(before)} before, ${megabytes(most())} at most`,
   );
+  await rm(folder, { recursive: true });
+  server.closeAllConnections();
   await new Promise((resolve) => server.close(resolve));
   await orm.close(true);
   await postgres.stop();

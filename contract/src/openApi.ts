@@ -101,13 +101,28 @@ const CALLS: readonly Call[] = [
   {
     method: 'get',
     path: API_PATHS.bundle(OP),
-    what: 'Everything, journal and photos included, as one file.',
-    answers: { 200: { what: 'The backup.', body: 'Bundle' } },
+    what: 'Every record and the journal as JSON, without the pictures.',
+    answers: { 200: { what: 'The records.', body: 'Bundle' } },
+  },
+  {
+    method: 'get',
+    path: API_PATHS.backup(OP),
+    what: 'Everything as a ZIP archive: apiary.json, and each picture as a file of its own in photos/.',
+    answers: { 200: { what: 'The backup.' } },
+  },
+  {
+    method: 'put',
+    path: API_PATHS.backup(OP),
+    what: 'Puts a backup, the archive or its JSON, in the place of what is there: all of it or nothing.',
+    answers: {
+      200: { what: 'Restored.' },
+      422: { what: 'The file is not sound; nothing was changed.', body: 'Problem' },
+    },
   },
   {
     method: 'put',
     path: API_PATHS.bundle(OP),
-    what: 'Puts a backup in the place of what is there: all of it or nothing.',
+    what: 'The same as a restore at the address of the archive.',
     asks: 'Bundle',
     answers: {
       200: { what: 'Restored.' },

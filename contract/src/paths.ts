@@ -7,11 +7,12 @@ export const API_PATHS = {
   undo: (op: string) => `/api/operations/${op}/undo`,
   journal: (op: string) => `/api/operations/${op}/journal`,
   news: (op: string) => `/api/operations/${op}/news`,
+  backup: (op: string) => `/api/operations/${op}/backup`,
   bundle: (op: string) => `/api/operations/${op}/bundle`,
   photo: (op: string, photoId: string) => `/api/operations/${op}/photos/${photoId}`,
   readings: (op: string) => `/api/operations/${op}/readings`,
   weather: (op: string) => `/api/operations/${op}/weather`,
   calendar: (op: string) => `/api/operations/${op}/calendar.ics`,
   yardPlan: (op: string) => `/api/operations/${op}/yard-plan`,
-  bundleSchema: () => '/api/schema/apiary-v1.json',
+  bundleSchema: () => '/api/schema/apiary-v2.json',
 } as const;

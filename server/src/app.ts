@@ -6,6 +6,7 @@ import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { z } from 'zod';
+import { backupRouter } from './backup/router.ts';
 import { calendarRouter } from './calendar/router.ts';
 import { OperationStore } from './operations/OperationStore.ts';
 import { operationsRouter } from './operations/router.ts';
@@ -60,6 +61,7 @@ export function createApp(orm: MikroORM, webDir?: string, stationUrl: string | n
     res.json(z.toJSONSchema(bundle, { target: 'draft-2020-12' }));
   });
   api.use('/operations', operationsRouter(store));
+  api.use('/operations/:op', backupRouter(orm, store));
   api.use('/operations/:op/photos', photosRouter(orm));
   api.use('/operations/:op/readings', readingsRouter(orm));
   api.use('/operations/:op/weather', weatherRouter(store, new WeatherDesk(orm, stationUrl)));

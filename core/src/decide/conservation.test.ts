@@ -147,6 +147,69 @@ describe('frames are conserved', () => {
     expect(HAPPENINGS.filter((h) => !happened.has(h))).toEqual([]);
   });
 
+  it('on two devices that work without a signal and send what they did later', () => {
+    const step = fc.oneof(
+      { weight: 4, arbitrary: fc.record({ device: fc.nat(1), attempt }) },
+      { weight: 1, arbitrary: fc.record({ device: fc.nat(1), attempt: fc.constant(null) }) },
+    );
+    const told = { kept: 0, refused: 0 };
+    fc.assert(
+      fc.property(fc.array(step, { minLength: 4, maxLength: 24 }), (steps) => {
+        const server = new TestYard(7);
+        server.hive('A', [box, box]);
+        server.hive('B', [box]);
+        server.stock('drawn', 3);
+        server.run({
+          type: 'putQueen',
+          queen: newQueen({ id: server.newId(), whereabouts: { known: 'stock' }, mating: 'mated' }),
+        });
+        const entered = new Set(Object.keys(server.apiary.frame));
+        const devices = [11, 12].map((seed) => {
+          const copy: Copy = {
+            apiary: server.apiary,
+            newId: new TestYard(seed).newId,
+            yardId: server.yardId,
+          };
+          return { copy, waiting: [] as Command[], own: new Set(entered) };
+        });
+        for (const { device, attempt: what } of steps) {
+          const here = devices[device]!;
+          const { copy, waiting } = here;
+          if (what?.kind === 'undo') continue; // Taking back is asked of the server.
+          if (what) {
+            const ask = (command: Command) => {
+              const result = decide(copy.apiary, command);
+              if (!result.ok) return false;
+              copy.apiary = applyChanges(copy.apiary, result.value);
+              for (const c of result.value) if (c.kind === 'frame' && c.before === null) here.own.add(c.id);
+              waiting.push(command);
+              return true;
+            };
+            attemptOne(copy, what, ask, [], here.own, () => undefined);
+          } else {
+            // What the other has made impossible meanwhile is refused as a whole; the rest is carried out.
+            for (const command of waiting.splice(0)) {
+              const result = decide(server.apiary, command);
+              told[result.ok ? 'kept' : 'refused']++;
+              if (!result.ok) continue;
+              server.apiary = applyChanges(server.apiary, result.value);
+              for (const c of result.value) if (c.kind === 'frame' && c.before === null) entered.add(c.id);
+              expectConserved(server.apiary, entered);
+              expectThingsInPlace(server.apiary);
+            }
+            copy.apiary = server.apiary;
+            here.own = new Set(entered);
+          }
+          expectConserved(copy.apiary, here.own);
+          expectThingsInPlace(copy.apiary);
+        }
+      }),
+      { numRuns: sampleSize(60, 300), seed: 17 },
+    );
+    expect(told.kept).toBeGreaterThan(40);
+    expect(told.refused).toBeGreaterThan(2);
+  });
+
   it('refuses two frames in one slot and a slot that is not there', () => {
     const yard = new TestYard();
     const a = yard.hive('A', [[honey, brood]]);
@@ -162,8 +225,11 @@ describe('frames are conserved', () => {
   });
 });
 
+/** Records with what makes identifiers for them: a yard, or the copy of it on a device. */
+type Copy = Pick<TestYard, 'apiary' | 'newId' | 'yardId'>;
+
 function attemptOne(
-  yard: TestYard,
+  yard: Copy,
   a: Attempt,
   ask: (command: Command) => boolean,
   history: (readonly Change[])[],
@@ -289,7 +355,7 @@ function attemptOne(
 }
 
 /** Something that happens to what is there, or is tried with it. */
-function happening(yard: TestYard, a: Extract<Attempt, { kind: 'happen' }>): Command {
+function happening(yard: Copy, a: Extract<Attempt, { kind: 'happen' }>): Command {
   const at = <T>(list: readonly T[], i: number) => list[i % list.length] as T;
   const ids = Array.from({ length: 8 }, yard.newId);
   const day = '2026-05-12';

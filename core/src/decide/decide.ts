@@ -33,7 +33,7 @@ import { decideCorrectVisit } from './deciders/happening/correcting.ts';
 import { decideEndColony } from './deciders/happening/endingColonies.ts';
 import { decideGive, decideTakeOut } from './deciders/happening/giving.ts';
 import { loseCellsWithCombs } from './deciders/happening/losingCells.ts';
-import { decideMoveHive, decideSetEntrance } from './deciders/happening/movingHives.ts';
+import { decideMoveHive, decidePlanMove, decideSetEntrance } from './deciders/happening/movingHives.ts';
 import { decideNoteQueen } from './deciders/happening/queens.ts';
 import { decideStackHives, decideUnstackHive } from './deciders/happening/stacks.ts';
 import { decideRecordSwarm, decideSetOrigin } from './deciders/happening/swarms.ts';
@@ -117,6 +117,8 @@ function decideInto(draft: Draft, command: Command, path: Path): void {
       return decideArrangeStands(draft, command, path);
     case 'moveHive':
       return decideMoveHive(draft, command, path);
+    case 'planMove':
+      return decidePlanMove(draft, command, path);
     case 'setEntrance':
       return decideSetEntrance(draft, command, path);
     case 'stackHives':

@@ -97,6 +97,8 @@ export function summarise(apiary: Apiary, command: Command): string {
       const yardId = command.to.fresh?.yardId ?? apiary.stand[command.to.standId]?.yardId ?? '';
       return `${hive(command.hiveId)} moved to ${apiary.yard[yardId]?.name ?? 'another stand'}, ${dayInWords(command.day)}${command.hour === 'dusk' ? ' at dusk' : ''}`;
     }
+    case 'planMove':
+      return `${hive(command.hiveId)} to be moved on ${dayInWords(command.day)}`;
     case 'setEntrance':
       return `Entrance of ${hive(command.hiveId)} ${command.state === 'shut' ? 'shut' : 'opened'}`;
     case 'stackHives':

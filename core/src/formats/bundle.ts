@@ -10,11 +10,13 @@ import {
 } from '../records/index.ts';
 import { failure, success, type Problem, type Result } from '../basics/index.ts';
 import { conservationProblems } from '../decide/index.ts';
+import { danglingReferences } from './references.ts';
+import { shapeProblems } from './shapeProblems.ts';
 import { soundnessProblems } from './soundness.ts';
 import { bundleOfVersionOne } from './versionOne/bundleOfVersionOne.ts';
 
 /** One line of the journal: what was asked, when, and what it changed. */
-const journalEntry = z.strictObject({
+export const journalEntry = z.strictObject({
   id: z.uuid(),
   /** Position in the journal, from 1. */
   seq: z.int().min(1),
@@ -42,7 +44,7 @@ export interface JournalEntry {
 export const BUNDLE_VERSION = 2;
 
 /** The picture of a photo record, as the bytes of its media type. */
-const photoContent = z.strictObject({ id: z.uuid(), base64: z.base64() });
+export const photoContent = z.strictObject({ id: z.uuid(), base64: z.base64() });
 export type PhotoContent = z.infer<typeof photoContent>;
 
 /** A whole operation in one file. */
@@ -113,18 +115,26 @@ export function fromBundle(input: unknown): Result<BundleContent> {
     problems.push(unsound(['records', 'operation'], 'A file holds exactly one operation.'));
   }
   const whole = apiary as unknown as Apiary;
-  problems.push(...danglingReferences(whole));
-  if (problems.length === 0) problems.push(...soundnessProblems(whole));
-  const asChanges = parsed.data.records.frame.map(
-    (f) => ({ kind: 'frame', id: f.id, before: null, after: f }) as Change,
-  );
-  problems.push(...conservationProblems(whole, asChanges));
+  problems.push(...wholeProblems(whole));
   if (problems.length > 0) return failure(...problems.slice(0, 20));
   return success({
     apiary: whole,
     journal: parsed.data.journal as readonly JournalEntry[],
     photoContents: parsed.data.photoContents,
   });
+}
+
+/** What is wrong with records that are sound one by one: they refer to what is not there, or a comb is in two places. */
+export function wholeProblems(apiary: Apiary): Problem[] {
+  const dangling = danglingReferences(apiary);
+  const asChanges = Object.values(apiary.frame).map(
+    (f) => ({ kind: 'frame', id: f.id, before: null, after: f }) as Change,
+  );
+  return [
+    ...dangling,
+    ...(dangling.length === 0 ? soundnessProblems(apiary) : []),
+    ...conservationProblems(apiary, asChanges),
+  ];
 }
 
 /** A file of an older version is brought up to this one; of a newer one nothing is taken. */
@@ -148,51 +158,9 @@ function ofThisVersion(input: unknown): Result<unknown> {
   });
 }
 
-const shapeProblems = (error: z.ZodError): Problem[] =>
-  error.issues.slice(0, 20).map((issue) => ({
-    code: 'bundle-shape',
-    path: issue.path.map((p) => (typeof p === 'symbol' ? String(p) : p)),
-    message: issue.message,
-    remedy: 'Correct the file at this place, or export it anew.',
-  }));
-
 const unsound = (path: Problem['path'], message: string): Problem => ({
   code: 'bundle-unsound',
   path,
   message,
-  remedy: 'Export the file again; if it was edited by hand, correct this place.',
+  remedy: 'Make the backup again; if the file was edited by hand, correct this place.',
 });
-
-/** Single references from one kind of record to another, by field. */
-const REFERENCES: readonly [keyof Apiary, string, keyof Apiary][] = [
-  ['stand', 'yardId', 'yard'],
-  ['hive', 'standId', 'stand'],
-  ['box', 'hiveId', 'hive'],
-  ['colony', 'hiveId', 'hive'],
-  ['frame', 'boxId', 'box'],
-  ['frame', 'readingId', 'reading'],
-  ['visit', 'colonyId', 'colony'],
-  ['reading', 'visitId', 'visit'],
-  ['reading', 'frameId', 'frame'],
-  ['photo', 'visitId', 'visit'],
-  ['workStep', 'workId', 'work'],
-  ['followUp', 'workId', 'work'],
-  ['cell', 'frameId', 'frame'],
-  ['given', 'colonyId', 'colony'],
-  ['event', 'colonyId', 'colony'],
-];
-
-function danglingReferences(apiary: Apiary): Problem[] {
-  return REFERENCES.flatMap(([kind, field, target]) =>
-    Object.values<Record<string, unknown>>(apiary[kind] as never).flatMap((record) => {
-      const to = record[field];
-      if (to === null || typeof to !== 'string' || apiary[target][to]) return [];
-      return [
-        unsound(
-          ['records', kind, String(record['id']), field],
-          `It refers to a ${target} that is not in the file (${to}).`,
-        ),
-      ];
-    }),
-  );
-}

@@ -1,6 +1,6 @@
 import { problemsOfReading } from '../comb/index.ts';
 import type { Problem } from '../basics/index.ts';
-import type { Apiary } from '../records/index.ts';
+import type { Apiary, Reading } from '../records/index.ts';
 
 /** More than this is not listed: the file is broken as a whole. */
 const MOST_LISTED = 20;
@@ -12,7 +12,7 @@ const MOST_LISTED = 20;
 export function soundnessProblems(apiary: Apiary): Problem[] {
   const problems: Problem[] = [];
   for (const reading of Object.values(apiary.reading)) {
-    problems.push(...problemsOfReading(reading.body, ['records', 'reading', reading.id, 'body']));
+    problems.push(...contentProblems(reading));
     if (problems.length >= MOST_LISTED) return problems;
   }
   for (const frame of Object.values(apiary.frame)) {
@@ -35,6 +35,10 @@ export function soundnessProblems(apiary: Apiary): Problem[] {
   return problems;
 }
 
+/** Contents that no comb can hold. */
+export const contentProblems = (reading: Reading): Problem[] =>
+  problemsOfReading(reading.body, ['records', 'reading', reading.id, 'body']);
+
 function isInRing(start: string, next: (id: string) => string | null): boolean {
   const seen = new Set<string>();
   for (let id = next(start); id !== null; id = next(id)) {
@@ -49,5 +53,5 @@ const unsound = (path: Problem['path'], message: string): Problem => ({
   code: 'bundle-unsound',
   path,
   message,
-  remedy: 'Export the file again; if it was edited by hand, correct this place.',
+  remedy: 'Make the backup again; if the file was edited by hand, correct this place.',
 });

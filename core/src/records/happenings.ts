@@ -7,6 +7,7 @@ import { CELL_FATES, cellRecord } from './kinds/cell.ts';
 import { COLONY_ENDS, DEATH_CAUSES } from './kinds/colonyEnd.ts';
 import { givenRecord } from './kinds/given.ts';
 import { STACK_PARTINGS } from './kinds/hiveEvent.ts';
+import { plannedMove, standPlace as place } from './kinds/plannedMove.ts';
 import { QUEEN_DEEDS } from './kinds/queen.ts';
 import { boxRecord, hiveRecord, standRecord, yardRecord } from './records.ts';
 
@@ -19,12 +20,6 @@ const id = z.uuid();
 const words = z.string().trim().max(200);
 /** Identifiers that the client has made for records that the command may add. */
 const newIds = z.array(id).min(1).max(60);
-
-/** A stand that is there, or a new one at the end of a yard. */
-const place = z.strictObject({
-  standId: id,
-  fresh: z.strictObject({ yardId: id, name: z.string().trim().min(1, 'Give it a name.').max(80) }).nullable(),
-});
 
 /** Renames, places, closes or opens a yard. */
 const editYard = z.strictObject({
@@ -65,6 +60,14 @@ const moveHive = z.strictObject({
   /** Something is set before the entrance until this day; null for nothing. */
   obstacleUntil: daySchema.nullable(),
   newIds,
+});
+
+/** Plans to carry a hive to another stand; it stays where it is until that is done. */
+const planMove = plannedMove.extend({
+  type: z.literal('planMove'),
+  followUpId: id,
+  hiveId: id,
+  day: daySchema,
 });
 
 /** Shuts an entrance, or opens it again. */
@@ -243,6 +246,7 @@ export const happenings = [
   editYard,
   arrangeStands,
   moveHive,
+  planMove,
   setEntrance,
   stackHives,
   unstackHive,

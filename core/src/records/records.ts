@@ -8,6 +8,7 @@ import { cellRecord } from './kinds/cell.ts';
 import { colonyEnd } from './kinds/colonyEnd.ts';
 import { givenRecord } from './kinds/given.ts';
 import { eventRecord } from './kinds/hiveEvent.ts';
+import { plannedMove } from './kinds/plannedMove.ts';
 import { queenRecord } from './kinds/queen.ts';
 import { boxInsert, wornThing } from './kinds/wear.ts';
 import { houseRuleChanges, likelihoodChanges } from '../rules/index.ts';
@@ -267,6 +268,8 @@ export const followUpRecord = z.strictObject({
   status: z.enum(['open', 'done', 'dropped']),
   /** Of a colony on watch: what decides. */
   test: watchTest.nullish(),
+  /** Of a hive that is to be carried: where to. */
+  move: plannedMove.nullish(),
 });
 
 /** So many pieces of one kind of equipment in the store. */

@@ -307,15 +307,18 @@ export function cellsOnFrame(apiary: Apiary, frameId: string): readonly Cell[] {
   return cellsByFrame(apiary.cell, frameId);
 }
 
+/** Combs that are in no plan and no sum: kept apart, or lying in the store with wax moth in them. */
+const isApart = (f: Frame) => f.care.quarantine !== null || (f.place === 'store' && f.care.waxMoth);
+
 /** Frames that are kept apart, in the store or in hives of nobody. */
 export function framesApart(apiary: Apiary): Frame[] {
-  return Object.values(apiary.frame).filter((f) => f.place !== 'gone' && f.care.quarantine !== null);
+  return Object.values(apiary.frame).filter((f) => f.place !== 'gone' && isApart(f));
 }
 
 /** Frames in the store that can be used, those drawn first, in a stable order. What is kept apart is not among them. */
 export function framesInStore(apiary: Apiary): Frame[] {
   return Object.values(apiary.frame)
-    .filter((f) => f.place === 'store' && f.care.quarantine === null)
+    .filter((f) => f.place === 'store' && !isApart(f))
     .toSorted((a, b) => a.blank.localeCompare(b.blank) || a.id.localeCompare(b.id));
 }
 

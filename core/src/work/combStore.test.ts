@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { TestYard } from '../testing/builders.ts';
 import { FULL_BOX, methodPlan } from '../testing/methodPlans.ts';
-import { combLines, shoppingList } from './combStore.ts';
+import { bothSides } from '../comb/contents.ts';
+import { framesApart } from '../records/views.ts';
+import { combLines, combsToReplace, shoppingList } from './combStore.ts';
 
 describe('combs in the store', () => {
   it('are counted by size and kind, with those that are too old', () => {
@@ -30,6 +32,43 @@ describe('combs in the store', () => {
     expect(promised()).toBe(fromStore);
     yard.run({ type: 'dropWork', workId: command.work.id });
     expect(promised()).toBe(0);
+  });
+});
+
+describe('combs that have served their years', () => {
+  it('are listed by hive and in the store, oldest first; those of unknown age are not', () => {
+    const yard = new TestYard();
+    const hive = yard.hive('Old', [[bothSides({ drawn: 10 }, 0), bothSides({ drawn: 10 }, 0)]]);
+    const [one] = Object.keys(yard.apiary.frame);
+    yard.run({
+      type: 'careForCombs',
+      frameIds: [one ?? ''],
+      day: '2026-05-10',
+      change: { what: 'year', combYear: 2015 },
+    });
+    yard.stock('drawn', 2);
+    const found = combsToReplace(yard.apiary, 2026);
+    expect(found.hives).toMatchObject([{ hive: { id: hive.hiveId }, frames: [{ id: one }], oldest: 2015 }]);
+    expect(found.store).toEqual([]);
+    expect(combsToReplace(yard.apiary, 2016).hives).toEqual([]);
+  });
+
+  it('with wax moth lie apart until they are clean again', () => {
+    const yard = new TestYard();
+    yard.stock('drawn', 3);
+    const [one = ''] = Object.keys(yard.apiary.frame);
+    const moth = (there: boolean) =>
+      yard.run({
+        type: 'careForCombs',
+        frameIds: [one],
+        day: '2026-05-10',
+        change: { what: 'moth', there },
+      });
+    moth(true);
+    expect(combLines(yard.apiary, 2026)).toMatchObject([{ count: 2 }]);
+    expect(framesApart(yard.apiary).map((f) => f.id)).toEqual([one]);
+    moth(false);
+    expect(combLines(yard.apiary, 2026)).toMatchObject([{ count: 3 }]);
   });
 });
 

@@ -2,6 +2,7 @@ import {
   operationOf,
   type Apiary,
   type Frame,
+  type Hive,
   framesInStore,
   isOpenWork,
   STORE_KEY,
@@ -61,6 +62,39 @@ export function combLines(apiary: Apiary, year: number): CombLine[] {
       ];
     })
     .toSorted((a, b) => a.sizeId.localeCompare(b.sizeId) || a.kind.localeCompare(b.kind));
+}
+
+/** Combs of a hive that have served their years. */
+interface HiveToRenew {
+  readonly hive: Hive;
+  readonly frames: readonly Frame[];
+  /** The year in which the oldest was drawn. */
+  readonly oldest: number;
+}
+
+/** Combs that have been used for longer than the house rule allows, hive by hive and in the store; oldest first. */
+export function combsToReplace(
+  apiary: Apiary,
+  year: number,
+): { readonly hives: readonly HiveToRenew[]; readonly store: readonly Frame[]; readonly years: number } {
+  const { combYears } = houseRules(operationOf(apiary).houseRules.changes);
+  const isOld = (f: Frame) => f.combYear !== null && year - f.combYear >= combYears;
+  const byHive = new Map<string, Frame[]>();
+  for (const frame of Object.values(apiary.frame)) {
+    const hiveId = frame.boxId === null ? null : (apiary.box[frame.boxId]?.hiveId ?? null);
+    if (hiveId !== null && isOld(frame)) byHive.set(hiveId, [...(byHive.get(hiveId) ?? []), frame]);
+  }
+  const hives = [...byHive].flatMap(([id, frames]): HiveToRenew[] => {
+    const hive = apiary.hive[id];
+    if (!hive) return [];
+    const ordered = frames.toSorted((a, b) => (a.slot ?? 0) - (b.slot ?? 0));
+    return [{ hive, frames: ordered, oldest: Math.min(...frames.flatMap((f) => f.combYear ?? [])) }];
+  });
+  return {
+    hives: hives.toSorted((a, b) => a.oldest - b.oldest || a.hive.name.localeCompare(b.hive.name)),
+    store: framesInStore(apiary).filter(isOld),
+    years: combYears,
+  };
 }
 
 function promisedCombs(apiary: Apiary): Set<string> {

@@ -1,7 +1,7 @@
 import { type Apiary, changedBy, type Colony, openFollowUps } from '../records/index.ts';
 import { dayInWords, daysBetween, type Day } from '../basics/index.ts';
 import { colonyState } from '../colony/index.ts';
-import { emergenceFromCells } from '../brood/index.ts';
+import { dateCell, emergenceOf } from '../cells/index.ts';
 
 /** A hive as it stands to the day's work. */
 export interface HiveToday {
@@ -50,7 +50,7 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
     const last = state.notice.id === 'disease-suspected' ? 1000 : 0;
     const look = own.find((f) => f.kind === 'look' && f.window.earliest <= today);
     const plan = dueWork.find((w) => w.keys.has(colony.id));
-    const cells = daysToEmergence(state.frames, today);
+    const cells = daysToEmergence(state, today);
     if (plan) {
       must.push({
         colony,
@@ -94,10 +94,12 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
 }
 
 /** Days until the first queen may be out of the cells that were seen; null without any. */
-function daysToEmergence(frames: ReturnType<typeof colonyState>['frames'], today: Day): number | null {
+function daysToEmergence({ frames, colony }: ReturnType<typeof colonyState>, today: Day): number | null {
   const days = frames.flatMap(({ reading }) => {
-    const window = reading ? emergenceFromCells(reading.body.cells, reading.day) : undefined;
-    return window ? [Math.max(0, daysBetween(today, window.earliest))] : [];
+    return (reading?.body.cells ?? []).flatMap((cell) => {
+      const age = reading && dateCell(cell, reading.day, colony);
+      return age ? [Math.max(0, daysBetween(today, emergenceOf(age).earliest))] : [];
+    });
   });
   return days.length > 0 ? Math.min(...days) : null;
 }

@@ -1,5 +1,5 @@
 export { asFound } from './asFound.ts';
-export { combLines, shoppingList } from './combStore.ts';
+export { combLines, combsToReplace, shoppingList } from './combStore.ts';
 export { goneUnits } from './goneUnits.ts';
 export { type HiveTag, tagsOfCallOut, tagsOfWork } from './hiveTags.ts';
 export { hivesToday, type HiveToday } from './hivesToday.ts';

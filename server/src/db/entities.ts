@@ -281,6 +281,7 @@ const FollowUpEntity = defineEntity({
     expect: p.text(),
     status: p.text(),
     test: json(S.followUp.shape.test).nullable(),
+    move: json(S.followUp.shape.move).nullable(),
   },
 });
 

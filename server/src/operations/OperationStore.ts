@@ -3,8 +3,6 @@ import {
   applyChanges,
   operationOf,
   photosIn,
-  RECORD_KINDS,
-  type AnyRecord,
   type Apiary,
   type Change,
   type Operation,
@@ -18,14 +16,16 @@ import {
   type Problem,
   type Result,
 } from '@incremen/core/basics';
-import { fromBundle, toBundle, type Bundle, type JournalEntry } from '@incremen/core/formats';
+import type { JournalEntry } from '@incremen/core/formats';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { loadApiary, loadRecord, writeChanges } from '../db/apiaryRows.ts';
 import { JournalEntity, OperationEntity } from '../db/entities.ts';
-import { allPhotos, needPhotos, takeInPhotos } from '../photos/photoContents.ts';
+import { restoreBundle, restoreFile } from '../backup/restore.ts';
+import type { Restored } from '../backup/replaceOperation.ts';
+import { needPhotos } from '../photos/photoContents.ts';
 import { ProblemError } from '../problems/ProblemError.ts';
 import { Newsroom } from './news.ts';
-import { unknownOperation } from './unknownOperation.ts';
+import { revisionOf } from './revisionOf.ts';
 
 /** An operation's present records as of a revision. */
 export interface Present {
@@ -81,7 +81,7 @@ export class OperationStore {
   /** The present records. @throws ProblemError 404 when there is no such operation */
   async present(operationId: string): Promise<Present> {
     const em = this.orm.em.fork();
-    const revision = await this.revisionOf(em, operationId, false);
+    const revision = await revisionOf(em, operationId, false);
     return this.presentAt(em, operationId, revision);
   }
 
@@ -147,7 +147,7 @@ export class OperationStore {
   /** A page of the journal, latest first. */
   async journal(operationId: string, before: number | null, size = 50): Promise<JournalPage> {
     const em = this.orm.em.fork();
-    await this.revisionOf(em, operationId, false);
+    await revisionOf(em, operationId, false);
     const rows = await em.find(
       JournalEntity,
       { operationId, ...(before === null ? {} : { seq: { $lt: before } }) },
@@ -166,81 +166,23 @@ export class OperationStore {
     };
   }
 
-  /** The whole operation as a file, every reading and the journal included. */
-  async exportBundle(operationId: string): Promise<Bundle> {
-    return this.orm.em.fork().transactional(async (em) => {
-      await this.revisionOf(em, operationId, true);
-      const apiary = await loadApiary(em, operationId, 'all');
-      const rows = (await em.find(
-        JournalEntity,
-        { operationId },
-        { disableIdentityMap: true },
-      )) as JournalRow[];
-      const journal = rows.map(({ operationId: _op, ...r }): JournalEntry => ({
-        ...r,
-        madeAt: r.madeAt.toISOString(),
-        doneAt: r.doneAt.toISOString(),
-      }));
-      return toBundle(apiary, journal, await allPhotos(em, operationId));
-    });
+  /** Takes a backup in from a file on disk, as {@link restoreFile}. */
+  async restore(path: string, replace: string | null): Promise<Restored> {
+    return this.replaced(replace, await restoreFile(this.orm, path, replace));
   }
 
-  /**
-   * Puts the operation of a file in the place of the one given, or beside all others when none is given.
-   *
-   * All or nothing; returns the identifier that the file gives its operation.
-   */
+  /** Puts the operation of a file that is in memory in the place of the one given; returns its identifier. */
   async importBundle(file: unknown, replace: string | null): Promise<string> {
-    const read = fromBundle(file);
-    if (!read.ok)
-      throw new ProblemError(
-        422,
-        'unsound-file',
-        'This file cannot be taken in. Nothing was changed.',
-        read.problems,
-      );
-    const { apiary, journal, photoContents } = read.value;
-    const [operation] = Object.values(apiary.operation) as [Operation];
-    await this.orm.em.fork().transactional(async (em) => {
-      const there = await em.findOne(OperationEntity, { id: operation.id }, { disableIdentityMap: true });
-      if (there && operation.id !== replace) {
-        throw new ProblemError(409, 'operation-exists', 'The operation of this file is here already.', [
-          {
-            code: 'operation-exists',
-            path: ['records', 'operation', 0, 'id'],
-            message: `${there.name} is here already.`,
-            remedy: 'Open it and import there, which replaces it.',
-          },
-        ]);
-      }
-      const revision = replace === null ? 0 : (await this.revisionOf(em, replace, true)) + 1;
-      if (replace !== null) await em.nativeDelete(OperationEntity, { id: replace });
-      const changes = RECORD_KINDS.flatMap((kind) =>
-        Object.values<AnyRecord>(apiary[kind]).map(
-          (after) => ({ kind, id: after.id, before: null, after }) as Change,
-        ),
-      );
-      await writeChanges(em, operation.id, changes);
-      await em.nativeUpdate(OperationEntity, { id: operation.id }, { revision });
-      await takeInPhotos(em, operation.id, photoContents);
-      for (let i = 0; i < journal.length; i += 500) {
-        await em.insertMany(
-          JournalEntity,
-          journal.slice(i, i + 500).map((e) => ({
-            ...e,
-            operationId: operation.id,
-            madeAt: new Date(e.madeAt),
-            doneAt: new Date(e.doneAt),
-            body: e.body as never,
-          })),
-        );
-      }
-    });
+    return this.replaced(replace, await restoreBundle(this.orm, file, replace)).operationId;
+  }
+
+  /** Lets go of what was kept of an operation that another has taken the place of, and tells its followers. */
+  private replaced(replace: string | null, restored: Restored): Restored {
     if (replace !== null) this.kept.delete(replace);
-    this.kept.delete(operation.id);
+    this.kept.delete(restored.operationId);
     const told = { entryId: null, revision: Number.MAX_SAFE_INTEGER, changes: null };
-    this.news.tell(replace ?? operation.id, told);
-    return operation.id;
+    this.news.tell(replace ?? restored.operationId, told);
+    return restored;
   }
 
   private async enter(
@@ -250,7 +192,7 @@ export class OperationStore {
     work: (apiary: Apiary, em: EntityManager) => Outcome | Promise<Outcome>,
   ): Promise<CommandResult> {
     const done = await this.orm.em.fork().transactional(async (em) => {
-      const revision = await this.revisionOf(em, operationId, true);
+      const revision = await revisionOf(em, operationId, true);
       const before = (await em.findOne(
         JournalEntity,
         { id: request.id },
@@ -312,20 +254,6 @@ export class OperationStore {
     const present = { revision, apiary: await loadApiary(em, operationId, 'present') };
     this.keep(operationId, present);
     return present;
-  }
-
-  private async revisionOf(em: EntityManager, operationId: string, lock: boolean): Promise<number> {
-    const rows: { revision: number }[] = await em
-      .getConnection()
-      .execute(
-        `select revision from operation where id = ?${lock ? ' for update' : ''}`,
-        [operationId],
-        'all',
-        em.getTransactionContext(),
-      );
-    const [row] = rows;
-    if (!row) throw unknownOperation(operationId);
-    return row.revision;
   }
 
   /** The present records after changes: readings that were replaced go, those that are shown again come back. */

@@ -11,10 +11,8 @@ const operationId = z.uuid({ error: 'The address must hold the id of an operatio
 
 /** A count of a large hive is some 30 kB, a plan for 240 colonies about 1 MB. */
 const COMMAND_LIMIT = '4mb';
-/** A restore takes what a backup wrote: 150 colonies with 25 counts each are 35 MB without their journal; a text can hold no more than this. */
-const BUNDLE_LIMIT = '480mb';
 
-/** Snapshots, commands, journal and file of operations. */
+/** Snapshots, commands and journal of operations. */
 export function operationsRouter(store: OperationStore): Router {
   const router = Router();
   const opOf = (params: { op?: string | undefined }) => parseRequest(operationId, params.op);
@@ -61,20 +59,6 @@ export function operationsRouter(store: OperationStore): Router {
   });
 
   router.get('/:op/news', newsStream(store));
-
-  router.get('/:op/bundle', async (req, res) => {
-    const file = await store.exportBundle(opOf(req.params));
-    res.attachment('incremen-apiary.json').json(file);
-  });
-
-  router.put(
-    '/:op/bundle',
-    express.json({ limit: BUNDLE_LIMIT, reviver: noNulCharacters }),
-    requireJson,
-    async (req, res) => {
-      res.json({ operationId: await store.importBundle(req.body, opOf(req.params)) });
-    },
-  );
 
   return router;
 }

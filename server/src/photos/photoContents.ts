@@ -1,4 +1,3 @@
-import type { PhotoContent } from '@incremen/core/formats';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { PhotoContentEntity } from '../db/entities.ts';
 import { ProblemError } from '../problems/ProblemError.ts';
@@ -58,22 +57,37 @@ export async function needPhotos(
   }
 }
 
-/** All pictures of an operation, for its file. */
-export async function allPhotos(em: EntityManager, operationId: string): Promise<PhotoContent[]> {
-  const rows = (await em.find(PhotoContentEntity, { operationId }, once)) as Row[];
-  return rows.map(({ id, content }) => ({ id, base64: Buffer.from(content).toString('base64') }));
+/** A picture of a backup by the id of its photo. */
+export interface Picture {
+  readonly id: string;
+  readonly content: Uint8Array;
 }
 
-/** Takes in the pictures of a file. @throws ProblemError as {@link mediaTypeOf} */
-export async function takeInPhotos(
+/** Which pictures an operation has, without their contents. */
+export async function photosOf(
   em: EntityManager,
   operationId: string,
-  photos: readonly PhotoContent[],
+): Promise<{ id: string; mediaType: string }[]> {
+  return (await em.find(
+    PhotoContentEntity,
+    { operationId },
+    { ...once, orderBy: { id: 'asc' }, fields: ['id', 'mediaType'] as never },
+  )) as Row[];
+}
+
+/** Takes in a picture of a backup. @throws ProblemError as {@link mediaTypeOf} */
+export async function takeInPhoto(
+  em: EntityManager,
+  operationId: string,
+  id: string,
+  content: Uint8Array,
 ): Promise<void> {
-  for (const { id, base64 } of photos) {
-    const content = Buffer.from(base64, 'base64');
-    await em.insert(PhotoContentEntity, { id, operationId, mediaType: mediaTypeOf(content), content });
-  }
+  await em.insert(PhotoContentEntity, {
+    id,
+    operationId,
+    mediaType: mediaTypeOf(content),
+    content: Buffer.from(content),
+  });
 }
 
 function unknownPhoto(status: 404 | 409, id: string): ProblemError {

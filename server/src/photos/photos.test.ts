@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto';
-import type { Bundle } from '@incremen/core/formats';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { greyPng } from '../testing/pictures.ts';
 import { TestServer } from '../testing/testServer.ts';
@@ -38,18 +37,6 @@ describe('a photo', () => {
     expect(back.headers.get('content-type')).toBe('image/png');
     expect(back.headers.get('cache-control')).toContain('immutable');
     expect(Buffer.from(await back.arrayBuffer()).equals(png)).toBe(true);
-  });
-
-  it('goes into the file of the operation and comes back with it', async () => {
-    const id = randomUUID();
-    await server.putPhoto(id, png);
-    await add(id);
-    const address = `/api/operations/${server.op}/bundle`;
-    const file = (await server.ask<Bundle>('GET', address)).body;
-    expect(file.photoContents.find((p) => p.id === id)?.base64).toBe(png.toString('base64'));
-    expect((await server.ask('PUT', address, file)).status).toBe(200);
-    expect((await server.ask<Bundle>('GET', address)).body).toEqual(file);
-    expect((await fetch(`${server.url}/api/operations/${server.op}/photos/${id}`)).status).toBe(200);
   });
 
   it.each<[string, Uint8Array, number, string]>([

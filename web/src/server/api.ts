@@ -36,7 +36,7 @@ const OFFLINE: ProblemDocument = {
 /** A network that neither answers nor fails is given up after this long. */
 const TIMEOUT_MS = 20_000;
 /** A restore of years of counts takes its time. */
-const RESTORE_TIMEOUT_MS = 600_000;
+const RESTORE_TIMEOUT_MS = 3_600_000;
 
 let clockOffsetMs = 0;
 
@@ -64,7 +64,7 @@ async function ask<T>(
       ...(body === undefined
         ? {}
         : body instanceof Blob
-          ? { body, headers: { 'content-type': body.type } }
+          ? { body, headers: { 'content-type': body.type || 'application/octet-stream' } }
           : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
     });
   } catch {
@@ -106,6 +106,11 @@ export const api = {
   readingsAsOf: (op: string, day: string) => ask<Readings>('GET', `${API_PATHS.readings(op)}?asOf=${day}`),
   weather: (op: string, day: string, hour: number) =>
     ask<WeatherReport>('GET', `${API_PATHS.weather(op)}?day=${day}&hour=${hour}`),
-  importBundle: (op: string, file: unknown) =>
-    ask<{ operationId: string }>('PUT', API_PATHS.bundle(op), file, RESTORE_TIMEOUT_MS),
+  restore: (op: string, file: Blob) =>
+    ask<{ operationId: string; picturesMissing: number }>(
+      'PUT',
+      API_PATHS.backup(op),
+      file,
+      RESTORE_TIMEOUT_MS,
+    ),
 };

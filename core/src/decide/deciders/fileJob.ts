@@ -1,5 +1,5 @@
 import type { Window } from '../../basics/index.ts';
-import type { FollowUpTopic } from '../../records/index.ts';
+import type { FollowUp, FollowUpTopic } from '../../records/index.ts';
 import type { Draft } from './draft.ts';
 
 /** Files something that is to be done or looked at, under the next free identifier; nothing when none is left. */
@@ -11,6 +11,7 @@ export function fileJob(
     readonly topic: FollowUpTopic;
     readonly window: Window;
     readonly expect: string;
+    readonly move?: FollowUp['move'];
   },
 ): void {
   if (job.colonyIds.length === 0) return;
@@ -25,5 +26,6 @@ export function fileJob(
     window: job.window,
     expect: job.expect,
     colonyIds: [...job.colonyIds],
+    ...(job.move && { move: job.move }),
   });
 }

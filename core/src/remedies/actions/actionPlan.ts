@@ -28,6 +28,8 @@ export interface ActionChoice {
   /** Of a union: whose name, and whose stand, the united colony keeps; those of the hive that stays when left out. */
   readonly nameOf?: string;
   readonly standOf?: string;
+  /** Of a union: whose boxes stay below, with the others set on them or emptied; the larger when left out. */
+  readonly boxOf?: string;
   /** The queen that is given. */
   readonly queen?: {
     readonly name: string | null;

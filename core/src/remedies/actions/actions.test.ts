@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { framesOfColony, openFollowUps, placeOf, queenOf } from '../../records/views.ts';
+import { boxesOfColony, framesOfColony, openFollowUps, placeOf, queenOf } from '../../records/views.ts';
 import { addDays } from '../../basics/day.ts';
 import { descentOf } from '../../colony/descent.ts';
 import { queenLane } from '../../followup/queenLane.ts';
@@ -182,6 +182,27 @@ describe('a union', () => {
     if (!a || !b) throw new Error('no facts');
     expect(waysToUnite([a, b]).usual).toBe('direct');
     expect(waysToUnite([{ ...a, outside: MILD }, b]).usual).toBe('paper');
+  });
+
+  it('keeps the box, the name and the stand that are chosen, each by itself', () => {
+    const yard = new WeakYard(FULL_OF_BROOD);
+    const rowan = yard.colony('Rowan');
+    const stand = placeOf(yard.apiary, rowan).stand?.id;
+    const own = boxesOfColony(yard.apiary, yard.weak).map((b) => b.id);
+    const { plan } = work(yard, 'combine', {
+      partnerId: rowan.id,
+      boxOf: yard.weak.id,
+      nameOf: rowan.id,
+      standOf: rowan.id,
+      how: 'paper',
+    });
+    expect(plan.unions).toMatchObject([{ fromId: rowan.id, intoId: yard.weak.id }]);
+    const united = yard.apiary.colony[yard.weak.id];
+    if (!united) throw new Error('gone');
+    expect(united).toMatchObject({ name: 'Rowan', endedOn: null });
+    expect(placeOf(yard.apiary, united).stand?.id).toBe(stand);
+    expect(boxesOfColony(yard.apiary, united)[0]?.id).toBe(own[0]);
+    expect(yard.apiary.colony[rowan.id]?.endedOn).toBe(WEAK_DAY);
   });
 
   it('keeps the younger queen, the line of descent, and one hive', () => {

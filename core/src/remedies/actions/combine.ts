@@ -19,8 +19,8 @@ export interface UnionWays {
 }
 
 /** Which way of uniting suits two units or several. */
-export function waysToUnite(units: readonly UnitFacts[]): UnionWays {
-  const host = hostOf(units);
+export function waysToUnite(units: readonly UnitFacts[], boxOf?: string): UnionWays {
+  const host = hostOf(units, boxOf);
   const guests = units.filter((u) => u !== host);
   const queenright = units.filter((u) => layingChance(u) >= QUEENLESS).length;
   const noDirect = guests.some((g) => sameHive(host, g))
@@ -54,8 +54,10 @@ const sharesBoxes = ({ apiary, colony }: UnitFacts) =>
     b.chambers.some((c) => c.colonyId !== null && c.colonyId !== colony.id),
   );
 
-/** The hive that stays where it is: the larger one, or that of the better queen when they are alike. */
-function hostOf(units: readonly UnitFacts[]): UnitFacts {
+/** The hive whose boxes stay: the one that is chosen; else the larger, or that of the better queen when they are alike. */
+export function hostOf(units: readonly UnitFacts[], boxOf?: string): UnitFacts {
+  const chosen = units.find((u) => u.colony.id === boxOf);
+  if (chosen) return chosen;
   return units.reduce((host, other) => {
     const gap = other.unit.bees - host.unit.bees;
     if (Math.abs(gap) > 1.5) return gap > 0 ? other : host;
@@ -82,9 +84,9 @@ export function combine(
   const also = others(choice.alsoIds ?? []).filter((o) => !first.includes(o));
   const units: [UnitFacts, ...UnitFacts[]] = [facts, ...first, ...also];
   if (first.length === 0 || units.some((u) => u.sick)) return null;
-  const host = hostOf(units);
+  const host = hostOf(units, choice.boxOf);
   const guests = units.filter((u) => u !== host);
-  const ways = waysToUnite(units);
+  const ways = waysToUnite(units, choice.boxOf);
   const how = choice.how === 'direct' && ways.noDirect !== null ? 'paper' : (choice.how ?? ways.usual);
   const when = choice.when ?? 'dusk';
   const beside = guests.filter((g) => sameHive(host, g));

@@ -1,3 +1,5 @@
+import { Readable } from 'node:stream';
+import { json } from 'node:stream/consumers';
 import { execFileSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
@@ -7,6 +9,7 @@ import { applyChanges, emptyApiary, type Apiary } from '@incremen/core/records';
 import { fromBundle, type Bundle } from '@incremen/core/formats';
 import { afterEach, describe, expect, inject, it } from 'vitest';
 import type { MikroORM } from '@mikro-orm/postgresql';
+import { bundleText } from '../../backup/bundleText.ts';
 import { OperationStore } from '../../operations/OperationStore.ts';
 import { bringUpToDate } from '../bringUpToDate.ts';
 import { openOrm } from '../orm.ts';
@@ -53,7 +56,7 @@ describe('a database of the day before', () => {
     expect(await db.schema.getUpdateSchemaSQL({ wrap: false })).toBe('');
     const store = new OperationStore(db);
     const [operation] = await store.list();
-    const written = JSON.parse(JSON.stringify(await store.exportBundle(operation!.id))) as Bundle;
+    const written = (await json(Readable.from(bundleText(db.em.fork(), operation!.id)))) as Bundle;
     const fromDatabase = contentOf(written);
     const fromFile = contentOf(FILE);
     expect(fromDatabase.apiary).toEqual(fromFile.apiary);

@@ -18,6 +18,12 @@ export const placeOfPick = ({ yardId, standId, name }: PickedStand): CommandOf<'
     ? { standId: crypto.randomUUID(), fresh: { yardId, name: name.trim() } }
     : { standId, fresh: null };
 
+/** The pick that a place came from. */
+export const pickOfPlace = (apiary: Apiary, to: CommandOf<'moveHive'>['to']): PickedStand =>
+  to.fresh
+    ? { ...to.fresh, standId: null }
+    : { yardId: apiary.stand[to.standId]?.yardId ?? '', standId: to.standId, name: '' };
+
 /** The yards that are in use, by name. */
 const openYards = (apiary: Apiary) =>
   Object.values(apiary.yard)

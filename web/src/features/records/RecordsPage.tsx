@@ -25,7 +25,7 @@ export function RecordsPage() {
       <PageHeader title="Records" aside={operation.name} />
       <Flex gap={3} wrap="wrap" mb={3}>
         <Button asChild minH="48px">
-          <a href={API_PATHS.bundle(operationId)} download="incremen-apiary.json">
+          <a href={API_PATHS.backup(operationId)} download="incremen-apiary.zip">
             <Download size={18} aria-hidden /> Back up to a file
           </a>
         </Button>
@@ -58,37 +58,44 @@ function Restore() {
   const dispatch = useAppDispatch();
   const operationId = useAppSelector((s) => s.mirror.operationId) ?? '';
   const input = useRef<HTMLInputElement>(null);
-  const [chosen, setChosen] = useState<{ name: string; file: unknown } | null>(null);
+  const [chosen, setChosen] = useState<File | null>(null);
+  const [busy, setBusy] = useState(false);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
 
   async function choose(file: File | undefined) {
     setProblems([]);
     setChosen(null);
     if (!file) return;
-    try {
-      setChosen({ name: file.name, file: JSON.parse(await file.text()) as unknown });
-    } catch {
-      setProblems([
-        {
-          code: 'not-json',
-          path: [],
-          message: `${file.name} is not a file that Incremen wrote: it is not JSON.`,
-          remedy: 'Choose a file written by “Back up to a file”.',
-        },
-      ]);
+    if (await looksLikeABackup(file)) {
+      setChosen(file);
+      return;
     }
+    setProblems([
+      {
+        code: 'not-json',
+        path: [],
+        message: `${file.name} is not a backup that Incremen wrote.`,
+        remedy: 'Choose a file written by “Back up to a file”.',
+      },
+    ]);
   }
 
   async function replace() {
     if (!chosen) return;
+    setBusy(true);
     try {
-      await api.importBundle(operationId, chosen.file);
+      const { picturesMissing } = await api.restore(operationId, chosen);
       setChosen(null);
-      toaster.create({ title: `${chosen.name} is restored` });
+      toaster.create({
+        title: `${chosen.name} is restored`,
+        ...(picturesMissing > 0 ? { description: `Photos without their picture: ${picturesMissing}.` } : {}),
+      });
       await dispatch(reload());
     } catch (error) {
       setProblems(problemsOf(error));
       setChosen(null);
+    } finally {
+      setBusy(false);
     }
   }
 
@@ -97,7 +104,7 @@ function Restore() {
       <input
         ref={input}
         type="file"
-        accept="application/json,.json"
+        accept="application/zip,.zip,application/json,.json"
         hidden
         aria-label="File of a whole operation"
         onChange={(e) => {
@@ -120,11 +127,13 @@ function Restore() {
           py={3}
         >
           <Text flex="1 1 260px">
-            <b>{chosen.name}</b> takes the place of everything that is here now. Write the present records to
-            a file first if you want to keep them.
+            <b>{chosen.name}</b> takes the place of everything that is here now. Back up first if you want to
+            keep what is here.
           </Text>
-          <Button onClick={() => void replace()}>Replace everything</Button>
-          <Button variant="ghost" onClick={() => setChosen(null)}>
+          <Button loading={busy} loadingText="Restoring…" onClick={() => void replace()}>
+            Replace everything
+          </Button>
+          <Button variant="ghost" disabled={busy} onClick={() => setChosen(null)}>
             Cancel
           </Button>
         </Flex>
@@ -141,4 +150,10 @@ function Restore() {
       </Heading>
     </Box>
   );
+}
+
+/** An archive, or JSON that names itself in its first lines; the server reads the rest. */
+async function looksLikeABackup(file: File): Promise<boolean> {
+  const head = await file.slice(0, 4096).text();
+  return head.startsWith('PK') || (head.trimStart().startsWith('{') && head.includes('incremen-apiary'));
 }

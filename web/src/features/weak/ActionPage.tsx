@@ -6,6 +6,7 @@ import {
   allFacts,
   apiaryAfter,
   planAction,
+  hostOf,
   waysToUnite,
   workOfAction,
   type ActionChoice,
@@ -241,7 +242,9 @@ function UnionChoices({
   const others = all.filter((o) => o.colony.id !== facts.colony.id && !o.sick);
   const alsoIds = choice.alsoIds ?? [];
   const also = others.filter((o) => alsoIds.includes(o.colony.id));
-  const ways = waysToUnite([facts, partner, ...also]);
+  const united = [facts, partner, ...also];
+  const ways = waysToUnite(united, choice.boxOf);
+  const box = hostOf(united, choice.boxOf).colony.id;
   const how = choice.how === 'direct' && ways.noDirect !== null ? 'paper' : (choice.how ?? ways.usual);
   const more = others.filter((o) => o !== partner && !also.includes(o));
   const unite = (ids: readonly string[]) =>
@@ -304,17 +307,23 @@ function UnionChoices({
         <Choice
           label="Its name"
           value={choice.nameOf ?? facts.colony.id}
-          options={[facts, partner, ...also].map((u) => ({ id: u.colony.id, label: u.colony.name }))}
+          options={united.map((u) => ({ id: u.colony.id, label: u.colony.name }))}
           onChange={(nameOf) => onChange({ ...choice, nameOf })}
         />
         <Choice
           label="Its stand"
           value={choice.standOf ?? facts.colony.id}
-          options={[facts, partner, ...also].map((u) => ({
-            id: u.colony.id,
-            label: `that of ${u.colony.name}`,
-          }))}
+          options={united.map((u) => ({ id: u.colony.id, label: `that of ${u.colony.name}` }))}
           onChange={(standOf) => onChange({ ...choice, standOf })}
+        />
+        <Choice
+          label="Its box"
+          value={box}
+          options={united.map((u) => ({
+            id: u.colony.id,
+            label: `that of ${u.colony.name}, ${u.slots} slots`,
+          }))}
+          onChange={(boxOf) => onChange({ ...choice, boxOf })}
         />
       </Flex>
       <Text color="inkSoft" mt={2}>

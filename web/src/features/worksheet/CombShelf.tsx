@@ -6,11 +6,14 @@ import {
   boxName,
   coloniesOfHive,
   framesApart,
+  framesInStore,
   type Apiary,
   type Command,
+  type CommandOf,
   type Frame,
 } from '@incremen/core/records';
 import { useState } from 'react';
+import { CareForStore, OldCombs } from './OldCombs.tsx';
 import { sizeName } from '../../shared/hives/SizePicker.tsx';
 import { TellForm } from '../../shared/telling/TellForm.tsx';
 import { useTell } from '../../shared/telling/useTell.ts';
@@ -79,16 +82,30 @@ function shelve(
 
 /** Loose combs are entered here, and what is kept apart waits here for a decision. */
 export function CombShelf() {
-  const [adding, setAdding] = useState(false);
+  const [form, setForm] = useState<'add' | 'care' | null>(null);
+  const close = () => setForm(null);
+  const hasCombs = framesInStore(useApiary()).length > 0;
   return (
     <>
-      {adding ? (
-        <AddCombs done={() => setAdding(false)} />
-      ) : (
-        <Button mt={3} variant="outline" bg="sheet" onClick={() => setAdding(true)}>
-          Add combs
-        </Button>
+      {form === 'add' && <AddCombs done={close} />}
+      {form === 'care' && (
+        <Box mt={4}>
+          <CareForStore done={close} />
+        </Box>
       )}
+      {form === null && (
+        <Flex gap={3} wrap="wrap" mt={3}>
+          <Button variant="outline" bg="sheet" onClick={() => setForm('add')}>
+            Add combs
+          </Button>
+          {hasCombs && (
+            <Button variant="outline" bg="sheet" onClick={() => setForm('care')}>
+              Wax moth, melt down, year
+            </Button>
+          )}
+        </Flex>
+      )}
+      <OldCombs />
       <Apart />
       <Deserted />
     </>
@@ -170,6 +187,9 @@ function Deserted() {
 
 const WHY = { 'dead-colony': 'a dead colony', disease: 'disease', other: 'another reason' } as const;
 
+const whyApart = ({ care: { quarantine } }: Frame): string =>
+  quarantine ? `${WHY[quarantine.why]}, since ${dayInWords(quarantine.since)}` : 'wax moth';
+
 function whereOf(apiary: Apiary, frame: Frame): string {
   const box = frame.boxId === null ? undefined : apiary.box[frame.boxId];
   const hive = box?.hiveId ? apiary.hive[box.hiveId] : undefined;
@@ -183,7 +203,7 @@ function Apart() {
   const { tell } = useTell();
   const groups = new Map<string, Frame[]>();
   for (const f of framesApart(apiary)) {
-    const key = `${whereOf(apiary, f)}|${f.care.quarantine?.why}|${f.care.quarantine?.since}`;
+    const key = `${whereOf(apiary, f)}|${whyApart(f)}`;
     groups.set(key, [...(groups.get(key) ?? []), f]);
   }
   if (groups.size === 0) return null;
@@ -197,23 +217,29 @@ function Apart() {
       <Box as="ul" listStyleType="none" display="grid" gap={3}>
         {[...groups.values()].map((frames) => {
           const [first] = frames;
-          const quarantine = first?.care.quarantine;
-          if (!first || !quarantine) return null;
-          const change = (what: 'release' | 'melt', kept: string) =>
+          if (!first) return null;
+          const change = (to: CommandOf<'careForCombs'>['change'], kept: string) =>
             void tell(
-              { type: 'careForCombs', frameIds: frames.map((f) => f.id), day: today, change: { what } },
+              { type: 'careForCombs', frameIds: frames.map((f) => f.id), day: today, change: to },
               kept,
             );
+          const clean = first.care.quarantine
+            ? ({ what: 'release' } as const)
+            : ({ what: 'moth', there: false } as const);
           return (
             <Flex as="li" key={first.id} gap={3} wrap="wrap" align="center">
               <Text flex="1 1 260px">
-                <b>{count(frames.length, 'comb')}</b>, {whereOf(apiary, first)}: {WHY[quarantine.why]}, since{' '}
-                {dayInWords(quarantine.since)}
+                <b>{count(frames.length, 'comb')}</b>, {whereOf(apiary, first)}: {whyApart(first)}
               </Text>
-              <Button size="sm" variant="outline" bg="sheet" onClick={() => change('release', 'Released')}>
+              <Button size="sm" variant="outline" bg="sheet" onClick={() => change(clean, 'Clean again')}>
                 They are clean
               </Button>
-              <Button size="sm" variant="outline" bg="sheet" onClick={() => change('melt', 'Melted down')}>
+              <Button
+                size="sm"
+                variant="outline"
+                bg="sheet"
+                onClick={() => change({ what: 'melt' }, 'Melted down')}
+              >
                 Melt down or burn
               </Button>
             </Flex>

@@ -17,6 +17,48 @@ describe('a hive that moves', () => {
       ...more,
     }) as const;
 
+  it('planned ahead stays where it is, is in the agenda with its place, and is done when it has been moved', () => {
+    const t = twoHives();
+    const to = { standId: t.yard.newId(), fresh: { yardId: t.away, name: 'By the gate' } };
+    const plan = (day: string) =>
+      ({
+        type: 'planMove',
+        followUpId: t.yard.newId(),
+        hiveId: t.heather.hiveId ?? '',
+        day,
+        hour: 'dusk',
+        to,
+      }) as const;
+    t.yard.run(plan('2026-05-18'));
+    t.yard.run(plan('2026-05-20'));
+    expect(placeOf(t.yard.apiary, t.heather).yard?.name).not.toBe('Away');
+    expect(openFollowUps(t.yard.apiary)).toMatchObject([
+      {
+        topic: 'carry',
+        window: { likely: '2026-05-20' },
+        move: { to, hour: 'dusk' },
+        expect: expect.stringMatching(/^At dusk, carry .* to By the gate in Away: .*shut.*opened/) as string,
+      },
+    ]);
+    t.yard.run(move(t, { to, day: '2026-05-20', entrance: 'open' }));
+    expect(openFollowUps(t.yard.apiary)).toEqual([]);
+  });
+
+  it('is not planned to a yard that is closed', () => {
+    const t = twoHives();
+    t.yard.run({ type: 'editYard', yardId: t.away, closedOn: '2026-05-01' });
+    expect(
+      t.yard.refused({
+        type: 'planMove',
+        followUpId: t.yard.newId(),
+        hiveId: t.heather.hiveId ?? '',
+        day: '2026-05-18',
+        hour: 'day',
+        to: { standId: t.yard.newId(), fresh: { yardId: t.away, name: 'X' } },
+      }),
+    ).toEqual(['yard-closed at to']);
+  });
+
   it('to another yard at dusk, shut, stands there, and its entrance waits to be opened', () => {
     const t = twoHives();
     t.yard.run(move(t));

@@ -3,6 +3,7 @@ import type { Draft } from '../draft.ts';
 import { dropLooks } from '../droppingLooks.ts';
 import { fileJob } from '../fileJob.ts';
 import { freeStand, notBefore, standingHive } from './places.ts';
+import { isOpenYard } from './yards.ts';
 
 type Path = readonly (string | number)[];
 
@@ -54,6 +55,34 @@ export function decideMoveHive(draft: Draft, command: CommandOf<'moveHive'>, pat
       expect: `Take away what stands before the entrance of ${hive.name}.`,
     });
   }
+}
+
+/**
+ * Files the appointment on which a hive is to be carried. Whether the stand is free shows on that day: another hive may
+ * have left it by then.
+ */
+export function decidePlanMove(draft: Draft, command: CommandOf<'planMove'>, path: Path): void {
+  const { day, hour, to } = command;
+  const hive = standingHive(draft, command.hiveId, [...path, 'hiveId']);
+  if (!hive) return;
+  const stand = to.fresh ? null : draft.need('stand', to.standId, [...path, 'to', 'standId']);
+  if (stand === undefined) return;
+  const yardId = to.fresh?.yardId ?? stand?.yardId ?? '';
+  if (!isOpenYard(draft, yardId, [...path, 'to'])) return;
+  const colonies = coloniesOfHive(draft.apiary, hive.id);
+  for (const colony of colonies) {
+    notBefore(draft, colony, day, [...path, 'day']);
+    dropLooks(draft, colony.id, (f) => f.topic === 'carry');
+  }
+  const from = hive.standId === null ? undefined : draft.apiary.stand[hive.standId];
+  const away = from !== undefined && from.yardId !== yardId;
+  fileJob(draft, [command.followUpId], {
+    colonyIds: colonies.map((c) => c.id),
+    topic: 'carry',
+    window: { earliest: day, likely: day, latest: day },
+    expect: `${hour === 'dusk' ? 'At dusk, carry' : 'Carry'} ${hive.name} to ${to.fresh?.name ?? stand?.name}${away ? ` in ${draft.apiary.yard[yardId]?.name}: strapped, its entrance shut and aired, and opened as soon as it stands` : ''}.`,
+    move: { to, hour },
+  });
 }
 
 function fileOpening(draft: Draft, ids: string[], colonyIds: string[], name: string, day: string): void {

@@ -1,0 +1,2 @@
+import { backupBench } from './backupBench.ts';
+await backupBench();
