@@ -25,6 +25,7 @@ import {
   sparesBrood,
   type HouseRules,
 } from '../rules/index.ts';
+import { commonCombs } from './commonCombs.ts';
 import { doubtOf } from './doubts.ts';
 import { calmly, urgently, type Notice } from './notice.ts';
 import { strengthOf, type Strength } from './strength.ts';
@@ -69,7 +70,7 @@ export function colonyState(
 ): ColonyState {
   const operation = operationOf(apiary);
   const rules = houseRules(operation.houseRules.changes);
-  const strength = strengthOf(nestOf(frames), operation.referenceSize);
+  const strength = strengthOf(nestOf(frames), operation.referenceSize, commonCombs(apiary, colony));
   const countAgeDays = ageOfCount(frames, today);
   const queen = queenState(apiary, colony);
   const countedBeforeSplit =

@@ -7,6 +7,7 @@ export {
   METRES_A_DAY,
   type MoveNote,
 } from './moveAdvice.ts';
+export { commonCombs } from './commonCombs.ts';
 export { framesBack, framesOn, layingOf } from './colonyOn.ts';
 export { colonyState, type ColonyState, type Lane } from './colonyState.ts';
 export { type Descent, descentOf } from './descent.ts';

@@ -32,6 +32,12 @@ export interface Strength {
   readonly combsRead: number;
 }
 
+/** Combs that the families of one hive store in together, and the share of one of them. */
+export interface CommonCombs {
+  readonly nest: readonly NestFrame[];
+  readonly share: number;
+}
+
 const round3 = (low: number, likely: number, high: number): Range => ({ low, likely, high });
 
 /**
@@ -39,12 +45,19 @@ const round3 = (low: number, likely: number, high: number): Range => ({ low, lik
  *
  * Ranges of frames come from {@link READING_ERROR_SHARE}; ranges of bees and kilograms add the range of
  * their sources (see comb/densities).
+ *
+ * @param common - combs that several families use, of which this one has a share
  */
-export function strengthOf(nest: readonly NestFrame[], reference: FrameSizeId): Strength {
+export function strengthOf(
+  nest: readonly NestFrame[],
+  reference: FrameSizeId,
+  common: CommonCombs = { nest: [], share: 0 },
+): Strength {
   const frames = Object.fromEntries(CONTENT_CLASSES.map((c) => [c, 0])) as Record<ContentClass, number>;
   let covered = 0;
-  for (const f of nest) {
-    const worth = inReferenceFrames(f.size, reference);
+  const own = nest.map((f) => [f, 1] as const);
+  for (const [f, share] of [...own, ...common.nest.map((c) => [c, common.share] as const)]) {
+    const worth = inReferenceFrames(f.size, reference) * share;
     covered += shareOfBees(f.reading) * worth;
     for (const c of CONTENT_CLASSES) frames[c] += shareOf(f.reading, c) * worth;
   }

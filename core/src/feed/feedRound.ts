@@ -1,6 +1,6 @@
 import { operationOf, type Apiary, type Colony, framesOfColony, nestOf, placeOf } from '../records/index.ts';
 import { daysBetween, type Day } from '../basics/index.ts';
-import { framesOn, strengthOf } from '../colony/index.ts';
+import { commonCombs, framesOn, strengthOf } from '../colony/index.ts';
 import { houseRules, type HouseRules } from '../rules/index.ts';
 import { densityOf, STORES_PER_KG_SUGAR } from './syrup.ts';
 
@@ -93,7 +93,11 @@ function feedLine(
 ): FeedLine {
   const placed = framesOfColony(apiary, colony);
   const { referenceSize } = operationOf(apiary);
-  const strength = strengthOf(nestOf(framesOn(apiary, colony, day)), referenceSize);
+  const strength = strengthOf(
+    nestOf(framesOn(apiary, colony, day)),
+    referenceSize,
+    commonCombs(apiary, colony),
+  );
   const hasKg = strength.storesKg.likely;
   const bees = strength.framesOfBees.likely;
   const daysApart = colony.separation ? daysBetween(colony.separation.day, day) : Infinity;

@@ -33,7 +33,9 @@ export async function* bundleItems(text: AsyncIterable<Uint8Array>): AsyncGenera
   const strangers = topLevelKeys((key) => {
     if (!SECTIONS.has(key)) found.push({ place: { section: key, kind: null, at: null }, value: null });
   });
-  parser.onToken = ({ token, value }) => strangers(token, value);
+  parser.onToken = ({ token, value }) => {
+    strangers(token, value);
+  };
   let broken: Error | null = null;
   parser.onError = (error) => (broken = error);
   for await (const piece of text) {
@@ -45,7 +47,10 @@ export async function* bundleItems(text: AsyncIterable<Uint8Array>): AsyncGenera
   if (!parser.isEnded) throw notJson('It ends too early.');
 }
 
-function placeOf(above: readonly unknown[], key: unknown): BundlePlace {
+function placeOf(
+  above: readonly (string | number | undefined)[],
+  key: string | number | undefined,
+): BundlePlace {
   const [section, kind] = above;
   return {
     section: String(section ?? key),

@@ -59,12 +59,12 @@ export function backupRouter(orm: MikroORM, store: OperationStore): Router {
 }
 
 /** Keeps the body of a request in a file of its own for as long as it is used. */
-async function uploaded(req: Request, use: (path: string) => Promise<void>): Promise<void> {
+async function uploaded(req: Request, read: (path: string) => Promise<void>): Promise<void> {
   const folder = await mkdtemp(join(tmpdir(), 'incremen-restore-'));
   const path = join(folder, 'upload');
   try {
     await pipeline(req, limited, createWriteStream(path));
-    await use(path);
+    await read(path);
   } finally {
     await rm(folder, { recursive: true, force: true });
   }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { bothSides, type FrameReading } from '../../comb/contents.ts';
+import { colonyState } from '../../colony/colonyState.ts';
+import { bothSides, shareOf, type FrameReading } from '../../comb/contents.ts';
 import { noEvidence, type Evidence } from '../../records/bodies/evidence.ts';
 import { TestYard } from '../../testing/builders.ts';
 import type { CommandOf } from '../../records/commands.ts';
@@ -219,5 +220,17 @@ describe('hives with partitions', () => {
     expect(yard.refused(read(yard, 'East', framesOfColony(yard.apiary, west)[0]!.frame.id))[0]).toContain(
       'frame-elsewhere',
     );
+  });
+
+  it('have each their share of what is in the super', () => {
+    const yard = twins();
+    const [west, east] = [yard.colony('West'), yard.colony('East')];
+    const [shared] = sharedFramesOf(yard.apiary, east);
+    yard.run(read(yard, 'West', shared!.frame.id));
+    const stores = (c: typeof west) => colonyState(yard.apiary, c, DAY).strength.storesFrames;
+    expect(stores(west)).toBeGreaterThan(0);
+    expect(stores(west)).toBeCloseTo(stores(east), 9);
+    const whole = shareOf(honey, 'honey', 'nectar');
+    expect(stores(west) + stores(east)).toBeCloseTo(whole, 9);
   });
 });

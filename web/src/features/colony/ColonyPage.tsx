@@ -175,7 +175,7 @@ function AboutHive({ apiary, state }: { readonly apiary: Apiary; readonly state:
               </Link>
             </span>
           ))}
-          .{shared.length > 0 && ` ${count(shared.length, 'super')} in common, counted for neither.`}
+          .{shared.length > 0 && ` ${count(shared.length, 'super')} in common, counted for each by its share.`}
         </Text>
       )}
       {wrong.map((f) => (

@@ -1,2 +1,0 @@
-import { backupBench } from './backupBench.ts';
-await backupBench();
