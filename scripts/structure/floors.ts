@@ -19,9 +19,10 @@ export const CORE_MAP: HouseMap = {
   floors: [
     ['basics'],
     ['comb', 'weather'],
-    ['brood', 'shorthand'],
-    ['rules'],
+    ['brood', 'shorthand', 'season'],
+    ['rules', 'clock'],
     ['records'],
+    ['forecast'],
     ['colony', 'cells', 'queen-odds'],
     ['followup', 'queen-verdict', 'feed', 'split', 'work'],
     ['yardplan', 'callout'],

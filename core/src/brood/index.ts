@@ -7,13 +7,7 @@ export {
 } from './developmentClock.ts';
 export { type Distance, stayShare, type StayShares, temperOf, DISTANCES } from './drift.ts';
 export { readNest } from './nestReading.ts';
-export {
-  ADULT_DAILY_LOSS,
-  type Laying,
-  type NestFrame,
-  presentLayingRate,
-  projectNest,
-} from './projectNest.ts';
+export { layingRates, type LayingRates, type NestFrame, presentLayingRate } from './layingRates.ts';
 export {
   emergenceFromCells,
   emergencyEmergence,

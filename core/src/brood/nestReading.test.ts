@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { bothSides, type Contents } from '../comb/contents.ts';
 import { readNest } from './nestReading.ts';
-import { projectNest, type NestFrame } from './projectNest.ts';
+import { after, FLOW, modelOf } from '../testing/modelOf.ts';
+import type { NestFrame } from './layingRates.ts';
 
 const nest = (...frames: Contents[]): NestFrame[] =>
   frames.map((c, i) => ({ id: String(i), size: 'langstroth-deep', reading: bothSides(c, 8) }));
@@ -65,7 +66,21 @@ describe('reading a nest by arithmetic (by hand from 3 days as egg, 6 open, 12 c
   it('dates a stop that is known: four days without laying leave larvae and no eggs', () => {
     const began = nest({ eggs: 1, open: 2, capped: 4, drawn: 3 });
     for (const days of [4, 7]) {
-      const { stoppedDaysAgo } = readNest(projectNest(began, days, { queen: 'none' }));
+      const model = after(
+        modelOf(
+          began.map((f) => f.reading),
+          null,
+        ),
+        days,
+        FLOW,
+      );
+      const [a, b] = model.sides;
+      if (!a || !b) throw new Error('no sides');
+      const then = began.map((f) => ({
+        ...f,
+        reading: { ...f.reading, sides: [a.read(), b.read()] as const },
+      }));
+      const { stoppedDaysAgo } = readNest(then);
       expect(stoppedDaysAgo!.from).toBeLessThanOrEqual(days);
       expect(stoppedDaysAgo!.to).toBeGreaterThanOrEqual(days);
     }

@@ -1,6 +1,6 @@
 import { shareOf } from '../comb/index.ts';
 import { WORKER_STAGE_DAYS } from './developmentClock.ts';
-import { layingRates, type LayingRates, type NestFrame } from './projectNest.ts';
+import { layingRates, type LayingRates, type NestFrame } from './layingRates.ts';
 
 /** What a brood nest says of the laying that made it. */
 export interface NestReading {

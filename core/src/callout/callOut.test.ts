@@ -168,7 +168,8 @@ describe('a break-up that is called', () => {
     expect(
       kept.filter((r) => shareOf(r, 'eggs', 'open', 'capped', 'emerging') >= 0.25).length,
     ).toBeGreaterThanOrEqual(2);
-    expect(kept.filter((r) => shareOf(r, 'honey', 'nectar') >= 0.5).length).toBeGreaterThanOrEqual(1);
+    // A comb that was half full two days ago: some of it is eaten.
+    expect(kept.filter((r) => shareOf(r, 'honey', 'nectar') >= 0.45).length).toBeGreaterThanOrEqual(1);
   });
 
   it('says that a queen nobody found is in one of several, and asks for the look that tells', () => {

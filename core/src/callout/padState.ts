@@ -8,7 +8,7 @@ import {
   type CallUnit,
   type FrameCall,
 } from '../records/index.ts';
-import { framesOn } from '../colony/index.ts';
+import { framesOn } from '../forecast/index.ts';
 import type { FrameReading } from '../comb/index.ts';
 import { houseRules, type HouseRules, stayShares } from '../rules/index.ts';
 import type { Place } from './breakUpWorth.ts';

@@ -25,10 +25,9 @@ import {
   sparesBrood,
   type HouseRules,
 } from '../rules/index.ts';
-import { commonCombs } from './commonCombs.ts';
 import { doubtOf } from './doubts.ts';
 import { calmly, urgently, type Notice } from './notice.ts';
-import { strengthOf, type Strength } from './strength.ts';
+import { colonyOn, commonCombs, strengthOf, type Strength } from '../forecast/index.ts';
 
 /** Where a colony stands in the yard's order of things. */
 export type Lane = 'giver' | 'even' | 'weak' | 'watch' | 'raising' | 'unfit' | 'uncounted';
@@ -58,19 +57,26 @@ export interface ColonyState {
 }
 
 /**
- * Sums a colony up.
+ * Sums a colony up as it is on a day.
  *
- * @param frames - its frames as of its last count, or brought to another day (see colonyOn)
+ * @param other - other frames than those that the one clock gives for that day: as counted, or of a past day
  */
 export function colonyState(
   apiary: Apiary,
   colony: Colony,
   today: Day,
-  frames: readonly PlacedFrame[] = framesOfColony(apiary, colony),
+  other?: readonly PlacedFrame[],
 ): ColonyState {
+  const on = other ? null : colonyOn(apiary, colony, today);
+  const frames = other ?? on?.frames ?? [];
   const operation = operationOf(apiary);
   const rules = houseRules(operation.houseRules.changes);
-  const strength = strengthOf(nestOf(frames), operation.referenceSize, commonCombs(apiary, colony));
+  const strength = strengthOf(
+    nestOf(frames),
+    operation.referenceSize,
+    commonCombs(apiary, colony),
+    on?.doubt,
+  );
   const countAgeDays = ageOfCount(frames, today);
   const queen = queenState(apiary, colony);
   const countedBeforeSplit =
@@ -84,7 +90,8 @@ export function colonyState(
   if (countAgeDays === null) {
     return { ...base, lane: 'uncounted', notice: calmly('not-counted', 'Not counted yet') };
   }
-  const doubt = doubtOf(apiary, colony, frames, strength, today);
+  // Doubts are about what was seen, not about what became of it since.
+  const doubt = doubtOf(apiary, colony, other ?? framesOfColony(apiary, colony), strength, today);
   if (doubt?.lane === 'unfit') return { ...base, ...doubt };
   const swarm = swarmCells(frames, today);
   const lane = laneOf(strength, slots, rules);

@@ -11,7 +11,7 @@ import {
 import { addDays, dayInWords, daysBetween, type Day } from '../basics/index.ts';
 import { shareOf } from '../comb/index.ts';
 import { calmly, urgently, type Notice, type NoticeId } from './notice.ts';
-import type { Strength } from './strength.ts';
+import type { Strength } from '../forecast/index.ts';
 
 /** Something about a colony that outweighs its strength. */
 export interface Doubt {

@@ -9,6 +9,7 @@ const at = (latitude: number, longitude: number) => ({
   note: '',
   closedOn: null,
   position: { latitude, longitude },
+  season: null,
 });
 
 describe('the way between two yards', () => {

@@ -1,7 +1,7 @@
 import type { Apiary, Reading } from '../records/index.ts';
 import { daysBetween, type Day } from '../basics/index.ts';
 import type { FrameSizeId } from '../comb/index.ts';
-import { strengthOf } from './strength.ts';
+import { strengthOf } from '../forecast/index.ts';
 
 /** How strong a colony was on a day on which it was counted. */
 export interface StrengthPoint {

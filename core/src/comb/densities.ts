@@ -28,7 +28,7 @@ export const BEES_PER_CM2: Range = { low: 1.25, likely: 1.3, high: 1.38 };
 export const EMERGENCE_SHARE: Range = { low: 0.85, likely: 0.9, high: 0.95 };
 
 /** Net honey in kg per cm² of comb, both sides counted: 2.7–3.2 kg on a full deep (common practice). */
-const HONEY_KG_PER_CM2: Range = { low: 2.7 / 1760, likely: 2.95 / 1760, high: 3.2 / 1760 };
+export const HONEY_KG_PER_CM2: Range = { low: 2.7 / 1760, likely: 2.95 / 1760, high: 3.2 / 1760 };
 
 const scale = (range: Range, by: number): Range => ({
   low: range.low * by,

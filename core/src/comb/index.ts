@@ -27,6 +27,7 @@ export {
   DRONE_CELLS_PER_CM2,
   EMERGENCE_SHARE,
   framesOfBeesFromCapped,
+  HONEY_KG_PER_CM2,
   honeyKgPerFrame,
   type Range,
   WORKER_CELLS_PER_CM2,

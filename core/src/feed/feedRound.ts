@@ -1,8 +1,9 @@
 import { operationOf, type Apiary, type Colony, framesOfColony, nestOf, placeOf } from '../records/index.ts';
 import { daysBetween, type Day } from '../basics/index.ts';
-import { commonCombs, framesOn, strengthOf } from '../colony/index.ts';
+import { commonCombs, framesOn, strengthOf } from '../forecast/index.ts';
 import { houseRules, type HouseRules } from '../rules/index.ts';
-import { densityOf, STORES_PER_KG_SUGAR } from './syrup.ts';
+import { STORES_PER_KG_SUGAR } from '../clock/index.ts';
+import { densityOf } from './syrup.ts';
 
 /** What feeding is for. */
 export type FeedAim = 'bridge' | 'winter';

@@ -79,9 +79,3 @@ export const SYRUP_RATIOS = [
   { id: '3:2', sugarPerWater: 1.5, use: 'between the two' },
   { id: '2:1', sugarPerWater: 2, use: 'for stores; dissolves in hot water, is fed cool' },
 ] as const;
-
-/**
- * Capped stores from a kilogram of sugar, in kg: 18 % water in honey gives 1.22, less what the bees use to work it
- * (calculated; the cost is common practice).
- */
-export const STORES_PER_KG_SUGAR = { low: 1.1, likely: 1.15, high: 1.2 } as const;

@@ -1,6 +1,6 @@
 import { type Apiary, type Colony, queenOf } from '../records/index.ts';
 import { addDays, dayInWords, type Day } from '../basics/index.ts';
-import { yardSeason } from '../colony/index.ts';
+import { yardSeason } from '../forecast/index.ts';
 import { DAYS_TO_EGGS } from '../brood/index.ts';
 import type { QueenLane } from './queenLane.ts';
 

@@ -1,6 +1,6 @@
 import { operationOf, type Apiary, type FollowUp, framesOfColony, nestOf } from '../records/index.ts';
 import type { Day } from '../basics/index.ts';
-import { strengthOf } from '../colony/index.ts';
+import { strengthOf } from '../forecast/index.ts';
 
 /** How a watch stands by what was counted since it was begun. */
 export type WatchVerdict =

@@ -29,6 +29,7 @@ const editYard = z.strictObject({
   note: z.string().max(4000).optional(),
   position: yardRecord.shape.position.unwrap().optional(),
   closedOn: daySchema.nullable().optional(),
+  season: yardRecord.shape.season.unwrap().optional(),
 });
 
 /** Orders the stands of a yard, and puts them in its drawn plan. */

@@ -162,6 +162,7 @@ export {
   standsOfYard,
   stepsOfWork,
   visitsOf,
+  worksAt,
 } from './views.ts';
 export type { WatchTest } from './bodies/watchTest.ts';
 export type { WorkEffect } from './bodies/workEffect.ts';

@@ -12,6 +12,7 @@ import { plannedMove } from './kinds/plannedMove.ts';
 import { queenRecord } from './kinds/queen.ts';
 import { boxInsert, wornThing } from './kinds/wear.ts';
 import { houseRuleChanges, likelihoodChanges } from '../rules/index.ts';
+import { seasonSetting } from '../season/index.ts';
 import { watchTest } from './bodies/watchTest.ts';
 import { workRecord, workStepRecord } from './bodies/work.ts';
 
@@ -61,6 +62,8 @@ export const yardRecord = z.strictObject({
     .strictObject({ latitude: z.number().min(-90).max(90), longitude: z.number().min(-180).max(180) })
     .nullable()
     .default(null),
+  /** The year of the yard, as the keeper has set it; null for the usual year of a temperate climate. */
+  season: seasonSetting.nullable().default(null),
 });
 
 /** One spot in a yard. Field bees return to the stand. */
@@ -330,7 +333,7 @@ export type Apiary = { readonly [K in RecordKind]: Readonly<Record<string, Recor
 export const BARE_BOX = { excluderBelow: false, sheetBelow: null, inserts: [] } satisfies Partial<Box>;
 export const BARE_HIVE = { entrance: { state: 'open', since: null }, wears: [] } satisfies Partial<Hive>;
 export const BARE_STAND = { spot: null } satisfies Partial<Stand>;
-export const BARE_YARD = { closedOn: null, position: null } satisfies Partial<Yard>;
+export const BARE_YARD = { closedOn: null, position: null, season: null } satisfies Partial<Yard>;
 
 /** An apiary without a single record. */
 export function emptyApiary(): Apiary {

@@ -16,6 +16,7 @@ import type {
   Reading,
   Stand,
   Visit,
+  Work,
   Yard,
 } from './records.ts';
 import type { WorkStep } from './bodies/work.ts';
@@ -89,6 +90,10 @@ const queensPerhapsByColony = groupedBy<Queen>((q) =>
 );
 const livingByHive = groupedBy<Colony>((c) => (c.endedOn === null ? c.hiveId : null));
 const coloniesByWork = groupedBy<Colony>((c) => (c.origin.how === 'split' ? c.origin.workId : null));
+const worksByColony = groupedBy<Work>(
+  (w) => [...new Set(w.body.units.map((u) => u.colonyId))],
+  (a, b) => a.day.localeCompare(b.day) || a.id.localeCompare(b.id),
+);
 const hivesByStand = groupedBy<Hive>((h) => h.standId);
 const standsByYard = groupedBy<Stand>(
   (s) => s.yardId,
@@ -258,6 +263,11 @@ export function visitsOf(apiary: Apiary, colonyId: string): readonly Visit[] {
 /** The photos of a visit, in a stable order. */
 export function photosOf(apiary: Apiary, visitId: string): readonly Photo[] {
   return photosByVisit(apiary.photo, visitId);
+}
+
+/** Work at a colony, whatever became of it, by the day that it was planned for. */
+export function worksAt(apiary: Pick<Apiary, 'work'>, colonyId: string): readonly Work[] {
+  return worksByColony(apiary.work, colonyId);
 }
 
 /** The steps of work, in their order. */

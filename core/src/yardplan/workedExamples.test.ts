@@ -83,13 +83,17 @@ describe('donor floors', () => {
 });
 
 describe('recipes', () => {
-  const strong = () => {
+  const strong = (crowded = false) => {
+    const full = (r: FrameReading): FrameReading =>
+      crowded ? { ...r, sides: r.sides.map((s) => ({ ...s, bees: 10 })) as never } : r;
     const yard = new TestYard();
     yard.hive(
       'Giver',
       [
-        seven,
-        [honey(6), honey(6), open(6), capped(6), open(6), bread(), bread(), empty(6), empty(5), honey(6)],
+        seven.map(full),
+        [honey(6), honey(6), open(6), capped(6), open(6), bread(), bread(), empty(6), empty(5), honey(6)].map(
+          full,
+        ),
       ],
       '2026-05-14',
     );
@@ -97,9 +101,9 @@ describe('recipes', () => {
     yard.stock('foundation', 6);
     return yard;
   };
-  const contents = (recipe: ReturnType<typeof fiveFrames>) => {
-    const yard = strong();
-    const problem = problemOf(yard.apiary, requestFor(yard.apiary, [nucs(1, recipe)]));
+  const contents = (recipe: ReturnType<typeof fiveFrames>, crowded = false) => {
+    const yard = strong(crowded);
+    const problem = problemOf(yard.apiary, requestFor(yard.apiary, [nucs(1, recipe)], { day: '2026-05-14' }));
     const { plan } = planned(problem);
     const seen = evaluate(problem, plan);
     expect(seen.broken).toEqual([]);
@@ -136,8 +140,9 @@ describe('recipes', () => {
 
   it('a part that raises its own queen gets eggs, one that gets a cell rather does without', () => {
     restsOn('minEggsTenths', 'minBeeBreadFrames');
-    const raising = contents(fiveFrames({ queen: 'raises' }));
-    const withCell = contents(fiveFrames({ queen: 'cell' }));
+    // Bees enough on every comb, so that brood alone decides.
+    const raising = contents(fiveFrames({ queen: 'raises' }), true);
+    const withCell = contents(fiveFrames({ queen: 'cell' }), true);
     const eggs = (c: ReturnType<typeof contents>) => c.seen.after[c.nuc?.index ?? 0]?.[AT.eggsTenths] ?? 0;
     expect(eggs(raising)).toBeGreaterThanOrEqual(1);
     expect(eggs(withCell)).toBeLessThan(eggs(raising));
@@ -245,10 +250,14 @@ describe('a nuc that has outgrown its box beside a honey-bound neighbour', () =>
     yard.stock('foundation', 8);
     const problem = problemOf(
       yard.apiary,
-      requestFor(yard.apiary, [
-        { id: 'up', kind: 'hiveUp', colonyId: nuc.id, slots: 11, importance: 2 },
-        { id: 'free', kind: 'relieve', colonyIds: [neighbour.id], importance: 2 },
-      ]),
+      requestFor(
+        yard.apiary,
+        [
+          { id: 'up', kind: 'hiveUp', colonyId: nuc.id, slots: 11, importance: 2 },
+          { id: 'free', kind: 'relieve', colonyIds: [neighbour.id], importance: 2 },
+        ],
+        { day: '2026-05-14' },
+      ),
     );
     const { plan } = planned(problem);
     const seen = evaluate(problem, plan);

@@ -59,6 +59,7 @@ const YardEntity = defineEntity({
     note: p.text(),
     closedOn: p.date().nullable(),
     position: json(S.yard.shape.position).nullable(),
+    season: json(S.yard.shape.season).nullable(),
   },
 });
 

@@ -8,16 +8,10 @@ import {
   type PlacedFrame,
 } from '../../records/index.ts';
 import { WORKER_STAGE_DAYS } from '../../brood/index.ts';
-import type { Day } from '../../basics/index.ts';
-import { framesOfBeesFromCapped, workerCellsPerFrame } from '../../comb/index.ts';
-import {
-  framesOn,
-  colonyState,
-  suspectedDisease,
-  type ColonyState,
-  yardSeason,
-  type YardSeason,
-} from '../../colony/index.ts';
+import { addDays, type Day } from '../../basics/index.ts';
+import { workerCellsPerFrame } from '../../comb/index.ts';
+import { colonyState, suspectedDisease, type ColonyState } from '../../colony/index.ts';
+import { yardSeason, type YardSeason, conditionsAt } from '../../forecast/index.ts';
 import { queenBeliefOf, type DatedLook, type QueenBelief } from '../../queen-odds/index.ts';
 import { coverShare, houseRules, type HouseRules } from '../../rules/index.ts';
 import type { GrowthBounds, UnitBees } from './unitProspect.ts';
@@ -55,8 +49,8 @@ export interface UnitFacts {
 
 /** Reads off the records what a unit is on a day. */
 export function unitFacts(apiary: Apiary, colony: Colony, day: Day, outside: Outside): UnitFacts {
-  const frames = framesOn(apiary, colony, day);
-  const state = colonyState(apiary, colony, day, frames);
+  const state = colonyState(apiary, colony, day);
+  const { frames } = state;
   const { belief, looks } = queenBeliefOf(apiary, colony, day);
   const { strength } = state;
   const { eggs, open, capped, emerging, drawn } = strength.frames;
@@ -95,12 +89,21 @@ export function boundsOfPresentQueen(facts: UnitFacts): GrowthBounds {
   return { ...bounds, layingNow: Math.max(LEAST_RATE * bounds.layingMost, shown) };
 }
 
-/** What bounds the growth of a unit, by the house rules. */
-export function boundsOf({ apiary, rules, outside, slots }: UnitFacts): GrowthBounds {
+/** Cold nights that are to come now last about so long. */
+const COLD_SPELL_DAYS = 10;
+
+/** What bounds the growth of a unit, by the house rules and the season of its yard. */
+export function boundsOf({ apiary, colony, day, rules, outside, slots }: UnitFacts): GrowthBounds {
   const { referenceSize } = operationOf(apiary);
+  const onDay = conditionsAt(apiary, placeOf(apiary, colony).yard);
   return {
-    cover: coverShare(rules, outside.coldNights ? 'cold' : 'mild'),
-    beesPerBrood: framesOfBeesFromCapped(referenceSize).likely,
+    cover: coverShare(rules, 'mild'),
+    coverCold: coverShare(rules, 'cold'),
+    conditions: (ahead) => {
+      const usual = onDay(addDays(day, ahead));
+      const cold = usual.coldNights || (outside.coldNights && ahead < COLD_SPELL_DAYS);
+      return { ...usual, coldNights: cold, flow: true };
+    },
     layingMost: rules.layingMost / workerCellsPerFrame(referenceSize),
     slots,
   };

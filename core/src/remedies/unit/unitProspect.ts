@@ -1,4 +1,5 @@
-import { ADULT_DAILY_LOSS, WORKER_STAGE_DAYS, DEVELOPMENT } from '../../brood/index.ts';
+import { ColonyModel, CombSide, type DayConditions } from '../../clock/index.ts';
+import { BEES_PER_CM2, WORKER_CELLS_PER_CM2 } from '../../comb/index.ts';
 
 /** Bees and worker brood of a unit, in frames of the reference size. */
 export interface UnitBees {
@@ -10,30 +11,45 @@ export interface UnitBees {
 
 /** What bounds the growth of a unit. */
 export interface GrowthBounds {
-  /** Frames of brood that a frame of bees covers. */
+  /** Frames of brood that a frame of bees covers, in mild nights; in cold ones the same when left out. */
   readonly cover: number;
-  /** Frames of bees that hatch from a full frame of brood. */
-  readonly beesPerBrood: number;
+  readonly coverCold?: number;
   /** Brood that a good queen lays in a day at most, in frames. */
   readonly layingMost: number;
   /** The same for the queen that lays in it now, as her nest shows it; she grows into the other. */
   readonly layingNow?: number;
   /** Combs that its boxes hold. */
   readonly slots: number;
+  /** What each day ahead brings, from 0 on; the height of the season when left out. */
+  readonly conditions?: (ahead: number) => DayConditions;
 }
-
-const DAYS = DEVELOPMENT.worker.emerges.likely;
-const { eggs: EGG_DAYS, open: OPEN_DAYS } = WORKER_STAGE_DAYS;
 
 /** Brood takes at most so much of a box; the rest is for stores (common practice, no source). */
 const NEST_SHARE = 0.75;
+
+/** One comb side of the common deep size: a unit is said in frames, and its frames are taken for these. */
+const SIDE_CM2 = 880;
+const CELLS_A_FRAME = 2 * SIDE_CM2 * WORKER_CELLS_PER_CM2;
+const BEES_A_FRAME = 2 * SIDE_CM2 * BEES_PER_CM2.likely;
+
+/** Days of the height of the season, with food enough. */
+const GOOD_DAY: DayConditions = {
+  laying: 1,
+  winterBees: 0,
+  coldNights: false,
+  cluster: false,
+  pollen: true,
+  forage: true,
+  mainFlow: true,
+  flow: true,
+};
 
 /** Worker brood in a unit, in frames. */
 export const broodOf = (u: UnitBees): number => u.eggs + u.open + u.capped;
 
 /**
- * Brings a unit forward, day by day, by the age of its brood: what bees cannot cover is lost, what hatches adds to
- * them, one in 38 dies, and a queen lays what can be covered.
+ * Brings a unit forward, day by day, by the model of a colony that all pages ask: what bees cannot cover dries out, what
+ * emerges adds to them, they grow old, and a queen lays what can be covered. Food is taken to be there.
  *
  * @param laysFrom - days until a queen lays, 0 for one that lays now; null for never
  */
@@ -41,38 +57,49 @@ export function unitAfter(
   unit: UnitBees,
   laysFrom: number | null,
   days: number,
-  { cover, beesPerBrood, layingMost, layingNow = layingMost, slots }: GrowthBounds,
+  {
+    cover,
+    coverCold = cover,
+    layingMost,
+    layingNow = layingMost / 2,
+    slots,
+    conditions = () => GOOD_DAY,
+  }: GrowthBounds,
 ): UnitBees {
-  const ages = new Float64Array(DAYS);
-  // Brood that is not covered chills or dries.
-  const kept = Math.min(1, (unit.bees * cover * OVER_COVER) / Math.max(1e-9, broodOf(unit)));
-  ages.fill((unit.eggs * kept) / EGG_DAYS, 0, EGG_DAYS);
-  ages.fill((unit.open * kept) / OPEN_DAYS, EGG_DAYS, EGG_DAYS + OPEN_DAYS);
-  ages.fill((unit.capped * kept) / (DAYS - EGG_DAYS - OPEN_DAYS), EGG_DAYS + OPEN_DAYS);
-  let { bees } = unit;
-  let brood = broodOf(unit) * kept;
+  const model = new ColonyModel({
+    layingMost: layingMost * CELLS_A_FRAME,
+    coverWarm: cover,
+    coverCold,
+    appetite: 1,
+  });
+  // All the comb that brood may take, as one side.
+  const frames = Math.max(slots * NEST_SHARE, broodOf(unit));
+  const tenths = (amount: number) => (frames > 0 ? (10 * amount) / frames : 0);
+  const side = new CombSide(
+    {
+      contents: {
+        eggs: tenths(unit.eggs),
+        open: tenths(unit.open),
+        capped: tenths(unit.capped),
+        drawn: tenths(frames - broodOf(unit)),
+      },
+      bees: tenths(unit.bees),
+    },
+    Math.max(1, 2 * SIDE_CM2 * frames),
+    true,
+  );
+  model.join([side], 0);
+  model.rate = layingNow * CELLS_A_FRAME;
   for (let d = 0; d < days; d++) {
-    const hatching = ages[DAYS - 1] ?? 0;
-    ages.copyWithin(1, 0, DAYS - 1);
-    bees = bees * (1 - ADULT_DAILY_LOSS) + hatching * beesPerBrood;
-    brood -= hatching;
-    const room = Math.min(bees * cover, slots * NEST_SHARE) - brood;
-    const most = Math.min(layingMost, layingNow * (1 + GROWS_BY * d));
-    const laid = laysFrom !== null && d >= laysFrom ? Math.max(0, Math.min(most, room)) : 0;
-    ages[0] = laid;
-    brood += laid;
+    model.lays = laysFrom !== null && d >= laysFrom;
+    model.pass(conditions(d));
   }
-  const sum = (from: number, to: number) => ages.subarray(from, to).reduce((s, a) => s + a, 0);
+  const inFrames = (stage: number | undefined) => ((stage ?? 0) * frames) / 10;
+  const { contents } = side.read();
   return {
-    bees,
-    eggs: sum(0, EGG_DAYS),
-    open: sum(EGG_DAYS, EGG_DAYS + OPEN_DAYS),
-    capped: sum(EGG_DAYS + OPEN_DAYS, DAYS),
+    bees: model.adults.total / BEES_A_FRAME,
+    eggs: inFrames(contents.eggs),
+    open: inFrames(contents.open),
+    capped: inFrames(contents.capped),
   };
 }
-
-/** So much of what she lays now a queen lays more each day, when bees and room allow it. Judgement, no source. */
-const GROWS_BY = 0.05;
-
-/** A little more than the rule of thumb lives through a mild spell. */
-const OVER_COVER = 1.15;

@@ -1,4 +1,3 @@
-import { presentLayingRate, projectNest } from '../../brood/index.ts';
 import { daysBetween, type Day, failure, success, type Result } from '../../basics/index.ts';
 import {
   operationOf,
@@ -8,8 +7,9 @@ import {
   boxName,
   countedOn,
   framesOfColony,
-  nestOf,
+  readingOf,
 } from '../../records/index.ts';
+import { framesOn } from '../../forecast/index.ts';
 import type { Donor } from './method.ts';
 import { houseRules, stayShares } from '../../rules/index.ts';
 import { planFrame } from './measure.ts';
@@ -58,16 +58,17 @@ export function prepareDonor(apiary: Apiary, colony: Colony, day: Day): Result<P
   const operation = operationOf(apiary);
   const shares = stayShares(houseRules(operation.houseRules.changes));
   const boxes = boxesOfColony(apiary, colony);
-  const nest = nestOf(placed);
-  const projected = projectNest(nest, projectedDays, {
-    queen: 'laying',
-    eggsPerDay: presentLayingRate(nest),
-  });
-  const frames = projected.map((f, i) => {
-    const p = placed[i] as (typeof placed)[number];
+  const frames = framesOn(apiary, colony, day).map((p) => {
     const label = `${boxName(boxes, p.box.id)}, frame ${p.slot}`;
     return planFrame(
-      { id: f.id, label, size: f.size, boxId: p.box.id, slot: p.slot, reading: f.reading },
+      {
+        id: p.frame.id,
+        label,
+        size: p.frame.sizeId,
+        boxId: p.box.id,
+        slot: p.slot,
+        reading: readingOf(p),
+      },
       operation.referenceSize,
       shares,
     );

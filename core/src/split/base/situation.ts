@@ -1,7 +1,8 @@
 import { operationOf, type Apiary, type Colony } from '../../records/index.ts';
 import { cellsOf } from '../../cells/index.ts';
 import { DAYS_TO_EGGS } from '../../brood/index.ts';
-import { colonyState, yardSeason } from '../../colony/index.ts';
+import { colonyState } from '../../colony/index.ts';
+import { yardSeason } from '../../forecast/index.ts';
 import { addDays, dayInWords, monthOf, type Day } from '../../basics/index.ts';
 import { prepareDonor } from './donor.ts';
 import { shareOf } from '../../comb/index.ts';

@@ -12,7 +12,7 @@ import {
   type PlacedFrame,
   type YardPlanRequest,
 } from '../../records/index.ts';
-import { colonyState, framesOn } from '../../colony/index.ts';
+import { colonyState } from '../../colony/index.ts';
 import { bothSides, type FrameSizeId } from '../../comb/index.ts';
 import { planFrame, type PlanFrame } from '../../split/index.ts';
 import { failure, floatAt, type Problem, type Result, success } from '../../basics/index.ts';
@@ -141,8 +141,8 @@ function prepareAll(
         out('You left it out.');
         continue;
       }
-      const placed = framesOn(apiary, colony, request.day);
-      const state = colonyState(apiary, colony, request.day, placed);
+      const state = colonyState(apiary, colony, request.day);
+      const placed = state.frames;
       if (state.lane === 'uncounted') {
         out('It was never counted: count it first.');
         continue;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { ADULT_DAILY_LOSS } from '../../brood/projectNest.ts';
+import { MEAN_DAILY_LOSS } from '../../clock/adults.ts';
 import { framesOfBeesFromCapped, honeyKgPerFrame } from '../../comb/densities.ts';
 import { DEFAULT_HOUSE_RULES as RULES } from '../../rules/houseRules.ts';
 import { fiveFrames } from '../../testing/yardRequests.ts';
@@ -74,7 +74,7 @@ describe('the wishes of a goal', () => {
     expect(sumOf(inDays('2026-05-15'), u)).toBeCloseTo(3, 6);
     // After twelve days all capped brood has hatched.
     const hatched = framesOfBeesFromCapped('langstroth-deep').likely;
-    const alive = (days: number) => (1 - ADULT_DAILY_LOSS) ** days;
+    const alive = (days: number) => (1 - MEAN_DAILY_LOSS) ** days;
     expect(sumOf(inDays('2026-05-27'), u)).toBeCloseTo(3 * alive(12) + hatched * alive(6), 6);
     expect(inDays('2026-05-27').label).toBe('Bees in 12 days');
     // A day that is over is today.

@@ -1,5 +1,6 @@
 import { daysBetween, floatAt } from '../../basics/index.ts';
-import { ADULT_DAILY_LOSS, WORKER_STAGE_DAYS } from '../../brood/index.ts';
+import { WORKER_STAGE_DAYS } from '../../brood/index.ts';
+import { MEAN_DAILY_LOSS } from '../../clock/index.ts';
 import { framesOfBeesFromCapped, honeyKgPerFrame, type FrameSizeId } from '../../comb/index.ts';
 import { isHoneyBound, type HouseRules } from '../../rules/index.ts';
 import { AT, type Measure, type Measured } from './measures.ts';
@@ -105,12 +106,12 @@ export function wishesOf(goal: YardGoal, u: GoalUnit, context: GoalContext): Uni
         ];
       }
       const days = Math.max(0, daysBetween(context.day, goal.onDay));
-      const alive = (1 - ADULT_DAILY_LOSS) ** days;
+      const alive = (1 - MEAN_DAILY_LOSS) ** days;
       const hatched =
         Math.min(1, days / WORKER_STAGE_DAYS.capped) *
         framesOfBeesFromCapped(context.reference).likely *
         // On the middle day of hatching half the time is still to come.
-        (1 - ADULT_DAILY_LOSS) ** (days / 2);
+        (1 - MEAN_DAILY_LOSS) ** (days / 2);
       return [
         wish({
           id: 'bees',

@@ -59,7 +59,10 @@ describe('a database of the day before', () => {
     const written = (await json(Readable.from(bundleText(db.em.fork(), operation!.id)))) as Bundle;
     const fromDatabase = contentOf(written);
     const fromFile = contentOf(FILE);
-    expect(fromDatabase.apiary).toEqual(fromFile.apiary);
+    // A row says of a column that came later that there is nothing in it; the file does not know the column.
+    const said = (apiary: Apiary): unknown =>
+      JSON.parse(JSON.stringify(apiary, (key, v: unknown) => (key === 'move' && v === null ? undefined : v)));
+    expect(said(fromDatabase.apiary)).toEqual(said(fromFile.apiary));
     expect(fromDatabase.journal).toEqual(fromFile.journal);
     expect(Object.keys(fromDatabase.apiary.work)).toHaveLength(13);
     expect(Object.keys(fromDatabase.apiary.workStep)).toHaveLength(141);

@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { colonyState, framesOn, type ColonyState } from '@incremen/core/colony';
+import { colonyState, type ColonyState } from '@incremen/core/colony';
 import { dayInWords } from '@incremen/core/basics';
 import { frameSize } from '@incremen/core/comb';
 import {
@@ -12,6 +12,7 @@ import {
   visitsOf,
   type Apiary,
   type Colony,
+  framesOfColony,
 } from '@incremen/core/records';
 import { ClipboardList, Layers, NotebookPen } from 'lucide-react';
 import { Suspense, useMemo } from 'react';
@@ -53,11 +54,11 @@ export function ColonyPage() {
 function ColonyView({ colony }: { readonly colony: Colony }) {
   const apiary = useApiary();
   const today = useToday();
-  const counted = useMemo(() => colonyState(apiary, colony, today), [apiary, colony, today]);
-  const state = useMemo(
-    () => colonyState(apiary, colony, today, framesOn(apiary, colony, today)),
+  const counted = useMemo(
+    () => colonyState(apiary, colony, today, framesOfColony(apiary, colony)),
     [apiary, colony, today],
   );
+  const state = useMemo(() => colonyState(apiary, colony, today), [apiary, colony, today]);
   const { readings, whole } = useReadingsOf(colony);
   const boxes = drawnBoxesOf(apiary, colony);
   const { yard } = placeOf(apiary, colony);
@@ -175,7 +176,8 @@ function AboutHive({ apiary, state }: { readonly apiary: Apiary; readonly state:
               </Link>
             </span>
           ))}
-          .{shared.length > 0 && ` ${count(shared.length, 'super')} in common, counted for each by its share.`}
+          .
+          {shared.length > 0 && ` ${count(shared.length, 'super')} in common, counted for each by its share.`}
         </Text>
       )}
       {wrong.map((f) => (

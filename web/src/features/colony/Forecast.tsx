@@ -1,6 +1,8 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { addDays, dayInWords } from '@incremen/core/basics';
-import { daysUntilFull, hatchesWithin, layingOf, type ColonyState } from '@incremen/core/colony';
+import { type ColonyState } from '@incremen/core/colony';
+import { inReferenceFrames } from '@incremen/core/comb';
+import { courseOf, daysUntilFull, hatchesWithin } from '@incremen/core/forecast';
 import { nestOf } from '@incremen/core/records';
 import { useMemo } from 'react';
 import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
@@ -8,6 +10,7 @@ import { one } from '../../ui/format.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 const DAYS = [7, 14, 21] as const;
+const DAYS_AHEAD = 42;
 
 /** What hatches in the next three weeks, and when the combs will be covered. */
 export function Forecast({ today: state }: { readonly today: ColonyState }) {
@@ -15,17 +18,19 @@ export function Forecast({ today: state }: { readonly today: ColonyState }) {
   const today = useToday();
   const { referenceSize } = useOperation();
   const { colony, frames } = state;
-  const { hatches, full } = useMemo(() => {
-    const nest = nestOf(frames);
+  const { hatches, full, food } = useMemo(() => {
+    const course = courseOf(apiary, colony, today, DAYS_AHEAD);
+    const combs = frames.reduce((n, f) => n + inReferenceFrames(f.frame.sizeId, referenceSize), 0);
     return {
-      hatches: DAYS.map((d) => hatchesWithin(nest, d, referenceSize)),
-      full: daysUntilFull(nest, layingOf(apiary, colony, nest)),
+      hatches: DAYS.map((d) => hatchesWithin(nestOf(frames), d, referenceSize)),
+      full: daysUntilFull(course, combs),
+      food: course[0],
     };
-  }, [apiary, colony, frames, referenceSize]);
+  }, [apiary, colony, frames, referenceSize, today]);
   const most = Math.max(...hatches, 0.1);
   return (
     <Box as="section">
-      <SectionHeading>Bees to hatch</SectionHeading>
+      <SectionHeading>Bees due to emerge</SectionHeading>
       <Box as="ul" listStyleType="none" display="grid" gap={1} maxW="30rem">
         {DAYS.map((d, i) => (
           <Flex as="li" key={d} align="center" gap={3}>
@@ -50,12 +55,26 @@ export function Forecast({ today: state }: { readonly today: ColonyState }) {
         ))}
       </Box>
       <Text mt={1.5}>{fullInWords(full, today)}</Text>
+      {food && <Text mt={1}>{foodInWords(food)}</Text>}
     </Box>
   );
 }
 
 function fullInWords(days: number | null, today: string): string {
-  if (days === null) return 'Bees do not fill these combs within six weeks.';
+  if (days === null) return 'No more room needed for six weeks.';
   if (days === 0) return 'Bees cover nearly all combs now: more room, or give from it.';
   return `Bees cover nearly all combs about ${dayInWords(addDays(today, days))}: have a box ready.`;
+}
+
+function foodInWords({
+  foodKg,
+  daysOfFood,
+}: {
+  readonly foodKg: number;
+  readonly daysOfFood: number;
+}): string {
+  const has = `About ${one(foodKg)} kg of food today`;
+  return daysOfFood > 60
+    ? `${has}: enough for two months, even if nothing comes in.`
+    : `${has}: it lasts about ${Math.floor(daysOfFood)} days if nothing comes in.`;
 }

@@ -3,7 +3,7 @@ import { dayInWords } from '@incremen/core/basics';
 import type { Colony } from '@incremen/core/records';
 import { nextObservation, queenAction, queenBeliefOf, type Reason } from '@incremen/core/queen-odds';
 import { QUEEN_STATE_WORDS } from '@incremen/core/rules';
-import { yardSeason } from '@incremen/core/colony';
+import { yardSeason } from '@incremen/core/forecast';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';

@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
-import { hatchesWithin, type ColonyState } from '@incremen/core/colony';
+import { type ColonyState } from '@incremen/core/colony';
+import { hatchesWithin } from '@incremen/core/forecast';
 import { nestOf, type Operation } from '@incremen/core/records';
 import { readNest } from '@incremen/core/brood';
 import { Fragment, useDeferredValue, useMemo } from 'react';

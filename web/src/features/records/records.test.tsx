@@ -92,12 +92,12 @@ describe('records', () => {
     renderView(<RecordsPage />);
     const input = screen.getByLabelText('File of a whole operation');
     await user.upload(input, csv('no json', 'shopping.txt'));
-    expect(await screen.findByText(/shopping.txt is not a file that Incremen wrote/)).toBeTruthy();
-    await user.upload(input, csv('{"format":"x"}', 'apiary.json'));
+    expect(await screen.findByText(/shopping.txt is not a backup that Incremen wrote/)).toBeTruthy();
+    await user.upload(input, csv('{"format":"incremen-apiary"}', 'apiary.json'));
     const ask = within(await screen.findByRole('alertdialog', { name: 'Replace everything?' }));
     await user.click(ask.getByRole('button', { name: 'Cancel' }));
     expect(screen.queryByRole('alertdialog')).toBeNull();
-    await user.upload(input, csv('{"format":"x"}', 'apiary.json'));
+    await user.upload(input, csv('{"format":"incremen-apiary"}', 'apiary.json'));
     await user.click(await screen.findByRole('button', { name: 'Replace everything' }));
     // The server cannot be reached: said, and nothing replaced.
     expect(await screen.findAllByRole('alert')).not.toHaveLength(0);

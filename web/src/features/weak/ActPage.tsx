@@ -4,7 +4,7 @@ import type { Colony } from '@incremen/core/records';
 import { queenAction, queenBeliefOf } from '@incremen/core/queen-odds';
 import { pastLast, planBOf, queenLane } from '@incremen/core/followup';
 import { remediesFor, usualHorizon, watchOn } from '@incremen/core/remedies';
-import { yardSeason } from '@incremen/core/colony';
+import { yardSeason } from '@incremen/core/forecast';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { RouteError } from '../../ui/RouteError.tsx';

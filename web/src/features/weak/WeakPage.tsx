@@ -3,7 +3,7 @@ import { dayInWords, type Day } from '@incremen/core/basics';
 import { openFollowUps } from '@incremen/core/records';
 import { unionsDownTo, expectedColonies, weakDesk, type WeakDesk } from '@incremen/core/remedies';
 import { watchVerdict, type WatchVerdict } from '@incremen/core/followup';
-import { yardSeason } from '@incremen/core/colony';
+import { yardSeason } from '@incremen/core/forecast';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';

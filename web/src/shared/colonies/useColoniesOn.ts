@@ -1,6 +1,7 @@
 import { addDays, type Day } from '@incremen/core/basics';
-import { coloniesOfYard, type Colony, type Reading } from '@incremen/core/records';
-import { colonyState, framesBack, framesOn, type ColonyState } from '@incremen/core/colony';
+import { coloniesOfYard, framesOfColony, type Colony, type Reading } from '@incremen/core/records';
+import { colonyState, type ColonyState } from '@incremen/core/colony';
+import { framesBack, framesOn } from '@incremen/core/forecast';
 import { skipToken } from '@reduxjs/toolkit/query';
 import { useEffect, useMemo, useState } from 'react';
 import { useReadingsAsOfQuery } from '../../server/serverData.ts';
@@ -33,7 +34,8 @@ export function useStatesOn(colonies: readonly Colony[], offset: number | null):
   const states = useMemo(
     () =>
       colonies.map((c) => {
-        if (day === null) return colonyState(apiary, c, today);
+        if (day === null) return colonyState(apiary, c, today, framesOfColony(apiary, c));
+        if (day === today) return colonyState(apiary, c, today);
         const frames = readings ? framesBack(apiary, c, readings, day) : framesOn(apiary, c, day);
         return colonyState(apiary, c, today, frames);
       }),

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { bothSides, shareOf, type Contents } from '../comb/contents.ts';
-import { framesOfBeesFromCapped } from '../comb/densities.ts';
-import { projectNest, type NestFrame } from '../brood/projectNest.ts';
+import { bothSides, type Contents } from '../comb/contents.ts';
+import { framesOfBeesFromCapped, workerCellsPerFrame } from '../comb/densities.ts';
+import type { NestFrame } from '../brood/layingRates.ts';
+import { after, FLOW, modelOf } from '../testing/modelOf.ts';
 import { daysUntilFull, hatchesWithin } from './hatchForecast.ts';
 
 const deep = (contents: Contents, bees = 8): NestFrame => ({
@@ -35,25 +36,23 @@ describe('what will hatch', () => {
     ]);
   });
 
-  it('agrees with the projection: what hatched is what brood has left the comb', () => {
-    const nest = [deep({ eggs: 1, open: 2, capped: 5, emerging: 1, drawn: 1 }, 0)];
+  it('agrees with the model: what emerged is what brood has left the comb', () => {
+    const reading = bothSides({ eggs: 1, open: 2, capped: 5, emerging: 1, drawn: 1 }, 10);
     for (const days of [7, 14, 21]) {
-      const [then] = projectNest(nest, days, { queen: 'none' });
-      const left = shareOf(then!.reading, 'eggs', 'open', 'capped', 'emerging');
+      const model = after(modelOf([reading, bothSides({ drawn: 10 }, 10)], null), days, FLOW);
+      const left = model.broodCells / workerCellsPerFrame('langstroth-deep');
       const gone =
-        hatchesWithin(nest, days, 'langstroth-deep') / framesOfBeesFromCapped('langstroth-deep').likely;
-      expect(gone).toBeCloseTo(0.9 - left, 9);
+        hatchesWithin([{ id: 'a', size: 'langstroth-deep', reading }], days, 'langstroth-deep') /
+        framesOfBeesFromCapped('langstroth-deep').likely;
+      expect(gone).toBeCloseTo(0.9 - left, 6);
     }
   });
 
-  it('says when the box is full, at once when it is, never when nothing hatches', () => {
-    const box = (contents: Contents, bees: number) =>
-      Array.from({ length: 5 }, (_, i) => ({ ...deep(contents, bees), id: String(i) }));
-    expect(daysUntilFull(box({ drawn: 10 }, 10), { queen: 'none' })).toBe(0);
-    expect(daysUntilFull(box({ drawn: 10 }, 5), { queen: 'none' })).toBeNull();
-    const days = daysUntilFull(box({ capped: 6, drawn: 4 }, 4), { queen: 'none' });
-    expect(days).toBeGreaterThan(2);
-    expect(days).toBeLessThan(12);
-    expect(daysUntilFull([], { queen: 'none' })).toBeNull();
+  it('says when the box is full, at once when it is, never when it never is', () => {
+    const course = (...bees: number[]) => bees.map((b) => ({ bees: b }));
+    expect(daysUntilFull(course(5), 5)).toBe(0);
+    expect(daysUntilFull(course(3, 4, 4.8, 5), 5)).toBe(2);
+    expect(daysUntilFull(course(3, 4), 5)).toBeNull();
+    expect(daysUntilFull([], 0)).toBeNull();
   });
 });

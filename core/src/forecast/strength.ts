@@ -47,11 +47,13 @@ const round3 = (low: number, likely: number, high: number): Range => ({ low, lik
  * their sources (see comb/densities).
  *
  * @param common - combs that several families use, of which this one has a share
+ * @param doubt - how far a reading may be off, as a share: more when it is old
  */
 export function strengthOf(
   nest: readonly NestFrame[],
   reference: FrameSizeId,
   common: CommonCombs = { nest: [], share: 0 },
+  doubt = READING_ERROR_SHARE,
 ): Strength {
   const frames = Object.fromEntries(CONTENT_CLASSES.map((c) => [c, 0])) as Record<ContentClass, number>;
   let covered = 0;
@@ -62,8 +64,8 @@ export function strengthOf(
     for (const c of CONTENT_CLASSES) frames[c] += shareOf(f.reading, c) * worth;
   }
   const brood = frames.eggs + frames.open + frames.capped + frames.emerging + frames.drone;
-  const down = 1 - READING_ERROR_SHARE;
-  const up = 1 + READING_ERROR_SHARE;
+  const down = 1 - doubt;
+  const up = 1 + doubt;
   const perFrame = beesPerFrame(reference);
   const kg = honeyKgPerFrame(reference);
   const honeyWorth = frames.honey + frames.nectar / 2;

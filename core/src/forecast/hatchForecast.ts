@@ -6,8 +6,8 @@ import {
   workerCellsPerFrame,
   type FrameSizeId,
 } from '../comb/index.ts';
-import { DEVELOPMENT, WORKER_STAGE_DAYS, projectNest, type Laying, type NestFrame } from '../brood/index.ts';
-import { strengthOf } from './strength.ts';
+import { DEVELOPMENT, WORKER_STAGE_DAYS, type NestFrame } from '../brood/index.ts';
+import type { CourseDay } from './colonyOn.ts';
 
 const WORKER_DAYS = DEVELOPMENT.worker.emerges.likely;
 const { eggs: EGG_DAYS, open: OPEN_DAYS, capped: CAPPED_DAYS } = WORKER_STAGE_DAYS;
@@ -46,18 +46,11 @@ function shareOut(reading: FrameReading, days: number): number {
 const FULL_SHARE = 0.95;
 
 /**
- * Days from the count until bees cover nearly all comb that is there; null when that does not come within
- * `horizon` days.
+ * Days until bees cover nearly all comb that a colony has, as its course goes; null when that does not come.
+ *
+ * @param combs - the comb that it has, in frames of the reference size
  */
-export function daysUntilFull(nest: readonly NestFrame[], laying: Laying, horizon = 42): number | null {
-  const [first] = nest;
-  if (!first) return null;
-  const capacity =
-    nest.reduce((n, f) => n + workerCellsPerFrame(f.size), 0) / workerCellsPerFrame(first.size);
-  for (let day = 0; day <= horizon; day++) {
-    // From the count each time: going on from a projected day would spread every stage anew.
-    if (strengthOf(projectNest(nest, day, laying), first.size).framesOfBees.likely >= FULL_SHARE * capacity)
-      return day;
-  }
-  return null;
+export function daysUntilFull(course: readonly Pick<CourseDay, 'bees'>[], combs: number): number | null {
+  const at = course.findIndex(({ bees }) => combs > 0 && bees >= FULL_SHARE * combs);
+  return at < 0 ? null : at;
 }

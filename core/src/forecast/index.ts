@@ -1,0 +1,22 @@
+export { type CommonCombs, strengthOf, type Strength } from './strength.ts';
+export { commonCombs } from './commonCombs.ts';
+export { type Happening } from './colonyHistory.ts';
+export {
+  colonyOn,
+  type ColonyOn,
+  conditionsAt,
+  type CourseDay,
+  courseOf,
+  framesBack,
+  framesOn,
+  modelRules,
+} from './colonyOn.ts';
+export { daysUntilFull, hatchesWithin } from './hatchForecast.ts';
+export {
+  climateOf,
+  seasonOfColony,
+  seasonOfYard,
+  yardCalendar,
+  yardSeason,
+  type YardSeason,
+} from './yardSeason.ts';

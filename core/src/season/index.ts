@@ -1,0 +1,26 @@
+export {
+  CLIMATE_CALENDARS,
+  CLIMATE_WINTER_KG,
+  CLIMATE_WORDS,
+  CLIMATES,
+  SEASON_EVENT_NAMES,
+  SEASON_EVENTS,
+  type Climate,
+  type SeasonCalendar,
+  type SeasonEvent,
+} from './climates.ts';
+export { pullOf, type SeasonPull, winterBeesAmongAdults } from './colonyYear.ts';
+export {
+  calendarOf,
+  daysIntoSeason,
+  type Hemisphere,
+  midwinterBefore,
+  phaseAt,
+  PHASE_WORDS,
+  SEASON_PHASES,
+  type Season,
+  type SeasonPhase,
+  seasonOfDay,
+  seasonSetting,
+  type SeasonSetting,
+} from './season.ts';
