@@ -93,6 +93,7 @@ const PROBLEM_STATUS = {
   'recipe-turned-round': 422,
   'rule-out-of-range': 422,
   'says-both': 422,
+  'season-order': 422,
   sent: 422,
   'shared-hive': 422,
   'side-over-full': 422,

@@ -16,7 +16,8 @@ const withCells = (cells: readonly CellFinding[]): FrameReading => ({ ...brood, 
 function stateOf(frames: readonly FrameReading[], slots = 10, today = TODAY) {
   const yard = new TestYard();
   const colony = yard.hive('A', [frames], TODAY, slots);
-  return colonyState(yard.apiary, colony, today);
+  // As counted: what is judged here is the count, not what became of it.
+  return colonyState(yard.apiary, colony, today, framesOfColony(yard.apiary, colony));
 }
 
 describe('the lane of a colony (thresholds: common practice, no source)', () => {
@@ -105,7 +106,15 @@ describe('swarm cells say by when to act: the first cell is capped about day 8 (
 describe('parts of a split', () => {
   function halves() {
     const yard = new TestYard();
-    const a = yard.hive('A', [times(10, brood), times(10, brood)], TODAY);
+    const rich = times(4, bothSides({ honey: 10 }, 5));
+    const a = yard.hive(
+      'A',
+      [
+        [...rich, ...times(6, brood)],
+        [...rich, ...times(6, brood)],
+      ],
+      TODAY,
+    );
     const plan = makePlan(
       yard.apiary,
       { colonyId: a.id, methodId: 'walk-away-halves', day: TODAY, newName: 'B', options: {} },
@@ -127,6 +136,21 @@ describe('parts of a split', () => {
     const state = colonyState(yard.apiary, yard.colony('B'), today);
     expect(state).toMatchObject({ lane: 'raising', notice: { words, urgent }, countedBeforeSplit: true });
     expect(state.queen.state).toBe('unknown-part');
+  });
+
+  it('that has eaten what it had is to be fed, whatever its count said; where nectar comes in it is not', () => {
+    const yard = new TestYard();
+    const little = bothSides({ eggs: 1, open: 2, capped: 3, honey: 0.5, drawn: 3.5 }, 9);
+    const hungry = yard.hive('Hungry', [times(6, little)], TODAY);
+    const notice = (today: string) => colonyState(yard.apiary, hungry, today).notice;
+    expect(notice('2026-05-10')).toMatchObject({ id: 'hungry', urgent: true });
+    expect(notice('2026-05-14').words).toBe('Feed today: its food is used up');
+    yard.run({
+      type: 'editYard',
+      yardId: yard.yardId,
+      season: { climate: 'temperate', moved: {}, flows: [{ from: '2026-05-09', to: null }] },
+    });
+    expect(notice('2026-05-14').id).not.toBe('hungry');
   });
 
   it('a colony that nobody has counted says so', () => {

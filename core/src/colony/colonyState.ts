@@ -1,4 +1,4 @@
-import { addDays, dayInWords, type Day } from '../basics/index.ts';
+import { addDays, dayInWords, daysBetween, type Day } from '../basics/index.ts';
 import {
   operationOf,
   type Apiary,
@@ -27,7 +27,7 @@ import {
 } from '../rules/index.ts';
 import { doubtOf } from './doubts.ts';
 import { calmly, urgently, type Notice } from './notice.ts';
-import { colonyOn, commonCombs, strengthOf, type Strength } from '../forecast/index.ts';
+import { colonyOn, commonCombs, foodOn, strengthOf, type Strength } from '../forecast/index.ts';
 
 /** Where a colony stands in the yard's order of things. */
 export type Lane = 'giver' | 'even' | 'weak' | 'watch' | 'raising' | 'unfit' | 'uncounted';
@@ -84,6 +84,9 @@ export function colonyState(
     frames.some((f) => f.reading !== null && f.reading.day <= (colony.separation?.day ?? ''));
   const slots = boxesOfColony(apiary, colony).reduce((n, b) => n + (b.role === 'brood' ? b.slots : 0), 0);
   const base = { colony, queen, strength, countAgeDays, countedBeforeSplit, frames };
+  const hungry = other ? null : hunger(apiary, colony, today);
+  if (hungry && countAgeDays !== null && (queen.state === 'raising' || queen.state === 'unknown-part'))
+    return { ...base, lane: 'raising', notice: hungry };
   if (queen.state === 'raising' || queen.state === 'unknown-part') {
     return { ...base, lane: 'raising', notice: nextOf(apiary, colony, today) };
   }
@@ -96,9 +99,35 @@ export function colonyState(
   const swarm = swarmCells(frames, today);
   const lane = laneOf(strength, slots, rules);
   if (swarm) return { ...base, lane, notice: swarm };
+  if (hungry) return { ...base, lane: doubt?.lane ?? lane, notice: hungry };
   if (doubt) return { ...base, ...doubt };
   return { ...base, lane, notice: noticeOf(lane, strength, slots, rules, countAgeDays) };
 }
+
+/** Without an appointment one looks again within so many days. */
+const LOOKS_AGAIN_DAYS = 7;
+
+/** Food that ends before anybody means to look again, whatever the count said; null when it lasts or nectar comes in. */
+function hunger(apiary: Apiary, colony: Colony, today: Day): Notice | null {
+  const food = foodOn(apiary, colony, today);
+  if (food.kg === null || food.flow) return null;
+  const next = openFollowUps(apiary).find(
+    (f) => f.kind === 'look' && f.colonyIds.includes(colony.id) && f.window.likely >= today,
+  );
+  const until = Math.min(MOST_DAYS_AHEAD, next ? daysBetween(today, next.window.likely) : LOOKS_AGAIN_DAYS);
+  const days = Math.floor(food.days.likely);
+  if (days >= Math.max(until, LEAST_DAYS_AHEAD)) return null;
+  return urgently(
+    'hungry',
+    days < 1
+      ? 'Feed today: its food is used up'
+      : `Feed it: food for about ${days} ${days === 1 ? 'day' : 'days'}`,
+  );
+}
+
+/** Whatever is in the calendar, food for so few days is an alarm, and for so many it is none. */
+const LEAST_DAYS_AHEAD = 3;
+const MOST_DAYS_AHEAD = 14;
 
 /** What the records say of a colony's queen. */
 function queenState(apiary: Apiary, colony: Colony): QueenState {

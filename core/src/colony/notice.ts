@@ -8,6 +8,7 @@ const NOTICE_IDS = [
   'laying-workers-likely',
   'domed-caps-only',
   'swarm-cells',
+  'hungry',
   'robbed',
   'no-eggs-seen',
   'no-brood-counted',

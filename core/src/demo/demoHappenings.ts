@@ -36,6 +36,29 @@ export function demoHappenings(
         })),
       },
     })),
+    ...Object.values(apiary.colony)
+      .filter((c) => c.name === 'Melilot')
+      .map(({ id }) => ({
+        day: '2026-05-01',
+        command: {
+          type: 'give' as const,
+          given: {
+            id: newId(),
+            colonyId: id,
+            day: '2026-05-01',
+            body: {
+              kind: 'feed' as const,
+              what: 'syrup-thick' as const,
+              kg: 5,
+              purpose: 'until-nectar' as const,
+              leftKg: null,
+            },
+            outOn: '2026-05-06',
+            note: '',
+          },
+          newIds: [newId()],
+        },
+      })),
     {
       day: '2026-05-12',
       command: {

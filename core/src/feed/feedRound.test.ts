@@ -65,7 +65,8 @@ describe('a feed round', () => {
       flow: false,
     });
     const unit = winter.lines.find((l) => l.name === 'Unit');
-    expect(unit?.needsKg).toBe(20);
+    // Three combs of bees need half of what a full colony does.
+    expect(unit?.needsKg).toBe(10);
     expect(unit?.kg).toBe(5);
     expect(unit?.why).toContain('further rounds');
     expect(winter.sugarPerWater).toBe(2);

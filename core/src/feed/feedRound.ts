@@ -1,12 +1,13 @@
-import { operationOf, type Apiary, type Colony, framesOfColony, nestOf, placeOf } from '../records/index.ts';
-import { daysBetween, type Day } from '../basics/index.ts';
-import { commonCombs, framesOn, strengthOf } from '../forecast/index.ts';
-import { houseRules, type HouseRules } from '../rules/index.ts';
+import { framesOfColony, givenTo, operationOf, placeOf, type Apiary, type Colony } from '../records/index.ts';
+import { dayInWords, daysBetween, type Day } from '../basics/index.ts';
 import { STORES_PER_KG_SUGAR } from '../clock/index.ts';
+import { foodOn, winterNeedKg, type FoodOn } from '../forecast/index.ts';
+import { colonyState } from '../colony/index.ts';
+import { houseRules, type HouseRules } from '../rules/index.ts';
 import { densityOf } from './syrup.ts';
 
 /** What feeding is for. */
-export type FeedAim = 'bridge' | 'winter';
+export type FeedAim = 'bridge' | 'winter' | 'draw-comb';
 
 /** What it is like outside. */
 export interface FeedWeather {
@@ -21,7 +22,7 @@ export interface FeedLine {
   readonly colonyId: string;
   readonly name: string;
   readonly what: 'none' | 'syrup' | 'fondant' | 'count-first';
-  /** Stores that it has, in kg. */
+  /** Stores that it has today, in kg: counted, less what was eaten since, and what was fed. */
   readonly hasKg: number;
   /** Stores that it needs until it feeds itself, or for winter, in kg. */
   readonly needsKg: number;
@@ -29,7 +30,13 @@ export interface FeedLine {
   readonly kg: number;
   /** Syrup for it, in litres; 0 for fondant and none. */
   readonly litres: number;
+  /** Days that its food lasts if nothing comes in; null where nothing was counted. */
+  readonly days: FoodOn['days'] | null;
+  /** Its food ends before anybody means to look again. */
+  readonly alarm: boolean;
   readonly why: string;
+  /** What is in its feeder, or how old the count is that all rests on; empty for nothing to say. */
+  readonly note: string;
 }
 
 /** What goes round a yard. */
@@ -51,6 +58,12 @@ const DAYS_WITHOUT_FIELD_BEES = 10;
 /** Sugar by weight in usual fondant (common practice, no source). */
 const FONDANT_SUGAR = 0.88;
 
+/** Wax for a deep comb of foundation costs about so much honey (common practice, order of magnitude). */
+const DRAWING_KG = 0.45;
+
+/** A count of stores is said to be old after so many days. */
+const OLD_COUNT_DAYS = 21;
+
 /** Who in a yard is fed, with what, how much, and who gets none and why. */
 export function feedRound(
   apiary: Apiary,
@@ -66,7 +79,7 @@ export function feedRound(
   );
   const lines = colonies
     .map((c) => feedLine(apiary, c, day, aim, weather, rules))
-    .toSorted((a, b) => b.kg - a.kg || a.name.localeCompare(b.name));
+    .toSorted((a, b) => Number(b.alarm) - Number(a.alarm) || b.kg - a.kg || a.name.localeCompare(b.name));
   const sum = (of: (l: FeedLine) => number) => lines.reduce((s, l) => s + of(l), 0);
   return {
     lines,
@@ -93,66 +106,88 @@ function feedLine(
   rules: HouseRules,
 ): FeedLine {
   const placed = framesOfColony(apiary, colony);
-  const { referenceSize } = operationOf(apiary);
-  const strength = strengthOf(
-    nestOf(framesOn(apiary, colony, day)),
-    referenceSize,
-    commonCombs(apiary, colony),
-  );
-  const hasKg = strength.storesKg.likely;
-  const bees = strength.framesOfBees.likely;
-  const daysApart = colony.separation ? daysBetween(colony.separation.day, day) : Infinity;
-  const noFieldBees = colony.origin.how === 'split' && daysApart < DAYS_WITHOUT_FIELD_BEES;
-  const base = { colonyId: colony.id, name: colony.name, hasKg };
-  if (!placed.some((p) => p.reading)) {
+  const food = foodOn(apiary, colony, day);
+  const base = { colonyId: colony.id, name: colony.name };
+  if (food.kg === null) {
     return {
       ...base,
       what: 'count-first',
+      hasKg: 0,
       needsKg: 0,
       kg: 0,
       litres: 0,
-      why: 'It was never counted: look, or lift it at the back, before you feed.',
+      days: null,
+      alarm: false,
+      why: 'Never counted: look, or lift it at the back, before you feed.',
+      note: '',
     };
   }
-  const daysToFeed = noFieldBees ? DAYS_WITHOUT_FIELD_BEES - daysApart : rules.feedDays;
+  const { strength } = colonyState(apiary, colony, day);
+  const hasKg = strength.storesKg.likely;
+  const bees = strength.framesOfBees.likely;
+  const apart = colony.separation ? daysBetween(colony.separation.day, day) : Infinity;
+  const noFieldBees = colony.origin.how === 'split' && apart < DAYS_WITHOUT_FIELD_BEES;
+  const flow = (weather.flow || food.flow) && !noFieldBees;
+  const daysToFeed = noFieldBees ? DAYS_WITHOUT_FIELD_BEES - apart : rules.feedDays;
+  const foundation = placed.filter((p) => p.frame.blank === 'foundation' && p.reading === null).length;
   const needsKg =
     aim === 'winter'
-      ? rules.winterStoresKg
-      : bees * rules.feedPerBeesFrame * daysToFeed + rules.feedReserveKg;
-  const none = (why: string): FeedLine => ({ ...base, what: 'none', needsKg, kg: 0, litres: 0, why });
-  if (aim === 'bridge' && weather.flow && !noFieldBees) {
-    return none('Its field bees bring nectar: it feeds itself.');
-  }
-  const shortKg = needsKg - hasKg;
+      ? winterNeedKg(apiary, colony, bees)
+      : food.eatsPerDay * daysToFeed +
+        rules.feedReserveKg +
+        (aim === 'draw-comb' ? foundation * DRAWING_KG : 0);
+  const lasting = {
+    ...base,
+    hasKg,
+    needsKg,
+    days: food.days,
+    alarm: !flow && food.days.likely < daysToFeed,
+    note: noteOn(apiary, colony, food, day),
+  };
+  const none = (why: string): FeedLine => ({ ...lasting, what: 'none', kg: 0, litres: 0, why });
+  if (aim === 'bridge' && flow) return none('Its field bees bring nectar: it feeds itself.');
+  if (aim === 'draw-comb' && foundation === 0 && hasKg >= needsKg) return none('No foundation hangs in it.');
+  // What is in the feeder is on its way into the combs.
+  const shortKg = needsKg - hasKg - food.feederKg;
   if (shortKg <= 0) {
     return none(
       aim === 'winter'
         ? `${hasKg.toFixed(0)} kg of stores are enough for the winter.`
-        : `${hasKg.toFixed(1)} kg of stores last ${Math.floor((hasKg - rules.feedReserveKg) / Math.max(0.001, bees * rules.feedPerBeesFrame))} days.`,
+        : `${hasKg.toFixed(1)} kg of stores last ${Math.floor(food.days.likely)} days.`,
     );
   }
-  const supered = placed.some((p) => p.box.role === 'super');
-  if (supered && aim === 'bridge') {
+  if (placed.some((p) => p.box.role === 'super') && aim !== 'winter') {
     return none('It has a super on: syrup would end up in the honey. Give it a comb of stores.');
   }
-  const sugarKg = Math.min(MOST_KG_AT_ONCE, Math.max(LEAST_KG, shortKg / STORES_PER_KG_SUGAR.likely));
-  const more = shortKg / STORES_PER_KG_SUGAR.likely > MOST_KG_AT_ONCE ? ' The rest in further rounds.' : '';
+  const wanted = shortKg / STORES_PER_KG_SUGAR.likely;
+  const sugarKg = Math.min(MOST_KG_AT_ONCE, Math.max(LEAST_KG, wanted));
+  const more = wanted > MOST_KG_AT_ONCE ? ' The rest in further rounds.' : '';
   const because = noFieldBees
     ? `No field bees until about day ${DAYS_WITHOUT_FIELD_BEES}, and ${hasKg.toFixed(1)} kg of stores.`
-    : `${hasKg.toFixed(1)} kg of stores, ${needsKg.toFixed(1)} are needed.`;
+    : aim === 'draw-comb' && foundation > 0
+      ? `${foundation} to draw, and ${hasKg.toFixed(1)} kg of stores.`
+      : `${hasKg.toFixed(1)} kg of stores, ${needsKg.toFixed(1)} are needed.`;
   if (weather.nightMinC < TOO_COLD_FOR_SYRUP_C) {
-    const fondant = sugarKg / FONDANT_SUGAR;
-    return {
-      ...base,
-      what: 'fondant',
-      needsKg,
-      kg: fondant,
-      litres: 0,
-      why: `${because} Nights are too cold for syrup.${more}`,
-    };
+    const why = `${because} Nights are too cold for syrup.${more}`;
+    return { ...lasting, what: 'fondant', kg: sugarKg / FONDANT_SUGAR, litres: 0, why };
   }
   const ratio = ratioFor(aim);
-  const percent = (100 * ratio) / (ratio + 1);
-  const litres = (sugarKg + sugarKg / ratio) / densityOf(percent);
-  return { ...base, what: 'syrup', needsKg, kg: sugarKg, litres, why: `${because}${more}` };
+  const litres = (sugarKg + sugarKg / ratio) / densityOf((100 * ratio) / (ratio + 1));
+  return { ...lasting, what: 'syrup', kg: sugarKg, litres, why: `${because}${more}` };
+}
+
+/** What was given and not looked after yet, or how old the count is. */
+function noteOn(apiary: Apiary, colony: Colony, food: FoodOn, day: Day): string {
+  const open = givenTo(apiary, colony.id).find(
+    (g) => g.body.kind === 'feed' && g.outOn === null && g.day <= day,
+  );
+  const notes = [
+    ...(open?.body.kind === 'feed'
+      ? [`${open.body.kg.toFixed(1)} kg given on ${dayInWords(open.day)}: see whether it is taken.`]
+      : []),
+    ...(food.countAgeDays !== null && food.countAgeDays > OLD_COUNT_DAYS
+      ? [`Counted ${food.countAgeDays} days ago: heft it before you trust this.`]
+      : []),
+  ];
+  return notes.join(' ');
 }

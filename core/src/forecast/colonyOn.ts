@@ -116,8 +116,9 @@ class Walk {
     return this.conditionsOn(this.day);
   }
 
-  pass(): void {
-    this.model.pass(this.conditions);
+  /** @param fed - the keeper sees to it that nobody starves */
+  pass(fed = false): void {
+    this.model.pass(fed ? { ...this.conditions, forage: true } : this.conditions);
     this.day = addDays(this.day, 1);
     this.doubt = Math.min(0.9, Math.sqrt(this.doubt ** 2 + SURE.aDay ** 2 * (1 + 2 * this.doubt)));
     this.driftHome();
@@ -317,7 +318,8 @@ export interface CourseDay {
 }
 
 /**
- * A colony day by day from a day on, if it is left alone; empty where nothing was counted.
+ * A colony day by day from a day on, if it is left alone; empty where nothing was counted. Where its food ends it is
+ * taken to be fed in time: the day on which it ends is in the course, and what comes after is no forecast of a death.
  *
  * @param change - what happens on the days to come, by day
  */
@@ -334,7 +336,7 @@ export function courseOf(
   const aFrame = { bees: beesPerFrame(referenceSize).likely, cells: workerCellsPerFrame(referenceSize) };
   const course: CourseDay[] = [];
   for (let n = 0; n <= days; n++) {
-    if (n > 0) walk.pass();
+    if (n > 0) walk.pass(true);
     for (const h of change) if (h.day === walk.day) walk.happen(h);
     const { model } = walk;
     course.push({

@@ -11,6 +11,7 @@ export {
   framesOn,
   modelRules,
 } from './colonyOn.ts';
+export { foodEndsOn, foodOn, type FoodOn, winterNeedKg } from './foodOn.ts';
 export { daysUntilFull, hatchesWithin } from './hatchForecast.ts';
 export {
   climateOf,

@@ -9,3 +9,12 @@ export { usualHorizon } from './unit/usualHorizon.ts';
 export type { WeakCause } from './unit/whyWeak.ts';
 export { watchOn } from './watchOn.ts';
 export { weakDesk, type WeakDesk } from './weakDesk.ts';
+export {
+  CHOICE_NAMES,
+  type ChoiceCourse,
+  type ChoiceId,
+  type ChoicePart,
+  compareChoices,
+  type Milestones,
+} from './choices.ts';
+export { type Promised, promisedBy, SETTLED_DAYS } from './promised.ts';

@@ -215,9 +215,9 @@ export const HOUSE_RULES = {
   feedPerBeesFrame: rule(
     'Food that a frame of bees with its brood uses in a day',
     'kg of stores',
-    0.05,
-    [0.01, 0.3, 0.01],
-    'Some two thousand bees and the larvae they raise; a colony of ten frames uses half a kilogram a day.',
+    0.02,
+    [0.005, 0.3, 0.005],
+    'Bees eat about 10 g a day for a frame, and as much goes into larvae; more on cold nights. A hive on a scale tells yours.',
   ),
   feedDays: rule(
     'Days that food in the hive should last when nothing comes in',

@@ -9,6 +9,7 @@ export {
   type SeasonCalendar,
   type SeasonEvent,
 } from './climates.ts';
+export { problemsOfSeason } from './problemsOfSeason.ts';
 export { pullOf, type SeasonPull, winterBeesAmongAdults } from './colonyYear.ts';
 export {
   calendarOf,

@@ -1,5 +1,6 @@
 import { dayInWords } from '../../../basics/index.ts';
 import { coloniesOfYard, standsOfYard, type CommandOf } from '../../../records/index.ts';
+import { problemsOfSeason } from '../../../season/index.ts';
 import type { Draft } from '../draft.ts';
 
 type Path = readonly (string | number)[];
@@ -8,7 +9,14 @@ type Path = readonly (string | number)[];
 export function decideEditYard(draft: Draft, command: CommandOf<'editYard'>, path: Path): void {
   const yard = draft.need('yard', command.yardId, [...path, 'yardId']);
   if (!yard) return;
-  const { name = yard.name, note = yard.note, position = yard.position, closedOn = yard.closedOn } = command;
+  const {
+    name = yard.name,
+    note = yard.note,
+    position = yard.position,
+    closedOn = yard.closedOn,
+    season = yard.season,
+  } = command;
+  if (command.season) draft.problems.push(...problemsOfSeason(command.season, [...path, 'season']));
   const same = Object.values(draft.apiary.yard).find((y) => y.id !== yard.id && y.name === name);
   if (same) {
     draft.problem(
@@ -28,7 +36,7 @@ export function decideEditYard(draft: Draft, command: CommandOf<'editYard'>, pat
       'Move them to another yard, or enter how they ended, first.',
     );
   }
-  draft.put('yard', { ...yard, name, note, position, closedOn });
+  draft.put('yard', { ...yard, name, note, position, closedOn, season });
 }
 
 /** Gives the stands of a yard their order and their places in its plan. */
