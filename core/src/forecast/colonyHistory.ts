@@ -41,6 +41,8 @@ const FEED_WORTH: Readonly<Record<FeedKind, number>> = {
 
 /** A queen who was released, or put in without a cage, settles so many days before she lays (common practice: 3 to 5). */
 const SETTLES_DAYS = 4;
+/** A mated queen who was given in a cage lays after about a week (common practice: eggs by day 7 to 10). */
+const ACCEPTED_DAYS = 8;
 /** Of a prime swarm's colony so many bees go (common practice: half to two thirds). */
 const SWARM_SHARE = 0.55;
 /** Of the bees of a hive that is carried within flying range by day, so many are out and lost to it (common practice, about a third). */
@@ -95,7 +97,16 @@ function workDone(apiary: Apiary, colony: Colony, work: Work): Happening[] {
   const units = work.body.units.filter((u) => u.colonyId === colony.id);
   const framesOfBees = units.reduce((n, u) => n + u.after.bees, 0);
   const nurses = work.body.asked.source === 'action' || units.some((u) => u.state === 'new');
-  return [{ day: doneOn(apiary, work), what: 'worked', framesOfBees, nurses }];
+  const day = doneOn(apiary, work);
+  const queens = work.body.effects.flatMap((e): Happening[] => {
+    if (e.kind === 'queen-out' && e.colonyId === colony.id) return [{ day, what: 'lays', lays: false }];
+    if (e.kind === 'queen-in' && e.colonyId === colony.id)
+      return [{ day: addDays(day, ACCEPTED_DAYS), what: 'lays', lays: true }];
+    if (e.kind === 'queen-over' && e.intoId === colony.id)
+      return [{ day: addDays(day, 1), what: 'lays', lays: true }];
+    return [];
+  });
+  return [{ day, what: 'worked', framesOfBees, nurses }, ...queens];
 }
 
 function feedGiven({ day, body }: Given): Happening[] {

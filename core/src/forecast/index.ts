@@ -21,3 +21,4 @@ export {
   yardSeason,
   type YardSeason,
 } from './yardSeason.ts';
+export { seasonSigns, type SeasonSign } from './seasonSigns.ts';

@@ -43,6 +43,12 @@ export function makeRouter() {
           lazy: async () => ({ Component: (await import('../features/colony/HivePage.tsx')).HivePage }),
         },
         {
+          path: 'colonies/:colonyId/choices',
+          lazy: async () => ({
+            Component: (await import('../features/choices/ChoicesPage.tsx')).ChoicesPage,
+          }),
+        },
+        {
           path: 'colonies/:colonyId/happened',
           lazy: async () => ({
             Component: (await import('../features/happened/HappenedPage.tsx')).HappenedPage,
@@ -65,6 +71,10 @@ export function makeRouter() {
         {
           path: 'yards/:yardId/stands',
           lazy: async () => ({ Component: (await import('../features/yards/StandsPage.tsx')).StandsPage }),
+        },
+        {
+          path: 'yards/:yardId/season',
+          lazy: async () => ({ Component: (await import('../features/yards/SeasonPage.tsx')).SeasonPage }),
         },
         {
           path: 'colonies/:colonyId/ways',

@@ -5,6 +5,8 @@ import { inReferenceFrames } from '@incremen/core/comb';
 import { courseOf, daysUntilFull, hatchesWithin } from '@incremen/core/forecast';
 import { nestOf } from '@incremen/core/records';
 import { useMemo } from 'react';
+import { Link } from 'react-router';
+import common from '../../ui/common.module.css';
 import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
 import { one } from '../../ui/format.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
@@ -56,6 +58,9 @@ export function Forecast({ today: state }: { readonly today: ColonyState }) {
       </Box>
       <Text mt={1.5}>{fullInWords(full, today)}</Text>
       {food && <Text mt={1}>{foodInWords(food)}</Text>}
+      <Link className={common.inlineLink} to={`/colonies/${colony.id}/choices`}>
+        Compare what can be done: leave, boost, unite, split, feed
+      </Link>
     </Box>
   );
 }

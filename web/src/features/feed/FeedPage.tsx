@@ -60,6 +60,7 @@ export function FeedPage() {
               value={aim}
               options={[
                 { id: 'bridge', label: 'Until nectar comes in' },
+                { id: 'draw-comb', label: 'To draw comb' },
                 { id: 'winter', label: 'For winter' },
               ]}
               onChange={setAim}
@@ -78,6 +79,9 @@ export function FeedPage() {
               ]}
               onChange={setFlow}
             />
+            <Button asChild variant="outline" bg="sheet">
+              <Link to={`/yards/${yardId}/season`}>The year here</Link>
+            </Button>
             <Choice
               label="Nights"
               shown={
@@ -133,6 +137,15 @@ function takeInWords(round: ReturnType<typeof feedRound>): string {
   return `Take ${parts.join(' and ')}.`;
 }
 
+/** Longer is not told apart. */
+const LONG_DAYS = 90;
+
+const lastsInWords = ({ low, high }: NonNullable<FeedLine['days']>): string =>
+  low > LONG_DAYS ? '' : `It lasts ${Math.floor(low)} to ${Math.min(LONG_DAYS, Math.ceil(high))} days.`;
+
+const alarmInWords = ({ days }: FeedLine): string =>
+  !days || days.likely < 1 ? 'Its food is used up.' : `Food for about ${Math.floor(days.likely)} days.`;
+
 const GAUGE = 120;
 
 /** A hive with its stores drawn against what it needs. */
@@ -176,7 +189,10 @@ function FeedRow({ line }: { readonly line: FeedLine }) {
         {line.what === 'none' && 'nothing'}
         {line.what === 'count-first' && 'count first'}
       </Heading>
-      <span>{line.why}</span>
+      <span>
+        {line.alarm && <b className={styles.alarm}>{alarmInWords(line)} </b>}
+        {line.why} {!line.alarm && line.days && line.what !== 'none' && lastsInWords(line.days)} {line.note}
+      </span>
     </li>
   );
 }

@@ -1,7 +1,9 @@
 import { Box, Grid, Text } from '@chakra-ui/react';
 import type { Apiary, MarkingColour } from '@incremen/core/records';
 import type { PlannedPart, WorkedPlan } from '@incremen/core/split';
-import { useLayoutEffect, useRef, useState } from 'react';
+import { dayInWords } from '@incremen/core/basics';
+import { promisedBy, type Promised } from '@incremen/core/remedies';
+import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { HiveDrawing, hiveInWords, hiveSize, slotPoint, type DrawnBox } from '../../drawing/HiveDrawing.tsx';
 import { one } from '../../ui/format.ts';
 import { afterBoxes, beforeBoxes, NEW_PART_INK, STAY_PART_INK } from './planDrawing.ts';
@@ -28,6 +30,8 @@ export function PlanPicture({
   const [stay, fresh] = plan.parts;
   const stayBoxes = afterBoxes(apiary, plan, stay);
   const freshBoxes = afterBoxes(apiary, plan, fresh);
+  const promised = useMemo(() => promisedBy(apiary, plan.command.work), [apiary, plan]);
+  const of = (part: PlannedPart) => promised.find((p) => p.colonyId === part.colonyId) ?? null;
 
   useLayoutEffect(() => {
     const draw = () =>
@@ -59,6 +63,7 @@ export function PlanPicture({
       >
         <Part
           part={fresh}
+          promised={of(fresh)}
           boxes={freshBoxes}
           queenColour={queenColour}
           hive="new"
@@ -83,7 +88,14 @@ export function PlanPicture({
             {one(stay.measure.storesFrames + fresh.measure.storesFrames)} stores
           </Text>
         </Box>
-        <Part part={stay} boxes={stayBoxes} queenColour={queenColour} hive="stay" ink={STAY_PART_INK} />
+        <Part
+          part={stay}
+          promised={of(stay)}
+          boxes={stayBoxes}
+          queenColour={queenColour}
+          hive="stay"
+          ink={STAY_PART_INK}
+        />
       </Grid>
       <svg
         aria-hidden="true"
@@ -117,6 +129,7 @@ const QUEEN_WORDS = { here: 'old queen', elsewhere: 'raises a queen', unknown: '
 
 function Part({
   part,
+  promised,
   boxes,
   queenColour,
   hive,
@@ -124,13 +137,14 @@ function Part({
   hasNewQueen = false,
 }: {
   readonly part: PlannedPart;
+  /** What it will be, as every page shows it on that day. */
+  readonly promised: Promised | null;
   readonly boxes: readonly DrawnBox[];
   readonly queenColour: MarkingColour | null;
   readonly hive: string;
   readonly ink: string;
   readonly hasNewQueen?: boolean;
 }) {
-  const m = part.measure;
   return (
     <Box data-hive={hive} w="100%" maxW="270px">
       <Text fontWeight="700" color={ink} _firstLetter={{ textTransform: 'uppercase' }}>
@@ -147,8 +161,12 @@ function Part({
         scale={1.4}
       />
       <Text fontSize="sm" mt={1} minH="2.8em">
-        <b>{one(m.framesOfBeesAfterDrift)}</b> bees after drift · <b>{one(m.broodFrames)}</b> brood ·{' '}
-        <b>{one(m.storesFrames)}</b> stores
+        {promised && part.distance !== 'above' && (
+          <>
+            {dayInWords(promised.day)}, field bees at home: <b>{one(promised.bees)}</b> frames of bees ·{' '}
+            <b>{one(promised.brood)}</b> brood · <b>{one(promised.foodKg)}</b> kg of food
+          </>
+        )}
       </Text>
     </Box>
   );

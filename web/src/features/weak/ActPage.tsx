@@ -67,7 +67,10 @@ function Act({ colony }: { readonly colony: Colony }) {
           <Link to={`/colonies/${colony.id}`}>{colony.name}</Link>
         </Button>
         <Button asChild variant="outline" bg="sheet">
-          <Link to="/weak">All weak units</Link>
+          <Link to={`/colonies/${colony.id}/choices`}>Compare choices</Link>
+        </Button>
+        <Button asChild variant="outline" bg="sheet">
+          <Link to="/weak">All weak colonies</Link>
         </Button>
       </PageHeader>
       <ProblemList problems={problems} />

@@ -5,6 +5,8 @@ import { type Apiary, type Colony, ACTION_IDS, type ActionId } from '@incremen/c
 import {
   allFacts,
   apiaryAfter,
+  promisedBy,
+  type Promised,
   planAction,
   hostOf,
   waysToUnite,
@@ -65,10 +67,11 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
   if (queenOf && (choice.nameOf === undefined || choice.standOf === undefined))
     setChoice({ nameOf: queenOf, standOf: queenOf, ...choice });
   // Worked off on trial, for the picture.
-  const after = useMemo(
-    () => (plan ? apiaryAfter(apiary, workOfAction(apiary, plan, today, countedIds()).work) : apiary),
-    [apiary, plan, today],
-  );
+  const { after, promised } = useMemo(() => {
+    if (!plan) return { after: apiary, promised: [] };
+    const { work } = workOfAction(apiary, plan, today, countedIds());
+    return { after: apiaryAfter(apiary, work), promised: promisedBy(apiary, work) };
+  }, [apiary, plan, today]);
   if (!facts) return <RouteError missing />;
   if (!plan) {
     return (
@@ -128,7 +131,7 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
       {id === 'give-queen' && <QueenChoices today={today} choice={choice} onChange={setChoice} />}
       <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 340px' }} gap={8} alignItems="start">
         <Box>
-          <Before plan={plan} after={after} />
+          <Before plan={plan} after={after} promised={promised} />
           <SectionHeading mt={5}>Step by step</SectionHeading>
           <Box as="ol" listStyleType="decimal" pl={6} display="grid" gap={3}>
             {plan.steps.map((s) => (
@@ -179,12 +182,20 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
 }
 
 /** Every unit before and after: drawn, with its bees and brood. */
-function Before({ plan, after }: { readonly plan: ActionPlan; readonly after: Apiary }) {
+function Before({
+  plan,
+  after,
+  promised,
+}: {
+  readonly plan: ActionPlan;
+  readonly after: Apiary;
+  readonly promised: readonly Promised[];
+}) {
   const apiary = useApiary();
-  const brood = (u: { eggs: number; open: number; capped: number }) => u.eggs + u.open + u.capped;
   return (
     <Box as="ul" aria-label="Before and after" listStyleType="none" display="grid" gap={4}>
-      {plan.units.map(({ facts, after: then }) => {
+      {plan.units.map(({ facts }) => {
+        const then = promised.find((p) => p.colonyId === facts.colony.id);
         const { colony } = facts;
         const later = after.colony[colony.id];
         const lives = later !== undefined && later.endedOn === null;
@@ -194,12 +205,17 @@ function Before({ plan, after }: { readonly plan: ActionPlan; readonly after: Ap
               <Text fontWeight="700" minW="7em">
                 {colony.name}
               </Text>
-              <Text>
-                bees {one(facts.unit.bees)} → <b>{one(then.bees)}</b>
-              </Text>
-              <Text>
-                brood {one(brood(facts.unit))} → <b>{one(brood(then))}</b> frames
-              </Text>
+              {then && (
+                <>
+                  <Text>
+                    bees {one(facts.unit.bees)} → <b>{one(then.bees)}</b>
+                  </Text>
+                  <Text>
+                    brood {one(facts.state.strength.broodFrames.likely)} → <b>{one(then.brood)}</b> frames on{' '}
+                    {dayInWords(then.day)}, with the field bees at home
+                  </Text>
+                </>
+              )}
             </Flex>
             <Flex gap={4} align="flex-end" wrap="wrap">
               <Picture apiary={apiary} colony={colony} />

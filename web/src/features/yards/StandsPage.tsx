@@ -43,6 +43,9 @@ export function StandsPage() {
         aside={yard.closedOn ? `Closed since ${dayInWords(yard.closedOn)}` : yard.note}
       >
         <Button asChild variant="outline" bg="sheet">
+          <Link to={`/yards/${yard.id}/season`}>The year here</Link>
+        </Button>
+        <Button asChild variant="outline" bg="sheet">
           <Link to={`/yards/${yard.id}`}>Back to the yard</Link>
         </Button>
       </PageHeader>

@@ -60,6 +60,9 @@ function YardRow({ yard, offset }: { readonly yard: Yard; readonly offset: numbe
         <Link className={common.inlineLink} to={`/yards/${yard.id}/stands`}>
           Stands
         </Link>
+        <Link className={common.inlineLink} to={`/yards/${yard.id}/season`}>
+          The year
+        </Link>
         <Box color="inkSoft">
           <YardTotals states={states} />
         </Box>
