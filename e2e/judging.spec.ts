@@ -108,11 +108,11 @@ test('an odd nest two weeks after a queen was given: rivals side by side, what p
 });
 
 /** Three nucs of one colony that lost their queens on the same day. */
-function threeNucs(lostOn: string): TestYard {
+function threeNucs(lostOn: string, counted = addDays(lostOn, 30)): TestYard {
   const yard = new TestYard(11);
-  const giver = yard.hive('Giver', [STRONG_BOX], addDays(lostOn, 30));
+  const giver = yard.hive('Giver', [STRONG_BOX], counted);
   const names = ['Nuc A', 'Nuc B', 'Nuc C'];
-  const parts = names.map((n) => yard.hive(n, [NO_BROOD], addDays(lostOn, 30), 5));
+  const parts = names.map((n) => yard.hive(n, [NO_BROOD], counted, 5));
   const workId = yard.newId();
   const partIds = [giver.id, ...parts.map((p) => p.id)];
   for (const p of parts) {
@@ -183,7 +183,7 @@ test('one hive made into four on one stand: only the three without field bees ar
   records,
 }) => {
   const lostOn = '2026-05-12';
-  const yard = threeNucs(lostOn);
+  const yard = threeNucs(lostOn, lostOn);
   await records.scene(yard.apiary, addDays(lostOn, 5));
   await page.goto('/feed');
   await page.getByText('Yes', { exact: true }).click();

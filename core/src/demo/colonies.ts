@@ -115,7 +115,7 @@ export const DEMO_COLONIES: readonly DemoColony[] = [
     counts: [
       {
         day: '2026-05-13',
-        boxes: [{ bees: 7, eggs: 0.2, open: 0.7, capped: 2.1, beeBread: 0.9, honey: 4.9, nectar: 0.6 }],
+        boxes: [{ bees: 7, eggs: 0.2, open: 0.7, capped: 2.1, beeBread: 0.9, honey: 5.2, nectar: 0.6 }],
         note: 'Honey coming down into the nest.',
       },
     ],

@@ -22,3 +22,4 @@ export {
   type YardSeason,
 } from './yardSeason.ts';
 export { seasonSigns, type SeasonSign } from './seasonSigns.ts';
+export { type Amounts, type ForecastScore, type HeldAgainst, heldAgainst, scoreOf } from './heldAgainst.ts';

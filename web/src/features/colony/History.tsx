@@ -8,6 +8,7 @@ import { useReadingsOfColonyQuery } from '../../server/serverData.ts';
 import { useApiary, useOperation } from '../../mirror/hooks.ts';
 import { lazyPart } from '../../ui/lazyPart.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import { ForecastHeld } from './ForecastHeld.tsx';
 
 const StrengthChart = lazyPart(() => import('./StrengthChart.tsx'));
 
@@ -58,6 +59,7 @@ export function History({
           <StrengthChart points={points} />
         </Suspense>
       )}
+      <ForecastHeld colony={colony} readings={readings} />
       {!whole && (
         <Text color="inkSoft">Older counts are on the server; these are the ones kept on this device.</Text>
       )}

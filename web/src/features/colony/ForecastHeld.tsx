@@ -1,0 +1,73 @@
+import { Box, Text } from '@chakra-ui/react';
+import { dayInWords } from '@incremen/core/basics';
+import { heldAgainst, scoreOf, type ForecastScore } from '@incremen/core/forecast';
+import type { Colony, Reading } from '@incremen/core/records';
+import { useMemo } from 'react';
+import { useApiary } from '../../mirror/hooks.ts';
+import { count, one } from '../../ui/format.ts';
+import common from '../../ui/common.module.css';
+import styles from './ForecastHeld.module.css';
+
+/** What the forecast said for the day of each count, beside what was counted. */
+export function ForecastHeld({
+  colony,
+  readings,
+}: {
+  readonly colony: Colony;
+  readonly readings: readonly Reading[];
+}) {
+  const apiary = useApiary();
+  const held = useMemo(() => heldAgainst(apiary, colony, readings), [apiary, colony, readings]);
+  const score = scoreOf(held);
+  if (!score) return null;
+  return (
+    <Box as="details" mt={3}>
+      <summary className={common.summary}>How good the forecast was</summary>
+      <Text mt={2} mb={3} maxW="40rem">
+        {scoreInWords(score)}
+      </Text>
+      <table className={styles.held}>
+        <thead>
+          <tr>
+            <th scope="col">Counted on</th>
+            <th scope="col">Days ahead</th>
+            <th scope="col">Bees: forecast, counted</th>
+            <th scope="col">Brood</th>
+            <th scope="col">Food, kg</th>
+          </tr>
+        </thead>
+        <tbody>
+          {held.map((h) => (
+            <tr key={h.day}>
+              <th scope="row">{dayInWords(h.day)}</th>
+              <td>{h.ahead}</td>
+              <td>
+                {one(h.forecast.bees)}, <b>{one(h.counted.bees)}</b>
+              </td>
+              <td>
+                {one(h.forecast.brood)}, <b>{one(h.counted.brood)}</b>
+              </td>
+              <td>
+                {one(h.forecast.foodKg)}, <b>{one(h.counted.foodKg)}</b>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Box>
+  );
+}
+
+/** A factor this near to 1 is no difference. */
+const SAME = 0.05;
+
+function scoreInWords({ counts, bees, usuallyWithin }: ForecastScore): string {
+  const off = `Half of ${count(counts, 'forecast')} were within ${Math.round(100 * usuallyWithin)} % of the count.`;
+  const sure = bees.low > 1 || bees.high < 1;
+  const by = Math.round(100 * Math.abs(bees.likely - 1));
+  if (Math.abs(bees.likely - 1) < SAME) return `${off} They lean neither way.`;
+  const leans = bees.likely > 1 ? 'more' : 'fewer';
+  return sure
+    ? `${off} There are about ${by} % ${leans} bees here than it says.`
+    : `${off} So far ${leans} bees were there than it said; too few counts to rely on that.`;
+}
