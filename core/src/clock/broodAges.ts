@@ -1,7 +1,6 @@
-/** Tenths of a side by the age of the brood in it, as a ring: a day passes by turning it. */
+/** Tenths of a side by the age of the brood in it: a day passes by moving all of it one place on. */
 export class BroodAges {
   private readonly cells: Float64Array;
-  private start = 0;
   /** Tenths of all ages together. */
   total = 0;
 
@@ -12,28 +11,31 @@ export class BroodAges {
 
   /** Adds brood whose age is not known, spread evenly over ages from `from` to before `to`. */
   spread(from: number, to: number, amount: number): void {
+    if (amount === 0) return;
     for (let a = from; a < to; a++) this.add(a, amount / (to - from));
   }
 
   add(age: number, amount: number): void {
-    const at = (this.start + age) % this.cells.length;
-    this.cells[at] = (this.cells[at] ?? 0) + amount;
+    this.cells[age] = (this.cells[age] ?? 0) + amount;
     this.total += amount;
   }
 
   /** Lets a day pass. @returns the tenths that emerge */
   turn(): number {
+    if (this.total === 0) return 0;
     const { cells } = this;
-    this.start = (this.start + cells.length - 1) % cells.length;
-    const out = cells[this.start] ?? 0;
-    cells[this.start] = 0;
+    const last = cells.length - 1;
+    const out = cells[last] ?? 0;
+    cells.copyWithin(1, 0, last);
+    cells[0] = 0;
     this.settle(-out);
     return out;
   }
 
   between(from: number, to: number): number {
+    if (this.total === 0) return 0;
     let sum = 0;
-    for (let a = from; a < to; a++) sum += this.cells[(this.start + a) % this.cells.length] ?? 0;
+    for (let a = from; a < to; a++) sum += this.cells[a] ?? 0;
     return sum;
   }
 
@@ -41,9 +43,8 @@ export class BroodAges {
   thin(from: number, to: number, share: number): number {
     let gone = 0;
     for (let a = from; a < to; a++) {
-      const at = (this.start + a) % this.cells.length;
-      const lost = (this.cells[at] ?? 0) * share;
-      this.cells[at] = (this.cells[at] ?? 0) - lost;
+      const lost = (this.cells[a] ?? 0) * share;
+      this.cells[a] = (this.cells[a] ?? 0) - lost;
       gone += lost;
     }
     this.settle(-gone);
@@ -53,6 +54,9 @@ export class BroodAges {
   private settle(by: number): void {
     this.total += by;
     // What is left of many small sums is nothing.
-    if (this.total < 1e-12) this.total = 0;
+    if (this.total < 1e-12) {
+      this.total = 0;
+      this.cells.fill(0);
+    }
   }
 }

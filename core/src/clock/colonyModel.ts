@@ -170,13 +170,18 @@ export class ColonyModel {
   /** Food that it eats on such a day, in kg. */
   eatsPerDay({ cluster, coldNights }: DayConditions): number {
     const frames = this.framesOfBees;
-    let larvae = 0;
-    for (const s of this.sides) larvae += s.worker.between(HATCHES_AT, CAPPED_AT) * s.cells;
-    const raised = (larvae / (CAPPED_AT - HATCHES_AT)) * EATS_LARVA;
+    const raised = this.raisedPerDay();
     const keep = frames * (cluster ? EATS_CLUSTER : EATS_ACTIVE);
     const warming =
       coldNights && this.broodCells > 0 ? (frames < WARMING.largeFrom ? WARMING.small : WARMING.large) : 1;
-    return (keep + raised) * warming * this.rules.appetite;
+    return (keep + raised * EATS_LARVA) * warming * this.rules.appetite;
+  }
+
+  /** Workers that become capped in a day: larvae by the days that they are fed. */
+  private raisedPerDay(): number {
+    let larvae = 0;
+    for (const s of this.sides) larvae += s.worker.between(HATCHES_AT, CAPPED_AT) * s.cells;
+    return larvae / (CAPPED_AT - HATCHES_AT);
   }
 
   /** Days that its food lasts, if nothing comes in and it stays as it is; 999 when it eats nothing. */
@@ -348,13 +353,9 @@ export class ColonyModel {
   private eatBread({ pollen }: DayConditions): void {
     const { field, total } = this.adults;
     if (pollen && field > FIELD_FOR_POLLEN * total) return;
-    let larvae = 0;
     let bread = 0;
-    for (const s of this.sides) {
-      larvae += s.worker.between(HATCHES_AT, CAPPED_AT) * s.cells;
-      bread += s.rest.beeBread * s.breadKg;
-    }
-    const wanted = (larvae / (CAPPED_AT - HATCHES_AT)) * BREAD_LARVA;
+    for (const s of this.sides) bread += s.rest.beeBread * s.breadKg;
+    const wanted = this.raisedPerDay() * BREAD_LARVA;
     if (bread <= 0 || wanted <= 0) return;
     const share = Math.min(1, wanted / bread);
     for (const s of this.sides) {

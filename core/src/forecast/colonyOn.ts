@@ -16,13 +16,7 @@ import {
   type Yard,
 } from '../records/index.ts';
 import { houseRules, HOUSE_RULES } from '../rules/index.ts';
-import {
-  daysIntoSeason,
-  pullOf,
-  seasonOfDay,
-  winterBeesAmongAdults,
-  type SeasonPull,
-} from '../season/index.ts';
+import { midwinterBefore, pullOf, winterBeesAmongAdults, type SeasonPull } from '../season/index.ts';
 import { commonCombs } from './commonCombs.ts';
 import { happeningsOf, type Happening } from './colonyHistory.ts';
 import { strengthOf } from './strength.ts';
@@ -213,15 +207,9 @@ function bringTo(
         sides.set(f.frame.id, made);
         return made;
       });
-      const season = seasonOfDay(
-        yardCalendar(apiary, placeOf(apiary, colony).yard),
-        operationOf(apiary).hemisphere,
-        walk.day,
-      );
-      walk.model.join(
-        joining.flat(),
-        winterBeesAmongAdults(season.calendar, daysIntoSeason(season, walk.day)),
-      );
+      const calendar = yardCalendar(apiary, placeOf(apiary, colony).yard);
+      const at = daysBetween(midwinterBefore(walk.day, operationOf(apiary).hemisphere), walk.day);
+      walk.model.join(joining.flat(), winterBeesAmongAdults(calendar, at));
       const estimated = today.some((f) => readingOf(f).estimated);
       walk.doubt = Math.max(walk.doubt, estimated ? SURE.estimated : SURE.read);
       if (walk.day === latest) {
@@ -286,20 +274,35 @@ export function modelRules(apiary: Apiary): ModelRules {
   };
 }
 
+const keptConditions = new WeakMap<Yard | Apiary['operation'], Map<string, (day: Day) => DayConditions>>();
+
 /** What each day brings in a yard, by its calendar and the flows that were confirmed. */
 export function conditionsAt(apiary: Apiary, yard: Yard | undefined): (day: Day) => DayConditions {
-  const calendar = yardCalendar(apiary, yard);
+  // All colonies of a yard ask for the same days: each is worked out once, for as long as yard and rules stand.
+  const byRules =
+    keptConditions.get(yard ?? apiary.operation) ?? new Map<string, (day: Day) => DayConditions>();
+  keptConditions.set(yard ?? apiary.operation, byRules);
   const { hemisphere } = operationOf(apiary);
+  const calendar = yardCalendar(apiary, yard);
+  const key = `${hemisphere} ${calendar['first-frost']}`;
+  const known = byRules.get(key);
+  if (known) return known;
   const flows = yard?.season?.flows ?? [];
   const pulls = new Map<number, SeasonPull>();
-  return (day) => {
-    const season = seasonOfDay(calendar, hemisphere, day);
-    const at = daysIntoSeason(season, day);
+  const days = new Map<Day, DayConditions>();
+  const made = (day: Day): DayConditions => {
+    const worked = days.get(day);
+    if (worked) return worked;
+    const at = daysBetween(midwinterBefore(day, hemisphere), day);
     const pull = pulls.get(at) ?? pullOf(calendar, at);
     pulls.set(at, pull);
     const confirmed = flows.some((f) => f.from <= day && (f.to === null || day <= f.to));
-    return { ...pull, flow: confirmed || pull.mainFlow };
+    const conditions = { ...pull, flow: confirmed || pull.mainFlow };
+    days.set(day, conditions);
+    return conditions;
   };
+  byRules.set(key, made);
+  return made;
 }
 
 /** A colony on one of the days to come. */
