@@ -62,23 +62,6 @@ async function inspect(page: Page): Promise<void> {
   await page.evaluate(() => window.scrollTo(0, 0));
 }
 
-async function look(page: Page): Promise<void> {
-  await page.goto('/follow-ups');
-  await page
-    .getByRole('link', { name: /^Record the look at Campion and/ })
-    .first()
-    .click();
-  const say = (group: string, answer: string) =>
-    page.getByRole('group', { name: group, exact: true }).getByText(answer, { exact: true }).click();
-  await say('Campion: frames read', 'All 10');
-  await say('Campion II: frames read', 'All 10');
-  await say('Campion: eggs', 'None');
-  await say('Campion: queen cells', 'Found');
-  await say('Campion II: eggs', 'Found');
-  await say('Campion II: queen cells', 'None');
-  await page.evaluate(() => window.scrollTo(0, 0));
-}
-
 const QUESTION = '1 What is it mostly?';
 
 try {
@@ -97,6 +80,10 @@ try {
   await shoot(page, 'board');
   await colony(page, 'Tansy');
   await shoot(page, 'colony');
+  await page.goto(`${page.url()}/choices`);
+  await page.getByRole('heading', { name: 'Days that matter' }).waitFor();
+  await page.waitForTimeout(800);
+  await shoot(page, 'choices');
   await colony(page, 'Tansy');
   await page.getByRole('link', { name: 'Count', exact: true }).click();
   await page.getByText(QUESTION).waitFor();
@@ -105,7 +92,7 @@ try {
   await page.goto('/plan');
   await page.getByRole('button', { name: /^Make nucs/ }).click();
   await page.getByLabel('Add a goal').selectOption('level');
-  await page.getByText(/best there (can be|is)/).waitFor({ timeout: 60_000 });
+  await page.getByText(/best (plan )?there (can be|is)/).waitFor({ timeout: 60_000 });
   await page.getByRole('button', { name: 'Stop', exact: true }).waitFor({ state: 'hidden', timeout: 60_000 });
   await shoot(page, 'plan-bench');
   await colony(page, 'Sorrel');
@@ -136,14 +123,9 @@ try {
   await page.getByRole('button', { name: /^Mixed brood/ }).click();
   await answer.waitFor();
   await shoot(page, 'pad');
-  await page.goto('/store');
-  for (const kind of ['floor', 'roof', 'feeder']) {
-    await page.getByRole('button', { name: `More: ${kind}`, exact: true }).click();
-  }
-  await shoot(page, 'store');
-  await page.goto('/cells');
-  await page.getByRole('list', { name: 'Cells' }).waitFor();
-  await shoot(page, 'cells');
+  await page.goto('/feed');
+  await page.getByText('No', { exact: true }).click();
+  await shoot(page, 'feed');
   await page.goto('/queens');
   await page.getByRole('list', { name: 'Queens in colonies' }).waitFor();
   await shoot(page, 'queens');
@@ -151,6 +133,9 @@ try {
   await page.getByRole('link', { name: 'Stands' }).first().click();
   await page.getByRole('region', { name: 'Plan of the yard' }).waitFor();
   await shoot(page, 'stands');
+  await page.getByRole('link', { name: 'The year here' }).click();
+  await page.getByRole('group', { name: 'The year as a band' }).waitFor();
+  await shoot(page, 'season');
   await page.goto('/records');
   await page.getByRole('region', { name: 'Visits' }).waitFor();
   await shoot(page, 'records');
@@ -159,8 +144,6 @@ try {
   await shoot(page, 'inspection');
   await page.goto('/follow-ups');
   await shoot(page, 'follow-ups');
-  await look(page);
-  await shoot(page, 'verdict');
   const phone = await open(true);
   await phone.goto('/');
   await phone.getByRole('heading', { level: 1 }).waitFor();

@@ -1,5 +1,5 @@
 /** Workers do duties in the house for so many days, then they fly (Winston 1987, The Biology of the Honey Bee; about day 20). */
-export const HOUSE_DAYS = 20;
+const HOUSE_DAYS = 20;
 /**
  * A field bee lives some eighteen days: with twenty in the house that makes the five to six weeks of a summer worker
  * (Winston 1987). A house bee hardly dies.

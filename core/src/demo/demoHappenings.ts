@@ -37,7 +37,8 @@ export function demoHappenings(
       },
     })),
     ...Object.values(apiary.colony)
-      .filter((c) => c.name === 'Melilot')
+      // A part that was made in April has raised its queen on what it was given.
+      .filter((c) => c.separation !== null && c.separation.day < '2026-05-01')
       .map(({ id }) => ({
         day: '2026-05-01',
         command: {

@@ -20,7 +20,7 @@ import { allFacts } from './remedies.ts';
 import type { Outside, UnitFacts } from './unit/unitFacts.ts';
 
 /** What can be compared for a colony. */
-export const CHOICE_IDS = [
+const CHOICE_IDS = [
   'leave',
   'feed',
   'boost-brood',
@@ -133,7 +133,10 @@ function partsBy(id: ChoiceId, asked: Asked): readonly ChoicePart[] | null {
       return bySplit(asked, today);
     case 'split-later':
       return days > LATER_DAYS ? bySplit(asked, addDays(today, LATER_DAYS)) : null;
-    default:
+    case 'boost-brood':
+    case 'boost-nurses':
+    case 'combine':
+    case 'give-queen':
       return byAction(asked, id);
   }
 }

@@ -39,7 +39,6 @@ function shownEverywhere(apiary: Apiary, colonyId: string, day: string): [string
 }
 
 function expectKept(promised: readonly Promised[], apiary: Apiary): void {
-  expect(promised.length).toBeGreaterThan(0);
   for (const p of promised) {
     for (const [page, bees, brood, food] of shownEverywhere(apiary, p.colonyId, p.day)) {
       expect([page, bees]).toEqual([page, expect.closeTo(p.bees, 9)]);
@@ -73,6 +72,7 @@ describe('what a plan promises for a day is what every page shows on that day af
     const promised = promisedBy(yard.apiary, command.work);
     yard.run(command);
     for (const step of command.steps) yard.tick(step.id, METHOD_DAY);
+    expect(promised.length).toBeGreaterThan(0);
     expectKept(promised, yard.apiary);
   });
 
@@ -86,6 +86,7 @@ describe('what a plan promises for a day is what every page shows on that day af
     const promised = promisedBy(yard.apiary, command.work);
     yard.run(command);
     for (const step of command.steps) yard.tick(step.id, WEAK_DAY);
+    expect(promised.length).toBeGreaterThan(0);
     expectKept(promised, yard.apiary);
   });
 
