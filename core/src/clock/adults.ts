@@ -30,6 +30,8 @@ export interface AdultsDay {
   readonly cluster: boolean;
   /** Drones are not kept any more. */
   readonly noDrones: boolean;
+  /** Of all bees so many more live on than usual, as a share a day; fewer where it is negative. */
+  readonly lean?: number;
 }
 
 /** The adult bees of a colony: house bees by age, field bees, winter bees and drones. */
@@ -104,12 +106,14 @@ export class Adults {
   }
 
   /** Lets a day pass. @returns how many died */
-  pass({ workersOut, dronesOut, winterBees, cluster, noDrones }: AdultsDay): number {
+  pass({ workersOut, dronesOut, winterBees, cluster, noDrones, lean = 0 }: AdultsDay): number {
     const before = this.total;
     for (let a = 0; a < HOUSE_DAYS; a++) this.house[a] = (this.house[a] ?? 0) * (1 - HOUSE_LOSS);
     this.field *= 1 - (cluster ? WINTER_LOSS : FIELD_LOSS);
     this.winter *= 1 - (cluster || winterBees > 0 ? WINTER_LOSS : WINTER_LOSS_AT_WORK);
     this.drones *= 1 - (noDrones ? DRONES_DRIVEN_OUT : DRONE_LOSS);
+    // Nobody rises from the dead, and no more field bees die than there are.
+    this.field += Math.min(before - this.total, Math.max(-this.field, lean * before));
     const died = before - this.total;
     // In the cluster nobody grows older.
     if (!cluster) {

@@ -118,6 +118,22 @@ describe('adult bees', () => {
   });
 });
 
+describe('what counts have shown', () => {
+  it('lets more or fewer live on, a little each day, and books still balance', () => {
+    const after14 = (lean: number) => {
+      const model = modelOf(times(5, comb({ drawn: 10 }, 10)), null, {
+        rules: { layingMost: 1500, coverWarm: 0.8, coverCold: 0.6, appetite: 1, lean },
+      });
+      after(model, 14, FLOW);
+      const { joined, emerged, died, left } = model.ledger;
+      expect(model.adults.total).toBeCloseTo(joined + emerged - died - left, 6);
+      return model.framesOfBees;
+    };
+    expect(after14(0.01) / after14(0)).toBeCloseTo(Math.exp(0.14), 1);
+    expect(after14(-0.01)).toBeLessThan(after14(0));
+  });
+});
+
 describe('units of several sizes, eight weeks in mild weather with a laying queen and food (common practice, no source)', () => {
   const grown = (frames: number, days: number, on: DayConditions = FLOW, brood = 0.5) =>
     after(nucOf(frames, 600, brood), days, on).framesOfBees;

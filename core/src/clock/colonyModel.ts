@@ -18,6 +18,8 @@ export interface ModelRules {
   readonly coverCold: number;
   /** What this yard's colonies eat, against the usual: 1 for as much. */
   readonly appetite: number;
+  /** Of all bees so many more live on than usual, as a share a day: what counts have shown. */
+  readonly lean?: number;
 }
 
 /** Everything that came and went, so that nothing comes from nowhere. */
@@ -246,6 +248,7 @@ export class ColonyModel {
       winterBees: day.winterBees,
       cluster: day.cluster,
       noDrones: day.laying < 0.3 && day.winterBees > 0,
+      ...(this.rules.lean !== undefined && { lean: this.rules.lean }),
     });
     this.emergedToday = workers;
     this.ledger.emerged += workers + drones;

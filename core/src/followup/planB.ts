@@ -1,6 +1,6 @@
 import { type Apiary, type Colony, queenOf } from '../records/index.ts';
 import { addDays, dayInWords, type Day } from '../basics/index.ts';
-import { yardSeason } from '../forecast/index.ts';
+import { colonySeason, yardSeason } from '../forecast/index.ts';
 import { DAYS_TO_EGGS } from '../brood/index.ts';
 import type { QueenLane } from './queenLane.ts';
 
@@ -24,8 +24,8 @@ const WORDS = {
 
 /** The fallback of a part, from the day it is made: what can still be done by then depends on the season. */
 export function planBOf(apiary: Apiary, lane: QueenLane, day: Day): PlanB {
-  const season = yardSeason(apiary, day);
   const colony = apiary.colony[lane.colonyId];
+  const season = colony ? colonySeason(apiary, colony, day) : yardSeason(apiary, day);
   const parts = colony?.separation?.partIds ?? [];
   const withQueen = parts
     .flatMap((id) => apiary.colony[id] ?? [])

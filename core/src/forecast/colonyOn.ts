@@ -271,6 +271,7 @@ export function modelRules(apiary: Apiary): ModelRules {
     coverWarm: rules.coverWarm,
     coverCold: rules.coverCold,
     appetite: rules.feedPerBeesFrame / HOUSE_RULES.feedPerBeesFrame.default,
+    lean: rules.forecastLean / 100,
   };
 }
 

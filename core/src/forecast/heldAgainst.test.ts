@@ -4,7 +4,7 @@ import type { Reading } from '../records/records.ts';
 import { framesOfColony } from '../records/views.ts';
 import { TestYard } from '../testing/builders.ts';
 import { colonyOn } from './colonyOn.ts';
-import { heldAgainst, scoreOf, type HeldAgainst } from './heldAgainst.ts';
+import { heldAgainst, leanOf, scoreOf, type HeldAgainst } from './heldAgainst.ts';
 
 const brood = bothSides({ eggs: 1, open: 2, capped: 4, honey: 3 }, 7);
 const honey = bothSides({ honey: 8, drawn: 2 }, 4);
@@ -64,6 +64,16 @@ describe('how well forecasts have done', () => {
 
   it('is not known before anything was counted twice', () => {
     expect(scoreOf([])).toBeNull();
+  });
+
+  it('says by how much a day to change it, and whether that can be relied on', () => {
+    expect(leanOf([])).toBeNull();
+    expect(leanOf(held(0.8, 1))).toMatchObject({ sure: false });
+    const many = leanOf(held(0.8, 20))!;
+    expect(many.sure).toBe(true);
+    // ln 0.8 over seven days is 3.2 % a day; a rule takes 2 at most.
+    expect(many.percentADay).toBe(-2);
+    expect(leanOf(held(0.95, 30))?.percentADay).toBeCloseTo(-0.6, 1);
   });
 
   it('is believed slowly: few counts move it little and leave it wide, many bring it home', () => {

@@ -122,3 +122,33 @@ export function scoreOf(held: readonly HeldAgainst[]): ForecastScore | null {
     usuallyWithin: off[Math.floor((n - 1) / 2)] ?? 0,
   };
 }
+
+/** What counts say that the forecast should be changed by. */
+export interface Lean {
+  /** More bees a day than it says, in per cent; fewer where it is negative. One decimal. */
+  readonly percentADay: number;
+  /** So many counts speak for it that it can be relied on. */
+  readonly sure: boolean;
+}
+
+/** A rule takes no more than this. */
+const MOST_LEAN = 2;
+
+/**
+ * By how much a day the forecast of bees was off, drawn towards nothing as long as counts are few.
+ *
+ * @returns null where nothing was counted twice
+ */
+export function leanOf(held: readonly HeldAgainst[]): Lean | null {
+  const score = scoreOf(held);
+  if (!score) return null;
+  const rates = held.flatMap(({ forecast, counted, ahead }) =>
+    forecast.bees > 0.2 && counted.bees > 0.2 ? [Math.log(counted.bees / forecast.bees) / ahead] : [],
+  );
+  const mean = rates.reduce((s, r) => s + r, 0) / (rates.length + PRIOR_COUNTS);
+  const percent = Math.round(1000 * mean) / 10;
+  return {
+    percentADay: Math.min(MOST_LEAN, Math.max(-MOST_LEAN, percent)),
+    sure: score.bees.low > 1 || score.bees.high < 1,
+  };
+}

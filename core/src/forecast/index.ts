@@ -15,11 +15,21 @@ export { foodEndsOn, foodOn, type FoodOn, winterNeedKg } from './foodOn.ts';
 export { daysUntilFull, hatchesWithin } from './hatchForecast.ts';
 export {
   climateOf,
+  colonySeason,
   seasonOfColony,
   seasonOfYard,
   yardCalendar,
   yardSeason,
   type YardSeason,
 } from './yardSeason.ts';
+export { roomAhead, type RoomAhead } from './roomAhead.ts';
 export { seasonSigns, type SeasonSign } from './seasonSigns.ts';
-export { type Amounts, type ForecastScore, type HeldAgainst, heldAgainst, scoreOf } from './heldAgainst.ts';
+export {
+  type Amounts,
+  type ForecastScore,
+  type HeldAgainst,
+  heldAgainst,
+  type Lean,
+  leanOf,
+  scoreOf,
+} from './heldAgainst.ts';

@@ -69,3 +69,7 @@ export function yardSeason(apiary: Apiary, day: Day, yard?: Yard): YardSeason {
     daysToFrost: daysBetween(day, frost),
   };
 }
+
+/** The same for the yard in which a colony stands. */
+export const colonySeason = (apiary: Apiary, colony: Colony, day: Day): YardSeason =>
+  yardSeason(apiary, day, placeOf(apiary, colony).yard);

@@ -380,6 +380,13 @@ export const HOUSE_RULES = {
     [0, 66, 1],
     'For the time of dark on the day of the work; middle latitudes until you say otherwise.',
   ),
+  forecastLean: rule(
+    'Bees beyond the forecast',
+    '% a day',
+    0,
+    [-2, 2, 0.1],
+    'What your own counts have shown against the forecast; 0 until you take it over from the page of forecasts.',
+  ),
   countAgesDays: rule(
     'A count is old after',
     'days',

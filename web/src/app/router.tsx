@@ -43,6 +43,12 @@ export function makeRouter() {
           lazy: async () => ({ Component: (await import('../features/colony/HivePage.tsx')).HivePage }),
         },
         {
+          path: 'forecasts',
+          lazy: async () => ({
+            Component: (await import('../features/forecasts/ForecastsPage.tsx')).ForecastsPage,
+          }),
+        },
+        {
           path: 'colonies/:colonyId/choices',
           lazy: async () => ({
             Component: (await import('../features/choices/ChoicesPage.tsx')).ChoicesPage,

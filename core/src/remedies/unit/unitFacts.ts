@@ -11,7 +11,7 @@ import { WORKER_STAGE_DAYS } from '../../brood/index.ts';
 import { addDays, type Day } from '../../basics/index.ts';
 import { workerCellsPerFrame } from '../../comb/index.ts';
 import { colonyState, suspectedDisease, type ColonyState } from '../../colony/index.ts';
-import { yardSeason, type YardSeason, conditionsAt } from '../../forecast/index.ts';
+import { colonySeason, type YardSeason, conditionsAt } from '../../forecast/index.ts';
 import { queenBeliefOf, type DatedLook, type QueenBelief } from '../../queen-odds/index.ts';
 import { coverShare, houseRules, type HouseRules } from '../../rules/index.ts';
 import type { GrowthBounds, UnitBees } from './unitProspect.ts';
@@ -60,7 +60,7 @@ export function unitFacts(apiary: Apiary, colony: Colony, day: Day, outside: Out
     day,
     rules: houseRules(operationOf(apiary).houseRules.changes),
     outside,
-    season: yardSeason(apiary, day),
+    season: colonySeason(apiary, colony, day),
     yardId: placeOf(apiary, colony).yard?.id ?? null,
     frames,
     state,

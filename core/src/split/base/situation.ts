@@ -1,9 +1,10 @@
-import { operationOf, type Apiary, type Colony } from '../../records/index.ts';
+import type { Apiary, Colony } from '../../records/index.ts';
 import { cellsOf } from '../../cells/index.ts';
 import { DAYS_TO_EGGS } from '../../brood/index.ts';
 import { colonyState } from '../../colony/index.ts';
-import { yardSeason } from '../../forecast/index.ts';
-import { addDays, dayInWords, monthOf, type Day } from '../../basics/index.ts';
+import { colonySeason, seasonOfColony } from '../../forecast/index.ts';
+import type { Season as YearOfYard } from '../../season/index.ts';
+import { addDays, dayInWords, type Day } from '../../basics/index.ts';
 import { prepareDonor } from './donor.ts';
 import { shareOf } from '../../comb/index.ts';
 
@@ -54,7 +55,7 @@ export interface Situation {
 
 /** What is known of a colony, with the usual answers where nothing is. */
 export function situationOf(apiary: Apiary, colony: Colony, day: Day): Situation {
-  const south = operationOf(apiary).hemisphere === 'south';
+  const year = seasonOfColony(apiary, colony, day);
   const state = colonyState(apiary, colony, day);
   const prepared = prepareDonor(apiary, colony, day);
   const frames = prepared.ok ? prepared.value.donor.frames : [];
@@ -74,29 +75,26 @@ export function situationOf(apiary: Apiary, colony: Colony, day: Day): Situation
     queen: seen ? 'found' : lays ? 'not-found' : 'gone',
     cells: capped ? 'capped' : alive.length > 0 ? 'open' : 'none',
     cellCount: alive.reduce((n, c) => n + c.count, 0),
-    season: seasonOf(day, alive.length > 0, south),
-    dronesFly: frames.some((f) => shareOf(f.reading, 'drone') > 0) || monthsAfterWinter(day, south) >= 4,
+    season: seasonIn(year, day, alive.length > 0),
+    dronesFly: frames.some((f) => shareOf(f.reading, 'drone') > 0) || day >= year.days['first-drones'],
     secondYard: Object.keys(apiary.yard).length > 1,
     matedQueens: 0,
     ripeCells: 0,
     wantsHoney: false,
     wanted: 1,
     day,
-    lastForWinterBees: yardSeason(apiary, day).lastForWinterBees,
+    lastForWinterBees: colonySeason(apiary, colony, day).lastForWinterBees,
   };
 }
 
-/** Months since midwinter, 0 to 11, in either hemisphere. */
-function monthsAfterWinter(day: Day, south: boolean): number {
-  return (monthOf(day) - 1 + (south ? 6 : 0)) % 12;
-}
+/** Swarm cells may stand so long before the season that the calendar has for them. */
+const SWARMS_SOONER_DAYS = 30;
 
-/** A guess by the month (judgement); the beekeeper's answer rules. */
-function seasonOf(day: Day, hasCells: boolean, south: boolean): Season {
-  const month = monthsAfterWinter(day, south);
-  if (hasCells && month >= 3 && month <= 6) return 'swarm';
-  if (month <= 2) return 'early';
-  if (month <= 5) return 'build-up';
-  if (month <= 7) return 'dearth';
-  return 'autumn';
+/** What the calendar of the yard says; the beekeeper's answer rules. */
+function seasonIn({ days }: YearOfYard, day: Day, hasCells: boolean): Season {
+  if (hasCells && day >= addDays(days['swarm-start'], -SWARMS_SOONER_DAYS) && day <= days['swarm-end'])
+    return 'swarm';
+  if (day < days['first-flow']) return 'early';
+  if (day < days['main-flow-end']) return 'build-up';
+  return day < days['last-mating'] ? 'dearth' : 'autumn';
 }

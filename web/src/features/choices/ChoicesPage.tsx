@@ -1,7 +1,7 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { addDays, dayInWords, daysBetween } from '@incremen/core/basics';
-import { yardSeason } from '@incremen/core/forecast';
-import { placeOf, type Colony } from '@incremen/core/records';
+import { colonySeason } from '@incremen/core/forecast';
+import type { Colony } from '@incremen/core/records';
 import { compareChoices, type ChoiceCourse, type ChoiceId } from '@incremen/core/remedies';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -38,10 +38,7 @@ function Compared({ colony }: { readonly colony: Colony }) {
   const [far, setFar] = useState<'weeks' | 'frost'>('weeks');
   const [shown, setShown] = useState<Shown>('bees');
   const [hidden, setHidden] = useState<ReadonlySet<ChoiceId> | null>(null);
-  const { frost } = useMemo(
-    () => yardSeason(apiary, today, placeOf(apiary, colony).yard),
-    [apiary, colony, today],
-  );
+  const { frost } = useMemo(() => colonySeason(apiary, colony, today), [apiary, colony, today]);
   const days = far === 'weeks' ? WEEKS * 7 : Math.max(WEEKS * 7, daysBetween(today, frost) + 1);
   const [choices, setChoices] = useState<readonly ChoiceCourse[] | null>(null);
   useEffect(() => {

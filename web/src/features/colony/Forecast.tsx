@@ -1,18 +1,22 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { addDays, dayInWords } from '@incremen/core/basics';
 import { type ColonyState } from '@incremen/core/colony';
-import { inReferenceFrames } from '@incremen/core/comb';
-import { courseOf, daysUntilFull, hatchesWithin } from '@incremen/core/forecast';
+import { foodOn, hatchesWithin, roomAhead, type FoodOn, type RoomAhead } from '@incremen/core/forecast';
 import { nestOf } from '@incremen/core/records';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import common from '../../ui/common.module.css';
 import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
+import { useOutside } from '../../shared/weather/useOutside.ts';
 import { one } from '../../ui/format.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 const DAYS = [7, 14, 21] as const;
-const DAYS_AHEAD = 42;
+/** Cold nights that are forecast last about so long. */
+const COLD_SPELL_DAYS = 7;
+/** A count of stores is said to be old after so many days. */
+const OLD_COUNT_DAYS = 21;
+const LONG_DAYS = 60;
 
 /** What hatches in the next three weeks, and when the combs will be covered. */
 export function Forecast({ today: state }: { readonly today: ColonyState }) {
@@ -20,15 +24,14 @@ export function Forecast({ today: state }: { readonly today: ColonyState }) {
   const today = useToday();
   const { referenceSize } = useOperation();
   const { colony, frames } = state;
-  const { hatches, full, food } = useMemo(() => {
-    const course = courseOf(apiary, colony, today, DAYS_AHEAD);
-    const combs = frames.reduce((n, f) => n + inReferenceFrames(f.frame.sizeId, referenceSize), 0);
+  const { coldNights } = useOutside();
+  const { hatches, room, food } = useMemo(() => {
     return {
       hatches: DAYS.map((d) => hatchesWithin(nestOf(frames), d, referenceSize)),
-      full: daysUntilFull(course, combs),
-      food: course[0],
+      room: roomAhead(apiary, colony, today, coldNights ? addDays(today, COLD_SPELL_DAYS) : null),
+      food: foodOn(apiary, colony, today),
     };
-  }, [apiary, colony, frames, referenceSize, today]);
+  }, [apiary, colony, frames, referenceSize, today, coldNights]);
   const most = Math.max(...hatches, 0.1);
   return (
     <Box as="section">
@@ -56,8 +59,13 @@ export function Forecast({ today: state }: { readonly today: ColonyState }) {
           </Flex>
         ))}
       </Box>
-      <Text mt={1.5}>{fullInWords(full, today)}</Text>
-      {food && <Text mt={1}>{foodInWords(food)}</Text>}
+      <Text mt={1.5}>{roomInWords(room, today)}</Text>
+      {room.drones.map((d) => (
+        <Text key={d.slot} mt={1}>
+          Drone comb in slot {d.slot}: its drones are out by {dayInWords(d.until)}; cut or freeze it before.
+        </Text>
+      ))}
+      <Text mt={1}>{foodInWords(food)}</Text>
       <Link className={common.inlineLink} to={`/colonies/${colony.id}/choices`}>
         Compare what can be done: leave, boost, unite, split, feed
       </Link>
@@ -65,21 +73,29 @@ export function Forecast({ today: state }: { readonly today: ColonyState }) {
   );
 }
 
-function fullInWords(days: number | null, today: string): string {
-  if (days === null) return 'No more room needed for six weeks.';
-  if (days === 0) return 'Bees cover nearly all combs now: more room, or give from it.';
-  return `Bees cover nearly all combs about ${dayInWords(addDays(today, days))}: have a box ready.`;
+function roomInWords({ full, boxBy, where, waitUntil }: RoomAhead, today: string): string {
+  if (full === null || boxBy === null) return 'No more room needed for six weeks.';
+  const head =
+    full <= today
+      ? 'Bees cover nearly all combs now'
+      : `Bees cover nearly all combs about ${dayInWords(full)}`;
+  if (waitUntil !== null)
+    return `${head}: give it a box after the cold nights, about ${dayInWords(boxBy)}, or take brood from it.`;
+  const when = boxBy <= today ? 'now' : `by ${dayInWords(boxBy)}`;
+  return where === 'above'
+    ? `${head}: give it a box ${when}, or take brood from it.`
+    : `${head}: give it a box ${when}, under the nest while nights are cold.`;
 }
 
-function foodInWords({
-  foodKg,
-  daysOfFood,
-}: {
-  readonly foodKg: number;
-  readonly daysOfFood: number;
-}): string {
-  const has = `About ${one(foodKg)} kg of food today`;
-  return daysOfFood > 60
-    ? `${has}: enough for two months, even if nothing comes in.`
-    : `${has}: it lasts about ${Math.floor(daysOfFood)} days if nothing comes in.`;
+function foodInWords({ kg, days, flow, countAgeDays }: FoodOn): string {
+  if (kg === null) return '';
+  const old =
+    countAgeDays !== null && countAgeDays > OLD_COUNT_DAYS
+      ? ` Counted ${countAgeDays} days ago: heft it.`
+      : '';
+  const has = `About ${one(kg)} kg of food today`;
+  if (flow) return `${has}, and nectar comes in.${old}`;
+  return days.likely > LONG_DAYS
+    ? `${has}: enough for two months, even if nothing comes in.${old}`
+    : `${has}: it lasts about ${Math.floor(days.likely)} days if nothing comes in (${Math.floor(days.low)} to ${Math.ceil(days.high)}).${old}`;
 }

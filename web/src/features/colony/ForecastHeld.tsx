@@ -3,6 +3,7 @@ import { dayInWords } from '@incremen/core/basics';
 import { heldAgainst, scoreOf, type ForecastScore } from '@incremen/core/forecast';
 import type { Colony, Reading } from '@incremen/core/records';
 import { useMemo } from 'react';
+import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';
 import { count, one } from '../../ui/format.ts';
 import common from '../../ui/common.module.css';
@@ -24,7 +25,10 @@ export function ForecastHeld({
     <Box as="details" mt={3}>
       <summary className={common.summary}>How good the forecast was</summary>
       <Text mt={2} mb={3} maxW="40rem">
-        {scoreInWords(score)}
+        {scoreInWords(score)}{' '}
+        <Link className={common.inlineLink} to="/forecasts">
+          All colonies
+        </Link>
       </Text>
       <table className={styles.held}>
         <thead>

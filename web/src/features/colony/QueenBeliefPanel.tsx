@@ -3,7 +3,7 @@ import { dayInWords } from '@incremen/core/basics';
 import type { Colony } from '@incremen/core/records';
 import { nextObservation, queenAction, queenBeliefOf, type Reason } from '@incremen/core/queen-odds';
 import { QUEEN_STATE_WORDS } from '@incremen/core/rules';
-import { yardSeason } from '@incremen/core/forecast';
+import { colonySeason } from '@incremen/core/forecast';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
@@ -17,7 +17,7 @@ export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }
   const today = useToday();
   const { belief, looks, next, action } = useMemo(() => {
     const known = queenBeliefOf(apiary, colony, today);
-    const { lastForWinterBees } = yardSeason(apiary, today);
+    const { lastForWinterBees } = colonySeason(apiary, colony, today);
     const action = queenAction(known.belief, known.before, known.looks, today, lastForWinterBees);
     // While it is to be left shut no look is asked for.
     const from = action.id === 'leave' ? action.on : today;

@@ -92,6 +92,10 @@ export function HouseRulesPage() {
       <ProblemList problems={problems.filter((p) => p.path[0] !== 'houseRules')} />
       <Text mb={4}>
         How often a queen, eggs, cells or signs are seen in each state stands in{' '}
+        <Link className={common.inlineLink} to="/forecasts">
+          How good the forecasts are
+        </Link>
+        {' · '}
         <Link className={common.inlineLink} to="/rules/chances">
           the table of chances
         </Link>

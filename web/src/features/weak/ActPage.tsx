@@ -4,7 +4,7 @@ import type { Colony } from '@incremen/core/records';
 import { queenAction, queenBeliefOf } from '@incremen/core/queen-odds';
 import { pastLast, planBOf, queenLane } from '@incremen/core/followup';
 import { remediesFor, usualHorizon, watchOn } from '@incremen/core/remedies';
-import { yardSeason } from '@incremen/core/forecast';
+import { colonySeason } from '@incremen/core/forecast';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { RouteError } from '../../ui/RouteError.tsx';
@@ -43,7 +43,7 @@ function Act({ colony }: { readonly colony: Colony }) {
   const { coldNights, flow } = outside;
   const { send, problems } = useSend();
   const [chosen, setChosen] = useState<string | null>(null);
-  const season = useMemo(() => yardSeason(apiary, today), [apiary, today]);
+  const season = useMemo(() => colonySeason(apiary, colony, today), [apiary, colony, today]);
   const { next, past } = useMemo(() => {
     const lane = queenLane(apiary, colony, today);
     const b = lane && planBOf(apiary, lane, today);

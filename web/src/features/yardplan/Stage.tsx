@@ -12,6 +12,7 @@ import {
 } from '@dnd-kit/core';
 import { AT, type Evaluation, type YardProblem, type YardUnit } from '@incremen/core/yardplan';
 import { STORE_KEY, type FramePin } from '@incremen/core/records';
+import { Link } from 'react-router';
 import { X } from 'lucide-react';
 import { useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import { hiveSize, slotPoint } from '../../drawing/HiveDrawing.tsx';
@@ -104,7 +105,9 @@ export function Stage({
           {picture.before.map((h) => (
             <div key={h.unit.key}>
               <div className={styles.head}>
-                <b>{h.unit.name}</b>
+                <Link to={`/colonies/${h.unit.key}/choices`} title={`Choices for ${h.unit.name}`}>
+                  <b>{h.unit.name}</b>
+                </Link>
                 <span>{figures(h.unit.before)}</span>
                 <button
                   type="button"

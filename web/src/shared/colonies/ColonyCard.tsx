@@ -53,6 +53,8 @@ export const ColonyCard = memo(function ColonyCard({
 
 function Face({ state }: { readonly state: ColonyState }) {
   const { colony, strength } = state;
+  // What nobody has counted is unknown, not nothing.
+  const known = (n: number) => (state.countAgeDays === null ? null : n);
   return (
     <>
       <span className={styles.head}>
@@ -62,9 +64,9 @@ function Face({ state }: { readonly state: ColonyState }) {
       </span>
       <LazyHive state={state} />
       <span className={styles.figures}>
-        <Figure shape="bees" value={strength.framesOfBees.likely} name="frames of bees" />
-        <Figure shape="brood" value={strength.broodFrames.likely} name="frames of brood" />
-        <Figure shape="stores" value={strength.storesFrames} name="frames of stores" />
+        <Figure shape="bees" value={known(strength.framesOfBees.likely)} name="frames of bees" />
+        <Figure shape="brood" value={known(strength.broodFrames.likely)} name="frames of brood" />
+        <Figure shape="stores" value={known(strength.storesFrames)} name="frames of stores" />
       </span>
       <div
         className={styles.reason}
@@ -166,7 +168,8 @@ function Figure({
   name,
 }: {
   readonly shape: keyof typeof SHAPES;
-  readonly value: number;
+  /** Null where nobody counted. */
+  readonly value: number | null;
   readonly name: string;
 }) {
   return (
@@ -186,7 +189,7 @@ function Figure({
           />
         )}
       </svg>
-      {one(value)}
+      {value === null ? '–' : one(value)}
       <span className={common.forReaders}>{name}</span>
     </span>
   );
