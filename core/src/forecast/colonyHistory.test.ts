@@ -202,6 +202,38 @@ describe('what happened since a count', () => {
     expect(shown).toBeCloseTo(bees(yard, colony, '2026-05-19'), 6);
   });
 
+  it('a box that is taken off leaves its bees behind, and after the next count they are in that count', () => {
+    const yard = new TestYard();
+    const colony = yard.hive(
+      'A',
+      [
+        [honey, brood, brood, honey],
+        [honey, honey, empty, empty],
+      ],
+      DAY,
+    );
+    const before = bees(yard, colony, '2026-05-12');
+    const upper = framesOfColony(yard.apiary, colony).filter((f) => f.box.position === 1);
+    yard.run({
+      type: 'moveFrames',
+      moves: upper.map((f) => ({ frameId: f.frame.id, to: { place: 'store' } })),
+    });
+    expect(bees(yard, colony, '2026-05-12') / before).toBeCloseTo(1, 1);
+    yard.run({
+      type: 'recordCount',
+      visitId: yard.newId(),
+      colonyId: colony.id,
+      day: '2026-05-12',
+      note: '',
+      readings: framesOfColony(yard.apiary, colony).map((f) => ({
+        id: yard.newId(),
+        frameId: f.frame.id,
+        body: brood as never,
+      })),
+    });
+    expect(bees(yard, colony, '2026-05-12')).toBeCloseTo(4 * 0.9, 6);
+  });
+
   it('nobody lays above an excluder when eggs are below it', () => {
     const yard = new TestYard();
     const colony = yard.hive(

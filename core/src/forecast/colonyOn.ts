@@ -1,7 +1,7 @@
 import { addDays, daysBetween, type Day } from '../basics/index.ts';
 import { presentLayingRate } from '../brood/index.ts';
 import { ColonyModel, CombSide, type DayConditions, type ModelRules } from '../clock/index.ts';
-import { beesPerFrame, honeyKgPerFrame, shareOf, workerCellsPerFrame } from '../comb/index.ts';
+import { beesPerFrame, honeyKgPerFrame, shareOf, shareOfBees, workerCellsPerFrame } from '../comb/index.ts';
 import {
   boxesOfHive,
   framesOfColony,
@@ -174,6 +174,32 @@ interface Brought {
   readonly walk: Walk | null;
 }
 
+const keptLoose = new WeakMap<Apiary['frame'], Map<string, Reading[]>>();
+
+/**
+ * Combs of a colony's last count that lie in the store by now: a comb, or a whole box, is taken off without its bees.
+ *
+ * @param latest - the day of that count: combs that were read before are in it already
+ */
+function beesShakenBack(apiary: Apiary, colony: Colony, latest: Day): number {
+  let byColony = keptLoose.get(apiary.frame);
+  if (!byColony) {
+    byColony = new Map();
+    for (const frame of Object.values(apiary.frame)) {
+      const reading =
+        frame.place === 'store' && frame.readingId !== null ? apiary.reading[frame.readingId] : undefined;
+      const colonyId = apiary.visit[reading?.visitId ?? '']?.colonyId;
+      if (reading && colonyId !== undefined)
+        byColony.set(colonyId, [...(byColony.get(colonyId) ?? []), reading]);
+    }
+    keptLoose.set(apiary.frame, byColony);
+  }
+  return (byColony.get(colony.id) ?? []).reduce((n, r) => {
+    const size = apiary.frame[r.frameId]?.sizeId;
+    return r.day >= latest && size ? n + shareOfBees(r.body) * beesPerFrame(size).likely : n;
+  }, 0);
+}
+
 function bringTo(
   apiary: Apiary,
   colony: Colony,
@@ -213,6 +239,7 @@ function bringTo(
       const estimated = today.some((f) => readingOf(f).estimated);
       walk.doubt = Math.max(walk.doubt, estimated ? SURE.estimated : SURE.read);
       if (walk.day === latest) {
+        if (withHistory) walk.model.gain(beesShakenBack(apiary, colony, latest), 'house');
         walk.doubt = estimated ? SURE.estimated : SURE.read;
         const common = commonCombs(apiary, colony);
         walk.model.commonKg =

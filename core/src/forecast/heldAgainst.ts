@@ -119,7 +119,7 @@ export function scoreOf(held: readonly HeldAgainst[]): ForecastScore | null {
   return {
     counts: n,
     bees: { low: Math.exp(mean - width), likely: Math.exp(mean), high: Math.exp(mean + width) },
-    usuallyWithin: off[Math.floor((n - 1) / 2)] ?? 0,
+    usuallyWithin: off[Math.floor(n / 2)] ?? 0,
   };
 }
 

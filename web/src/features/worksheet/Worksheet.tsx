@@ -1,13 +1,17 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ClosingAnswer, Work, WorkStep } from '@incremen/core/records';
-import { memo, useDeferredValue, useRef, useState, type ReactNode } from 'react';
+import { memo, Suspense, useDeferredValue, useRef, useState, type ReactNode } from 'react';
 import { afterPaint } from '../../ui/afterPaint.ts';
+import { lazyPart } from '../../ui/lazyPart.tsx';
 import { Cautions } from '../../shared/work/Cautions.tsx';
 import { ClosingPanel } from '../../shared/work/ClosingPanel.tsx';
 import { KitList } from './KitList.tsx';
 import { ReportPanel, type ReportUnit } from './ReportPanel.tsx';
 import { StepList } from './StepList.tsx';
 import { WorkBar } from './WorkBar.tsx';
+
+// What works a plan out is not fetched for the steps.
+const WorkPromises = lazyPart(() => import('./WorkPromises.tsx'));
 
 /** Work under way: the steps, what to bring and beware of, and the closing of the visit. */
 export function Worksheet({
@@ -77,6 +81,9 @@ export function Worksheet({
       </Box>
       {beside && (
         <Beside workId={workId} kit={body.kit} cautions={body.cautions}>
+          <Suspense fallback={null}>
+            <WorkPromises work={work} />
+          </Suspense>
           {children}
         </Beside>
       )}
