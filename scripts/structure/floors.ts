@@ -25,6 +25,7 @@ export const CORE_MAP: HouseMap = {
     ['forecast'],
     ['colony', 'cells', 'queen-odds'],
     ['followup', 'queen-verdict', 'feed', 'split', 'work'],
+    ['assessment'],
     ['yardplan', 'callout'],
     ['decide'],
     ['remedies', 'repair', 'formats'],

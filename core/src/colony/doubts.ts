@@ -36,6 +36,16 @@ export function doubtOf(
   strength: Strength,
   today: Day,
 ): Doubt | undefined {
+  const disease = suspectedDisease(apiary, colony, today);
+  if (disease !== null) {
+    return {
+      lane: 'unfit',
+      notice: urgently(
+        'disease-suspected',
+        `Disease suspected${disease ? ` (${disease})` : ''}: move nothing in or out, have it examined`,
+      ),
+    };
+  }
   const looks = recentLooks(apiary, colony, today);
   return unfit(looks) ?? toWatch(looks, frames, strength);
 }
@@ -54,28 +64,20 @@ function latest<K extends AskedOfEvidence>(
   return visit?.evidence ? { day: visit.day, answer: visit.evidence[key] } : undefined;
 }
 
-/** Signs of brood disease that the last inspection which looked for them has found; null when it found none. */
+/**
+ * Signs of brood disease that the last inspection which looked for them has found; null when it found none. They do not
+ * lapse: a suspicion stands until somebody has looked again and found nothing.
+ */
 export function suspectedDisease(apiary: Apiary, colony: Colony, today: Day): string | null {
-  return diseaseIn(recentLooks(apiary, colony, today));
-}
-
-function diseaseIn(looks: readonly Visit[]): string | null {
-  const sick = latest(looks, 'diseaseSigns');
+  const sick = latest(
+    visitsOf(apiary, colony.id).filter((v) => v.evidence && v.day <= today),
+    'diseaseSigns',
+  );
   if (sick?.answer.look !== 'found') return null;
   return (sick.answer.signs ?? []).map((s) => DISEASE_SIGN_NAMES[s]).join(', ');
 }
 
 function unfit(looks: readonly Visit[]): Doubt | undefined {
-  const disease = diseaseIn(looks);
-  if (disease !== null) {
-    return {
-      lane: 'unfit',
-      notice: urgently(
-        'disease-suspected',
-        `Disease suspected${disease ? ` (${disease})` : ''}: move nothing in or out, have it examined`,
-      ),
-    };
-  }
   const eggs = latest(looks, 'eggs');
   if (eggs?.answer.look === 'found' && eggs.answer.perCell === 'several' && eggs.answer.place === 'walls') {
     return {

@@ -11,4 +11,4 @@ export { colonyState, type ColonyState, type Lane } from './colonyState.ts';
 export { type Descent, descentOf } from './descent.ts';
 export { strengthHistory, type StrengthPoint } from './strengthHistory.ts';
 export { suspectedDisease } from './doubts.ts';
-export type { Notice, NoticeId } from './notice.ts';
+export { calmly, type Notice, type NoticeId, urgently } from './notice.ts';

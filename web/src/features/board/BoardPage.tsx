@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { colonyState, type ColonyState } from '@incremen/core/colony';
+import { assess } from '@incremen/core/assessment';
+import { type ColonyState } from '@incremen/core/colony';
 import { coloniesOfYard, type Yard } from '@incremen/core/records';
 import { memo, useDeferredValue, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
@@ -41,7 +42,7 @@ function YardBoard({ yard, yards }: { readonly yard: Yard; readonly yards: reado
   const offset = useDeferredValue(wanted);
   const { states, day, past } = useColoniesOn(yard.id, offset);
   const asCounted = useMemo(
-    () => coloniesOfYard(apiary, yard.id).map((c) => colonyState(apiary, c, today)),
+    () => coloniesOfYard(apiary, yard.id).map((c) => assess(apiary, c, today)),
     [apiary, yard, today],
   );
   const shown = useMemo(() => arranged(states, { sort, find, lane }), [states, sort, find, lane]);

@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { assess } from '@incremen/core/assessment';
 import { colonyState, type ColonyState } from '@incremen/core/colony';
 import { dayInWords } from '@incremen/core/basics';
 import { frameSize } from '@incremen/core/comb';
@@ -58,7 +59,7 @@ function ColonyView({ colony }: { readonly colony: Colony }) {
     () => colonyState(apiary, colony, today, framesOfColony(apiary, colony)),
     [apiary, colony, today],
   );
-  const state = useMemo(() => colonyState(apiary, colony, today), [apiary, colony, today]);
+  const state = useMemo(() => assess(apiary, colony, today), [apiary, colony, today]);
   const { readings, whole } = useReadingsOf(colony);
   const boxes = drawnBoxesOf(apiary, colony);
   const { yard } = placeOf(apiary, colony);

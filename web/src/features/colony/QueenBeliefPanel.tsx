@@ -1,9 +1,9 @@
 import { Box, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core/basics';
 import type { Colony } from '@incremen/core/records';
-import { nextObservation, queenAction, queenBeliefOf, type Reason } from '@incremen/core/queen-odds';
+import { assess } from '@incremen/core/assessment';
+import { nextObservation, type Reason } from '@incremen/core/queen-odds';
 import { QUEEN_STATE_WORDS } from '@incremen/core/rules';
-import { colonySeason } from '@incremen/core/forecast';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
@@ -15,14 +15,13 @@ import common from '../../ui/common.module.css';
 export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }) {
   const apiary = useApiary();
   const today = useToday();
-  const { belief, looks, next, action } = useMemo(() => {
-    const known = queenBeliefOf(apiary, colony, today);
-    const { lastForWinterBees } = colonySeason(apiary, colony, today);
-    const action = queenAction(known.belief, known.before, known.looks, today, lastForWinterBees);
-    // While it is to be left shut no look is asked for.
-    const from = action.id === 'leave' ? action.on : today;
-    return { ...known, action, next: nextObservation(known.belief.courses, from, known.keeper) };
+  const { belief, looks, next, needs } = useMemo(() => {
+    const { needs, opening, belief: known } = assess(apiary, colony, today);
+    // While it is to be left shut no inspection is asked for.
+    const from = !opening.may && opening.until !== null ? opening.until : today;
+    return { ...known, needs, next: nextObservation(known.belief.courses, from, known.keeper) };
   }, [apiary, colony, today]);
+  const [first] = needs;
   const settled = belief.chance >= SETTLED;
   return (
     <Box as="section" aria-label="What may be believed of the queen">
@@ -35,8 +34,8 @@ export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }
       </Text>
       <ChanceBars belief={belief} />
       <Text mt={3}>
-        <b>Next: {action.what}.</b> {action.why}{' '}
-        {action.id !== 'leave' && action.id !== 'look' && (
+        <b>Next: {first.notice.words}.</b> {first.why}{' '}
+        {first.action !== null && (
           <Link className={common.inlineLink} to={`/colonies/${colony.id}/act`}>
             What can be done
           </Link>

@@ -1,9 +1,9 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core/basics';
 import type { Colony } from '@incremen/core/records';
-import { queenAction, queenBeliefOf } from '@incremen/core/queen-odds';
 import { pastLast, planBOf, queenLane } from '@incremen/core/followup';
 import { remediesFor, usualHorizon, watchOn } from '@incremen/core/remedies';
+import { assess } from '@incremen/core/assessment';
 import { colonySeason } from '@incremen/core/forecast';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -47,12 +47,11 @@ function Act({ colony }: { readonly colony: Colony }) {
   const { next, past } = useMemo(() => {
     const lane = queenLane(apiary, colony, today);
     const b = lane && planBOf(apiary, lane, today);
-    const { before, looks, belief } = queenBeliefOf(apiary, colony, today);
     return {
-      next: queenAction(belief, before, looks, today, season.lastForWinterBees),
+      next: assess(apiary, colony, today).needs[0],
       past: lane && b && pastLast(lane, b, today),
     };
-  }, [apiary, colony, today, season]);
+  }, [apiary, colony, today]);
   // Losses are cut by what is left before winter.
   const on = chosen ?? (past !== null ? season.frost : usualHorizon({ day: today, season }));
   const found = useMemo(
@@ -62,7 +61,7 @@ function Act({ colony }: { readonly colony: Colony }) {
   const watched = watchOf(apiary, colony.id);
   return (
     <Box maxW="60rem">
-      <PageHeader title={`What to do about ${colony.name}`} aside={found.facts.state.notice.words}>
+      <PageHeader title={`What to do about ${colony.name}`} aside={next.notice.words}>
         <Button asChild variant="outline" bg="sheet">
           <Link to={`/colonies/${colony.id}`}>{colony.name}</Link>
         </Button>
@@ -82,7 +81,7 @@ function Act({ colony }: { readonly colony: Colony }) {
       <SectionHeading mb={1}>Why</SectionHeading>
       <Causes causes={found.causes} />
       <Text mt={3} mb={4}>
-        <b>Her state asks for:</b> {next.what}. <span style={{ color: 'inherit' }}>{next.why}</span>
+        <b>What it needs next:</b> {next.notice.words}. {next.why}
       </Text>
       <OutsideChoices outside={outside} today={today} frost={season.frost} on={on} onDay={setChosen} />
       <SectionHeading mb={1}>What can be done</SectionHeading>

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { hivesToday, type HiveToday } from '@incremen/core/work';
+import { hivesToday, type HiveToday } from '@incremen/core/assessment';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';

@@ -1,6 +1,7 @@
 import { addDays, type Day } from '@incremen/core/basics';
 import { coloniesOfYard, framesOfColony, type Colony, type Reading } from '@incremen/core/records';
-import { colonyState, type ColonyState } from '@incremen/core/colony';
+import { assess } from '@incremen/core/assessment';
+import type { ColonyState } from '@incremen/core/colony';
 import { framesBack, framesOn } from '@incremen/core/forecast';
 import { skipToken } from '@reduxjs/toolkit/query';
 import { useEffect, useMemo, useState } from 'react';
@@ -34,10 +35,10 @@ export function useStatesOn(colonies: readonly Colony[], offset: number | null):
   const states = useMemo(
     () =>
       colonies.map((c) => {
-        if (day === null) return colonyState(apiary, c, today, framesOfColony(apiary, c));
-        if (day === today) return colonyState(apiary, c, today);
+        if (day === null) return assess(apiary, c, today, framesOfColony(apiary, c));
+        if (day === today) return assess(apiary, c, today);
         const frames = readings ? framesBack(apiary, c, readings, day) : framesOn(apiary, c, day);
-        return colonyState(apiary, c, today, frames);
+        return assess(apiary, c, today, frames);
       }),
     [apiary, colonies, today, day, readings],
   );

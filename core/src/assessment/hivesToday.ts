@@ -1,6 +1,6 @@
 import { type Apiary, changedBy, type Colony, openFollowUps } from '../records/index.ts';
 import { dayInWords, daysBetween, type Day } from '../basics/index.ts';
-import { colonyState } from '../colony/index.ts';
+import { assess, type Assessment } from './assess.ts';
 import { dateCell, emergenceOf } from '../cells/index.ts';
 
 /** A hive as it stands to the day's work. */
@@ -38,16 +38,19 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
   for (const colony of Object.values(apiary.colony)) {
     if (colony.endedOn !== null || colony.hiveId === null) continue;
     const own = due.filter((f) => f.colonyIds.includes(colony.id));
-    const rest = own.find(
-      (f) => f.kind === 'hands-off' && f.window.earliest <= today && today <= f.window.latest,
-    );
-    if (rest) {
-      mustNot.push({ colony, why: `${rest.expect} Until ${dayInWords(rest.window.latest)}.`, to: null });
+    const state = assess(apiary, colony, today);
+    const { opening, needs } = state;
+    const [first] = needs;
+    const isSick = opening.because === 'health';
+    if (!opening.may && !isSick) {
+      const until = opening.until ? ` Until ${dayInWords(opening.until)}.` : '';
+      // Food is given without opening the nest.
+      const feed = first.notice.id === 'hungry' ? `${first.notice.words}, without opening the nest. ` : '';
+      mustNot.push({ colony, why: `${feed}${opening.why}${until}`, to: null });
       continue;
     }
-    const state = colonyState(apiary, colony, today);
     // Nothing is carried from a sick hive to a sound one: it comes last.
-    const last = state.notice.id === 'disease-suspected' ? 1000 : 0;
+    const last = isSick ? 1000 : 0;
     const look = own.find((f) => f.kind === 'look' && f.window.earliest <= today);
     const plan = dueWork.find((w) => w.keys.has(colony.id));
     const cells = daysToEmergence(state, today);
@@ -94,7 +97,7 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
 }
 
 /** Days until the first queen may be out of the cells that were seen; null without any. */
-function daysToEmergence({ frames, colony }: ReturnType<typeof colonyState>, today: Day): number | null {
+function daysToEmergence({ frames, colony }: Assessment, today: Day): number | null {
   const days = frames.flatMap(({ reading }) => {
     return (reading?.body.cells ?? []).flatMap((cell) => {
       const age = reading && dateCell(cell, reading.day, colony);

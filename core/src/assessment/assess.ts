@@ -1,0 +1,218 @@
+import { addDays, dayInWords, type Day } from '../basics/index.ts';
+import { calmly, colonyState, urgently, type ColonyState, type Notice } from '../colony/index.ts';
+import { colonySeason, foodOn, seasonOfColony } from '../forecast/index.ts';
+import { queenAction, queenBeliefOf, type QueenAction, type QueenBelief } from '../queen-odds/index.ts';
+import { openFollowUps, type Apiary, type Colony, type PlacedFrame } from '../records/index.ts';
+
+/** Something that a colony needs, as every page says it. */
+export interface Need {
+  readonly notice: Notice;
+  readonly why: string;
+  /** The day for it, or by which it is done; null where there is none. */
+  readonly by: Day | null;
+  /** What is done about it has a plan of its own; null where it has none. */
+  readonly action: QueenAction['id'] | null;
+}
+
+/** Whether a hive may be opened. */
+export interface Opening {
+  readonly may: boolean;
+  /** What keeps it shut; null where it may be opened. */
+  readonly because: 'health' | 'winter' | 'queen' | null;
+  /** Until when it must not; null where it may, and where nobody can say. */
+  readonly until: Day | null;
+  readonly why: string;
+}
+
+/**
+ * What is so at a colony on a day, what it needs next, and whether it may be opened. Every page that says something of
+ * one of these says it from here: the notice is the first of the needs.
+ */
+export interface Assessment extends ColonyState {
+  /** The most pressing first; never empty. */
+  readonly needs: readonly [Need, ...Need[]];
+  readonly opening: Opening;
+  readonly belief: ReturnType<typeof queenBeliefOf>;
+}
+
+const kept = new WeakMap<Apiary, Map<string, Assessment>>();
+
+/**
+ * Assesses a colony on a day.
+ *
+ * @param other - other frames than the clock gives for that day: as counted, or of a past day
+ */
+export function assess(
+  apiary: Apiary,
+  colony: Colony,
+  today: Day,
+  other?: readonly PlacedFrame[],
+): Assessment {
+  if (other) return worked(apiary, colony, today, other);
+  const days = kept.get(apiary) ?? new Map<string, Assessment>();
+  kept.set(apiary, days);
+  const key = `${colony.id} ${today}`;
+  const known = days.get(key);
+  if (known) return known;
+  const made = worked(apiary, colony, today);
+  days.set(key, made);
+  return made;
+}
+
+function worked(apiary: Apiary, colony: Colony, today: Day, other?: readonly PlacedFrame[]): Assessment {
+  const state = colonyState(apiary, colony, today, other);
+  const belief = queenBeliefOf(apiary, colony, today);
+  const { lastForWinterBees } = colonySeason(apiary, colony, today);
+  const action = queenAction(belief.belief, belief.before, belief.looks, today, lastForWinterBees);
+  const opening = openingOf(apiary, colony, today, state, action, belief.belief);
+  const needs = needsOf(apiary, colony, today, state, action, opening, belief.looks.length > 0);
+  return { ...state, notice: needs[0].notice, needs, opening, belief };
+}
+
+/** Waiting for a virgin or a cell, as against the rhythm of a laying colony. */
+const waits = (action: QueenAction, { leading }: QueenBelief): boolean =>
+  action.id === 'leave' && leading !== 'laying' && leading !== 'newly-laying';
+
+/** Whether the nest may be opened today: not while sick, not in winter, not while a virgin flies. */
+function openingOf(
+  apiary: Apiary,
+  colony: Colony,
+  today: Day,
+  state: ColonyState,
+  action: QueenAction,
+  belief: QueenBelief,
+): Opening {
+  if (isSick(state, action))
+    return {
+      may: false,
+      because: 'health',
+      until: null,
+      why: 'Signs of brood disease: close it and have it examined.',
+    };
+  const { days } = seasonOfColony(apiary, colony, today);
+  if (today > days['last-opening'] || today < days['brood-restart']) {
+    const until = today > days['last-opening'] ? addDays(days['brood-restart'], 365) : days['brood-restart'];
+    return {
+      may: false,
+      because: 'winter',
+      until,
+      why: 'Winter: little brood, or none, is normal now. Heft it, feed it if it is light, leave it shut.',
+    };
+  }
+  const rest = openFollowUps(apiary).find(
+    (f) =>
+      f.kind === 'hands-off' &&
+      f.colonyIds.includes(colony.id) &&
+      f.window.earliest <= today &&
+      today <= f.window.latest,
+  );
+  if (rest) return { may: false, because: 'queen', until: rest.window.latest, why: rest.expect };
+  // What was filed for it rules; where nothing was, the biology does.
+  const filed = openFollowUps(apiary).some((f) => f.kind === 'look' && f.colonyIds.includes(colony.id));
+  if (!filed && waits(action, belief) && action.on > today && belief.chance >= WAITS_FROM)
+    return { may: false, because: 'queen', until: action.on, why: action.why };
+  return { may: true, because: null, until: null, why: '' };
+}
+
+/** Below this chance that it waits for a queen it is opened all the same. */
+const WAITS_FROM = 0.6;
+
+const isSick = ({ notice }: ColonyState, { id }: QueenAction): boolean =>
+  notice.id === 'disease-suspected' || id === 'isolate';
+
+/** Acts about the queen that come before all that would make a colony better. */
+const QUEEN_ACTS: ReadonlySet<QueenAction['id']> = new Set([
+  'test-frame',
+  'shake-out',
+  'give-queen',
+  'combine',
+  'cut-early-cells',
+  'cut-cells',
+]);
+
+/** Notices that say no more than what may be done with a colony that is well. */
+const IMPROVEMENTS: ReadonlySet<Notice['id']> = new Set([
+  'nuc-full',
+  'honey-bound',
+  'can-split',
+  'can-spare-brood',
+  'covers-more-brood',
+  'needs-bees',
+  'steady',
+  'count-old',
+]);
+
+function needsOf(
+  apiary: Apiary,
+  colony: Colony,
+  today: Day,
+  state: ColonyState,
+  action: QueenAction,
+  opening: Opening,
+  looked: boolean,
+): [Need, ...Need[]] {
+  const own: Need = { notice: state.notice, why: '', by: null, action: null };
+  if (isSick(state, action)) {
+    const notice =
+      state.notice.id === 'disease-suspected'
+        ? state.notice
+        : urgently('disease-suspected', `Disease suspected: ${lower(action.what)}`);
+    return [{ notice, why: action.why, by: today, action: 'isolate' }];
+  }
+  // Before anybody has looked or counted nothing is said but that.
+  if (state.notice.id === 'not-counted' && !looked) return [own];
+  const hungry: Need[] =
+    state.notice.id === 'hungry'
+      ? [{ ...own, why: hungerWhy(apiary, colony, today), by: today, action: null }]
+      : [];
+  if (!opening.may) {
+    const rest = shut(opening);
+    const [first = rest] = hungry;
+    return first === rest ? [rest] : [first, rest];
+  }
+  const isBetter = IMPROVEMENTS.has(state.notice.id);
+  const queenActs = QUEEN_ACTS.has(action.id)
+    ? [need(urgently('queen-act', action.what), action, action.id)]
+    : [];
+  const swarms = state.notice.id === 'swarm-cells';
+  const [first = own, ...more] = [
+    ...hungry,
+    ...(swarms ? [own] : []),
+    ...queenActs,
+    // An inspection that is due, or a doubt with a day of its own.
+    ...(!isBetter && !swarms && hungry.length === 0 ? [own] : []),
+    // A doubt says for itself when to look again.
+    ...(action.id === 'look' && looked && isBetter && queenActs.length === 0
+      ? [need(calmly('queen-look', action.what), action, null)]
+      : []),
+    // Nobody makes room in a colony that has no future as it is.
+    ...(isBetter && queenActs.length === 0 ? [own] : []),
+    ...(action.id === 'free-queen' ? [need(calmly('queen-look', action.what), action, action.id)] : []),
+  ];
+  return [first, ...more];
+}
+
+const need = (notice: Notice, { why, on }: QueenAction, action: Need['action']): Need => ({
+  notice,
+  why,
+  by: on,
+  action,
+});
+
+/** A hive that stays shut needs that, and until when. */
+function shut({ because, until, why }: Opening): Need {
+  const notice =
+    because === 'winter'
+      ? calmly('winter-rest', 'Leave it shut for the winter: heft it')
+      : calmly('hands-off', until ? `Hands off until ${dayInWords(until)}` : 'Leave it shut');
+  return { notice, why, by: until, action: null };
+}
+
+const lower = (s: string) => s.charAt(0).toLowerCase() + s.slice(1);
+
+function hungerWhy(apiary: Apiary, colony: Colony, today: Day): string {
+  const { kg, eatsPerDay } = foodOn(apiary, colony, today);
+  return kg === null
+    ? ''
+    : `About ${kg.toFixed(1)} kg are left of what was counted, and it eats ${Math.round(1000 * eatsPerDay)} g a day.`;
+}

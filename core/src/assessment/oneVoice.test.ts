@@ -1,0 +1,216 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { addDays, type Day } from '../basics/day.ts';
+import { bothSides } from '../comb/contents.ts';
+import type { Evidence } from '../records/bodies/evidence.ts';
+import type { Colony } from '../records/records.ts';
+import { allFacts, remediesFor } from '../remedies/remedies.ts';
+import { TestYard } from '../testing/builders.ts';
+import { caps, cells, eggs, NO, queen, read, YES } from '../testing/queenLooks.ts';
+import { sampleSize } from '../testing/sampleSize.ts';
+import { assess } from './assess.ts';
+import { hivesToday } from './hivesToday.ts';
+
+const brood = bothSides({ eggs: 1, open: 2, capped: 4, honey: 2, beeBread: 1 }, 8);
+const honey = bothSides({ honey: 9, drawn: 1 }, 5);
+const bare = bothSides({ drawn: 8, honey: 2 }, 4);
+const cups = { ...brood, cells: [{ kind: 'charged' as const, count: 2 }] };
+const NESTS = [
+  [honey, brood, brood, brood, brood, honey],
+  [honey, bare, bare, honey],
+  [bare, brood, brood],
+  [honey, cups, brood, honey],
+];
+
+/** Careless and careful inspections: anything may be said, or nothing. */
+const evidence: fc.Arbitrary<Partial<Evidence>> = fc.record(
+  {
+    eggs: fc.constantFrom(NO, eggs(), eggs('several', 'walls'), eggs('several', 'bottom')),
+    youngLarvae: fc.constantFrom(NO, YES),
+    olderLarvae: fc.constantFrom(NO, YES),
+    cappedBrood: fc.constantFrom(
+      NO,
+      caps('flat', 'compact'),
+      caps('domed', 'scattered'),
+      caps('domed', 'compact'),
+    ),
+    cells: fc.constantFrom(NO, cells('capped'), cells('charged'), cells('emerged', 1)),
+    queen: fc.constantFrom(NO, queen('long'), queen('slim')),
+    diseaseSigns: fc.constantFrom(NO, NO, NO, { look: 'found' as const, signs: ['smell' as const] }),
+    robbing: fc.constantFrom(NO, YES),
+  },
+  { requiredKeys: [] },
+);
+
+const life = fc.record({
+  nest: fc.nat(NESTS.length - 1),
+  start: fc.constantFrom('2026-05-04', '2026-06-20', '2026-08-20', '2026-09-20'),
+  parted: fc.constantFrom(null, 'elsewhere' as const, 'unknown' as const, 'here' as const),
+  looks: fc.array(fc.record({ after: fc.integer({ min: 0, max: 45 }), seen: evidence }), { maxLength: 4 }),
+  day: fc.integer({ min: 0, max: 110 }),
+});
+type Life = typeof life extends fc.Arbitrary<infer T> ? T : never;
+
+function lived({ nest, start, parted, looks, day }: Life): { yard: TestYard; colony: Colony; today: Day } {
+  const yard = new TestYard(3);
+  const other = yard.hive('Other', [NESTS[0] ?? []], start);
+  yard.hive('Colony', [NESTS[nest] ?? []], start);
+  const before = yard.colony('Colony');
+  if (parted !== null) {
+    const separation = {
+      v: 1 as const,
+      day: start,
+      workId: null,
+      queen: parted,
+      partIds: [before.id, other.id],
+      emergence: null,
+    };
+    yard.apiary = {
+      ...yard.apiary,
+      colony: { ...yard.apiary.colony, [before.id]: { ...before, separation } },
+    };
+  }
+  const today = addDays(start, day);
+  for (const l of looks.toSorted((a, b) => a.after - b.after)) {
+    const on = addDays(start, l.after);
+    if (on > today) continue;
+    yard.run({
+      type: 'recordLook',
+      followUpId: null,
+      day: on,
+      note: '',
+      parts: [{ visitId: yard.newId(), colonyId: before.id, evidence: read(l.seen, [6, 6]) }],
+      newIds: Array.from({ length: 12 }, () => yard.newId()),
+    });
+  }
+  return { yard, colony: yard.colony('Colony'), today };
+}
+
+describe('two voices are impossible', () => {
+  const met = { sick: 0, shut: 0, winter: 0, acts: 0, hungry: 0, swarms: 0 };
+
+  it('whatever was done and seen: list of the day, needs and remedies agree with each other', () => {
+    fc.assert(
+      fc.property(life, (l) => {
+        const { yard, colony, today } = lived(l);
+        const a = assess(yard.apiary, colony, today);
+        const ids = a.needs.map((n) => n.notice.id);
+        const lists = hivesToday(yard.apiary, today);
+        const inList = (['must', 'may', 'mustNot'] as const).filter((k) =>
+          lists[k].some((h) => h.colony.id === colony.id),
+        );
+        expect(inList).toHaveLength(1);
+        expect(a.notice).toBe(a.needs[0].notice);
+        // Shut is shut: in no list of hives to open, and nothing is asked for but food.
+        if (!a.opening.may && a.opening.because !== 'health') {
+          met.shut++;
+          if (a.opening.because === 'winter') met.winter++;
+          expect(inList).toEqual(['mustNot']);
+          expect(ids.filter((i) => !['hungry', 'hands-off', 'winter-rest'].includes(i))).toEqual([]);
+          if (a.opening.until !== null) expect(a.opening.until >= today).toBe(true);
+        } else expect(inList).not.toEqual(['mustNot']);
+        // Sick overrides everything, on the desk too.
+        if (ids.includes('disease-suspected')) {
+          met.sick++;
+          expect(a.needs).toHaveLength(1);
+          const { remedies } = remediesFor(yard.apiary, colony, today, { coldNights: false, flow: false });
+          const inOrOut = remedies.filter((r) =>
+            ['boost-brood', 'boost-nurses', 'combine', 'swap-stands'].includes(r.id),
+          );
+          expect(inOrOut.filter((r) => r.blocked === null)).toEqual([]);
+        }
+        // Nobody makes room or levels where the queen is to be seen to first.
+        if (ids.includes('queen-act')) {
+          met.acts++;
+          expect(
+            ids.filter((i) =>
+              [
+                'nuc-full',
+                'honey-bound',
+                'can-split',
+                'can-spare-brood',
+                'steady',
+                'needs-bees',
+                'covers-more-brood',
+              ].includes(i),
+            ),
+          ).toEqual([]);
+        }
+        if (ids.includes('hungry')) met.hungry++;
+        if (ids.includes('swarm-cells')) met.swarms++;
+        // Each said once, and no day that has passed is asked for.
+        expect(new Set(ids).size).toBe(ids.length);
+        for (const n of a.needs)
+          if (n.by !== null && n.notice.id !== 'queen-look') expect(n.by >= today).toBe(true);
+      }),
+      { numRuns: sampleSize(250, 3000), seed: 11 },
+    );
+    // The property says nothing of what never came up.
+    for (const n of Object.values(met)) expect(n).toBeGreaterThan(0);
+  });
+
+  it('the desk and the assessment speak of the same colony: facts of both are one', () => {
+    const { yard, colony, today } = lived({ nest: 0, start: '2026-05-04', parted: null, looks: [], day: 3 });
+    const facts = allFacts(yard.apiary, today, { coldNights: false, flow: false }).find(
+      (f) => f.colony.id === colony.id,
+    );
+    expect(facts?.state.strength).toEqual(assess(yard.apiary, colony, today).strength);
+  });
+});
+
+describe('what it needs next', () => {
+  const told = (over: Partial<Life>) => {
+    const { yard, colony, today } = lived({
+      nest: 0,
+      start: '2026-05-04',
+      parted: null,
+      looks: [],
+      day: 3,
+      ...over,
+    });
+    return assess(yard.apiary, colony, today);
+  };
+
+  it('swarm cells come before the weekly inspection', () => {
+    expect(told({ nest: 3, day: 1 }).needs.map((n) => n.notice.id)).toEqual(['swarm-cells']);
+  });
+
+  it('laying workers come before room for brood, with their remedy', () => {
+    const a = told({
+      nest: 1,
+      parted: 'elsewhere',
+      looks: [
+        {
+          after: 36,
+          seen: {
+            eggs: eggs('several', 'walls'),
+            cappedBrood: caps('domed', 'scattered'),
+            queen: NO,
+            cells: NO,
+          },
+        },
+      ],
+      day: 36,
+    });
+    expect(a.needs[0]).toMatchObject({ notice: { id: 'queen-act', urgent: true }, action: 'shake-out' });
+  });
+
+  it('in winter it is left shut, whatever brood was last seen', () => {
+    const a = told({
+      start: '2026-09-20',
+      day: 70,
+      looks: [{ after: 5, seen: { eggs: NO, cappedBrood: NO } }],
+    });
+    expect(a.opening).toMatchObject({ may: false, because: 'winter' });
+    expect(a.needs.at(-1)?.notice.id).toBe('winter-rest');
+  });
+
+  it('of a colony that nobody has counted or looked at nothing is said but that', () => {
+    const { yard, colony, today } = lived({ nest: 0, start: '2026-05-04', parted: null, looks: [], day: 3 });
+    const frame = Object.fromEntries(
+      Object.entries(yard.apiary.frame).map(([id, f]) => [id, { ...f, readingId: null }]),
+    );
+    const a = assess({ ...yard.apiary, frame, visit: {} }, colony, today);
+    expect(a.needs.map((n) => n.notice.id)).toEqual(['not-counted']);
+  });
+});
