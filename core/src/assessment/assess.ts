@@ -179,10 +179,14 @@ function needsOf(
     ...hungry,
     ...(swarms ? [own] : []),
     ...queenActs,
+    // What is left unread of a hive that stands open changes the answer, and is read before anything else is due.
+    ...(action.id === 'look' && looked && action.on === today && !swarms
+      ? [need(urgently('queen-look', action.what), action, null)]
+      : []),
     // An inspection that is due, or a doubt with a day of its own.
     ...(!isBetter && !swarms && hungry.length === 0 ? [own] : []),
     // A doubt says for itself when to look again.
-    ...(action.id === 'look' && looked && isBetter && queenActs.length === 0
+    ...(action.id === 'look' && looked && action.on > today && isBetter && queenActs.length === 0
       ? [need(calmly('queen-look', action.what), action, null)]
       : []),
     // Nobody makes room in a colony that has no future as it is.

@@ -53,6 +53,16 @@ const FIRST_EGGS = [
   { after: 20, share: 0.12 },
 ] as const;
 
+/**
+ * Days from emergence to the first egg of one that lays drones: badly mated she begins with the others, unmated at three
+ * weeks and later (common practice, no source).
+ */
+const DRONE_EGGS = [
+  { after: 12, share: 0.25 },
+  { after: 18, share: 0.25 },
+  { after: 24, share: 0.5 },
+] as const;
+
 /** Workers lay from three to four weeks after the last queen, once open brood is long gone (common practice, no source). */
 const WORKERS_LAY_AFTER = 26;
 /** A young queen is a laying queen like others from so many days after her first egg: her brood is capped then. */
@@ -182,15 +192,17 @@ function parted(
       };
     });
     const unlucky = share * (1 - matesOfVirgins);
-    const droneEggs = e.on + 24;
-    const droneLayer: Course = {
-      ...base,
-      id: `unmated ${e.on}`,
-      prior: unlucky * s.dronesOfUnlucky,
-      laying: [old, { from: droneEggs, to: null, by: 'drone-queen' }],
-      queen: { from: e.on, to: null },
-      stateOn: (day) => (day < e.on ? 'cells' : day < droneEggs ? 'virgin' : 'drone-layer'),
-    };
+    const droneLayers = DRONE_EGGS.map((d): Course => {
+      const eggs = e.on + d.after;
+      return {
+        ...base,
+        id: `unmated ${e.on} eggs ${d.after}`,
+        prior: unlucky * s.dronesOfUnlucky * d.share,
+        laying: [old, { from: eggs, to: null, by: 'drone-queen' }],
+        queen: { from: e.on, to: null },
+        stateOn: (day) => (day < e.on ? 'cells' : day < eggs ? 'virgin' : 'drone-layer'),
+      };
+    });
     const lost = e.on + 9;
     const gone: Course = {
       ...base,
@@ -215,7 +227,7 @@ function parted(
       queen: { from: e.on, to: null },
       stateOn: (day) => (day < e.on ? 'cells' : 'virgin'),
     };
-    return [...mated, droneLayer, never, gone];
+    return [...mated, ...droneLayers, never, gone];
   });
   const workers = lostOn + WORKERS_LAY_AFTER;
   const failed: Course = {

@@ -1,4 +1,4 @@
-import { addDays, daysBetween, dayInWords, type Day, onDay } from '../basics/index.ts';
+import { addDays, capital, daysBetween, dayInWords, listInWords, type Day, onDay } from '../basics/index.ts';
 import { datedByLooks } from '../followup/index.ts';
 import { queenCalendar } from '../brood/index.ts';
 import { contradictionsOf } from './contradictions.ts';
@@ -42,7 +42,7 @@ export function judgePart(history: PartHistory, day: Day, seen: Evidence): Verdi
       ],
     );
   }
-  const brood = judgeBroodSigns(day, seen, verdict);
+  const brood = judgeBroodSigns(day, seen, history.separatedOn, verdict);
   if (brood) return brood;
   if (history.separatedOn === null) return judgeUnsplit(day, seen, verdict);
 
@@ -62,28 +62,86 @@ export function judgePart(history: PartHistory, day: Day, seen: Evidence): Verdi
   return seen.cells.look === 'found' ? judgeCells(ctx) : judgeNoCells(ctx);
 }
 
-/** Signs that tell a bad layer on any day: several eggs a cell, domed cappings in worker cells. */
-function judgeBroodSigns(day: Day, seen: Evidence, verdict: MakeVerdict): Verdict | undefined {
-  const domed = seen.cappedBrood.look === 'found' && seen.cappedBrood.cappings === 'domed';
-  const scattered = seen.cappedBrood.look === 'found' && seen.cappedBrood.patch === 'scattered';
+/** Workers lay when a colony has been without queen and open brood for about three weeks (common practice, no source). */
+const WORKERS_LAY_AFTER = 21;
+/** So many signs together make laying workers likely; one alone has other explanations. */
+const SIGNS_TOGETHER = 2;
+
+/** What speaks for laying workers, in words. */
+function layingWorkerSigns(seen: Evidence): { readonly brood: string[]; readonly bees: string[] } {
   const several = seen.eggs.look === 'found' && seen.eggs.perCell === 'several';
   const onWalls = seen.eggs.look === 'found' && seen.eggs.place === 'walls';
-  if (several && (onWalls || (domed && scattered) || seen.mood === 'roaring')) {
+  const domed =
+    seen.cappedBrood.look === 'found' &&
+    seen.cappedBrood.cappings !== 'flat' &&
+    seen.cappedBrood.patch === 'scattered';
+  return {
+    brood: [
+      ...(several ? ['several eggs in a cell'] : []),
+      ...(onWalls ? ['eggs on the cell walls'] : []),
+      ...(domed ? ['scattered domed caps in worker cells'] : []),
+    ],
+    bees: [
+      ...(seen.beesReversing.look === 'found' ? ['bees backing into cells'] : []),
+      ...(seen.queen.look === 'notFound' ? ['no queen found'] : []),
+      ...(seen.pollen.look === 'notFound' ? ['little pollen coming in'] : []),
+      ...(seen.mood === 'roaring' ? ['a roar'] : []),
+    ],
+  };
+}
+
+/**
+ * Signs that tell a bad layer on any day: several eggs a cell, domed cappings in worker cells. Where they are few, or too
+ * early for workers to lay, the rivals stand side by side until an inspection parts them.
+ */
+function judgeBroodSigns(
+  day: Day,
+  seen: Evidence,
+  lostOn: Day | null,
+  verdict: MakeVerdict,
+): Verdict | undefined {
+  const domed = seen.cappedBrood.look === 'found' && seen.cappedBrood.cappings === 'domed';
+  const several = seen.eggs.look === 'found' && seen.eggs.perCell === 'several';
+  const { brood, bees } = layingWorkerSigns(seen);
+  const together = brood.length + bees.length;
+  const inTime = lostOn === null || daysBetween(lostOn, day) >= WORKERS_LAY_AFTER;
+  const queenSeen = seen.queen.look === 'found' && seen.queen.build !== 'slim';
+  if (brood.length > 0 && together >= SIGNS_TOGETHER && inTime && !queenSeen) {
     return verdict(
       'laying-workers',
       'likely',
       'Laying workers',
       [
-        'Several eggs in a cell' +
-          (onWalls ? ', on the cell walls' : '') +
-          (domed ? ', and domed caps in worker cells' : '') +
-          ': workers lay when neither queen nor brood has been there for weeks.',
+        `${capital(listInWords([...brood, ...bees]))}: workers lay when neither queen nor brood has been there for weeks.`,
+        ...(seen.eggs.look === 'found' && seen.eggs.place === 'bottom'
+          ? ['Eggs at the bottom of the cells do not rule them out.']
+          : []),
       ],
       [
         act(
           'Shake it out away from the stand, or unite it to a strong queenright colony',
           'They do not accept a bought queen; open brood weekly would be the slow way.',
           onDay(day),
+        ),
+      ],
+    );
+  }
+  if (several && (queenSeen ? together > SIGNS_TOGETHER : together >= SIGNS_TOGETHER)) {
+    return verdict(
+      'unclear',
+      'open',
+      queenSeen ? 'A queen, and eggs that are not like hers' : 'A young queen or laying workers',
+      [
+        queenSeen
+          ? `${capital(listInWords([...brood, ...bees]))}, and a queen: workers may lay beyond a barrier that she does not cross, or she fails.`
+          : `${capital(listInWords([...brood, ...bees]))}: a young queen lays several in a cell at first; workers do so for good.`,
+      ],
+      [
+        look(
+          'capped-due',
+          queenSeen ? 'Look box by box whose brood is capped flat' : 'Look for larvae in order and flat caps',
+          'Flat caps in a patch are hers; domed ones, scattered, are of workers.',
+          { earliest: addDays(day, 5), likely: addDays(day, 7), latest: addDays(day, 10) },
         ),
       ],
     );
