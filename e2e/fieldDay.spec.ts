@@ -136,7 +136,7 @@ test('a week-old split full of cells: which half, what the cells are worth, and 
   await expect(page.getByRole('region', { name: 'Verdict' }).getByRole('heading')).toHaveText(
     'The queen is in Campion; Campion II is raising one.',
   );
-  await page.getByRole('button', { name: 'Keep this look' }).click();
+  await page.getByRole('button', { name: 'Save inspection' }).click();
   await expect
     .poll(async () => (await records.get()).records.visit.filter((v) => v.day === '2026-05-15').length)
     .toBe(2);

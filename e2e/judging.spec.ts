@@ -55,7 +55,7 @@ test('bought nucs are hived up: rest, same order, the queen’s colour against h
   await page.getByText('green', { exact: true }).click();
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByText('She wears green; queens of 2026 are white.')).toBeVisible();
-  await expect(page.getByRole('region', { name: 'What may be believed of the queen' })).toContainText(
+  await expect(page.getByRole('region', { name: 'What we know about the queen' })).toContainText(
     'Most likely a mated queen lays',
   );
 });
@@ -80,13 +80,13 @@ test('an odd nest two weeks after a queen was given: rivals side by side, what p
     ['cappings', 'Both'],
     ['pattern', 'Scattered'],
   ]);
-  const belief = page.getByRole('region', { name: 'What may be believed of the queen' });
+  const belief = page.getByRole('region', { name: 'What we know about the queen' });
   // More than one explanation stays, with what would part them.
   const chances = belief.getByRole('list', { name: 'Chances' });
   await expect(chances.getByRole('listitem')).not.toHaveCount(1);
   await expect(chances).toContainText('a mated queen lays');
   await expect(chances).toContainText('a queen is there and does not lay');
-  await expect(belief).toContainText('that look parts them');
+  await expect(belief).toContainText('that inspection tells which');
   await page.goto(`/colonies/${await records.colonyId('Nettle')}/act`);
   await page.getByRole('link', { name: /Work out: Free the barred queen/ }).click();
   await expect(page.getByText(/Her brood hangs together, in the lowest box/)).toBeVisible();
@@ -147,7 +147,7 @@ test('three nucs five weeks on: laying, laying, laying workers; what to do with 
       ['queen', 'Found'],
       ['build of the queen', 'Long, laying'],
     ]);
-    await expect(page.getByRole('region', { name: 'What may be believed of the queen' })).toContainText(
+    await expect(page.getByRole('region', { name: 'What we know about the queen' })).toContainText(
       /Most likely a (mated queen lays|young queen has begun to lay)/,
     );
   }
@@ -160,7 +160,7 @@ test('three nucs five weeks on: laying, laying, laying workers; what to do with 
     ['pattern', 'Scattered'],
     ['queen', 'None'],
   ]);
-  const belief = page.getByRole('region', { name: 'What may be believed of the queen' });
+  const belief = page.getByRole('region', { name: 'What we know about the queen' });
   await expect(belief).toContainText('Most likely laying workers');
   await expect(belief).toContainText('Next: Shake it out before strong hives');
   await belief.getByRole('link', { name: 'What can be done' }).click();

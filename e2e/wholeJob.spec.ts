@@ -34,7 +34,7 @@ test('even walk-away halves: count, plan, work, look on day 7, verdict', async (
   await expect(verdict.getByRole('heading')).toHaveText('The queen is in Tansy II; Tansy is raising one.');
   await expect(verdict).toContainText('laid on day 4 or later');
   await expect(verdict).toContainText('Check every frame for swarm cells');
-  await page.getByRole('button', { name: 'Keep this look' }).click();
+  await page.getByRole('button', { name: 'Save inspection' }).click();
 
   await expect(page.getByRole('heading', { name: 'Follow-ups' })).toBeVisible();
   const { records: after } = await records.get();
@@ -92,7 +92,7 @@ test('queen moved out to a nuc: count, plan, work, look, verdict', async ({ page
   const verdict = page.getByRole('region', { name: 'Verdict' });
   await expect(verdict).toContainText('This part is raising a queen');
   await expect(verdict).toContainText('Look for eggs');
-  await page.getByRole('button', { name: 'Keep this look' }).click();
+  await page.getByRole('button', { name: 'Save inspection' }).click();
   const openOnes = async () =>
     (await records.get()).records.followUp.filter((f) => f.status === 'open' && f.colonyIds.includes(sorrel));
   await expect
@@ -113,7 +113,7 @@ test('too early is said, and from which day', async ({ page, records }) => {
     (f) => f.topic === 'which-part' && f.status === 'open',
   );
   await page.goto(`/look/${followUp?.id}`);
-  await page.getByLabel('Day of the look').fill('2026-05-10');
+  await page.getByLabel('Day of the inspection').fill('2026-05-10');
   for (const part of ['Campion', 'Campion II']) {
     await say(page, part, 'frames read', 'All 10');
     await say(page, part, 'eggs', 'Found');

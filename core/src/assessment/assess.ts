@@ -142,6 +142,15 @@ const IMPROVEMENTS: ReadonlySet<Notice['id']> = new Set([
   'count-old',
 ]);
 
+/** Notices that leave open how it stands with the queen. */
+const QUEEN_DOUBTS: ReadonlySet<Notice['id']> = new Set([
+  'no-eggs-seen',
+  'no-brood-counted',
+  'scattered-brood',
+  'laying-workers-likely',
+  'domed-caps-only',
+]);
+
 function needsOf(
   apiary: Apiary,
   colony: Colony,
@@ -151,7 +160,9 @@ function needsOf(
   opening: Opening,
   looked: boolean,
 ): [Need, ...Need[]] {
-  const own: Need = { notice: state.notice, why: '', by: null, action: null };
+  // A doubt about the queen stands with the stories that the next inspection tells apart.
+  const doubts = looked && action.id === 'look' && QUEEN_DOUBTS.has(state.notice.id);
+  const own: Need = { notice: state.notice, why: doubts ? action.why : '', by: null, action: null };
   if (isSick(state, action)) {
     const notice =
       state.notice.id === 'disease-suspected'

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addDays, type Day } from '../basics/day.ts';
 import { bothSides } from '../comb/contents.ts';
+import { judgeLook } from '../decide/deciders/looking.ts';
 import type { Evidence } from '../records/bodies/evidence.ts';
 import type { Colony } from '../records/records.ts';
 import { allFacts, remediesFor } from '../remedies/remedies.ts';
@@ -146,7 +147,54 @@ function voices({ yard, colony, today }: ReturnType<typeof lived>) {
   };
 }
 
+/** What nobody may be told to do on the day on which an inspection found this. */
+const NEVER_AFTER: Readonly<Record<string, ReadonlySet<string | null>>> = {
+  'has-queen': new Set(['test-frame', 'shake-out', 'give-queen', 'combine']),
+  mated: new Set(['test-frame', 'shake-out', 'give-queen', 'combine']),
+  raising: new Set(['test-frame', 'shake-out', 'free-queen']),
+  'virgin-or-mating': new Set(['test-frame', 'shake-out', 'free-queen']),
+  hopeless: new Set(['cut-cells', 'cut-early-cells', 'free-queen']),
+  'laying-workers': new Set(['give-queen', 'test-frame', 'free-queen', 'cut-cells', 'cut-early-cells']),
+  'drone-layer': new Set(['test-frame', 'shake-out', 'free-queen']),
+  'eggs-unproved': new Set(['test-frame', 'shake-out']),
+  unread: new Set(['test-frame', 'shake-out', 'cut-cells', 'free-queen']),
+};
+
+/** What the page of the last inspection says before it is saved, and every page on the evening of that day. */
+function lastInspection(l: Life) {
+  const last = l.looks.toSorted((a, b) => a.after - b.after).at(-1);
+  if (!last) return null;
+  const earlier = l.looks.filter((k) => k !== last);
+  const before = lived({ ...l, looks: earlier, day: last.after });
+  const { colony } = before;
+  const verdict = judgeLook(
+    before.yard.apiary,
+    [{ colonyId: colony.id, evidence: read(last.seen, [6, 6]) }],
+    before.today,
+  ).parts.find((p) => p.id === colony.id)?.verdict;
+  const after = lived({ ...l, looks: [...earlier, last], day: last.after });
+  return verdict ? { verdict, told: assess(after.yard.apiary, after.colony, after.today) } : null;
+}
+
 describe('two voices are impossible', () => {
+  it('whatever an inspection finds, no page asks on that day for what it rules out', () => {
+    const met = new Map<string, number>();
+    fc.assert(
+      fc.property(life, (l) => {
+        const said = lastInspection(l);
+        if (!said) return;
+        const { verdict, told } = said;
+        met.set(verdict.finding, (met.get(verdict.finding) ?? 0) + 1);
+        const never = NEVER_AFTER[verdict.finding] ?? new Set();
+        const against = told.needs.filter((n) => n.action !== null && never.has(n.action));
+        expect({ finding: verdict.finding, against }).toEqual({ finding: verdict.finding, against: [] });
+      }),
+      { numRuns: sampleSize(250, 3000), seed: 12 },
+    );
+    for (const finding of ['has-queen', 'unread', 'unclear', 'sick'])
+      expect(met.get(finding) ?? 0).toBeGreaterThan(0);
+  });
+
   it('whatever was done and seen: list of the day, needs and remedies agree with each other', () => {
     const met = { sick: 0, shut: 0, winter: 0, acts: 0, hungry: 0, swarms: 0 };
     fc.assert(

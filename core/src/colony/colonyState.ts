@@ -1,4 +1,4 @@
-import { addDays, dayInWords, daysBetween, type Day } from '../basics/index.ts';
+import { dayInWords, daysBetween, type Day } from '../basics/index.ts';
 import {
   operationOf,
   type Apiary,
@@ -13,8 +13,6 @@ import {
   queenPerhapsIn,
   type PlacedFrame,
 } from '../records/index.ts';
-import { DEVELOPMENT } from '../brood/index.ts';
-import type { CellFinding } from '../comb/index.ts';
 import {
   coversMore,
   houseRules,
@@ -27,6 +25,7 @@ import {
 } from '../rules/index.ts';
 import { doubtOf } from './doubts.ts';
 import { calmly, urgently, type Notice } from './notice.ts';
+import { swarmCells } from './swarmCells.ts';
 import { colonyOn, commonCombs, foodOn, strengthOf, type Strength } from '../forecast/index.ts';
 
 /** Where a colony stands in the yard's order of things. */
@@ -96,7 +95,7 @@ export function colonyState(
   // Doubts are about what was seen, not about what became of it since.
   const doubt = doubtOf(apiary, colony, other ?? framesOfColony(apiary, colony), strength, today);
   if (doubt?.lane === 'unfit') return { ...base, ...doubt };
-  const swarm = swarmCells(frames, today);
+  const swarm = swarmCells(apiary, colony, frames, today);
   const lane = laneOf(strength, slots, rules);
   if (swarm) return { ...base, lane, notice: swarm };
   if (hungry) return { ...base, lane: doubt?.lane ?? lane, notice: hungry };
@@ -176,32 +175,6 @@ function noticeOf(lane: Lane, strength: Strength, slots: number, rules: HouseRul
       : calmly('needs-bees', 'Needs bees before brood');
   }
   return calmly('steady', 'Steady');
-}
-
-/** A prime swarm goes about when the first cells are sealed: the day by which to act, in words. */
-function swarmCells(frames: readonly PlacedFrame[], today: Day): Notice | undefined {
-  let due: Day | undefined;
-  for (const { reading } of frames) {
-    for (const cell of reading?.body.cells ?? []) {
-      const days = daysToCapping(cell);
-      if (days === undefined || !reading) continue;
-      const day = addDays(reading.day, days);
-      if (!due || day < due) due = day;
-    }
-  }
-  if (!due) return undefined;
-  return urgently(
-    'swarm-cells',
-    due <= today ? 'Swarm cells: act today' : `Swarm cells: act by ${dayInWords(due)}`,
-  );
-}
-
-function daysToCapping(cell: CellFinding): number | undefined {
-  const { cellCapped, eggHatches } = DEVELOPMENT.queen;
-  if (cell.kind === 'capped') return 0;
-  if (cell.kind !== 'charged' && cell.kind !== 'open') return undefined;
-  const age = eggHatches.likely + (cell.larvaAgeDays ?? (cell.kind === 'open' ? 4 : 2));
-  return Math.max(0, Math.floor(cellCapped.likely - age));
 }
 
 function nextOf(apiary: Apiary, colony: Colony, today: Day): Notice {

@@ -86,7 +86,7 @@ function queenDays(apiary: Apiary, colony: Colony): Happening[] {
 }
 
 /** The day on which work was done: that of its last step, or the one that it was planned for. */
-const doneOn = (apiary: Apiary, work: Work): Day =>
+export const doneOn = (apiary: Apiary, work: Work): Day =>
   stepsOfWork(apiary, work.id).reduce<Day>(
     (d, s) => (s.doneOn !== null && s.doneOn > d ? s.doneOn : d),
     work.day,

@@ -1,6 +1,6 @@
 export { type CommonCombs, strengthOf, type Strength } from './strength.ts';
 export { commonCombs } from './commonCombs.ts';
-export { type Happening } from './colonyHistory.ts';
+export { doneOn, type Happening } from './colonyHistory.ts';
 export {
   colonyOn,
   type ColonyOn,

@@ -50,6 +50,8 @@ export function queenAction(
   const n = lostOn === null ? null : daysBetween(lostOn, day);
   const cells = last && last.day === day ? cellsAct(last, n, before.emergence !== null, say) : null;
   if (cells && belief.odds.laying < 0.5) return cells;
+  const late = day > addDays(lastForWinterBees, -DAYS_TO_EGGS['give-queen']);
+  if (!late && nothingToRaiseFrom(belief, last, day)) return testFrame(say);
   if (belief.chance < ACT_FROM || unread(last, day, belief)) {
     if (unread(last, day, belief)) {
       return say('look', 'Read the rest now', 'One box or comb unread can change the answer.');
@@ -59,7 +61,7 @@ export function queenAction(
     return say(
       'look',
       `${next.what} from ${dayInWords(on)}`,
-      `${capital(QUEEN_STATE_WORDS[belief.leading])} or ${QUEEN_STATE_WORDS[belief.rival.state]}: that look parts them.`,
+      `${capital(QUEEN_STATE_WORDS[belief.leading])} or ${QUEEN_STATE_WORDS[belief.rival.state]}: that inspection tells which.`,
       on,
     );
   }
@@ -70,7 +72,6 @@ export function queenAction(
       'She should lay by now, most likely she does, and nobody has looked: only eggs show it.',
     );
   }
-  const late = day > addDays(lastForWinterBees, -DAYS_TO_EGGS['give-queen']);
   switch (belief.leading) {
     case 'laying':
       return say(
@@ -100,11 +101,7 @@ export function queenAction(
             'Unite it with a queenright colony',
             `No queen of its own lays before ${dayInWords(lastForWinterBees)}.`,
           )
-        : say(
-            'test-frame',
-            'Give it a comb of eggs today, or a cell or queen, or reunite it',
-            'No larva in it is young enough any more.',
-          );
+        : testFrame(say);
     case 'laying-workers':
       return say(
         'shake-out',
@@ -128,6 +125,27 @@ export function queenAction(
 }
 
 type Say = (id: QueenAction['id'], what: string, why: string, on?: Day) => QueenAction;
+
+const testFrame = (say: Say): QueenAction =>
+  say(
+    'test-frame',
+    'Give it a comb of eggs today, or a cell or queen, or reunite it',
+    'No larva in it is young enough any more.',
+  );
+
+/** Less than sure, it is still the thing to do: a comb of eggs helps where she is gone, and tells where she is not. */
+const TEST_FROM = 0.35;
+
+/** Every comb was read today, and there is neither egg nor cell nor a larva to raise a queen from. */
+const nothingToRaiseFrom = (belief: QueenBelief, last: DatedLook | undefined, day: Day): boolean =>
+  last?.day === day &&
+  last.seen.framesRead >= last.seen.framesTotal &&
+  last.seen.eggs.look === 'notFound' &&
+  last.seen.cells.look === 'notFound' &&
+  last.seen.youngLarvae.look === 'notFound' &&
+  last.seen.queen.look !== 'found' &&
+  belief.leading === 'hopeless' &&
+  belief.chance >= TEST_FROM;
 
 /** Brood of the old queen is past each stage by so many days after she was lost. */
 const HERS_UNTIL = {
@@ -153,12 +171,17 @@ const layingUnseen = (
     ),
   );
 
-/** Combs were left unread today, and what was seen does not settle it. A look that names no combs is taken as whole. */
+/**
+ * Combs were left unread today, or eggs and cells not looked for where the queen may be gone, and what was seen does not
+ * settle it. A look that names no combs is taken as whole.
+ */
 const unread = (last: DatedLook | undefined, day: Day, { leading, chance }: QueenBelief): boolean =>
   last !== undefined &&
   last.day === day &&
   last.seen.framesRead > 0 &&
-  last.seen.framesRead < last.seen.framesTotal &&
+  (last.seen.framesRead < last.seen.framesTotal ||
+    (leading === 'hopeless' &&
+      (last.seen.eggs.look === 'notLooked' || last.seen.cells.look === 'notLooked'))) &&
   !(SEEN_STATES.has(leading) && chance >= SETTLED);
 
 /** States that are seen by what is there: a comb unread does not undo them. The others rest on what is missing. */

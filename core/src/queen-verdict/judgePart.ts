@@ -2,11 +2,11 @@ import { addDays, capital, daysBetween, dayInWords, listInWords, type Day, onDay
 import { datedByLooks } from '../followup/index.ts';
 import { queenCalendar } from '../brood/index.ts';
 import { contradictionsOf } from './contradictions.ts';
-import type { Evidence } from '../records/index.ts';
+import { countCells, type Evidence } from '../records/index.ts';
 import { judgeCells, judgeNoCells } from './judgeCells.ts';
 import type { JudgeContext, MakeVerdict } from './judgeContext.ts';
 import { judgeEggs } from './judgeEggs.ts';
-import { act, look, weekly } from './nextActions.ts';
+import { act, leave, look, span, weekly } from './nextActions.ts';
 import type { Finding, NextAction, PartHistory, Verdict } from './verdict.ts';
 
 /**
@@ -164,7 +164,61 @@ function judgeBroodSigns(
   return undefined;
 }
 
+/** From cells of unknown age to a queen that lays: about three weeks (common practice, no source). */
+const SHUT_FOR_CELLS = 21;
+
+/** A colony that was never split, by its eggs and its cells. */
 function judgeUnsplit(day: Day, seen: Evidence, verdict: MakeVerdict): Verdict {
+  const capped = countCells(seen, 'capped');
+  const cells = capped + countCells(seen, 'charged', 'open');
+  if (seen.eggs.look === 'found' && cells > 0) {
+    return verdict(
+      'has-queen',
+      'likely',
+      capped > 0 ? 'A queen is laying, and cells are capped' : 'A queen is laying, and cells are begun',
+      [
+        'Eggs are at most three days old.',
+        `${cells === 1 ? 'One queen cell' : `${cells} queen cells`}: a prime swarm goes about when the first is capped. A few, in the middle of a comb beside an old queen, may be to replace her.`,
+      ],
+      [
+        act(
+          capped > 0
+            ? 'Split it today, or move the queen out'
+            : 'Split it before they are capped, or move the queen out',
+          'Breaking cells alone rarely holds a colony that means to swarm.',
+          onDay(day),
+        ),
+        weekly(day),
+      ],
+    );
+  }
+  if (cells > 0 && seen.eggs.look === 'notFound' && seen.framesRead >= seen.framesTotal) {
+    return verdict(
+      'raising',
+      'likely',
+      'It is raising a queen, and no eggs are there',
+      [
+        `No eggs, and ${cells === 1 ? 'one cell' : `${cells} cells`}: it has swarmed, or its queen is gone, or it replaces her.`,
+      ],
+      [
+        leave(
+          'Leave the cells and keep it shut',
+          'Whatever happened to her, the next queen is in one of them.',
+          span(addDays(day, 1), addDays(day, SHUT_FOR_CELLS - 1)),
+        ),
+        look(
+          'eggs-due',
+          'Look for eggs',
+          'By then the young queen lays, and opening no longer endangers her.',
+          {
+            earliest: addDays(day, SHUT_FOR_CELLS),
+            likely: addDays(day, SHUT_FOR_CELLS + 3),
+            latest: addDays(day, SHUT_FOR_CELLS + 7),
+          },
+        ),
+      ],
+    );
+  }
   if (seen.eggs.look === 'found') {
     return verdict(
       'has-queen',
@@ -177,7 +231,7 @@ function judgeUnsplit(day: Day, seen: Evidence, verdict: MakeVerdict): Verdict {
   return verdict(
     'unclear',
     'open',
-    'No judgement from this look',
+    'No verdict on the queen from this',
     [
       seen.eggs.look === 'notFound'
         ? 'No eggs were found: she may be short of empty comb, new, or gone.'

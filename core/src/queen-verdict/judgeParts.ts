@@ -1,5 +1,7 @@
 import { listInWords, type Day } from '../basics/index.ts';
+import type { QueenBelief } from '../queen-odds/index.ts';
 import type { Evidence } from '../records/index.ts';
+import { heldAgainstChances } from './heldAgainstChances.ts';
 import { judgePart } from './judgePart.ts';
 import type { PartHistory, Verdict } from './verdict.ts';
 
@@ -8,6 +10,8 @@ export interface LookedPart {
   readonly id: string;
   readonly history: PartHistory;
   readonly seen: Evidence | null;
+  /** What all inspections together make likely, this one included: as the records are, and once the queen is known here. */
+  readonly belief?: { readonly asIs: QueenBelief; readonly ifQueenHere: QueenBelief } | null;
 }
 
 /** The verdict on all parts of one split together. */
@@ -28,7 +32,7 @@ export function judgeParts(parts: readonly LookedPart[], day: Day): JointVerdict
   const judged = parts.map((p) => ({
     id: p.id,
     name: p.history.name,
-    verdict: p.seen ? judgePart(p.history, day, p.seen) : null,
+    verdict: p.seen ? verdictOn(p, p.seen, day) : null,
   }));
   const withQueen = judged.filter((p) => p.verdict?.finding === 'has-queen');
   const queenIn = withQueen.length === 1 ? (withQueen[0]?.id ?? null) : null;
@@ -43,6 +47,14 @@ export function judgeParts(parts: readonly LookedPart[], day: Day): JointVerdict
     queenIn,
     headline: headline(judged, withQueen),
   };
+}
+
+function verdictOn({ history, belief }: LookedPart, seen: Evidence, day: Day): Verdict {
+  const verdict = judgePart(history, day, seen);
+  if (!belief) return verdict;
+  const held = heldAgainstChances(verdict, belief.asIs, day);
+  // Finding her here settles where she is, and that must not turn the story round.
+  return held.finding === 'has-queen' ? heldAgainstChances(held, belief.ifQueenHere, day) : held;
 }
 
 function settledByOther(verdict: Verdict, nameOfOther: string): Verdict {

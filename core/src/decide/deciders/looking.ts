@@ -7,6 +7,7 @@ import {
   type PartHistory,
   type Verdict,
 } from '../../queen-verdict/index.ts';
+import { queenBeliefOf, type DatedLook } from '../../queen-odds/index.ts';
 import {
   type CommandOf,
   type Apiary,
@@ -65,9 +66,25 @@ export function judgeLook(
   const parts = ids.flatMap((id): LookedPart[] => {
     const colony = apiary.colony[id];
     if (!colony || colony.endedOn !== null) return [];
-    return [{ id, history: historyOf(apiary, colony, day), seen: seen.get(id) ?? null }];
+    const now = seen.get(id) ?? null;
+    return [
+      {
+        id,
+        history: historyOf(apiary, colony, day),
+        seen: now,
+        belief: now && beliefsWith(apiary, colony, { day, seen: now }),
+      },
+    ];
   });
   return judgeParts(parts, day);
+}
+
+function beliefsWith(apiary: Apiary, colony: Colony, now: DatedLook) {
+  const { separation } = colony;
+  const asIs = queenBeliefOf(apiary, colony, now.day, now).belief;
+  if (separation?.queen !== 'unknown') return { asIs, ifQueenHere: asIs };
+  const known: Colony = { ...colony, separation: { ...separation, queen: 'here' } };
+  return { asIs, ifQueenHere: queenBeliefOf(apiary, known, now.day, now).belief };
 }
 
 /** Records a look, draws its verdict, settles what it settles and files what comes next. */
@@ -83,8 +100,8 @@ export function decideLook(draft: Draft, command: CommandOf<'recordLook'>, path:
       draft.problem(
         'before-colony',
         [...path, 'day'],
-        `${colony.name} is as it is since ${since}; the look is dated ${command.day}.`,
-        'Correct the day of the look.',
+        `${colony.name} has been on its own since ${since}; the inspection is dated ${command.day}.`,
+        'Correct the day of the inspection.',
       );
     }
     if (part.evidence.framesRead > part.evidence.framesTotal) {
@@ -118,7 +135,8 @@ export function decideLook(draft: Draft, command: CommandOf<'recordLook'>, path:
   if (draft.problems.length > 0) return;
   const looked = command.parts.map((p) => p.colonyId);
   if (followUp) markDone(draft, followUp, looked, ids);
-  const joint = judgeLook(draft.apiary, command.parts, command.day);
+  // The records as they were: what is looked at now is not counted twice.
+  const joint = judgeLook(before, command.parts, command.day);
   if (joint.queenIn) settleQueen(draft, joint.queenIn);
   for (const { id, verdict } of joint.parts) {
     if (!verdict || !looked.includes(id)) continue;

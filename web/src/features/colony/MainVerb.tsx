@@ -35,7 +35,7 @@ export function MainVerb({
     return (
       <Button asChild>
         <Link to={`/look/${due.id}`}>
-          <Eye size={18} aria-hidden /> Record the look
+          <Eye size={18} aria-hidden /> Record inspection
         </Link>
       </Button>
     );

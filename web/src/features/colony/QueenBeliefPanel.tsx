@@ -7,7 +7,7 @@ import { QUEEN_STATE_WORDS } from '@incremen/core/rules';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
-import { ChanceBars, percent, SETTLED } from '../../shared/chances/ChanceBars.tsx';
+import { ChanceBars, SETTLED } from '../../shared/chances/ChanceBars.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import common from '../../ui/common.module.css';
 
@@ -24,8 +24,8 @@ export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }
   const [first] = needs;
   const settled = belief.chance >= SETTLED;
   return (
-    <Box as="section" aria-label="What may be believed of the queen">
-      <SectionHeading mb={1}>What may be believed of her</SectionHeading>
+    <Box as="section" aria-label="What we know about the queen">
+      <SectionHeading mb={1}>What we know about the queen</SectionHeading>
       <Text mb={2}>
         {belief.open
           ? `Open: most likely ${QUEEN_STATE_WORDS[belief.leading]}, or ${QUEEN_STATE_WORDS[belief.rival.state]}.`
@@ -41,16 +41,16 @@ export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }
           </Link>
         )}
       </Text>
-      <Reasons title="For it" reasons={belief.reasonsFor} />
-      <Reasons title="Against it" reasons={belief.reasonsAgainst} />
+      <Reasons title="Evidence for" reasons={belief.reasonsFor} />
+      <Reasons title="Evidence against" reasons={belief.reasonsAgainst} />
       {!settled && (
         <Text mt={2}>
           <b>
             {next.what}
             {next.day > today ? ` from ${dayInWords(next.day)} on` : ' now'}
           </b>
-          : on average one is then {percent(next.sure)} sure.
-          {next.day > today && ' Before that day it would tell less.'}
+          : that settles it in about {Math.min(9, Math.round(10 * next.sure))} cases of 10.
+          {next.day > today && ' Earlier it would tell less.'}
         </Text>
       )}
       <Box as="details" mt={2} fontSize="sm">

@@ -156,7 +156,7 @@ function FollowUpItem({
         <Button asChild {...(ready ? {} : { variant: 'outline' as const })}>
           <Link
             to={`/look/${f.id}`}
-            aria-label={`Record the look at ${f.colonyIds.map((c) => apiary.colony[c]?.name).join(' and ')}`}
+            aria-label={`Record the inspection of ${f.colonyIds.map((c) => apiary.colony[c]?.name).join(' and ')}`}
           >
             {ready ? 'Record' : 'Open'}
           </Link>

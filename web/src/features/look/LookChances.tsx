@@ -6,7 +6,7 @@ import { useMemo } from 'react';
 import { useApiary } from '../../mirror/hooks.ts';
 import { ChanceBars, SETTLED } from '../../shared/chances/ChanceBars.tsx';
 
-/** What this look makes likely together with all that was seen before, and what would settle it. */
+/** What this inspection makes likely together with all that was seen before, and what would settle it. */
 export default function LookChances({
   colony,
   day,
@@ -28,7 +28,7 @@ export default function LookChances({
   return (
     <Box as="section" aria-label={`Chances for ${colony.name}`}>
       <Heading as="h3" fontSize="md" mb={1}>
-        {colony.name}, with {earlier === 0 ? 'what usually happens' : 'all that was seen before'}
+        {colony.name}: how likely, {earlier === 0 ? 'from this inspection' : 'from all inspections'}
       </Heading>
       <ChanceBars belief={belief} />
       {belief.chance < SETTLED && (

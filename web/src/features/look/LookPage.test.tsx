@@ -32,7 +32,7 @@ describe('follow-ups', () => {
     expect(screen.getByText(/^best Fri 15 May/)).toBeTruthy();
     expect(
       screen
-        .getAllByRole('link', { name: 'Record the look at Campion and Campion II' })
+        .getAllByRole('link', { name: 'Record the inspection of Campion and Campion II' })
         .map((l) => l.textContent),
     ).toEqual(['Record', 'Open']);
   });
@@ -41,9 +41,9 @@ describe('follow-ups', () => {
 describe('a look at both halves', () => {
   it('forms its verdict while one answers, is kept for both, and settles which half has the queen', async () => {
     const { user, store, router } = open(`/look/${whichPart().id}`);
-    const keep = screen.getByRole<HTMLButtonElement>('button', { name: 'Keep this look' });
+    const keep = screen.getByRole<HTMLButtonElement>('button', { name: 'Save inspection' });
     expect(keep.disabled).toBe(true);
-    expect(screen.getByText(/the verdict forms here/)).toBeTruthy();
+    expect(screen.getByText(/verdict appears here/)).toBeTruthy();
     await user.click(inGroup('Campion: eggs').getByText('Found'));
     await user.click(inGroup('Campion: frames read').getByText(/^All/));
     await user.click(inGroup('Campion II: eggs').getByText('None'));
@@ -51,7 +51,9 @@ describe('a look at both halves', () => {
     const verdict = within(screen.getByRole('region', { name: 'Verdict' }));
     // Eggs a week after the split can only have been laid since: common practice, no source.
     expect(verdict.getByRole('heading', { level: 2 }).textContent).toMatch(/queen.*Campion\b/i);
-    // The chances beside it weigh this look with what was known before.
+    // At a glance: the next thing for each part; the chances are folded away.
+    for (const fold of verdict.getAllByText(/how likely it is/i)) await user.click(fold);
+    // The chances weigh this look with what was known before.
     const chances = within(await screen.findByRole('region', { name: 'Chances for Campion' }));
     expect(chances.getAllByRole('listitem')[0]?.textContent).toMatch(/^a mated queen lays(9\d|100) %$/);
     expect(screen.getByRole('region', { name: 'Chances for Campion II' }).textContent).toContain(
@@ -69,7 +71,7 @@ describe('a look at both halves', () => {
     const { user, store } = open(`/look/${whichPart().id}`);
     await user.click(inGroup('Campion II: eggs').getByText('None'));
     expect(screen.getByText('not opened yet')).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Keep this look' }));
+    await user.click(screen.getByRole('button', { name: 'Save inspection' }));
     await screen.findByRole('heading', { level: 1, name: 'Follow-ups' });
     const command = store.getState().mirror.outbox[0]?.command;
     expect(command?.type === 'recordLook' && command.parts).toHaveLength(1);
@@ -78,14 +80,14 @@ describe('a look at both halves', () => {
   it('cannot be dated before the split nor in days to come; what was answered stays', async () => {
     const { user, store } = open(`/look/${whichPart().id}`);
     await user.click(inGroup('Campion: eggs').getByText('Found'));
-    const day = screen.getByLabelText(/^Day of the look/);
-    const keep = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Keep this look' });
+    const day = screen.getByLabelText(/^Day of the inspection/);
+    const keep = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Save inspection' });
     fireEvent.change(day, { target: { value: '2027-05-15' } });
     expect(screen.getByRole('alert').textContent).toContain('dated 2027-05-15; today is 2026-05-15');
     expect(keep().disabled).toBe(true);
     fireEvent.change(day, { target: { value: '2026-05-01' } });
     await user.click(keep());
-    expect((await screen.findByRole('alert')).textContent).toContain('Correct the day of the look.');
+    expect((await screen.findByRole('alert')).textContent).toContain('Correct the day of the inspection.');
     expect(store.getState().mirror.outbox).toHaveLength(0);
     expect(inGroup('Campion: eggs').getByRole<HTMLInputElement>('radio', { name: 'Found' }).checked).toBe(
       true,
@@ -97,6 +99,6 @@ describe('a look at both halves', () => {
       (f) => f.kind === 'look' && f.status !== 'open',
     );
     open(`/look/${done?.id ?? ''}`);
-    expect(screen.getByText(/done or was overtaken/)).toBeTruthy();
+    expect(screen.getByText(/done, or a later one/)).toBeTruthy();
   });
 });

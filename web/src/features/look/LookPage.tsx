@@ -26,7 +26,7 @@ import { lazyPart } from '../../ui/lazyPart.tsx';
 
 const LookChances = lazyPart(() => import('./LookChances.tsx'));
 
-/** A look day: what was seen in each part, and the verdict as it forms. */
+/** An inspection day: what was seen in each part, and the verdict as it forms. */
 export function LookPage() {
   const apiary = useApiary();
   const { followUpId = '' } = useParams();
@@ -54,7 +54,7 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
   const joint = useMemo(() => (day ? judgeLook(apiary, looks, day) : null), [apiary, looks, day]);
   const names = new Map(Object.values(apiary.colony).map((c) => [c.id, c.name]));
   const since = colonies[0]?.separation?.day;
-  const dayProblems = [...problemsAt(problems, 'day'), ...dayToCome('The look', day, today)];
+  const dayProblems = [...problemsAt(problems, 'day'), ...dayToCome('The inspection', day, today)];
   const said = looks.filter((l) => l.evidence !== null);
 
   async function keep() {
@@ -70,8 +70,8 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
     });
     if (!sent.ok) return;
     toaster.create({
-      title: 'The look is in the records',
-      action: { label: 'Take back', onClick: () => void dispatch(takeBack(sent.entryId)) },
+      title: 'The inspection is saved',
+      action: { label: 'Undo', onClick: () => void dispatch(takeBack(sent.entryId)) },
     });
     await navigate('/follow-ups');
   }
@@ -80,9 +80,9 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
     return (
       <Box>
         <PageHeader title={topicInWords(followUp.topic)} />
-        <Text mb={4}>This look is done or was overtaken by another.</Text>
+        <Text mb={4}>This inspection is done, or a later one took its place.</Text>
         <Button asChild>
-          <Link to="/follow-ups">What is due</Link>
+          <Link to="/follow-ups">Inspections due</Link>
         </Button>
       </Box>
     );
@@ -102,7 +102,7 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
           disabled={said.length === 0 || !day || day > today}
           loading={busy}
         >
-          Keep this look
+          Save inspection
         </Button>
       </PageHeader>
       <Text mb={4} maxW="46rem" fontSize="lg">
@@ -130,21 +130,29 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
           gap={4}
         >
           {joint && said.length > 0 ? (
-            <>
-              <VerdictCard joint={joint} names={names} />
-              <Suspense fallback={null}>
-                {colonies.map((c) => {
-                  const evidence = opened(seen[c.id]);
-                  return evidence && <LookChances key={c.id} colony={c} day={day} seen={evidence} />;
-                })}
-              </Suspense>
-            </>
+            <VerdictCard
+              joint={joint}
+              names={names}
+              day={day}
+              chances={(id) => {
+                const colony = apiary.colony[id];
+                const evidence = opened(seen[id]);
+                return (
+                  colony &&
+                  evidence && (
+                    <Suspense fallback={null}>
+                      <LookChances colony={colony} day={day} seen={evidence} />
+                    </Suspense>
+                  )
+                );
+              }}
+            />
           ) : (
-            <Text color="inkSoft">Say what you saw; the verdict forms here as you do.</Text>
+            <Text color="inkSoft">Enter what you saw. The verdict appears here as you go.</Text>
           )}
           <ProblemList problems={problems.filter((p) => p.path[0] !== 'day')} />
           <Field.Root invalid={dayProblems.length > 0}>
-            <Field.Label>Day of the look</Field.Label>
+            <Field.Label>Day of the inspection</Field.Label>
             <Input type="date" bg="sheet" value={day} onChange={(e) => setDay(e.target.value)} />
             <ProblemList problems={dayProblems} />
           </Field.Root>

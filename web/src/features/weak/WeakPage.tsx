@@ -164,7 +164,7 @@ function Watched({ today }: { readonly today: Day }) {
                 )}
                 {!settled && (
                   <Button asChild size="sm" variant="outline" bg="sheet">
-                    <Link to={`/look/${f.id}`}>{due ? 'Record the look' : 'Open'}</Link>
+                    <Link to={`/look/${f.id}`}>{due ? 'Record inspection' : 'Open'}</Link>
                   </Button>
                 )}
               </Flex>

@@ -105,7 +105,11 @@ export function Stage({
           {picture.before.map((h) => (
             <div key={h.unit.key}>
               <div className={styles.head}>
-                <Link to={`/colonies/${h.unit.key}/choices`} title={`Choices for ${h.unit.name}`}>
+                <Link
+                  className={styles.name}
+                  to={`/colonies/${h.unit.key}/choices`}
+                  title={`Choices for ${h.unit.name}`}
+                >
                   <b>{h.unit.name}</b>
                 </Link>
                 <span>{figures(h.unit.before)}</span>

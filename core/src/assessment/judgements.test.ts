@@ -1,0 +1,328 @@
+import { describe, expect, it } from 'vitest';
+import { bothSides } from '../comb/contents.ts';
+import type { Day } from '../basics/day.ts';
+import type { FrameReading } from '../comb/contents.ts';
+import type { Evidence } from '../records/bodies/evidence.ts';
+import { caps, cells, eggs, NO, queen, YES } from '../testing/queenLooks.ts';
+import { honey, NEST, QUEENLESS, Scene } from '../testing/scene.ts';
+
+/**
+ * What was seen, and what must come of it on the page of the inspection, the board, the colony page, the hives of the day
+ * and the desk. Day numbers count from the day on which a part was left without its queen.
+ */
+interface Judgement {
+  readonly name: string;
+  readonly combs?: readonly FrameReading[];
+  readonly lostOn?: Day | null;
+  readonly queenIs?: 'elsewhere' | 'unknown';
+  /** Inspections in their order, the last one judged: a day since the loss or a date, what was seen, frames read of all. */
+  readonly looks: readonly (readonly [number | Day, Partial<Evidence>, (readonly [number, number])?])[];
+  readonly finding: readonly string[];
+  /** What the page of the inspection says. */
+  readonly says?: RegExp;
+  readonly board?: RegExp;
+  readonly list?: readonly ('must' | 'may' | 'mustNot')[];
+  /** What no page may say on that day. */
+  readonly never?: RegExp;
+  /** What the desk must not offer. */
+  readonly notOffered?: readonly string[];
+}
+
+const NO_BROOD = { youngLarvae: NO, olderLarvae: NO, cappedBrood: NO } as const;
+const ENDS = /unite it|shake it out|give a mated queen|comb of eggs today/i;
+const bare = [honey, bothSides({ drawn: 8, honey: 2 }, 6), bothSides({ drawn: 8, honey: 2 }, 6), honey];
+const SPLIT = { combs: QUEENLESS, lostOn: '2026-05-04' } as const;
+const HALF = { combs: NEST, lostOn: '2026-05-04', queenIs: 'unknown' } as const;
+const WHOLE = { combs: NEST, lostOn: null } as const;
+
+// Judgements: common practice, no source; days of development: Winston 1987 (as remembered).
+const CASES: readonly Judgement[] = [
+  {
+    name: 'day 4, all read, small larvae and no cells: there is still time',
+    ...SPLIT,
+    looks: [[4, { eggs: NO, youngLarvae: YES, cells: NO }]],
+    finding: ['still-time'],
+    never: ENDS,
+  },
+  {
+    name: 'day 5, open cells: it raises a queen, and nothing is given',
+    ...SPLIT,
+    looks: [[5, { eggs: NO, cells: cells('open', 4) }]],
+    finding: ['raising'],
+    never: ENDS,
+  },
+  {
+    name: 'day 7, capped and open cells: it raises a queen',
+    ...SPLIT,
+    looks: [
+      [
+        7,
+        {
+          eggs: NO,
+          cells: {
+            look: 'found',
+            cells: [
+              { kind: 'capped', count: 3 },
+              { kind: 'open', count: 2 },
+            ],
+          },
+        },
+      ],
+    ],
+    finding: ['raising'],
+    never: ENDS,
+    notOffered: ['test-frame'],
+  },
+  {
+    name: 'day 10, capped cells: shut until the eggs are due',
+    ...SPLIT,
+    looks: [[10, { eggs: NO, cells: cells('capped', 3) }]],
+    finding: ['raising'],
+    never: ENDS,
+  },
+  {
+    name: 'day 13, a cell opened from the tip: a virgin, leave it shut',
+    ...SPLIT,
+    looks: [
+      [7, { eggs: NO, cells: cells('capped', 3) }],
+      [13, { eggs: NO, cells: cells('emerged', 1) }],
+    ],
+    finding: ['virgin-or-mating'],
+    list: ['mustNot'],
+    never: ENDS,
+  },
+  {
+    name: 'day 17, a slender queen and no eggs: not late yet',
+    ...SPLIT,
+    looks: [[17, { eggs: NO, cells: NO, queen: queen('slim'), ...NO_BROOD }]],
+    finding: ['virgin-or-mating'],
+    list: ['mustNot'],
+    never: ENDS,
+  },
+  {
+    name: 'day 21, no queen found, no eggs: virgins are hard to find, no alarm before her window is over',
+    ...SPLIT,
+    looks: [
+      [7, { eggs: NO, cells: cells('capped', 2) }],
+      [21, { eggs: NO, cells: NO, queen: NO, ...NO_BROOD }],
+    ],
+    finding: ['virgin-or-mating'],
+    never: /queenless|shake it out/i,
+  },
+  {
+    name: 'day 26, single eggs: probable, proof is to come',
+    ...SPLIT,
+    looks: [
+      [7, { eggs: NO, cells: cells('capped', 2) }],
+      [26, { eggs: eggs(), cells: NO }],
+    ],
+    finding: ['eggs-unproved'],
+    says: /flat/i,
+    never: ENDS,
+  },
+  {
+    name: 'day 37, flat caps of her own brood: mated',
+    ...SPLIT,
+    looks: [
+      [7, { eggs: NO, cells: cells('capped', 2) }],
+      [26, { eggs: eggs(), cells: NO }],
+      [
+        37,
+        { eggs: eggs(), youngLarvae: YES, olderLarvae: YES, cappedBrood: caps('flat', 'compact'), cells: NO },
+      ],
+    ],
+    finding: ['mated'],
+    never: ENDS,
+  },
+  {
+    name: 'day 37, domed caps in a compact patch from her: not mated, she goes',
+    ...SPLIT,
+    looks: [
+      [7, { eggs: NO, cells: cells('capped', 2) }],
+      [26, { eggs: eggs(), cells: NO, queen: queen('slim') }],
+      [38, { eggs: eggs(), cappedBrood: caps('domed', 'compact'), cells: NO, queen: queen('long') }],
+    ],
+    finding: ['drone-layer'],
+    board: /take her out/i,
+    list: ['must'],
+    notOffered: ['boost-brood', 'boost-nurses', 'shake-out'],
+  },
+  {
+    name: 'day 40 and nothing at all: it ends today, with a way out',
+    combs: bare,
+    lostOn: '2026-05-04',
+    looks: [[40, { eggs: NO, cells: NO, queen: NO, ...NO_BROOD }]],
+    finding: ['give-up', 'hopeless'],
+    list: ['must'],
+    says: /queen|unite/i,
+  },
+  {
+    name: 'eggs not looked for: no verdict on her',
+    ...SPLIT,
+    looks: [[9, { cells: NO, youngLarvae: NO }]],
+    finding: ['unread'],
+    never: ENDS,
+  },
+  {
+    name: 'cells on the third of ten frames, the rest unread: no cell is cut',
+    ...SPLIT,
+    looks: [[8, { eggs: NO, cells: cells('capped', 2) }, [3, 10]]],
+    finding: ['unread', 'raising'],
+    never: /cut the others|break/i,
+  },
+  {
+    name: 'half a colony on day 7: eggs on one comb are enough, unread frames or not',
+    ...HALF,
+    looks: [[7, { eggs: eggs(), cells: NO }, [4, 10]]],
+    finding: ['has-queen'],
+    never: ENDS,
+  },
+  {
+    name: 'half a colony on day 2 without eggs: too early',
+    ...HALF,
+    looks: [[2, { eggs: NO, cells: NO }]],
+    finding: ['too-early', 'unread', 'still-time'],
+    never: ENDS,
+  },
+  {
+    name: 'half a colony on day 5 with cells and no eggs: this half raises one',
+    ...HALF,
+    looks: [[5, { eggs: NO, cells: cells('charged', 3), youngLarvae: YES }]],
+    finding: ['raising'],
+    never: ENDS,
+  },
+  {
+    name: 'half a colony on day 9: capped brood only, no cells, no eggs: queenless and past helping itself',
+    ...HALF,
+    looks: [[9, { eggs: NO, cells: NO, youngLarvae: NO, olderLarvae: NO, cappedBrood: caps('flat') }]],
+    finding: ['hopeless'],
+    board: /comb of eggs/i,
+    list: ['must'],
+  },
+  {
+    name: 'eggs in the part that was said to have no queen, on day 10: the notes are doubted, not the eggs',
+    ...SPLIT,
+    looks: [[10, { eggs: eggs(), cells: NO, youngLarvae: YES }]],
+    finding: ['has-queen', 'unclear'],
+    never: /raising|comb of eggs today/i,
+  },
+  {
+    name: 'a whole colony with eggs and nothing else: well',
+    ...WHOLE,
+    looks: [['2026-05-12', { eggs: eggs(), cells: NO, queen: queen('long') }]],
+    finding: ['has-queen'],
+    never: ENDS,
+  },
+  {
+    name: 'a whole colony without eggs but with small larvae: look again, no alarm',
+    ...WHOLE,
+    looks: [
+      ['2026-05-12', { eggs: NO, cells: NO, youngLarvae: YES, olderLarvae: YES, cappedBrood: caps('flat') }],
+    ],
+    finding: ['unclear'],
+    never: ENDS,
+  },
+  {
+    name: 'a whole colony with eggs and capped cells: it may swarm, and no page calls it well',
+    ...WHOLE,
+    looks: [['2026-05-12', { eggs: eggs(), cells: cells('capped', 6), queen: queen('long') }]],
+    finding: ['has-queen', 'unclear'],
+    board: /swarm|cells/i,
+    list: ['must'],
+  },
+  {
+    name: 'a whole colony, eggs, and domed caps in one patch: a drone layer is not called a good queen',
+    ...WHOLE,
+    looks: [['2026-05-12', { eggs: eggs(), cappedBrood: caps('domed', 'compact'), cells: NO }]],
+    finding: ['unclear', 'drone-layer'],
+    notOffered: ['boost-brood'],
+  },
+  {
+    name: 'a whole colony with all signs of laying workers',
+    combs: bare,
+    lostOn: null,
+    looks: [
+      [
+        '2026-05-12',
+        {
+          eggs: eggs('several', 'walls'),
+          beesReversing: YES,
+          mood: 'roaring',
+          queen: NO,
+          cells: NO,
+          youngLarvae: NO,
+          olderLarvae: NO,
+          cappedBrood: caps('domed', 'scattered'),
+        },
+      ],
+    ],
+    finding: ['laying-workers'],
+    board: /shake it out|unite/i,
+    list: ['must'],
+    notOffered: ['give-queen', 'boost-brood'],
+  },
+  {
+    name: 'bees back into cells, one sign alone: no verdict of laying workers',
+    ...WHOLE,
+    looks: [['2026-05-12', { eggs: eggs(), beesReversing: YES, queen: queen('long'), cells: NO }]],
+    finding: ['has-queen'],
+    never: /laying workers/i,
+  },
+  {
+    name: 'no cells on day 7 in September: united, no comb of eggs so late',
+    combs: QUEENLESS,
+    lostOn: '2026-09-08',
+    looks: [[7, { eggs: NO, cells: NO, youngLarvae: NO, olderLarvae: NO, cappedBrood: caps('flat') }]],
+    finding: ['hopeless'],
+    board: /unite/i,
+    never: /shut until/i,
+  },
+  {
+    name: 'a cell that is out on day 5 cannot be: both notes are shown',
+    ...SPLIT,
+    looks: [[5, { eggs: NO, cells: cells('emerged', 1) }]],
+    finding: ['virgin-or-mating', 'raising', 'unclear'],
+    says: /missed|torn|date is wrong/i,
+  },
+  {
+    name: 'flat caps on day 35 where no queen was ever seen: somebody lays',
+    ...SPLIT,
+    looks: [
+      [7, { eggs: NO, cells: cells('capped', 2) }],
+      [35, { eggs: NO, youngLarvae: YES, olderLarvae: YES, cappedBrood: caps('flat', 'compact'), cells: NO }],
+    ],
+    finding: ['mated', 'unclear', 'virgin-or-mating', 'eggs-unproved'],
+    never: /queenless|shake it out|give a mated queen/i,
+  },
+  {
+    name: 'sunken caps with a smell: nothing in, nothing out, on every page',
+    ...WHOLE,
+    looks: [
+      [
+        '2026-05-12',
+        { eggs: eggs(), diseaseSigns: { look: 'found', signs: ['smell'] }, queen: queen('long') },
+      ],
+    ],
+    finding: ['sick'],
+    board: /disease/i,
+    notOffered: ['boost-brood', 'boost-nurses', 'combine', 'swap-stands', 'shake-out'],
+  },
+];
+
+describe('what was seen, and what must come of it', () => {
+  it.each(CASES)('$name', (c) => {
+    const s = new Scene(c.combs ?? NEST, c.lostOn ?? null, c.queenIs ?? 'elsewhere');
+    const last = c.looks.at(-1);
+    if (!last) throw new Error('no inspection');
+    for (const [when, seen, part] of c.looks.slice(0, -1)) s.see(when, seen, 'Here', part);
+    const [when, seen, part] = last;
+    const verdict = s.verdict(when, seen, part);
+    const told = s.said(s.see(when, seen, 'Here', part));
+    expect(c.finding).toContain(verdict.finding);
+    expect([verdict.text, ...verdict.contradictions].join('\n')).toMatch(c.says ?? /./);
+    expect(told.board).toMatch(c.board ?? /./);
+    expect(c.list ?? ['must', 'may', 'mustNot']).toContain(told.list);
+    expect([verdict.text, told.board, told.next].join('\n')).not.toMatch(c.never ?? /^\b$/);
+    expect(told.desk.filter((d) => c.notOffered?.includes(d))).toEqual([]);
+  });
+});

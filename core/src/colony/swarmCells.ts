@@ -1,0 +1,74 @@
+import { addDays, dayInWords, daysBetween, type Day } from '../basics/index.ts';
+import { DEVELOPMENT } from '../brood/index.ts';
+import type { CellFinding } from '../comb/index.ts';
+import { doneOn } from '../forecast/index.ts';
+import { cellsOf, visitsOf, worksAt, type Apiary, type Colony, type PlacedFrame } from '../records/index.ts';
+import { urgently, type Notice } from './notice.ts';
+
+/** Queen cells as they were seen on a day. */
+interface SeenCells {
+  readonly day: Day;
+  readonly cells: readonly CellFinding[];
+}
+
+/** Cells that were alive so many days ago have emerged or are torn down. */
+const GONE_AFTER = DEVELOPMENT.queen.emerges.likely - DEVELOPMENT.queen.eggHatches.likely;
+
+/**
+ * A prime swarm goes about when the first cells are sealed: the day by which to act, in words; undefined where no live
+ * cells are known of. A count and an inspection are heard alike, the later one rules.
+ */
+export function swarmCells(
+  apiary: Apiary,
+  colony: Colony,
+  frames: readonly PlacedFrame[],
+  today: Day,
+): Notice | undefined {
+  const counted = frames.flatMap((f): SeenCells[] =>
+    f.reading ? [{ day: f.reading.day, cells: f.reading.body.cells }] : [],
+  );
+  const lastCount = counted.reduce((last, c) => (c.day > last ? c.day : last), '');
+  const looked = cellsOfLastInspection(apiary, colony, today);
+  const seen = looked && looked.day >= lastCount ? sameDay(counted, looked) : counted;
+  const days = seen.flatMap(({ day, cells }) =>
+    cells.flatMap((cell) => {
+      const left = daysToCapping(cell);
+      return left === undefined ? [] : [addDays(day, left)];
+    }),
+  );
+  const [due] = days.toSorted();
+  if (due === undefined) return undefined;
+  return urgently(
+    'swarm-cells',
+    due <= today ? 'Swarm cells: act today' : `Swarm cells: act by ${dayInWords(due)}`,
+  );
+}
+
+/** What an inspection said overrules an older count; of one day both are heard. */
+const sameDay = (counted: readonly SeenCells[], looked: SeenCells): SeenCells[] => [
+  ...counted.filter((c) => c.day === looked.day),
+  looked,
+];
+
+/** Cells that the last inspection spoke of; null where it is long ago, or something was done or parted since. */
+function cellsOfLastInspection(apiary: Apiary, colony: Colony, today: Day): SeenCells | null {
+  const visit = visitsOf(apiary, colony.id).find(
+    (v) => v.day <= today && v.evidence !== null && v.evidence.cells.look !== 'notLooked',
+  );
+  if (!visit?.evidence || daysBetween(visit.day, today) > GONE_AFTER) return null;
+  const { cells, framesRead, framesTotal } = visit.evidence;
+  // Not found on the combs that were read says nothing of the others.
+  if (cells.look === 'notFound' && framesRead < framesTotal) return null;
+  const since = visit.day;
+  const parted = colony.separation !== null && colony.separation.day >= since;
+  const worked = worksAt(apiary, colony.id).some((w) => w.status === 'done' && doneOn(apiary, w) >= since);
+  return parted || worked ? null : { day: since, cells: cellsOf(visit.evidence) };
+}
+
+function daysToCapping(cell: CellFinding): number | undefined {
+  const { cellCapped, eggHatches } = DEVELOPMENT.queen;
+  if (cell.kind === 'capped') return 0;
+  if (cell.kind !== 'charged' && cell.kind !== 'open') return undefined;
+  const age = eggHatches.likely + (cell.larvaAgeDays ?? (cell.kind === 'open' ? 4 : 2));
+  return Math.max(0, Math.floor(cellCapped.likely - age));
+}
