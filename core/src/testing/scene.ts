@@ -11,7 +11,7 @@ import { TestYard } from './builders.ts';
 import { read } from './queenLooks.ts';
 
 export const brood = bothSides({ eggs: 1, open: 2, capped: 4, honey: 2, beeBread: 1 }, 8);
-export const capped = bothSides({ capped: 5, honey: 4, beeBread: 1 }, 8);
+const capped = bothSides({ capped: 5, honey: 4, beeBread: 1 }, 8);
 export const honey = bothSides({ honey: 9, drawn: 1 }, 5);
 export const NEST = [honey, brood, brood, capped, brood, honey];
 export const QUEENLESS = [honey, capped, capped, honey];

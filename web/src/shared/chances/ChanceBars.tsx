@@ -4,7 +4,7 @@ import type { QueenBelief } from '@incremen/core/queen-odds';
 import styles from './ChanceBars.module.css';
 
 /** A chance in whole per cent. */
-export const percent = (p: number) => (p > 0 && p < 0.01 ? 'under 1 %' : `${Math.round(100 * p)} %`);
+const percent = (p: number) => (p > 0 && p < 0.01 ? 'under 1 %' : `${Math.round(100 * p)} %`);
 
 /** So sure that no further look is asked for. */
 export const SETTLED = 0.95;
