@@ -5,6 +5,9 @@ import type { LaneScale } from './TimeLane.tsx';
 const ROW = 22;
 const TOP = 18;
 
+/** In fewer pixels its words are too small to read: it is scrolled. */
+const LEAST_WIDTH = 560;
+
 /** Events that are drawn, each in a row of its own: a bar from earliest to latest, a drop on the likely day. */
 const DRAWN = ['capped', 'emerges', 'flies', 'eggs', 'cappings'] as const;
 
@@ -31,11 +34,10 @@ export function BiologyLane({
   const now = x(today) + scale.dayWidth / 2;
   return (
     <svg
-      width={width}
-      height={height}
+      viewBox={`0 0 ${width} ${height}`}
       role="img"
       aria-label={`${lane.name}: ${events.map((e) => `${e.words} ${dayInWords(e.window.likely)}`).join(', ')}; decide by ${dayInWords(decideBy)}`}
-      style={{ display: 'block' }}
+      style={{ display: 'block', width: '100%', minWidth: Math.min(width, LEAST_WIDTH), maxWidth: width }}
     >
       {Array.from({ length: Math.ceil(scale.days / 7) }, (_, i) => (
         <g key={i}>

@@ -26,13 +26,21 @@ export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }
   return (
     <Box as="section" aria-label="What we know about the queen">
       <SectionHeading mb={1}>What we know about the queen</SectionHeading>
-      <Text mb={2}>
-        {belief.open
-          ? `Open: most likely ${QUEEN_STATE_WORDS[belief.leading]}, or ${QUEEN_STATE_WORDS[belief.rival.state]}.`
-          : `Most likely ${QUEEN_STATE_WORDS[belief.leading]}.`}{' '}
-        {looks.length === 0 && 'Nobody has looked since; this is what usually happens.'}
-      </Text>
-      <ChanceBars belief={belief} />
+      {looks.length === 0 ? (
+        <Text>
+          Nobody has inspected it yet. Usually {QUEEN_STATE_WORDS[belief.leading]}, or{' '}
+          {QUEEN_STATE_WORDS[belief.rival.state]}.
+        </Text>
+      ) : (
+        <>
+          <Text mb={2}>
+            {belief.open
+              ? `Open: most likely ${QUEEN_STATE_WORDS[belief.leading]}, or ${QUEEN_STATE_WORDS[belief.rival.state]}.`
+              : `Most likely ${QUEEN_STATE_WORDS[belief.leading]}.`}
+          </Text>
+          <ChanceBars belief={belief} />
+        </>
+      )}
       <Text mt={3}>
         <b>Next: {first.notice.words}.</b> {first.why}{' '}
         {first.action !== null && (

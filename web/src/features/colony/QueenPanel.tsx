@@ -97,8 +97,8 @@ function QueenWords({ colony, state }: { readonly colony: Colony; readonly state
       const parts = (colony.separation?.partIds ?? []).map((id) => apiary.colony[id]?.name).join(' or ');
       return (
         <Text>
-          {q?.name ? <b>{q.name}</b> : 'The old queen'} is in {parts}. Which one shows on the look day: eggs
-          from day 4 on are hers.
+          {q?.name ? <b>{q.name}</b> : 'The old queen'} is in {parts}. The next inspection shows which: eggs
+          laid from day 4 on are hers.
         </Text>
       );
     }

@@ -114,7 +114,7 @@ describe('follow-ups', () => {
 
   it('say how they come about when there are none', () => {
     renderView(<FollowUpsPage />, demoStore([], { ...apiary, followUp: {} }));
-    expect(screen.getByText(/^Nothing waits\./)).toBeTruthy();
+    expect(screen.getByText(/^Nothing is due\./)).toBeTruthy();
     expect(screen.queryByRole('region', { name: 'Lanes by colony' })).toBeNull();
   });
 });

@@ -47,8 +47,8 @@ export function FollowUpsPage() {
       <Warnings moves={moves} clashes={clashes} />
       {open.length === 0 ? (
         <Text maxW="34rem">
-          Nothing waits. Work off a split, or record a look, and its look days and hands-off days appear here
-          by themselves.
+          Nothing is due. Do a split or save an inspection, and the next inspections and hands-off days appear
+          here.
         </Text>
       ) : (
         <>

@@ -93,9 +93,11 @@ function Told({
         </Text>
       ))}
       {verdict.next.some((n) => n.kind === 'act') && (
-        <Link className={common.inlineLink} to={`/colonies/${colonyId}/act`}>
-          What can be done about {name}
-        </Link>
+        <Box mt={2}>
+          <Link className={common.inlineLink} to={`/colonies/${colonyId}/act`}>
+            What can be done about {name}
+          </Link>
+        </Box>
       )}
       <Box as="details" mt={2}>
         <Text as="summary" cursor="pointer" py={2} color="accent" fontWeight="600">
