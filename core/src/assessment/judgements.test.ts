@@ -295,6 +295,25 @@ const CASES: readonly Judgement[] = [
     never: /queenless|shake it out|give a mated queen/i,
   },
   {
+    name: 'larvae drying out, not looked over: disease is asked first, nothing goes in or out',
+    ...WHOLE,
+    looks: [['2026-05-12', { eggs: eggs(), dryingBrood: YES, queen: queen('long'), cells: NO }]],
+    finding: ['has-queen'],
+    board: /check it for signs of disease/i,
+    list: ['must'],
+    notOffered: ['boost-brood', 'boost-nurses', 'combine', 'swap-stands'],
+  },
+  {
+    name: 'larvae drying out and clean: bees, never more brood',
+    ...WHOLE,
+    looks: [
+      ['2026-05-12', { eggs: eggs(), dryingBrood: YES, diseaseSigns: NO, queen: queen('long'), cells: NO }],
+    ],
+    finding: ['has-queen'],
+    board: /nurse bees/i,
+    notOffered: ['boost-brood'],
+  },
+  {
     name: 'sunken caps with a smell: nothing in, nothing out, on every page',
     ...WHOLE,
     looks: [

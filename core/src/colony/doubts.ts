@@ -9,6 +9,7 @@ import {
   type Evidence,
 } from '../records/index.ts';
 import { addDays, dayInWords, daysBetween, type Day } from '../basics/index.ts';
+import { WORKER_STAGE_DAYS } from '../brood/index.ts';
 import { shareOf } from '../comb/index.ts';
 import { calmly, urgently, type Notice, type NoticeId } from './notice.ts';
 import type { Strength } from '../forecast/index.ts';
@@ -46,6 +47,15 @@ export function doubtOf(
       ),
     };
   }
+  const drying = dryingBrood(apiary, colony, today);
+  if (drying !== null) {
+    return drying === 'unexamined'
+      ? {
+          lane: 'unfit',
+          notice: urgently('brood-drying', 'Brood drying out: check it for signs of disease first'),
+        }
+      : { lane: 'watch', notice: urgently('brood-drying', 'Brood drying out: give it nurse bees') };
+  }
   const looks = recentLooks(apiary, colony, today);
   return unfit(looks) ?? toWatch(looks, frames, strength);
 }
@@ -75,6 +85,21 @@ export function suspectedDisease(apiary: Apiary, colony: Colony, today: Day): st
   );
   if (sick?.answer.look !== 'found') return null;
   return (sick.answer.signs ?? []).map((s) => DISEASE_SIGN_NAMES[s]).join(', ');
+}
+
+/** Open brood that dried out so long ago is capped, or gone. */
+const DRIES_DAYS = WORKER_STAGE_DAYS.open;
+
+/**
+ * Brood that was seen drying out, and whether it was looked over for signs of disease since: neglected and sick brood look
+ * alike. Null where none was seen lately, or a later inspection found none.
+ */
+export function dryingBrood(apiary: Apiary, colony: Colony, today: Day): 'unexamined' | 'clean' | null {
+  const looks = recentLooks(apiary, colony, today);
+  const dry = latest(looks, 'dryingBrood');
+  if (dry?.answer.look !== 'found' || daysBetween(dry.day, today) > DRIES_DAYS) return null;
+  const signs = latest(looks, 'diseaseSigns');
+  return signs?.answer.look === 'notFound' && signs.day >= dry.day ? 'clean' : 'unexamined';
 }
 
 function unfit(looks: readonly Visit[]): Doubt | undefined {

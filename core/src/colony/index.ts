@@ -10,5 +10,5 @@ export {
 export { colonyState, type ColonyState, type Lane } from './colonyState.ts';
 export { type Descent, descentOf } from './descent.ts';
 export { strengthHistory, type StrengthPoint } from './strengthHistory.ts';
-export { suspectedDisease } from './doubts.ts';
+export { dryingBrood, suspectedDisease } from './doubts.ts';
 export { calmly, type Notice, type NoticeId, urgently } from './notice.ts';

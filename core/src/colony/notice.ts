@@ -7,6 +7,7 @@ const NOTICE_IDS = [
   'disease-suspected',
   'laying-workers-likely',
   'domed-caps-only',
+  'brood-drying',
   'swarm-cells',
   'hungry',
   'robbed',

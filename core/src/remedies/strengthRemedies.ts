@@ -45,11 +45,13 @@ export const boostBrood: RemedyMaker = (facts, all, on) => {
       : 'No giver is above its floor.',
     blocked: !gift
       ? 'No healthy colony can spare a comb of the same size.'
-      : broodOf(after) > covered + 0.25
-        ? `Bees ${inWords(unit.bees)}, brood ${inWords(broodOf(unit))}: one more comb makes ${inWords(broodOf(after))} on ${inWords(unit.bees)}, and ${facts.outside.coldNights ? 'cold nights are to come' : 'they do not cover it'}. Bees first.`
-        : doomed(facts) > 0.5
-          ? 'Settle its queen first: without one, brood given now only ages with it.'
-          : null,
+      : facts.drying
+        ? 'Its brood is drying out: it has too few bees for what it has. Bees first.'
+        : broodOf(after) > covered + 0.25
+          ? `Bees ${inWords(unit.bees)}, brood ${inWords(broodOf(unit))}: one more comb makes ${inWords(broodOf(after))} on ${inWords(unit.bees)}, and ${facts.outside.coldNights ? 'cold nights are to come' : 'they do not cover it'}. Bees first.`
+          : doomed(facts) > 0.5
+            ? 'Settle its queen first: without one, brood given now only ages with it.'
+            : null,
     partner: gift?.giver,
     then: expectationOf(facts, 'leave', on, after),
     ...(gift && { partnerThen: expectationOf(gift.giver, 'leave', on, gift.left) }),

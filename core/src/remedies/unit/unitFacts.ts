@@ -10,7 +10,7 @@ import {
 import { WORKER_STAGE_DAYS } from '../../brood/index.ts';
 import { addDays, type Day } from '../../basics/index.ts';
 import { workerCellsPerFrame } from '../../comb/index.ts';
-import { colonyState, suspectedDisease, type ColonyState } from '../../colony/index.ts';
+import { colonyState, dryingBrood, suspectedDisease, type ColonyState } from '../../colony/index.ts';
 import { colonySeason, type YardSeason, conditionsAt } from '../../forecast/index.ts';
 import { queenBeliefOf, type DatedLook, type QueenBelief } from '../../queen-odds/index.ts';
 import { coverShare, houseRules, type HouseRules } from '../../rules/index.ts';
@@ -43,7 +43,10 @@ export interface UnitFacts {
   readonly slots: number;
   readonly belief: QueenBelief;
   readonly looks: readonly DatedLook[];
+  /** It may be sick: signs of disease were seen, or brood that dries out and that nobody has looked over for them. */
   readonly sick: boolean;
+  /** Open brood dries out: it has too few bees for the brood that it has. */
+  readonly drying: boolean;
   readonly counted: boolean;
 }
 
@@ -52,6 +55,7 @@ export function unitFacts(apiary: Apiary, colony: Colony, day: Day, outside: Out
   const state = colonyState(apiary, colony, day);
   const { frames } = state;
   const { belief, looks } = queenBeliefOf(apiary, colony, day);
+  const drying = dryingBrood(apiary, colony, day);
   const { strength } = state;
   const { eggs, open, capped, emerging, drawn } = strength.frames;
   return {
@@ -70,7 +74,8 @@ export function unitFacts(apiary: Apiary, colony: Colony, day: Day, outside: Out
     slots: boxesOfColony(apiary, colony).reduce((n, b) => n + (b.role === 'brood' ? b.slots : 0), 0),
     belief,
     looks,
-    sick: suspectedDisease(apiary, colony, day) !== null,
+    sick: suspectedDisease(apiary, colony, day) !== null || drying === 'unexamined',
+    drying: drying !== null,
     counted: nestOf(frames).length > 0 && state.countAgeDays !== null,
   };
 }

@@ -28,13 +28,15 @@ const frames = (x: number) => `${x.toFixed(1)} frames`;
  * it. A small unit with a young queen's compact nest is no failure: it comes last and says so.
  */
 export function whyWeak(facts: UnitFacts): WeakCause[] {
-  const { belief, unit, rules, storesKg, drawn, slots, season, day, looks, sick } = facts;
+  const { belief, unit, rules, storesKg, drawn, slots, season, day, looks, sick, drying } = facts;
   const causes: WeakCause[] = [];
   const add = (cause: WeakCauseId, words: string) => causes.push({ cause, words });
   if (sick) {
     add(
       'disease',
-      'Signs of disease or many mites were seen: have it examined before anything goes in or out.',
+      drying
+        ? 'Brood dries out, and neglect and disease look alike: check for smell, ropiness, sunken or holed caps and mites before anything goes in or out.'
+        : 'Signs of disease or many mites were seen: have it examined before anything goes in or out.',
     );
   }
   const laying = layingChance(facts);
