@@ -15,6 +15,8 @@ interface Judgement {
   readonly combs?: readonly FrameReading[];
   readonly lostOn?: Day | null;
   readonly queenIs?: 'elsewhere' | 'unknown';
+  /** Whether one cell was chosen when it was parted. */
+  readonly chosen?: boolean;
   /** Inspections in their order, the last one judged: a day since the loss or a date, what was seen, frames read of all. */
   readonly looks: readonly (readonly [number | Day, Partial<Evidence>, (readonly [number, number])?])[];
   readonly finding: readonly string[];
@@ -295,6 +297,69 @@ const CASES: readonly Judgement[] = [
     never: /queenless|shake it out|give a mated queen/i,
   },
   {
+    name: 'the chosen cell is capped on day 7 and five others are open: the others go, on that day',
+    ...SPLIT,
+    chosen: true,
+    looks: [
+      [
+        7,
+        {
+          eggs: NO,
+          youngLarvae: NO,
+          cells: {
+            look: 'found',
+            cells: [
+              { kind: 'capped', count: 1 },
+              { kind: 'open', count: 5 },
+            ],
+          },
+        },
+      ],
+    ],
+    finding: ['raising'],
+    board: /chosen cell is capped: cut the other 5/i,
+    list: ['must'],
+  },
+  {
+    name: 'the chosen cell is not capped on day 7: none is cut',
+    ...SPLIT,
+    chosen: true,
+    looks: [[7, { eggs: NO, youngLarvae: NO, cells: cells('open', 3) }]],
+    finding: ['raising'],
+    never: /cut the other|remove/i,
+  },
+  {
+    name: 'five days late for the others: no cell is cut by sight',
+    ...SPLIT,
+    chosen: true,
+    looks: [[12, { eggs: NO, cells: cells('capped', 4) }]],
+    finding: ['raising', 'virgin-or-mating'],
+    never: /cut the other/i,
+  },
+  {
+    name: 'the chosen cell is out and others are capped: a virgin may be loose, nothing is cut',
+    ...SPLIT,
+    chosen: true,
+    looks: [
+      [
+        11,
+        {
+          eggs: NO,
+          cells: {
+            look: 'found',
+            cells: [
+              { kind: 'emerged', count: 1 },
+              { kind: 'capped', count: 2 },
+            ],
+          },
+        },
+      ],
+    ],
+    finding: ['virgin-or-mating', 'raising'],
+    list: ['mustNot', 'may'],
+    never: /(?<!not )cut the other|break the/i,
+  },
+  {
     name: 'larvae drying out, not looked over: disease is asked first, nothing goes in or out',
     ...WHOLE,
     looks: [['2026-05-12', { eggs: eggs(), dryingBrood: YES, queen: queen('long'), cells: NO }]],
@@ -331,6 +396,7 @@ const CASES: readonly Judgement[] = [
 describe('what was seen, and what must come of it', () => {
   it.each(CASES)('$name', (c) => {
     const s = new Scene(c.combs ?? NEST, c.lostOn ?? null, c.queenIs ?? 'elsewhere');
+    if (c.chosen) s.choose({ earliest: '2026-05-12', likely: '2026-05-14', latest: '2026-05-16' });
     const last = c.looks.at(-1);
     if (!last) throw new Error('no inspection');
     for (const [when, seen, part] of c.looks.slice(0, -1)) s.see(when, seen, 'Here', part);

@@ -1,5 +1,6 @@
 import { assess, hivesToday } from '../assessment/index.ts';
 import { addDays, type Day } from '../basics/day.ts';
+import type { Window } from '../basics/index.ts';
 import { bothSides, type FrameReading } from '../comb/contents.ts';
 import { judgeLook } from '../decide/deciders/looking.ts';
 import { queenLane } from '../followup/queenLane.ts';
@@ -46,6 +47,19 @@ export class Scene extends TestYard {
         ...this.apiary.colony,
         [here.id]: { ...here, separation: parted(queenIs) },
         [other.id]: { ...other, separation: parted(queenIs === 'unknown' ? 'unknown' : 'here') },
+      },
+    };
+  }
+
+  /** One cell was chosen when it was parted: its queen is expected in these days. */
+  choose(emergence: Window): void {
+    const { here } = this;
+    if (!here.separation) throw new Error('not parted');
+    this.apiary = {
+      ...this.apiary,
+      colony: {
+        ...this.apiary.colony,
+        [here.id]: { ...here, separation: { ...here.separation, emergence } },
       },
     };
   }
