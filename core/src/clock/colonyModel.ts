@@ -293,7 +293,7 @@ export class ColonyModel {
   private eat(day: DayConditions): void {
     this.takeUpFeed();
     this.eatBread(day);
-    // In a flow what is eaten is replaced; the surplus is not foretold.
+    // In a flow what is eaten is replaced; the surplus is not forecast.
     if (day.flow) return;
     const wanted = this.eatsPerDay(day);
     const common = Math.min(this.commonKg, wanted * this.shareOfCommon());

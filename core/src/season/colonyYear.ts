@@ -15,7 +15,7 @@ export interface SeasonPull {
   readonly pollen: boolean;
   /** Something is in flower: bees that have nothing left live from hand to mouth and do not starve at once. */
   readonly forage: boolean;
-  /** The main flow of a usual year: what is eaten is replaced. More is not foretold. */
+  /** The main flow of a usual year: what is eaten is replaced. More is not forecast. */
   readonly mainFlow: boolean;
 }
 

@@ -90,7 +90,6 @@ async function isArchive(path: string): Promise<boolean> {
   }
 }
 
-// eslint-disable-next-line require-yield
 async function* noPictures(): AsyncGenerator<Picture> {
   // A JSON file on its own has none beside it.
 }
