@@ -1,6 +1,13 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './fixtures.ts';
 
+/** Saves what is told of a queen under this name: the form closes when it is noted, and not before. */
+async function save(page: Page, deed: string): Promise<void> {
+  const form = page.getByRole('form', { name: deed });
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(form).toHaveCount(0);
+}
+
 const open = (page: Page, colonyId: string, what: string) =>
   page.goto(`/colonies/${colonyId}/happened?what=${what}`);
 
@@ -34,26 +41,29 @@ test('a caged queen goes from stock to laying', async ({ page, records }) => {
   const note = page.getByRole('group', { name: 'What was done' });
   await note.getByRole('button', { name: 'Put her into a colony' }).click();
   await page.getByLabel('Colony', { exact: true }).selectOption({ label: 'Burnet' });
-  await page.getByRole('button', { name: 'Save' }).first().click();
+  await page
+    .getByRole('form', { name: 'Put her into a colony' })
+    .getByRole('button', { name: 'Save' })
+    .click();
   // Her predecessor is still on record: what is wrong is said, and nothing happens.
   await expect(page.getByRole('alert')).toContainText('Burnet already has a queen');
 
   await page.goto(`/colonies/${id}`);
   await page.getByRole('link', { name: 'Wren' }).click();
   await page.getByRole('button', { name: 'Killed' }).click();
-  await page.getByRole('button', { name: 'Save' }).first().click();
+  await save(page, 'Killed');
   await expect(page.getByText('killed').first()).toBeVisible();
 
   await page.goto('/queens');
   await page.getByRole('link', { name: 'Thrift' }).click();
   await note.getByRole('button', { name: 'Put her into a colony' }).click();
   await page.getByLabel('Colony', { exact: true }).selectOption({ label: 'Burnet' });
-  await page.getByRole('button', { name: 'Save' }).first().click();
+  await save(page, 'Put her into a colony');
   await expect(page.getByText(/In her cage since/)).toBeVisible();
   await note.getByRole('button', { name: 'She is out of her cage' }).click();
-  await page.getByRole('button', { name: 'Save' }).first().click();
+  await save(page, 'She is out of her cage');
   await note.getByRole('button', { name: 'She lays' }).click();
-  await page.getByRole('button', { name: 'Save' }).first().click();
+  await save(page, 'She lays');
   await expect(page.getByText(/Laying since/)).toBeVisible();
   const { records: r } = await records.get();
   const due = r.followUp.filter((f) => f.status === 'open' && f.colonyIds.includes(id));

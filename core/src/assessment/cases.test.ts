@@ -7,7 +7,7 @@ import { remediesFor } from '../remedies/remedies.ts';
 import { DEFAULT_HOUSE_RULES } from '../rules/houseRules.ts';
 import { situationOf } from '../split/base/situation.ts';
 import { findMethods } from '../split/methods/findMethods.ts';
-import { caps, cells, eggs, NO, queen, YES } from '../testing/queenLooks.ts';
+import { caps, cells, eggs, NO, queen, YES, cellsOf } from '../testing/queenLooks.ts';
 import { brood, honey, NEST, QUEENLESS, Scene } from '../testing/scene.ts';
 
 // Judgements: common practice, no source; day numbers from the development clock of Winston 1987 (as remembered).
@@ -59,13 +59,7 @@ describe('a split, a week on', () => {
     const s = new Scene(QUEENLESS, '2026-05-04');
     const seen: Partial<Evidence> = {
       eggs: NO,
-      cells: {
-        look: 'found',
-        cells: [
-          { kind: 'capped', count: 2 },
-          { kind: 'open', count: 5 },
-        ],
-      },
+      cells: cellsOf(['capped', 2], ['open', 5]),
     };
     expect(s.verdict(3, seen).text).toMatch(/Remove the 2 capped, leave the 5 open/);
     const day = s.see(3, seen);

@@ -3,7 +3,7 @@ import { bothSides } from '../comb/contents.ts';
 import type { Day } from '../basics/day.ts';
 import type { FrameReading } from '../comb/contents.ts';
 import type { Evidence } from '../records/bodies/evidence.ts';
-import { caps, cells, eggs, NO, queen, YES } from '../testing/queenLooks.ts';
+import { caps, cells, eggs, NO, queen, YES, cellsOf } from '../testing/queenLooks.ts';
 import { honey, NEST, QUEENLESS, Scene } from '../testing/scene.ts';
 
 /**
@@ -61,13 +61,7 @@ const CASES: readonly Judgement[] = [
         7,
         {
           eggs: NO,
-          cells: {
-            look: 'found',
-            cells: [
-              { kind: 'capped', count: 3 },
-              { kind: 'open', count: 2 },
-            ],
-          },
+          cells: cellsOf(['capped', 3], ['open', 2]),
         },
       ],
     ],
@@ -306,13 +300,7 @@ const CASES: readonly Judgement[] = [
         {
           eggs: NO,
           youngLarvae: NO,
-          cells: {
-            look: 'found',
-            cells: [
-              { kind: 'capped', count: 1 },
-              { kind: 'open', count: 5 },
-            ],
-          },
+          cells: cellsOf(['capped', 1], ['open', 5]),
         },
       ],
     ],
@@ -345,13 +333,7 @@ const CASES: readonly Judgement[] = [
         11,
         {
           eggs: NO,
-          cells: {
-            look: 'found',
-            cells: [
-              { kind: 'emerged', count: 1 },
-              { kind: 'capped', count: 2 },
-            ],
-          },
+          cells: cellsOf(['emerged', 1], ['capped', 2]),
         },
       ],
     ],

@@ -11,6 +11,7 @@ import {
   YES,
   believe,
   type Looks,
+  cellsOf,
 } from '../testing/queenLooks.ts';
 import { QUEEN_STATES, type QueenStateName } from '../rules/queenStates.ts';
 
@@ -89,13 +90,7 @@ const CASES: readonly (readonly [
       [
         3,
         {
-          cells: {
-            look: 'found',
-            cells: [
-              { kind: 'capped', count: 2 },
-              { kind: 'open', count: 5 },
-            ],
-          },
+          cells: cellsOf(['capped', 2], ['open', 5]),
         },
       ],
     ],

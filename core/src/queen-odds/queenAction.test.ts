@@ -15,6 +15,7 @@ import {
   WITHOUT,
   YES,
   type Looks,
+  cellsOf,
 } from '../testing/queenLooks.ts';
 import { queenAction, type QueenAction } from './queenAction.ts';
 import { queenBelief } from './queenOdds.ts';
@@ -112,13 +113,7 @@ const CASES: readonly Case[] = [
       [
         3,
         {
-          cells: {
-            look: 'found',
-            cells: [
-              { kind: 'capped', count: 2 },
-              { kind: 'open', count: 5 },
-            ],
-          },
+          cells: cellsOf(['capped', 2], ['open', 5]),
         },
       ],
     ],
@@ -141,13 +136,7 @@ const CASES: readonly Case[] = [
         12,
         {
           eggs: NO,
-          cells: {
-            look: 'found',
-            cells: [
-              { kind: 'emerged', count: 1 },
-              { kind: 'capped', count: 4 },
-            ],
-          },
+          cells: cellsOf(['emerged', 1], ['capped', 4]),
         },
       ],
     ],
@@ -344,13 +333,7 @@ describe('the next thing to do about a queen', () => {
         [
           d,
           {
-            cells: {
-              look: 'found',
-              cells: [
-                { kind: 'emerged', count: 1 },
-                { kind: 'open', count: 2 },
-              ],
-            },
+            cells: cellsOf(['emerged', 1], ['open', 2]),
           },
         ],
       ]);

@@ -12,9 +12,13 @@ export const caps = (
   cappings: 'flat' | 'domed' | 'both',
   patch: 'compact' | 'scattered' | 'unsure' = 'unsure',
 ) => ({ look: 'found', cappings, patch }) as const;
-export const cells = (kind: CellKind, count = 3): Evidence['cells'] => ({
+export const cells = (kind: CellKind, count = 3) => cellsOf([kind, count]);
+/** Cells of several kinds, as `cellsOf(['capped', 3], ['open', 2])`. */
+export const cellsOf = (
+  ...found: readonly (readonly [kind: CellKind, count: number])[]
+): Evidence['cells'] => ({
   look: 'found',
-  cells: [{ kind, count }],
+  cells: found.map(([kind, count]) => ({ kind, count })),
 });
 export const queen = (build: 'long' | 'slim' | 'unsure' = 'unsure') => ({ look: 'found', build }) as const;
 

@@ -2,6 +2,7 @@ import { Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core/basics';
 import type { ChoiceCourse, ChoicePart } from '@incremen/core/remedies';
 import { one } from '../../ui/format.ts';
+import common from '../../ui/common.module.css';
 import styles from './ChoicesPage.module.css';
 
 const day = (d: string | null) => (d === null ? '–' : dayInWords(d));
@@ -27,7 +28,7 @@ export function MilestoneTable({ choices }: { readonly choices: readonly ChoiceC
   if (choices.length === 0) return <Text color="inkSoft">Choose something above.</Text>;
   return (
     <div className={styles.scroll}>
-      <table className={styles.table}>
+      <table className={common.table}>
         <thead>
           <tr>
             <th scope="col">Choice</th>

@@ -7,7 +7,6 @@ import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';
 import { count, one } from '../../ui/format.ts';
 import common from '../../ui/common.module.css';
-import styles from './ForecastHeld.module.css';
 
 /** What the forecast said for the day of each count, beside what was counted. */
 export function ForecastHeld({
@@ -30,7 +29,7 @@ export function ForecastHeld({
           All colonies
         </Link>
       </Text>
-      <table className={styles.held}>
+      <table className={common.table}>
         <thead>
           <tr>
             <th scope="col">Counted on</th>

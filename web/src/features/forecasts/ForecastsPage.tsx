@@ -12,6 +12,7 @@ import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import common from '../../ui/common.module.css';
 import styles from './ForecastsPage.module.css';
 
 interface Held {
@@ -89,7 +90,7 @@ function ByColony({ all }: { readonly all: readonly Held[] }) {
     return score ? [{ colony, score }] : [];
   });
   return (
-    <table className={styles.table}>
+    <table className={common.table}>
       <thead>
         <tr>
           <th scope="col">Colony</th>

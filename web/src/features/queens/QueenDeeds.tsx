@@ -63,7 +63,15 @@ export function QueenDeeds({ queen }: { readonly queen: Queen }) {
           </Key>
         ))}
       </Flex>
-      {did && <Deed key={did} queen={queen} did={did} done={() => setDid(null)} />}
+      {did && (
+        <Deed
+          key={did}
+          queen={queen}
+          did={did}
+          // Saving takes a moment without a signal: another deed may be open by then, and stays so.
+          done={() => setDid((now) => (now === did ? null : now))}
+        />
+      )}
     </Box>
   );
 }
