@@ -54,7 +54,7 @@ export function datingBench(): void {
   );
   const yards = generatedYards({ colonies: COLONIES, yards: 3 });
   const day = Object.values(yards.visit)[0]?.day ?? '';
-  const outside = { coldNights: false, flow: false };
+  const outside = { coldNights: false };
   const desks: number[] = [];
   for (let n = 0; n < ROUNDS; n++) {
     const fresh = { ...yards, colony: { ...yards.colony } };

@@ -64,7 +64,7 @@ export function createApp(orm: MikroORM, webDir?: string, stationUrl: string | n
   api.use('/operations/:op', backupRouter(orm, store));
   api.use('/operations/:op/photos', photosRouter(orm));
   api.use('/operations/:op/readings', readingsRouter(orm));
-  api.use('/operations/:op/weather', weatherRouter(store, new WeatherDesk(orm, stationUrl)));
+  api.use('/operations/:op/weather', weatherRouter(store, new WeatherDesk(orm, store, stationUrl)));
   api.use(
     '/operations/:op/calendar.ics',
     calendarRouter(store, () => new Date().toISOString().slice(0, 10)),

@@ -208,7 +208,7 @@ describe('weak, sick and crowded', () => {
     s.hive('Strong', [NEST.concat(brood, brood), [honey, brood, brood, brood, honey]]);
     s.see('2026-05-10', { eggs: eggs(), dryingBrood: YES, diseaseSigns: NO, queen: queen('long') });
     s.see('2026-05-10', { eggs: eggs(), diseaseSigns: NO, queen: queen('long') }, 'Strong');
-    const cold = remediesFor(s.apiary, s.here, '2026-05-10', { coldNights: true, flow: false });
+    const cold = remediesFor(s.apiary, s.here, '2026-05-10', { coldNights: true });
     const open = cold.remedies.filter((r) => r.blocked === null).map((r) => r.id);
     expect(open.indexOf('boost-nurses')).toBeGreaterThanOrEqual(0);
     expect(open.includes('boost-brood') && open.indexOf('boost-brood') < open.indexOf('boost-nurses')).toBe(

@@ -115,7 +115,7 @@ function voices({ yard, colony, today }: ReturnType<typeof lived>) {
   const sick = ids.includes('disease-suspected');
   const acts = ids.includes('queen-act');
   const unblocked = sick
-    ? remediesFor(yard.apiary, colony, today, { coldNights: false, flow: false }).remedies.filter(
+    ? remediesFor(yard.apiary, colony, today, { coldNights: false }).remedies.filter(
         (r) => IN_OR_OUT.has(r.id) && r.blocked === null,
       )
     : [];
@@ -211,9 +211,7 @@ describe('two voices are impossible', () => {
 
   it('the desk and the assessment speak of the same colony: facts of both are one', () => {
     const { yard, colony, today } = lived({ nest: 0, start: '2026-05-04', parted: null, looks: [], day: 3 });
-    const facts = allFacts(yard.apiary, today, { coldNights: false, flow: false }).find(
-      (f) => f.colony.id === colony.id,
-    );
+    const facts = allFacts(yard.apiary, today, { coldNights: false }).find((f) => f.colony.id === colony.id);
     expect(facts?.state.strength).toEqual(assess(yard.apiary, colony, today).strength);
   });
 });

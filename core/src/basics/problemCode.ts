@@ -94,6 +94,8 @@ const PROBLEM_STATUS = {
   'rule-out-of-range': 422,
   'says-both': 422,
   'season-order': 422,
+  'flow-overlaps': 409,
+  'no-flow': 409,
   sent: 422,
   'shared-hive': 422,
   'side-over-full': 422,

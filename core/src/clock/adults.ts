@@ -49,6 +49,11 @@ export class Adults {
     return sum;
   }
 
+  /** Bees that fly out for food: field bees, and winter bees once they no longer sit in the cluster. */
+  get foragers(): number {
+    return this.field + this.winter;
+  }
+
   get total(): number {
     return this.inHouse + this.field + this.winter + this.drones;
   }

@@ -243,6 +243,32 @@ describe('food (figures of common practice, order of magnitude)', () => {
     expect(model.framesOfBees).toBeLessThan(4.5);
   });
 
+  it('gains in a weighed flow by its field bees, and stops where its combs are full', () => {
+    const gained = (frames: number, kgPerDay: number, room: number) => {
+      const model = modelOf(times(frames, comb({ honey: 10 - room, drawn: room }, 10)), null);
+      const before = model.foodKg;
+      return after(model, 7, { ...FLOW, gathersKg: kgPerDay }).foodKg - before;
+    };
+    // Ten frames of bees gain about what was weighed for ten; five about half of it.
+    expect(gained(10, 1, 8)).toBeGreaterThan(5.5);
+    expect(gained(10, 1, 8)).toBeLessThan(9);
+    expect(gained(5, 1, 8) / gained(10, 1, 8)).toBeCloseTo(0.5, 1);
+    expect(gained(10, 1, 0.5)).toBeLessThan(2);
+    expect(gained(10, 0, 8)).toBeCloseTo(0, 9);
+  });
+
+  it('without field bees lives on its stores for days, though nectar comes in', () => {
+    const combs = times(5, comb({ open: 3, capped: 3, honey: 2, drawn: 2 }, 8));
+    const whole = modelOf(combs, 900);
+    const split = modelOf(combs, 900);
+    split.lose(split.adults.field, 'field-first');
+    const before = split.foodKg;
+    after(whole, 5, FLOW);
+    after(split, 5, FLOW);
+    expect(whole.foodKg).toBeCloseTo(before, 1);
+    expect(split.foodKg).toBeLessThan(whole.foodKg - 0.01);
+  });
+
   it('a wintering colony of full size lives on 18 to 20 kg from frost to spring, and on 8 kg it does not', () => {
     const calendar = calendarOf('temperate');
     const winter = (kg: number) => {
@@ -251,7 +277,8 @@ describe('food (figures of common practice, order of magnitude)', () => {
         winterShare: 1,
       });
       // From the first frost to the first flow, over midwinter.
-      for (let at = 297; at < 365 + 120; at++) model.pass({ ...pullOf(calendar, at % 365), flow: false });
+      for (let at = 297; at < 365 + 120; at++)
+        model.pass({ ...pullOf(calendar, at % 365), flow: false, gathersKg: 0 });
       return model;
     };
     expect(winter(19).foodKg).toBeGreaterThan(2);
@@ -316,7 +343,7 @@ describe('nothing comes from nowhere', () => {
               start.cells + ledger.laid - ledger.opened - ledger.lost,
               3,
             );
-            expect(model.foodKg).toBeCloseTo(start.kg + ledger.fed - ledger.eaten, 6);
+            expect(model.foodKg).toBeCloseTo(start.kg + ledger.fed + ledger.gathered - ledger.eaten, 6);
             for (const s of model.sides) {
               const side = s.read();
               expect(sumOfTenths(side.contents)).toBeCloseTo(10, 6);

@@ -5,8 +5,10 @@ import { CAPPED_AT, CombSide, EMERGING_DAYS, HATCHES_AT, WORKER_DAYS } from './c
 
 /** What a day brings. */
 export interface DayConditions extends SeasonPull {
-  /** Nectar comes in, as a scale, the keeper or the calendar of the main flow says: what is eaten is replaced. */
+  /** Nectar comes in, as a scale or the keeper says: what is eaten is replaced, as far as field bees fly for it. */
   readonly flow: boolean;
+  /** What a colony of ten frames of bees gains on top of that in a day, in kg of honey; 0 where nobody has weighed it. */
+  readonly gathersKg: number;
 }
 
 /** What a keeper may set of how colonies live. */
@@ -33,8 +35,9 @@ export interface Ledger {
   laid: number;
   opened: number;
   lost: number;
-  /** Kilograms of honey: fed, and eaten. What a flow brings is eaten the same day. */
+  /** Kilograms of honey: fed, gathered, and eaten. What replaces the food of the same day is in neither. */
   fed: number;
+  gathered: number;
   eaten: number;
 }
 
@@ -76,6 +79,10 @@ const WARMING = { small: 2, large: 1.5, largeFrom: 6 } as const;
 const BREAD_LARVA = 0.11e-3;
 /** Without field bees no pollen comes in. */
 const FIELD_FOR_POLLEN = 0.1;
+/** With so many field bees among its bees a colony brings home what it eats; with fewer, less (our estimate). */
+const FIELD_TO_LIVE_ON = 0.15;
+/** Bees that fly out of a colony of ten frames of bees, by which a gain on a scale is measured: 0.4 of all (our estimate). */
+const FIELD_OF_TEN_FRAMES = 10 * FRAME_OF_BEES * 0.4;
 /** Without bread a colony raises so little of what it could, from its own reserves. */
 const WITHOUT_BREAD = 0.2;
 /** Days of food below which she lays less, and none. */
@@ -92,8 +99,8 @@ const FEEDER_DAYS = 5;
  * bees and drones; food and bread.
  *
  * What is laid is the least of what she can, what the season lets her, what bees cover, what food and bread allow, and
- * empty comb where she can get to. What cannot be covered or fed is lost. Nothing is gathered unless somebody says that
- * there is a flow.
+ * empty comb where she can get to. What cannot be covered or fed is lost. Nothing is gathered unless the keeper or a
+ * scale says that there is a flow.
  */
 export class ColonyModel {
   readonly sides: CombSide[] = [];
@@ -107,6 +114,7 @@ export class ColonyModel {
     opened: 0,
     lost: 0,
     fed: 0,
+    gathered: 0,
     eaten: 0,
   };
   /** Eggs a day that she lays, or would with all that she needs. */
@@ -293,9 +301,9 @@ export class ColonyModel {
   private eat(day: DayConditions): void {
     this.takeUpFeed();
     this.eatBread(day);
-    // In a flow what is eaten is replaced; the surplus is not forecast.
-    if (day.flow) return;
-    const wanted = this.eatsPerDay(day);
+    this.gather(day);
+    const wanted = this.eatsPerDay(day) * (1 - this.replacedBy(day));
+    if (wanted <= 0) return;
     const common = Math.min(this.commonKg, wanted * this.shareOfCommon());
     this.commonKg -= common;
     let missing = wanted - common;
@@ -308,6 +316,19 @@ export class ColonyModel {
     missing -= rest;
     this.ledger.eaten += wanted - missing;
     if (missing > wanted * 0.5 && !day.forage) this.starve();
+  }
+
+  /** Of what it eats on such a day, so much is brought home the same day. */
+  private replacedBy({ flow }: DayConditions): number {
+    return flow
+      ? Math.min(1, this.adults.foragers / Math.max(1e-9, FIELD_TO_LIVE_ON * this.adults.total))
+      : 0;
+  }
+
+  /** What a flow brings over what is eaten, as far as there is comb for it. */
+  private gather({ flow, gathersKg }: DayConditions): void {
+    if (!flow || gathersKg <= 0) return;
+    this.ledger.gathered += this.store((gathersKg * this.adults.foragers) / FIELD_OF_TEN_FRAMES);
   }
 
   private shareOfCommon(): number {
@@ -354,8 +375,8 @@ export class ColonyModel {
   }
 
   private eatBread({ pollen }: DayConditions): void {
-    const { field, total } = this.adults;
-    if (pollen && field > FIELD_FOR_POLLEN * total) return;
+    const { foragers, total } = this.adults;
+    if (pollen && foragers > FIELD_FOR_POLLEN * total) return;
     let bread = 0;
     for (const s of this.sides) bread += s.rest.beeBread * s.breadKg;
     const wanted = this.raisedPerDay() * BREAD_LARVA;
@@ -402,15 +423,15 @@ export class ColonyModel {
   }
 
   private hungerShare(day: DayConditions): number {
-    if (day.flow) return 1;
+    if (this.replacedBy(day) >= 1) return 1;
     const days = this.daysOfFood(day);
     if (days <= HUNGER.none) return day.forage ? 0.5 : 0;
     return days >= HUNGER.less ? 1 : 0.5;
   }
 
   private breadShare({ pollen }: DayConditions): number {
-    const { field, total } = this.adults;
-    if (pollen && field > FIELD_FOR_POLLEN * total) return 1;
+    const { foragers, total } = this.adults;
+    if (pollen && foragers > FIELD_FOR_POLLEN * total) return 1;
     let bread = 0;
     for (const s of this.sides) bread += s.rest.beeBread * s.breadKg;
     return bread > 0.02 ? 1 : WITHOUT_BREAD;

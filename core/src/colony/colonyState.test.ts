@@ -145,11 +145,7 @@ describe('parts of a split', () => {
     const notice = (today: string) => colonyState(yard.apiary, hungry, today).notice;
     expect(notice('2026-05-10')).toMatchObject({ id: 'hungry', urgent: true });
     expect(notice('2026-05-14').words).toBe('Feed today: its food is used up');
-    yard.run({
-      type: 'editYard',
-      yardId: yard.yardId,
-      season: { climate: 'temperate', moved: {}, flows: [{ from: '2026-05-09', to: null }] },
-    });
+    yard.flow('2026-05-09');
     expect(notice('2026-05-14').id).not.toBe('hungry');
   });
 

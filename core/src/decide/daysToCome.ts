@@ -7,6 +7,7 @@ type Told = { readonly day: Day; readonly path: readonly (string | number)[] };
 const TOLD: ReadonlySet<Command['type']> = new Set([
   'recordCount',
   'recordLook',
+  'noteFlow',
   'moveHive',
   'setEntrance',
   'stackHives',

@@ -38,6 +38,7 @@ import { decideNoteQueen } from './deciders/happening/queens.ts';
 import { decideStackHives, decideUnstackHive } from './deciders/happening/stacks.ts';
 import { decideRecordSwarm, decideSetOrigin } from './deciders/happening/swarms.ts';
 import { decideDressHive, decideSetInserts } from './deciders/happening/wearing.ts';
+import { decideNoteFlow } from './deciders/happening/flows.ts';
 import { decideArrangeStands, decideEditYard } from './deciders/happening/yards.ts';
 
 /**
@@ -113,6 +114,8 @@ function decideInto(draft: Draft, command: Command, path: Path): void {
       return decideSettings(draft, command, path);
     case 'editYard':
       return decideEditYard(draft, command, path);
+    case 'noteFlow':
+      return decideNoteFlow(draft, command, path);
     case 'arrangeStands':
       return decideArrangeStands(draft, command, path);
     case 'moveHive':

@@ -1,3 +1,4 @@
+import { flowInWords } from './deciders/happening/flows.ts';
 import { listInWords, dayInWords } from '../basics/index.ts';
 import {
   COLONY_END_WORDS,
@@ -91,6 +92,8 @@ export function summarise(apiary: Apiary, command: Command): string {
       return command.houseRules || command.likelihoods ? 'House rules changed' : 'Settings changed';
     case 'editYard':
       return `${apiary.yard[command.yardId]?.name ?? 'A yard'}: ${command.closedOn ? 'closed' : command.closedOn === null ? 'opened again' : 'changed'}`;
+    case 'noteFlow':
+      return flowInWords(command, apiary.yard[command.yardId]?.name ?? 'A yard');
     case 'arrangeStands':
       return `Stands of ${apiary.yard[command.yardId]?.name ?? 'a yard'} arranged`;
     case 'moveHive': {

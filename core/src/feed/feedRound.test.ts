@@ -37,7 +37,8 @@ function afterSplit() {
 describe('a feed round', () => {
   it('feeds who has no field bees and little food, and not the giver in a flow (stop-start weather, cold nights)', () => {
     const yard = afterSplit();
-    const cold = feedRound(yard.apiary, yard.yardId, DAY, 'bridge', { nightMinC: 6, flow: true });
+    yard.flow(DAY);
+    const cold = feedRound(yard.apiary, yard.yardId, DAY, 'bridge', { nightMinC: 6 });
     const of = (name: string) => cold.lines.find((l) => l.name === name);
     expect(of('Giver')).toMatchObject({ what: 'none', kg: 0 });
     expect(of('Giver')?.why).toContain('feeds itself');
@@ -49,7 +50,7 @@ describe('a feed round', () => {
 
   it('gives 1:1 when it is warm, and says why a rich one gets none', () => {
     const yard = afterSplit();
-    const warm = feedRound(yard.apiary, yard.yardId, DAY, 'bridge', { nightMinC: 12, flow: false });
+    const warm = feedRound(yard.apiary, yard.yardId, DAY, 'bridge', { nightMinC: 12 });
     const unit = warm.lines.find((l) => l.name === 'Unit');
     expect(unit?.what).toBe('syrup');
     // 1:1 by weight: 1.63 L a kilogram of sugar.
@@ -62,7 +63,6 @@ describe('a feed round', () => {
     const yard = afterSplit();
     const winter = feedRound(yard.apiary, yard.yardId, '2026-09-10', 'winter', {
       nightMinC: 10,
-      flow: false,
     });
     const unit = winter.lines.find((l) => l.name === 'Unit');
     // Three combs of bees need half of what a full colony does.
@@ -81,7 +81,7 @@ describe('a feed round', () => {
         Object.entries(yard.apiary.frame).map(([k, f]) => [k, { ...f, readingId: null }]),
       ),
     };
-    const round = feedRound(yard.apiary, yard.yardId, DAY, 'bridge', { nightMinC: 12, flow: false });
+    const round = feedRound(yard.apiary, yard.yardId, DAY, 'bridge', { nightMinC: 12 });
     expect(round.lines).toEqual([
       expect.objectContaining({ colonyId: colony.id, what: 'count-first', kg: 0 }),
     ]);

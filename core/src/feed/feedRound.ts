@@ -13,8 +13,6 @@ export type FeedAim = 'bridge' | 'winter' | 'draw-comb';
 export interface FeedWeather {
   /** The coldest night to come, in °C. */
   readonly nightMinC: number;
-  /** Nectar comes in: whoever has field bees feeds itself. */
-  readonly flow: boolean;
 }
 
 /** What one colony gets, and why. */
@@ -127,7 +125,7 @@ function feedLine(
   const bees = strength.framesOfBees.likely;
   const apart = colony.separation ? daysBetween(colony.separation.day, day) : Infinity;
   const noFieldBees = colony.origin.how === 'split' && apart < DAYS_WITHOUT_FIELD_BEES;
-  const flow = (weather.flow || food.flow) && !noFieldBees;
+  const flow = food.flow && !noFieldBees;
   const daysToFeed = noFieldBees ? DAYS_WITHOUT_FIELD_BEES - apart : rules.feedDays;
   const foundation = placed.filter((p) => p.frame.blank === 'foundation' && p.reading === null).length;
   const needsKg =

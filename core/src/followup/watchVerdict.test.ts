@@ -8,11 +8,12 @@ import { NEST } from '../testing/nests.ts';
 import { FULL_OF_BROOD, WEAK_DAY, WeakYard } from '../testing/weakYard.ts';
 import { watchVerdict } from './watchVerdict.ts';
 
-const OUTSIDE = { coldNights: false, flow: true };
+const OUTSIDE = { coldNights: false };
 
 /** A unit put on watch on the day it is judged. */
 function watched() {
   const yard = new WeakYard(FULL_OF_BROOD);
+  yard.flow(WEAK_DAY);
   const followUp = watchOn(unitFacts(yard.apiary, yard.weak, WEAK_DAY, OUTSIDE), yard.newId());
   yard.run({ type: 'fileFollowUp', followUp });
   const filed = () => yard.apiary.followUp[followUp.id]!;

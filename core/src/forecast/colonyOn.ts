@@ -19,6 +19,7 @@ import { houseRules, HOUSE_RULES } from '../rules/index.ts';
 import { midwinterBefore, pullOf, winterBeesAmongAdults, type SeasonPull } from '../season/index.ts';
 import { commonCombs } from './commonCombs.ts';
 import { happeningsOf, type Happening } from './colonyHistory.ts';
+import { flowAmong } from './flowOn.ts';
 import { strengthOf } from './strength.ts';
 import { yardCalendar } from './yardSeason.ts';
 
@@ -324,8 +325,8 @@ export function conditionsAt(apiary: Apiary, yard: Yard | undefined): (day: Day)
     const at = daysBetween(midwinterBefore(day, hemisphere), day);
     const pull = pulls.get(at) ?? pullOf(calendar, at);
     pulls.set(at, pull);
-    const confirmed = flows.some((f) => f.from <= day && (f.to === null || day <= f.to));
-    const conditions = { ...pull, flow: confirmed || pull.mainFlow };
+    const flow = flowAmong(flows, day);
+    const conditions = { ...pull, flow: flow !== null, gathersKg: flow?.kgPerDay ?? 0 };
     days.set(day, conditions);
     return conditions;
   };

@@ -22,7 +22,7 @@ export interface FoodOn {
   readonly eatsPerDay: number;
   /** Days that it lasts if nothing comes in: likely, and as few or as many as counts and appetites differ. */
   readonly days: { readonly low: number; readonly likely: number; readonly high: number };
-  /** Nectar comes in: by a scale, the keeper, or the calendar of the main flow. */
+  /** Nectar comes in, by a scale or the keeper. */
   readonly flow: boolean;
   /** Days since its stores were counted; null when they never were. */
   readonly countAgeDays: number | null;

@@ -1,3 +1,4 @@
+export { beesAhead, type BeesAhead } from './beesAhead.ts';
 export { type CommonCombs, strengthOf, type Strength } from './strength.ts';
 export { commonCombs } from './commonCombs.ts';
 export { doneOn, type Happening } from './colonyHistory.ts';
@@ -11,6 +12,8 @@ export {
   framesOn,
   modelRules,
 } from './colonyOn.ts';
+export { flowOn, settingOf } from './flowOn.ts';
+export { flowsByScale } from './flowsByScale.ts';
 export { foodEndsOn, foodOn, type FoodOn, winterNeedKg } from './foodOn.ts';
 export { daysUntilFull, hatchesWithin } from './hatchForecast.ts';
 export {

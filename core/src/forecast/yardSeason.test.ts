@@ -54,23 +54,28 @@ describe('the calendar of a yard (presets are our estimates, no published source
         season: {
           climate: 'temperate',
           moved: { 'main-flow-end': 150 },
-          flows: [{ from: '2026-05-10', to: '2026-05-01' }],
+          flows: [{ from: '2026-05-10', to: '2026-05-01', by: 'keeper', kgPerDay: null }],
         },
       }),
     ).toEqual(['season-order at season.moved.main-flow-end', 'window-reversed at season.flows.0']);
   });
 
-  it('says what each day brings: no brood in winter, most at the main flow, a flow when it is said', () => {
+  it('says what each day brings: no brood in winter, most at the main flow, a flow only when it is said', () => {
     const yard = new TestYard();
     const on = () => conditionsAt(yard.apiary, yard.apiary.yard[yard.yardId]);
     expect(on()('2026-01-10')).toMatchObject({ laying: 0, cluster: true, pollen: false });
-    expect(on()('2026-06-01')).toMatchObject({ laying: 1, cluster: false, flow: true });
+    expect(on()('2026-06-01')).toMatchObject({ laying: 1, cluster: false, flow: false });
     expect(on()('2026-05-05').flow).toBe(false);
-    yard.run({
-      type: 'editYard',
+    yard.flow('2026-05-01', 0.8);
+    const ends = {
+      type: 'noteFlow',
       yardId: yard.yardId,
-      season: { climate: 'temperate', moved: {}, flows: [{ from: '2026-05-01', to: '2026-05-08' }] },
-    });
+      what: 'ends',
+      by: 'keeper',
+      kgPerDay: null,
+    } as const;
+    yard.run({ ...ends, day: '2026-05-08' });
+    expect(on()('2026-05-05').gathersKg).toBe(0.8);
     expect(on()('2026-05-05').flow).toBe(true);
     expect(on()('2026-05-09').flow).toBe(false);
   });

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { daySchema } from '../basics/index.ts';
 import { frameReading, frameSizeId } from '../comb/index.ts';
+import { flowSpell } from '../season/index.ts';
 import { evidence } from './bodies/evidence.ts';
 import { markingColourSchema } from './bodies/markingColour.ts';
 import { CELL_FATES, cellRecord } from './kinds/cell.ts';
@@ -30,6 +31,19 @@ const editYard = z.strictObject({
   position: yardRecord.shape.position.unwrap().optional(),
   closedOn: daySchema.nullable().optional(),
   season: yardRecord.shape.season.unwrap().optional(),
+});
+
+/**
+ * Nectar comes in, or no longer does. A flow that is on record on that day and goes on gets the gain that is told now.
+ */
+const noteFlow = z.strictObject({
+  type: z.literal('noteFlow'),
+  yardId: id,
+  what: z.enum(['begins', 'ends']),
+  /** The first day with nectar, or the first without. */
+  day: daySchema,
+  by: flowSpell.shape.by.unwrap(),
+  kgPerDay: flowSpell.shape.kgPerDay.unwrap(),
 });
 
 /** Orders the stands of a yard, and puts them in its drawn plan. */
@@ -245,6 +259,7 @@ const correctVisit = z.strictObject({
 
 export const happenings = [
   editYard,
+  noteFlow,
   arrangeStands,
   moveHive,
   planMove,

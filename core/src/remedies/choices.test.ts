@@ -6,7 +6,7 @@ import { TestYard } from '../testing/builders.ts';
 import { FULL_OF_BROOD, NO_NURSES, WEAK_DAY, WeakYard } from '../testing/weakYard.ts';
 import { compareChoices, type ChoiceId } from './choices.ts';
 
-const MILD = { coldNights: false, flow: false };
+const MILD = { coldNights: false };
 
 function compared(yard: TestYard, name: string, day: string, days = 60) {
   const choices = compareChoices(yard.apiary, yard.colony(name), day, MILD, days, yard.newId);

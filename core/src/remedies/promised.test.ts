@@ -16,7 +16,7 @@ import { promisedBy, SETTLED_DAYS, type Promised } from './promised.ts';
 import { allFacts } from './remedies.ts';
 import { unitFacts } from './unit/unitFacts.ts';
 
-const MILD = { coldNights: false, flow: false };
+const MILD = { coldNights: false };
 
 /** What every page shows of a colony on a day: bees, brood and food, to the digit. */
 function shownEverywhere(apiary: Apiary, colonyId: string, day: string): [string, number, number, number][] {
@@ -26,7 +26,6 @@ function shownEverywhere(apiary: Apiary, colonyId: string, day: string): [string
   const clock = strengthOf(nestOf(colonyOn(apiary, colony, day).frames), 'langstroth-deep');
   const fed = feedRound(apiary, Object.keys(apiary.yard)[0] ?? '', day, 'bridge', {
     nightMinC: 12,
-    flow: false,
   });
   const line = fed.lines.find((l) => l.colonyId === colonyId);
   const brood = board.broodFrames.likely;
@@ -78,7 +77,8 @@ describe('what a plan promises for a day is what every page shows on that day af
 
   it.each(LEAVES_COLONIES)('action %s', (id) => {
     const yard = new WeakYard(id === 'shrink' ? NO_BROOD : id === 'combine' ? FULL_OF_BROOD : NO_NURSES);
-    const all = allFacts(yard.apiary, WEAK_DAY, { coldNights: false, flow: true });
+    yard.flow(WEAK_DAY);
+    const all = allFacts(yard.apiary, WEAK_DAY, MILD);
     const facts = all.find((f) => f.colony.id === yard.weak.id)!;
     const plan = planAction(id, facts, all, {}, yard.newId);
     if (!plan) throw new Error(`${id} cannot be done`);

@@ -9,9 +9,8 @@ import { FULL_OF_BROOD, NO_BROOD, NO_NURSES, WEAK_DAY, WeakYard } from '../testi
 import { remediesFor, type RemedyId } from './remedies.ts';
 import type { Outside } from './unit/unitFacts.ts';
 
-const MILD: Outside = { coldNights: false, flow: false };
-const COLD: Outside = { coldNights: true, flow: false };
-const FLOW: Outside = { coldNights: false, flow: true };
+const MILD: Outside = { coldNights: false };
+const COLD: Outside = { coldNights: true };
 
 function judged(yard: WeakYard, outside = MILD, day = WEAK_DAY, on?: string) {
   const found = remediesFor(yard.apiary, yard.weak, day, outside, on);
@@ -94,7 +93,8 @@ describe('remedies for a weak unit', () => {
     const yard = new WeakYard(NO_NURSES);
     laying(yard);
     expect(judged(yard, MILD).of('swap-stands')?.blocked).toContain('Only in a flow');
-    expect(judged(yard, FLOW).of('swap-stands')?.blocked).toBeNull();
+    yard.flow(WEAK_DAY);
+    expect(judged(yard).of('swap-stands')?.blocked).toBeNull();
   });
 
   it('late in the year a cell is too late; a mated queen or a union are not', () => {
@@ -120,7 +120,8 @@ describe('remedies for a weak unit', () => {
       NEST.honey(4),
     ]);
     yard.look(yard.weak, { eggs: eggs(), cappedBrood: caps('flat', 'compact'), queen: queen('long') });
-    const { causes, best } = judged(yard, FLOW);
+    yard.flow(WEAK_DAY);
+    const { causes, best } = judged(yard);
     expect(causes.at(-1)).toBe('young');
     expect(best?.blocked).toBeNull();
   });

@@ -103,7 +103,7 @@ export const swapStands: RemedyMaker = (facts, all, on) => {
       : 'No strong hive in its yard.',
     blocked: !strong
       ? 'No much stronger hive with a safe queen stands in its yard.'
-      : !facts.outside.flow
+      : !facts.flow
         ? 'Only in a flow: otherwise strangers are fought and the queen may be lost.'
         : layingChance(facts) < 0.75
           ? 'Both queens must be safe, and hers is in doubt.'

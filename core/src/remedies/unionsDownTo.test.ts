@@ -5,7 +5,7 @@ import { eggs } from '../testing/queenLooks.ts';
 import { unionsDownTo, expectedColonies } from './unionsDownTo.ts';
 import { allFacts } from './remedies.ts';
 
-const MILD = { coldNights: false, flow: false };
+const MILD = { coldNights: false };
 
 describe('coming down to a number of colonies', () => {
   it('unites the weakest first, none twice, and stops at the number', () => {

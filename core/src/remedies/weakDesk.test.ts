@@ -9,7 +9,7 @@ import { hiveUpWindow, nucReserve } from './hiveUpWindow.ts';
 import { allFacts } from './remedies.ts';
 import { weakDesk } from './weakDesk.ts';
 
-const MILD = { coldNights: false, flow: false };
+const MILD = { coldNights: false };
 
 describe('the desk for weak units', () => {
   it('has the weak, not the strong, and not a part that raises its queen in its time', () => {

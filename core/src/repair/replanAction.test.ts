@@ -8,7 +8,7 @@ import { reportWork } from './reportWork.ts';
 import type { WorkReport } from '../records/bodies/workReport.ts';
 
 function begun(yard: WeakYard) {
-  const all = allFacts(yard.apiary, WEAK_DAY, { coldNights: false, flow: false });
+  const all = allFacts(yard.apiary, WEAK_DAY, { coldNights: false });
   const facts = all.find((f) => f.colony.id === yard.weak.id);
   const plan = facts && planAction('boost-brood', facts, all, {}, yard.newId);
   if (!plan) throw new Error('no plan');

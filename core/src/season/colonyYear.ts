@@ -15,8 +15,6 @@ export interface SeasonPull {
   readonly pollen: boolean;
   /** Something is in flower: bees that have nothing left live from hand to mouth and do not starve at once. */
   readonly forage: boolean;
-  /** The main flow of a usual year: what is eaten is replaced. More is not forecast. */
-  readonly mainFlow: boolean;
 }
 
 /** Winter bees: workers that emerge from about ten weeks before the first hard frost on; all of them six weeks before. */
@@ -56,7 +54,6 @@ export function pullOf(calendar: SeasonCalendar, at: number): SeasonPull {
     cluster: phase === 'winter',
     pollen: at > c['brood-restart'] + 21 && at < c['last-opening'],
     forage: phase === 'build-up' || phase === 'main-flow' || phase === 'autumn-flow',
-    mainFlow: phase === 'main-flow',
   };
 }
 

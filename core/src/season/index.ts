@@ -14,6 +14,8 @@ export { pullOf, type SeasonPull, winterBeesAmongAdults } from './colonyYear.ts'
 export {
   calendarOf,
   daysIntoSeason,
+  flowSpell,
+  type FlowSpell,
   type Hemisphere,
   midwinterBefore,
   phaseAt,

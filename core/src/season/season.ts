@@ -11,16 +11,26 @@ import {
 
 export type Hemisphere = 'north' | 'south';
 
+/** A spell in which nectar came in, as the keeper or a scale has said. */
+export const flowSpell = z.strictObject({
+  from: z.iso.date(),
+  /** Its last day; null while it goes on. */
+  to: z.iso.date().nullable(),
+  by: z.enum(['keeper', 'scale']).default('keeper'),
+  /**
+   * What a colony of ten frames of bees gains in a day, in kg of ripe honey, over what it eats; null where nobody has
+   * weighed it: then what is eaten is replaced, and no more is counted on.
+   */
+  kgPerDay: z.number().min(0).max(15).nullable().default(null),
+});
+export type FlowSpell = z.infer<typeof flowSpell>;
+
 /** What a keeper has said of the year of a yard: where it begins from, and which dates were moved. */
 export const seasonSetting = z.strictObject({
   climate: z.enum(CLIMATES),
   /** Days after midwinter, for events that were moved. */
   moved: z.partialRecord(z.enum(SEASON_EVENTS), z.int().min(0).max(365)),
-  /** Spells in which nectar came in, as the keeper or a scale has said; the end is null while it goes on. */
-  flows: z
-    .array(z.strictObject({ from: z.iso.date(), to: z.iso.date().nullable() }))
-    .max(200)
-    .default([]),
+  flows: z.array(flowSpell).max(200).default([]),
 });
 export type SeasonSetting = z.infer<typeof seasonSetting>;
 

@@ -44,6 +44,11 @@ export class TestYard {
     this.apiary = applyChanges(this.apiary, result.value);
   }
 
+  /** Nectar comes in from a day on. @param kgPerDay - what ten frames of bees gain in a day, where it was weighed */
+  flow(day: Day, kgPerDay: number | null = null): void {
+    this.run({ type: 'noteFlow', yardId: this.yardId, what: 'begins', day, by: 'keeper', kgPerDay });
+  }
+
   /** Ticks a step; with the last one every unit answers. */
   tick(stepId: string, day: Day): void {
     this.run({ type: 'tickStep', stepId, done: true, day, ...closingFor(this.apiary, stepId) });

@@ -9,8 +9,8 @@ export const SUMMER: DayConditions = {
   cluster: false,
   pollen: true,
   forage: false,
-  mainFlow: false,
   flow: false,
+  gathersKg: 0,
 };
 /** The same while nectar comes in. */
 export const FLOW: DayConditions = { ...SUMMER, flow: true };
@@ -22,8 +22,8 @@ export const WINTER: DayConditions = {
   cluster: true,
   pollen: false,
   forage: false,
-  mainFlow: false,
   flow: false,
+  gathersKg: 0,
 };
 
 const RULES: ModelRules = { layingMost: 1500, coverWarm: 0.8, coverCold: 0.6, appetite: 1 };

@@ -95,7 +95,7 @@ export class Scene extends TestYard {
     const list = (['must', 'may', 'mustNot'] as const).find((k) =>
       lists[k].some((h) => h.colony.id === colony.id),
     );
-    const found = remediesFor(this.apiary, colony, day, { coldNights: false, flow: false });
+    const found = remediesFor(this.apiary, colony, day, { coldNights: false });
     return {
       board: a.notice.words,
       next: a.needs.map((n) => `${n.notice.words}. ${n.why}`).join('\n'),

@@ -4,6 +4,7 @@ export {
   nextRain,
   type Night,
   nights,
+  type ScaleDay,
   scaleDays,
   scaleVerdict,
   WEATHER_LIMITS,
@@ -11,6 +12,7 @@ export {
   workingWindows,
 } from './beeWeather.ts';
 export {
+  dayOfHour,
   type ScaleHour,
   scaleHour,
   scaleRows,

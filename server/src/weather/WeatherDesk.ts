@@ -1,9 +1,11 @@
 import { addDays, type Day, type Problem, type Result } from '@incremen/core/basics';
-import { scaleRows, weatherRows, type ScaleHour, type WeatherHour } from '@incremen/core/weather';
+import { dayOfHour, scaleRows, weatherRows, type ScaleHour, type WeatherHour } from '@incremen/core/weather';
 import type { WeatherReport } from '@incremen/contract';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import Papa from 'papaparse';
+import type { OperationStore } from '../operations/OperationStore.ts';
 import { ASKED, hoursFrom, keepHours, type MeasurementKind } from './measurements.ts';
+import { noteFlowsByScale } from './noteFlowsByScale.ts';
 
 /** A station is asked again after so long. */
 const ASK_AGAIN_MS = 10 * 60_000;
@@ -23,13 +25,15 @@ function readHours(kind: MeasurementKind, text: string): Result<(WeatherHour | S
 /** Weather of the operations: what stations were asked for, and what was sent by others. */
 export class WeatherDesk {
   private readonly orm: MikroORM;
+  private readonly store: OperationStore;
   private readonly stationUrl: string | null;
   private readonly asked = new Map<string, { readonly day: Day; readonly at: number }>();
   private trouble: string | null = null;
 
   /** @param stationUrl - address of a station that answers as the simulated one does; null for none */
-  constructor(orm: MikroORM, stationUrl: string | null) {
+  constructor(orm: MikroORM, store: OperationStore, stationUrl: string | null) {
     this.orm = orm;
+    this.store = store;
     this.stationUrl = stationUrl;
   }
 
@@ -43,6 +47,8 @@ export class WeatherDesk {
     const read = readHours(kind, text);
     if (!read.ok) return read;
     await keepHours(this.orm.em.fork(), operationId, kind, source, read.value);
+    const last = read.value.reduce<Day>((d, h) => (dayOfHour(h.time) > d ? dayOfHour(h.time) : d), '');
+    if (kind === 'scale' && last !== '') await noteFlowsByScale(this.orm, this.store, operationId, last);
     return { ok: true, value: read.value.length };
   }
 

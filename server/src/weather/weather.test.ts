@@ -1,6 +1,7 @@
+import { randomUUID } from 'node:crypto';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import type { WeatherReport, ProblemDocument } from '@incremen/contract';
+import type { JournalPage, WeatherReport, ProblemDocument } from '@incremen/contract';
 import { createStation } from '@incremen/station';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { hoursFrom, keepHours } from './measurements.ts';
@@ -77,6 +78,39 @@ describe('weather of an operation', () => {
     ]);
     expect((await send('observed', '{}', 'application/json')).status).toBe(415);
     expect((await send('moon', 'x')).status).toBe(400);
+  });
+
+  it('puts a flow on record that a scale shows, once, and what was taken back stays so', async () => {
+    const own = await TestServer.start();
+    const { records } = await own.snapshot();
+    const clary = records.colony.find((c) => c.name === 'Clary');
+    const hive = records.hive.find((h) => h.id === clary?.hiveId);
+    const yardId = records.stand.find((s) => s.id === hive?.standId)?.yardId;
+    const rows = Array.from({ length: 10 }, (_, i) =>
+      [0, 12].map((h) => {
+        const gain = i < 6 ? 0 : 0.5 * (2 * (i - 6) + (h === 12 ? 1 : 0));
+        return `2026-05-${String(i + 5).padStart(2, '0')}T${String(h).padStart(2, '0')}:00,Clary,${40 + gain}`;
+      }),
+    ).flat();
+    const send = () =>
+      fetch(`${own.url}/api/operations/${own.op}/weather/scale?source=garden`, {
+        method: 'POST',
+        body: ['time,hive,weight_kg', ...rows].join('\n'),
+        headers: { 'content-type': 'text/csv' },
+      });
+    const flows = async () =>
+      (await own.snapshot()).records.yard.find((y) => y.id === yardId)?.season?.flows ?? [];
+    expect((await send()).status).toBe(201);
+    expect(await flows()).toMatchObject([{ from: '2026-05-12', to: null, by: 'scale' }]);
+    await send();
+    expect(await flows()).toHaveLength(1);
+    const [entry] = (await own.ask<JournalPage>('GET', `/api/operations/${own.op}/journal`)).body.entries;
+    expect(entry?.summary).toMatch(/nectar comes in, says the scale, [\d.]+ kg a day/);
+    const undo = { id: randomUUID(), madeAt: `${DAY}T10:00:00.000Z`, entryId: entry?.id };
+    expect((await own.ask('POST', `/api/operations/${own.op}/undo`, undo)).status).toBe(201);
+    await send();
+    expect(await flows()).toEqual([]);
+    await own.stop();
   });
 
   it('of an hour is told once: who sends it rules over the station that is asked', async () => {

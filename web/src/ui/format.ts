@@ -18,6 +18,10 @@ export function mass(kg: number, units: Operation['units']): string {
   return units === 'imperial' ? `${Math.round(kg / KG_PER_LB)} lb` : `${Math.round(kg)} kg`;
 }
 
+/** A small mass, in one decimal: `0.5 kg`. */
+export const smallMass = (kg: number, units: Operation['units']): string =>
+  units === 'imperial' ? `${one(kg / KG_PER_LB)} lb` : `${one(kg)} kg`;
+
 /** Kilograms of what was typed in the units of the operation. */
 export const kilograms = (typed: number, units: Operation['units']): number =>
   units === 'imperial' ? typed * KG_PER_LB : typed;

@@ -12,18 +12,18 @@ import { ACTION_IDS, type ActionId } from '../../records/bodies/actionId.ts';
 import { planAction } from './actions.ts';
 import { waysToUnite } from './combine.ts';
 
-const MILD = { coldNights: false, flow: false };
+const MILD = { coldNights: false };
 
-function planned(yard: WeakYard, id: ActionId, choice: ActionChoice = {}, outside = MILD) {
-  const all = allFacts(yard.apiary, WEAK_DAY, outside);
+function planned(yard: WeakYard, id: ActionId, choice: ActionChoice = {}) {
+  const all = allFacts(yard.apiary, WEAK_DAY, MILD);
   const facts = all.find((f) => f.colony.id === yard.weak.id);
   if (!facts) throw new Error('no facts');
   return planAction(id, facts, all, choice, yard.newId);
 }
 
 /** Works an action off to its last step. */
-function work(yard: WeakYard, id: ActionId, choice: ActionChoice = {}, outside = MILD) {
-  const plan = planned(yard, id, choice, outside);
+function work(yard: WeakYard, id: ActionId, choice: ActionChoice = {}) {
+  const plan = planned(yard, id, choice);
   if (!plan) throw new Error(`${id} cannot be done`);
   const command = workOfAction(yard.apiary, plan, WEAK_DAY, yard.newId);
   yard.run(command);
@@ -41,7 +41,8 @@ describe('actions about one unit', () => {
     (id) => {
       const yard = new WeakYard(id === 'shrink' ? NO_BROOD : NO_NURSES);
       const before = allFrames(yard);
-      const { command } = work(yard, id, {}, { coldNights: false, flow: true });
+      yard.flow(WEAK_DAY);
+      const { command } = work(yard, id);
       expect(allFrames(yard)).toBe(before);
       expect(yard.apiary.work[command.work.id]?.status).toBe('done');
       expect(command.steps.length).toBeGreaterThan(1);
@@ -125,7 +126,8 @@ describe('actions about one unit', () => {
     const yard = new WeakYard(NO_NURSES);
     const standOf = (name: string) => placeOf(yard.apiary, yard.colony(name)).stand?.id;
     const [weak, strong] = [standOf('Nettle'), standOf('Rowan')];
-    work(yard, 'swap-stands', {}, { coldNights: false, flow: true });
+    yard.flow(WEAK_DAY);
+    work(yard, 'swap-stands');
     expect(standOf('Nettle')).toBe(strong);
     expect(standOf('Rowan')).toBe(weak);
   });
@@ -177,11 +179,12 @@ describe('a union', () => {
   it('goes comb to comb where one side is queenless, it flows, and brood fits one box', () => {
     const yard = new WeakYard(NO_BROOD);
     yard.look(yard.weak, { eggs: NO, cells: NO, olderLarvae: NO, cappedBrood: NO, mood: 'roaring' });
-    const all = allFacts(yard.apiary, WEAK_DAY, { coldNights: false, flow: true });
+    yard.flow(WEAK_DAY);
+    const all = allFacts(yard.apiary, WEAK_DAY, MILD);
     const [a, b] = ['Nettle', 'Rowan'].map((n) => all.find((f) => f.colony.name === n));
     if (!a || !b) throw new Error('no facts');
     expect(waysToUnite([a, b]).usual).toBe('direct');
-    expect(waysToUnite([{ ...a, outside: MILD }, b]).usual).toBe('paper');
+    expect(waysToUnite([{ ...a, flow: false }, b]).usual).toBe('paper');
   });
 
   it('keeps the box, the name and the stand that are chosen, each by itself', () => {

@@ -13,7 +13,7 @@ describe('the apiary after a plan', () => {
     yard.queenIn(yard.weak, 2023);
     yard.queenIn(yard.colony('Rowan'), 2026);
     yard.look(yard.weak, { eggs: eggs() });
-    const all = allFacts(yard.apiary, WEAK_DAY, { coldNights: false, flow: false });
+    const all = allFacts(yard.apiary, WEAK_DAY, { coldNights: false });
     const facts = all.find((f) => f.colony.id === yard.weak.id)!;
     const plan = planAction('combine', facts, all, { partnerId: yard.colony('Rowan').id }, yard.newId)!;
     const before = yard.apiary;

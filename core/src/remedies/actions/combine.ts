@@ -28,7 +28,7 @@ export function waysToUnite(units: readonly UnitFacts[], boxOf?: string): UnionW
     : combsForOneBox(host, guests) === null
       ? 'Combs with brood do not all fit one box, or are of another size.'
       : null;
-  if (noDirect === null && queenright < 2 && units.every((u) => u.outside.flow)) {
+  if (noDirect === null && queenright < 2 && units.every((u) => u.flow)) {
     return {
       usual: 'direct',
       why: 'No more than one of them has a queen and nectar comes in: they mix without paper.',

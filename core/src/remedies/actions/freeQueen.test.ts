@@ -23,7 +23,8 @@ function freed(combs: readonly FrameReading[], stored: readonly ('drawn' | 'foun
     });
   }
   const before = framesOfColony(yard.apiary, yard.weak).map((f) => f.frame.id);
-  const facts = unitFacts(yard.apiary, yard.weak, WEAK_DAY, { coldNights: false, flow: true });
+  yard.flow(WEAK_DAY);
+  const facts = unitFacts(yard.apiary, yard.weak, WEAK_DAY, { coldNights: false });
   const plan = freeQueen(facts);
   const command = workOfAction(yard.apiary, plan, WEAK_DAY, yard.newId);
   yard.run(command);

@@ -61,7 +61,7 @@ function bestGift(
       open: Math.max(0, unit.open - of('open')),
       capped: Math.max(0, unit.capped - of('capped', 'emerging')),
     };
-    const floor = giver.outside.flow ? rules.donorFloorBrood : rules.donorFloorDearth;
+    const floor = giver.flow ? rules.donorFloorBrood : rules.donorFloorDearth;
     const combs = giver.frames.filter((f) => shareOf(readingOf(f), ...WORKER_BROOD) >= BROOD_COMB).length;
     if (broodOf(left) < floor || combs - 1 < rules.giftKeepShare * combs) continue;
     return { giver, frame, amount: amountOf(frame), left };

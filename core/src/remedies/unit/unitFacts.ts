@@ -11,7 +11,7 @@ import { WORKER_STAGE_DAYS } from '../../brood/index.ts';
 import { addDays, type Day } from '../../basics/index.ts';
 import { workerCellsPerFrame } from '../../comb/index.ts';
 import { colonyState, dryingBrood, suspectedDisease, type ColonyState } from '../../colony/index.ts';
-import { colonySeason, type YardSeason, conditionsAt } from '../../forecast/index.ts';
+import { colonySeason, conditionsAt, flowOn, type YardSeason } from '../../forecast/index.ts';
 import { queenBeliefOf, type DatedLook, type QueenBelief } from '../../queen-odds/index.ts';
 import { coverShare, houseRules, type HouseRules } from '../../rules/index.ts';
 import type { GrowthBounds, UnitBees } from './unitProspect.ts';
@@ -20,8 +20,6 @@ import type { GrowthBounds, UnitBees } from './unitProspect.ts';
 export interface Outside {
   /** Nights below about 10 °C are to come: less brood is covered. */
   readonly coldNights: boolean;
-  /** Nectar comes in. */
-  readonly flow: boolean;
 }
 
 /** A unit as it stands on a day, with all that a judgement on it rests on. */
@@ -31,6 +29,8 @@ export interface UnitFacts {
   readonly day: Day;
   readonly rules: HouseRules;
   readonly outside: Outside;
+  /** Nectar comes in where it stands, as is on record. */
+  readonly flow: boolean;
   readonly season: YardSeason;
   readonly yardId: string | null;
   readonly frames: readonly PlacedFrame[];
@@ -64,6 +64,7 @@ export function unitFacts(apiary: Apiary, colony: Colony, day: Day, outside: Out
     day,
     rules: houseRules(operationOf(apiary).houseRules.changes),
     outside,
+    flow: flowOn(placeOf(apiary, colony).yard, day) !== null,
     season: colonySeason(apiary, colony, day),
     yardId: placeOf(apiary, colony).yard?.id ?? null,
     frames,

@@ -40,8 +40,8 @@ const GOOD_DAY: DayConditions = {
   cluster: false,
   pollen: true,
   forage: true,
-  mainFlow: true,
   flow: true,
+  gathersKg: 0,
 };
 
 /** Worker brood in a unit, in frames. */

@@ -55,7 +55,7 @@ export function whyWeak(facts: UnitFacts): WeakCause[] {
     add('bees', `${frames(unit.bees)} of bees; a colony of its own has ${rules.weakBees} or more.`);
   }
   const needsKg = unit.bees * rules.feedPerBeesFrame * rules.feedDays + rules.feedReserveKg;
-  if (!facts.outside.flow && storesKg < needsKg) {
+  if (!facts.flow && storesKg < needsKg) {
     add('food', `${storesKg.toFixed(1)} kg of stores; ${needsKg.toFixed(1)} kg last ${rules.feedDays} days.`);
   }
   if (laying >= QUEEN_DOUBT && drawn < 0.3 && brood < unit.bees * cover - 0.5) {

@@ -12,6 +12,7 @@ import {
   type PlacedFrame,
   type YardPlanRequest,
 } from '../../records/index.ts';
+import { beesAhead } from '../../forecast/index.ts';
 import { colonyState } from '../../colony/index.ts';
 import { bothSides, type FrameSizeId } from '../../comb/index.ts';
 import { planFrame, type PlanFrame } from '../../split/index.ts';
@@ -81,6 +82,10 @@ export function buildProblem(apiary: Apiary, request: YardPlanRequest): Result<Y
     day: request.day,
     season: request.season,
     slotsOfBoxes: (colonyId, boxes) => slotsOfBoxes(colonyUnits, colonyId, boxes),
+    beesAhead: (colonyId, onDay) => {
+      const colony = apiary.colony[colonyId];
+      return colony ? beesAhead(apiary, colony, request.day, onDay) : null;
+    },
     mean: meanOf(before),
   };
   const units: YardUnit[] = [

@@ -1,12 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { MEAN_DAILY_LOSS } from '../../clock/adults.ts';
-import { framesOfBeesFromCapped, honeyKgPerFrame } from '../../comb/densities.ts';
+import { honeyKgPerFrame } from '../../comb/densities.ts';
 import { DEFAULT_HOUSE_RULES as RULES } from '../../rules/houseRules.ts';
 import { fiveFrames } from '../../testing/yardRequests.ts';
 import { wishesOf, type GoalContext, type GoalUnit } from './goalRules.ts';
 import { AT, noMeasures, type Measure, type Measured } from './measures.ts';
 import type { YardGoal } from '../../records/bodies/request.ts';
-import { missingOf, sumOf } from './unitRule.ts';
+import { lineOf, missingOf } from './unitRule.ts';
 
 const measured = (of: Partial<Record<Measure, number>>): Measured => {
   const m = noMeasures();
@@ -26,6 +25,7 @@ const context: GoalContext = {
   day: '2026-05-15',
   season: 'build-up',
   slotsOfBoxes: (_id, boxes) => boxes * 10,
+  beesAhead: () => ({ alone: 4.5, ofBees: 0.7, ofCapped: 2.2 }),
   mean: measured({ brood: 4, capped: 2.5 }),
 };
 const wishes = (goal: YardGoal, u: GoalUnit) => wishesOf(goal, u, context);
@@ -67,18 +67,20 @@ describe('the wishes of a goal', () => {
     expect(wishes(raise(['b']), unit({}, 'weak'))).toEqual([]);
   });
 
-  it('for bees by a day count those that are alive then and those that hatch until then', () => {
+  it('for bees by a day are the forecast, with what comes and goes weighed by what becomes of it', () => {
+    const u = unit({ bees: 3, capped: 1 });
     const inDays = (onDay: string) =>
-      wishes({ ...base, kind: 'raise', colonyIds: ['a'], by: 'bees', targetFrames: 6, onDay }, unit({}))[0]!;
-    const u = measured({ bees: 3, capped: 1 });
-    expect(sumOf(inDays('2026-05-15'), u)).toBeCloseTo(3, 6);
-    // After twelve days all capped brood has hatched.
-    const hatched = framesOfBeesFromCapped('langstroth-deep').likely;
-    const alive = (days: number) => (1 - MEAN_DAILY_LOSS) ** days;
-    expect(sumOf(inDays('2026-05-27'), u)).toBeCloseTo(3 * alive(12) + hatched * alive(6), 6);
-    expect(inDays('2026-05-27').label).toBe('Bees in 12 days');
-    // A day that is over is today.
-    expect(sumOf(inDays('2026-05-01'), u)).toBeCloseTo(3, 6);
+      wishes({ ...base, kind: 'raise', colonyIds: ['a'], by: 'bees', targetFrames: 6, onDay }, u)[0]!;
+    // On the day of the work a frame of bees is one, and capped brood none yet; a day that is over is today.
+    expect(missingOf(inDays('2026-05-15'), u.before)).toBeCloseTo(3, 6);
+    expect(missingOf(inDays('2026-05-01'), u.before)).toBeCloseTo(3, 6);
+    const rule = inDays('2026-05-27');
+    expect(rule.label).toBe('Bees in 12 days');
+    // Left alone it has the forecast of the context, 4.5 frames; with one more of bees and of capped brood 0.7 and 2.2 more.
+    expect(missingOf(rule, u.before)).toBeCloseTo(1.5, 6);
+    expect(missingOf(rule, measured({ bees: 4, capped: 1 }))).toBeCloseTo(0.8, 6);
+    expect(missingOf(rule, measured({ bees: 3, capped: 1.5 }))).toBeCloseTo(0.4, 6);
+    expect(lineOf(rule, u.before, 'A')).toMatchObject({ value: 4.5, threshold: 6 });
   });
 
   it('to calm are less brood than its slots would hold, and room', () => {

@@ -1,7 +1,6 @@
 import { daysBetween, floatAt } from '../../basics/index.ts';
-import { WORKER_STAGE_DAYS } from '../../brood/index.ts';
-import { MEAN_DAILY_LOSS } from '../../clock/index.ts';
-import { framesOfBeesFromCapped, honeyKgPerFrame, type FrameSizeId } from '../../comb/index.ts';
+import type { BeesAhead } from '../../forecast/index.ts';
+import { honeyKgPerFrame, type FrameSizeId } from '../../comb/index.ts';
 import { isHoneyBound, type HouseRules } from '../../rules/index.ts';
 import { AT, type Measure, type Measured } from './measures.ts';
 import type { YardGoal } from '../../records/index.ts';
@@ -28,9 +27,14 @@ export interface GoalContext {
   readonly season: 'build-up' | 'dearth';
   /** Slots that a colony has in its lowest boxes, by number of boxes. */
   readonly slotsOfBoxes: (colonyId: string, boxes: number) => number;
+  /** What the forecast says of a colony's bees on a later day; null where it was never counted. */
+  readonly beesAhead: (colonyId: string, onDay: string) => BeesAhead | null;
   /** Means over all units in the plan, by measure. */
   readonly mean: Measured;
 }
+
+/** On the day of the work itself a frame of bees is one. */
+const AS_IT_IS = (bees: number): BeesAhead => ({ alone: bees, ofBees: 1, ofCapped: 0 });
 
 const at = (u: GoalUnit, m: Measure) => floatAt(u.before, AT[m]);
 
@@ -39,7 +43,7 @@ export function wishesOf(goal: YardGoal, u: GoalUnit, context: GoalContext): Uni
   const { rules } = context;
   const price = WISH_PRICE * [0.5, 1, 2.5][goal.importance - 1]!;
   const wish = (
-    rule: Pick<UnitRule, 'label' | 'unit' | 'terms' | 'sense' | 'threshold' | 'why' | 'mend'> & {
+    rule: Pick<UnitRule, 'label' | 'unit' | 'terms' | 'besides' | 'sense' | 'threshold' | 'why' | 'mend'> & {
       id: string;
       weight?: number;
     },
@@ -106,24 +110,22 @@ export function wishesOf(goal: YardGoal, u: GoalUnit, context: GoalContext): Uni
         ];
       }
       const days = Math.max(0, daysBetween(context.day, goal.onDay));
-      const alive = (1 - MEAN_DAILY_LOSS) ** days;
-      const hatched =
-        Math.min(1, days / WORKER_STAGE_DAYS.capped) *
-        framesOfBeesFromCapped(context.reference).likely *
-        // On the middle day of hatching half the time is still to come.
-        (1 - MEAN_DAILY_LOSS) ** (days / 2);
+      const ahead = (days > 0 ? context.beesAhead(u.colonyId, goal.onDay) : null) ?? AS_IT_IS(at(u, 'bees'));
+      // What it will have if nothing is moved, less what its bees and capped brood of now are in it.
+      const besides = ahead.alone - ahead.ofBees * at(u, 'bees') - ahead.ofCapped * at(u, 'capped');
       return [
         wish({
           id: 'bees',
           label: days > 0 ? `Bees in ${days} days` : 'Bees',
           unit: 'frames of bees',
           terms: [
-            ['bees', alive],
-            ['capped', hatched],
+            ['bees', ahead.ofBees],
+            ['capped', ahead.ofCapped],
           ],
+          besides,
           sense: 'atLeast',
-          threshold: goal.targetFrames,
-          why: 'Bees that are alive then, and those that hatch from its capped brood.',
+          threshold: goal.targetFrames - besides,
+          why: 'The forecast for that day, and what bees and capped brood that come or go make of it.',
           mend: (n) => `Short by ${counted(n, 'frame')} of bees: a later day, or a lower target.`,
         }),
       ];

@@ -11,6 +11,8 @@ export interface UnitRule {
   readonly label: string;
   readonly unit: string;
   readonly terms: readonly (readonly [Measure, number])[];
+  /** What is there whatever is moved: left out of sum and threshold, added to both where they are shown. */
+  readonly besides?: number;
   readonly sense: 'atLeast' | 'atMost';
   readonly threshold: number;
   /** A rule is never broken by a plan; a wish is only priced. */
@@ -53,8 +55,8 @@ export function lineOf(rule: UnitRule, measured: Measured, unitName: string): Ru
   const { ratio } = rule;
   const value = ratio
     ? floatAt(measured, AT[ratio.of]) / Math.max(floatAt(measured, AT[ratio.to]), 0.01)
-    : sumOf(rule, measured);
-  const threshold = ratio?.threshold ?? rule.threshold;
+    : sumOf(rule, measured) + (rule.besides ?? 0);
+  const threshold = ratio?.threshold ?? rule.threshold + (rule.besides ?? 0);
   return {
     id: rule.id,
     label: `${rule.label} · ${unitName}`,

@@ -34,7 +34,7 @@ export function ChoicesPage() {
 function Compared({ colony }: { readonly colony: Colony }) {
   const apiary = useApiary();
   const today = useToday();
-  const { coldNights, flow } = useOutside();
+  const { coldNights } = useOutside();
   const [far, setFar] = useState<'weeks' | 'frost'>('weeks');
   const [shown, setShown] = useState<Shown>('bees');
   const [hidden, setHidden] = useState<ReadonlySet<ChoiceId> | null>(null);
@@ -44,12 +44,10 @@ function Compared({ colony }: { readonly colony: Colony }) {
   useEffect(() => {
     // After the page has been painted: it takes a moment.
     const timer = setTimeout(() => {
-      setChoices(
-        compareChoices(apiary, colony, today, { coldNights, flow }, days, () => crypto.randomUUID()),
-      );
+      setChoices(compareChoices(apiary, colony, today, { coldNights }, days, () => crypto.randomUUID()));
     });
     return () => clearTimeout(timer);
-  }, [apiary, colony, today, coldNights, flow, days]);
+  }, [apiary, colony, today, coldNights, days]);
   const off =
     hidden ?? new Set((choices ?? []).map((c) => c.id).filter((id) => !usualOf(choices ?? []).includes(id)));
   const drawn = (choices ?? []).filter((c) => !off.has(c.id));

@@ -1,6 +1,5 @@
 import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { feedRound, type FeedAim, type FeedLine } from '@incremen/core/feed';
-import { scaleDays, scaleVerdict } from '@incremen/core/weather';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -9,6 +8,7 @@ import { Choice } from '../../ui/Choice.tsx';
 import { degrees, degreeSign, one } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { Select } from '../../ui/Select.tsx';
+import { FlowChoice } from '../../shared/weather/FlowChoice.tsx';
 import { useWeather } from '../../shared/weather/useWeather.ts';
 import { senseOf } from '../../shared/weather/weatherWords.ts';
 import { SyrupCalculator } from './SyrupCalculator.tsx';
@@ -23,15 +23,13 @@ export function FeedPage() {
   const { report, now } = useWeather();
   const yards = Object.values(apiary.yard);
   const [yardId, setYardId] = useState(yards[0]?.id ?? '');
+  const yard = apiary.yard[yardId];
   const [aim, setAim] = useState<FeedAim>('bridge');
-  const [flowSaid, setFlow] = useState<'yes' | 'no' | null>(null);
   const [said, setSaid] = useState<'mild' | 'cold' | null>(null);
   const forecast = report && now ? (senseOf(report, now).coldest?.minC ?? null) : null;
-  const onScale = scaleVerdict(scaleDays(report?.scale ?? [])).says;
-  const flow = flowSaid ?? (onScale === 'flow' ? 'yes' : 'no');
   const nightMinC = said === 'mild' ? 12 : said === 'cold' ? 4 : (forecast ?? 12);
   const nightKind = said ?? (nightMinC < 8 ? 'cold' : 'mild');
-  const round = feedRound(apiary, yardId, today, aim, { nightMinC, flow: flow === 'yes' });
+  const round = feedRound(apiary, yardId, today, aim, { nightMinC });
   const feeds = round.lines.filter((l) => l.kg > 0);
   return (
     <Box>
@@ -65,20 +63,7 @@ export function FeedPage() {
               ]}
               onChange={setAim}
             />
-            <Choice
-              label="Does nectar come in?"
-              shown={
-                flowSaid === null && onScale === 'flow'
-                  ? 'Nectar comes in, says the scale'
-                  : 'Does nectar come in?'
-              }
-              value={flow}
-              options={[
-                { id: 'yes', label: 'Yes' },
-                { id: 'no', label: 'No' },
-              ]}
-              onChange={setFlow}
-            />
+            {yard && <FlowChoice yard={yard} />}
             <Button asChild variant="outline" bg="sheet">
               <Link to={`/yards/${yardId}/season`}>The year here</Link>
             </Button>

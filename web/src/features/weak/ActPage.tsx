@@ -1,6 +1,6 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core/basics';
-import type { Colony } from '@incremen/core/records';
+import { placeOf, type Colony } from '@incremen/core/records';
 import { pastLast, planBOf, queenLane } from '@incremen/core/followup';
 import { remediesFor, usualHorizon, watchOn } from '@incremen/core/remedies';
 import { assess } from '@incremen/core/assessment';
@@ -40,7 +40,8 @@ function Act({ colony }: { readonly colony: Colony }) {
   const apiary = useApiary();
   const today = useToday();
   const outside = useOutside();
-  const { coldNights, flow } = outside;
+  const { coldNights } = outside;
+  const { yard } = placeOf(apiary, colony);
   const { send, problems } = useSend();
   const [chosen, setChosen] = useState<string | null>(null);
   const season = useMemo(() => colonySeason(apiary, colony, today), [apiary, colony, today]);
@@ -55,8 +56,8 @@ function Act({ colony }: { readonly colony: Colony }) {
   // Losses are cut by what is left before winter.
   const on = chosen ?? (past !== null ? season.frost : usualHorizon({ day: today, season }));
   const found = useMemo(
-    () => remediesFor(apiary, colony, today, { coldNights, flow }, on),
-    [apiary, colony, today, coldNights, flow, on],
+    () => remediesFor(apiary, colony, today, { coldNights }, on),
+    [apiary, colony, today, coldNights, on],
   );
   const watched = watchOf(apiary, colony.id);
   return (
@@ -83,7 +84,14 @@ function Act({ colony }: { readonly colony: Colony }) {
       <Text mt={3} mb={4}>
         <b>What it needs next:</b> {next.notice.words}. {next.why}
       </Text>
-      <OutsideChoices outside={outside} today={today} frost={season.frost} on={on} onDay={setChosen} />
+      <OutsideChoices
+        outside={outside}
+        yards={yard ? [yard] : []}
+        today={today}
+        frost={season.frost}
+        on={on}
+        onDay={setChosen}
+      />
       <SectionHeading mb={1}>What can be done</SectionHeading>
       <Text color="inkSoft" mb={3}>
         Left alone: {(100 * found.left.colonies).toFixed(0)} % that it is a colony with a laying queen on{' '}

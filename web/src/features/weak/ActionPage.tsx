@@ -51,12 +51,12 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
   const apiary = useApiary();
   const today = useToday();
   const navigate = useNavigate();
-  const { coldNights, flow } = useOutside();
+  const { coldNights } = useOutside();
   const { send, problems, busy } = useSend();
   const [params] = useSearchParams();
   const partnerId = params.get('with');
   const [choice, setChoice] = useState<ActionChoice>(partnerId ? { partnerId } : {});
-  const all = useMemo(() => allFacts(apiary, today, { coldNights, flow }), [apiary, today, coldNights, flow]);
+  const all = useMemo(() => allFacts(apiary, today, { coldNights }), [apiary, today, coldNights]);
   const facts = all.find((f) => f.colony.id === colony.id);
   const plan = useMemo(
     () => (facts ? planAction(id, facts, all, choice, countedIds()) : null),

@@ -1,5 +1,7 @@
 import { Flex } from '@chakra-ui/react';
 import { addDays, dayInWords, type Day } from '@incremen/core/basics';
+import type { Yard } from '@incremen/core/records';
+import { FlowChoice } from '../../shared/weather/FlowChoice.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Select } from '../../ui/Select.tsx';
 import type { useOutside } from '../../shared/weather/useOutside.ts';
@@ -12,12 +14,15 @@ export function OutsideChoices({
   frost,
   on,
   onDay,
+  yards,
 }: {
   readonly outside: ReturnType<typeof useOutside>;
   readonly today: Day;
   readonly frost: Day;
   readonly on: Day;
   readonly onDay: (day: Day) => void;
+  /** Where the colonies in question stand. */
+  readonly yards: readonly Yard[];
 }) {
   const days = [
     [addDays(today, 21), 'judged in three weeks'],
@@ -40,15 +45,9 @@ export function OutsideChoices({
         ]}
         onChange={outside.setNights}
       />
-      <Choice
-        label="Does nectar come in?"
-        value={outside.shownFlow}
-        options={[
-          { id: 'yes', label: 'Yes' },
-          { id: 'no', label: 'No' },
-        ]}
-        onChange={outside.setFlow}
-      />
+      {yards.map((yard) => (
+        <FlowChoice key={yard.id} yard={yard} named={yards.length > 1} />
+      ))}
       <Select
         label="Compared on"
         fit

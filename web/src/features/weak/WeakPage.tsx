@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { dayInWords, type Day } from '@incremen/core/basics';
-import { openFollowUps } from '@incremen/core/records';
+import { openFollowUps, type Apiary } from '@incremen/core/records';
 import { unionsDownTo, expectedColonies, weakDesk, type WeakDesk } from '@incremen/core/remedies';
 import { watchVerdict, type WatchVerdict } from '@incremen/core/followup';
 import { yardSeason } from '@incremen/core/forecast';
@@ -28,17 +28,17 @@ export function WeakPage() {
   const [chosen, setChosen] = useState<Day | null>(null);
   const season = useMemo(() => yardSeason(apiary, today), [apiary, today]);
   const coldNights = useDeferredValue(outside.coldNights);
-  const flow = useDeferredValue(outside.flow);
   const on = useDeferredValue(chosen);
   const desk = useMemo(
-    () => weakDesk(apiary, today, { coldNights, flow }, on ?? undefined),
-    [apiary, today, coldNights, flow, on],
+    () => weakDesk(apiary, today, { coldNights }, on ?? undefined),
+    [apiary, today, coldNights, on],
   );
   return (
     <Box>
       <PageHeader title="Weak units" aside={titleOf(desk)} />
       <OutsideChoices
         outside={outside}
+        yards={yardsOf(apiary, desk)}
         today={today}
         frost={season.frost}
         on={chosen ?? desk.on}
@@ -67,6 +67,10 @@ export function WeakPage() {
     </Box>
   );
 }
+
+/** The yards in which its units stand. */
+const yardsOf = (apiary: Apiary, { units }: WeakDesk) =>
+  Object.values(apiary.yard).filter((y) => units.some((u) => u.facts.yardId === y.id));
 
 function titleOf({ units }: WeakDesk): string {
   const past = units.filter((u) => u.pastLast).length;

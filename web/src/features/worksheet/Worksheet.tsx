@@ -11,7 +11,7 @@ import { StepList } from './StepList.tsx';
 import { WorkBar } from './WorkBar.tsx';
 
 // What works a plan out is not fetched for the steps.
-const WorkPromises = lazyPart(() => import('./WorkPromises.tsx'));
+const WorkPromises = lazyPart(() => import('../../shared/work/WorkPromises.tsx'));
 
 /** Work under way: the steps, what to bring and beware of, and the closing of the visit. */
 export function Worksheet({
@@ -82,7 +82,7 @@ export function Worksheet({
       {beside && (
         <Beside workId={workId} kit={body.kit} cautions={body.cautions}>
           <Suspense fallback={null}>
-            <WorkPromises work={work} />
+            <WorkPromises of={work.id} workOf={() => work} />
           </Suspense>
           {children}
         </Beside>

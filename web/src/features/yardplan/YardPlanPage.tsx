@@ -13,11 +13,12 @@ import {
 import { dayInWords } from '@incremen/core/basics';
 import { makeYardPlan, type NucsOnDay } from '@incremen/core/yardplan';
 import { Redo2, Undo2 } from 'lucide-react';
-import { useCallback, useEffect, useMemo, useRef } from 'react';
+import { Suspense, useCallback, useEffect, useMemo, useRef } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { useApiary, useOperation, useSend, useToday } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';
+import { lazyPart } from '../../ui/lazyPart.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { Select } from '../../ui/Select.tsx';
@@ -40,6 +41,8 @@ import {
 } from '../../state/plannerSlice.ts';
 import { useBench } from './useBench.ts';
 import { WorkedPlan } from './WorkedPlan.tsx';
+
+const WorkPromises = lazyPart(() => import('../../shared/work/WorkPromises.tsx'));
 
 /** The plan bench: what is wanted for a yard, the best set of moves for it, and all that can be changed. */
 export function YardPlanPage() {
@@ -154,19 +157,25 @@ function BenchView({
     [dispatch, request, recipe],
   );
 
+  const named = useMemo(() => ({ plan, names }), [plan, names]);
+  const finished = () =>
+    problem && plan
+      ? makeYardPlan(
+          apiary,
+          problem,
+          plan,
+          {
+            names,
+            bound: placed.length === 0 ? bench.bound : null,
+            name: labelOf(request.goals, apiary, units).slice(0, 80),
+          },
+          () => crypto.randomUUID(),
+        )
+      : null;
+
   async function start() {
-    if (!problem || !plan) return;
-    const command = makeYardPlan(
-      apiary,
-      problem,
-      plan,
-      {
-        names,
-        bound: placed.length === 0 ? bench.bound : null,
-        name: labelOf(request.goals, apiary, units).slice(0, 80),
-      },
-      () => crypto.randomUUID(),
-    );
+    const command = finished();
+    if (!command) return;
     const sent = await send(command);
     if (!sent.ok) return;
     await navigate(`/worksheet/${command.work.id}`);
@@ -216,7 +225,14 @@ function BenchView({
         >
           <ProblemList problems={[...problems, ...bench.problems]} />
           {hasGoals ? (
-            <WorkedPlan apiary={apiary} request={request} bench={bench} placed={placed} names={names} />
+            <>
+              <WorkedPlan apiary={apiary} request={request} bench={bench} placed={placed} names={names} />
+              {plan && broken === 0 && (
+                <Suspense fallback={null}>
+                  <WorkPromises of={named} workOf={() => finished()?.work ?? null} />
+                </Suspense>
+              )}
+            </>
           ) : (
             <FirstGoal
               onGoal={(kind) =>

@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { addDays, dayInWords, daysBetween } from '@incremen/core/basics';
-import { seasonOfYard, seasonSigns, yardCalendar } from '@incremen/core/forecast';
+import { flowOn, seasonOfYard, seasonSigns, settingOf, yardCalendar } from '@incremen/core/forecast';
 import type { Yard } from '@incremen/core/records';
 import {
   CLIMATE_WORDS,
@@ -15,14 +15,17 @@ import {
   type SeasonSetting,
 } from '@incremen/core/season';
 import { Link, useParams } from 'react-router';
-import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
+import { FlowChoice } from '../../shared/weather/FlowChoice.tsx';
 import { useTell } from '../../shared/telling/useTell.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { DayField } from '../../ui/DayField.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { RouteError } from '../../ui/RouteError.tsx';
+import { smallMass } from '../../ui/format.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import { Select } from '../../ui/Select.tsx';
 import { SeasonBand } from './SeasonBand.tsx';
 import styles from './SeasonPage.module.css';
 
@@ -42,17 +45,12 @@ function Year({ yard }: { readonly yard: Yard }) {
   const calendar = yardCalendar(apiary, yard);
   const season = seasonOfYard(apiary, yard, today);
   const at = daysIntoSeason(season, today);
-  const setting: SeasonSetting = yard.season ?? {
-    climate: 'temperate',
-    moved: { 'first-frost': calendar['first-frost'] },
-    flows: [],
-  };
+  const setting = settingOf(apiary, yard);
   const save = (change: Partial<SeasonSetting>, said: string) =>
     void tell({ type: 'editYard', yardId: yard.id, season: { ...setting, ...change } }, said);
   const move = (event: SeasonEvent, to: number) =>
     save({ moved: { ...setting.moved, [event]: Math.min(364, Math.max(0, to)) } }, 'Date moved');
   const signs = seasonSigns(apiary, yard, today);
-  const inFlow = setting.flows.find((f) => f.from <= today && f.to === null);
   return (
     <Box maxW="72rem">
       <PageHeader title={`The year at ${yard.name}`} aside={`${PHASE_WORDS[phaseAt(calendar, at)]} now`}>
@@ -63,37 +61,7 @@ function Year({ yard }: { readonly yard: Yard }) {
           <Link to={`/yards/${yard.id}`}>Back to the yard</Link>
         </Button>
       </PageHeader>
-      <Flex align="center" gap={4} wrap="wrap" mb={4}>
-        <Text fontSize="lg" fontWeight="600">
-          {inFlow
-            ? `Nectar has come in since ${dayInWords(inFlow.from)}.`
-            : calendar['main-flow'] <= at && at < calendar['main-flow-end']
-              ? 'Main flow by the calendar: what is eaten is taken to be replaced.'
-              : 'No flow is on record: stores are taken to shrink.'}
-        </Text>
-        {inFlow ? (
-          <Button
-            variant="outline"
-            bg="sheet"
-            onClick={() =>
-              save(
-                { flows: setting.flows.map((f) => (f === inFlow ? { ...f, to: today } : f)) },
-                'The flow is over',
-              )
-            }
-          >
-            The flow is over
-          </Button>
-        ) : (
-          <Button
-            variant="outline"
-            bg="sheet"
-            onClick={() => save({ flows: [...setting.flows, { from: today, to: null }] }, 'A flow is on')}
-          >
-            Nectar is coming in
-          </Button>
-        )}
-      </Flex>
+      <Flow yard={yard} inMainFlow={phaseAt(calendar, at) === 'main-flow'} />
       <ProblemList problems={problems} />
       <SeasonBand season={season} today={at} onMove={move} />
       {signs.length > 0 && (
@@ -141,5 +109,53 @@ function Year({ yard }: { readonly yard: Yard }) {
         Every forecast, the feed round and every plan ask this calendar.
       </Text>
     </Box>
+  );
+}
+
+/** What a strong colony may gain in a day, in kg: from a trickle to the best days. */
+const GAINS = [0.2, 0.5, 1, 1.5, 2, 3, 5];
+
+/** Whether nectar comes in, and how much where it was weighed. */
+function Flow({ yard, inMainFlow }: { readonly yard: Yard; readonly inMainFlow: boolean }) {
+  const { units } = useOperation();
+  const today = useToday();
+  const { tell, problems } = useTell();
+  const flow = flowOn(yard, today);
+  const gains =
+    GAINS.includes(flow?.kgPerDay ?? 0) || flow?.kgPerDay == null ? GAINS : [flow.kgPerDay, ...GAINS];
+  return (
+    <Flex align="flex-end" gap={5} wrap="wrap" mb={4}>
+      <FlowChoice yard={yard} />
+      {flow?.to === null && (
+        <Select
+          label="Ten frames of bees gain in a day"
+          fit
+          value={String(flow.kgPerDay ?? '')}
+          options={[
+            ['', 'not weighed'],
+            ...gains.toSorted((a, b) => a - b).map((kg) => [String(kg), smallMass(kg, units)] as const),
+          ]}
+          onChange={(kg) =>
+            void tell(
+              {
+                type: 'noteFlow',
+                yardId: yard.id,
+                what: 'begins',
+                day: flow.from,
+                by: 'keeper',
+                kgPerDay: kg === '' ? null : Number(kg),
+              },
+              'Noted',
+            )
+          }
+        />
+      )}
+      <Text flex="1 1 20rem" maxW="34rem">
+        {flow?.to === null
+          ? `Nectar has come in since ${dayInWords(flow.from)}. What is eaten is replaced${flow.kgPerDay === null ? '; more is counted on only where it is weighed.' : ', and the rest is stored.'}`
+          : `${inMainFlow ? 'It is the main flow by the calendar, but ' : ''}${inMainFlow ? 'no' : 'No'} flow is on record: stores are taken to shrink.`}
+      </Text>
+      <ProblemList problems={problems} />
+    </Flex>
   );
 }

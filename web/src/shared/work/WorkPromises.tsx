@@ -2,27 +2,39 @@ import { Box } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core/basics';
 import type { Work } from '@incremen/core/records';
 import { promisedBy, type Promised } from '@incremen/core/remedies';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';
 import { one } from '../../ui/format.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import { useLatest } from '../../ui/useLatest.ts';
 
 const WAITS_MS = 400;
 
-/** What each colony will be once the field bees are home: the same as every page shows on that day. */
-export default function WorkPromises({ work }: { readonly work: Work }) {
+/**
+ * What each colony will be once the field bees are home: the same as every page shows on that day.
+ *
+ * @param of - what the work was made of: when it changes the work is asked for anew, a moment later
+ * @param workOf - the work; null while there is none
+ */
+export default function WorkPromises({
+  of,
+  workOf,
+}: {
+  readonly of: unknown;
+  readonly workOf: () => Work | null;
+}) {
   const apiary = useApiary();
   const [promised, setPromised] = useState<readonly Promised[]>([]);
-  const asked = useRef({ apiary, work });
+  // Ticks on the records change nothing of what was promised.
+  const ask = useLatest(() => {
+    const work = workOf();
+    return work ? promisedBy(apiary, work) : [];
+  });
   useEffect(() => {
-    // Once, when the steps can be ticked: ticks change nothing of it.
-    const timer = setTimeout(
-      () => setPromised(promisedBy(asked.current.apiary, asked.current.work)),
-      WAITS_MS,
-    );
+    const timer = setTimeout(() => setPromised(ask()), WAITS_MS);
     return () => clearTimeout(timer);
-  }, []);
+  }, [of, ask]);
   const [first] = promised;
   if (!first) return null;
   return (
