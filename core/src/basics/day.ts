@@ -12,15 +12,32 @@ export const daySchema = z.iso.date().refine((day) => day >= '1980-01-01' && day
 /** The calendar's own form of a day. @throws RangeError for a day that no calendar has */
 const plainDate = (day: Day) => create(yearOf(day), monthOf(day), Number(day.slice(8, 10)));
 
-/** The day `days` after `day` (before it, when negative). */
-export function addDays(day: Day, days: number): Day {
-  return toString(plusDays(plainDate(day), days));
+const FIRST = create(1970, 1, 1);
+/** Each day is worked out once: forecasts count days by the hundred thousand. */
+const numbers = new Map<Day, number>();
+const days = new Map<number, Day>();
+
+/** Days since the first of 1970. */
+function numberOf(day: Day): number {
+  const known = numbers.get(day);
+  if (known !== undefined) return known;
+  const number = diff(FIRST, plainDate(day), { largestUnit: 'day' }).days;
+  numbers.set(day, number);
+  return number;
+}
+
+/** The day so many days after another (before it, when negative). */
+export function addDays(day: Day, count: number): Day {
+  const number = numberOf(day) + count;
+  const known = days.get(number);
+  if (known !== undefined) return known;
+  const made = toString(plusDays(FIRST, number));
+  days.set(number, made);
+  return made;
 }
 
 /** Whole days from `from` to `to`; negative when `to` is the earlier. */
-export function daysBetween(from: Day, to: Day): number {
-  return diff(plainDate(from), plainDate(to), { largestUnit: 'day' }).days;
-}
+export const daysBetween = (from: Day, to: Day): number => numberOf(to) - numberOf(from);
 
 /** The calendar year of a day. */
 export function yearOf(day: Day): number {

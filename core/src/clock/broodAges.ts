@@ -1,12 +1,18 @@
 /** Tenths of a side by the age of the brood in it: a day passes by moving all of it one place on. */
 export class BroodAges {
-  private readonly cells: Float64Array;
+  /** Made when there is some: most sides never hold drone brood, and many no brood at all. */
+  private kept: Float64Array | null = null;
+  private readonly days: number;
   /** Tenths of all ages together. */
   total = 0;
 
   /** @param days - from the egg to the day of emergence */
   constructor(days: number) {
-    this.cells = new Float64Array(days);
+    this.days = days;
+  }
+
+  private get cells(): Float64Array {
+    return (this.kept ??= new Float64Array(this.days));
   }
 
   /** Adds brood whose age is not known, spread evenly over ages from `from` to before `to`. */
@@ -34,17 +40,20 @@ export class BroodAges {
 
   between(from: number, to: number): number {
     if (this.total === 0) return 0;
+    const { cells } = this;
     let sum = 0;
-    for (let a = from; a < to; a++) sum += this.cells[a] ?? 0;
+    for (let a = from; a < to; a++) sum += cells[a] ?? 0;
     return sum;
   }
 
   /** Takes a share of the brood of some ages away. @returns the tenths that are gone */
   thin(from: number, to: number, share: number): number {
+    if (this.total === 0) return 0;
+    const { cells } = this;
     let gone = 0;
     for (let a = from; a < to; a++) {
-      const lost = (this.cells[a] ?? 0) * share;
-      this.cells[a] = (this.cells[a] ?? 0) - lost;
+      const lost = (cells[a] ?? 0) * share;
+      cells[a] = (cells[a] ?? 0) - lost;
       gone += lost;
     }
     this.settle(-gone);

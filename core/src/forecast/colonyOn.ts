@@ -223,10 +223,17 @@ function bringTo(
   const history = withHistory ? happeningsOf(apiary, colony, start, day) : [];
   walk.model.rate = presentLayingRate(nest);
   walk.model.lays = walk.model.rate > 0;
+  const joins = new Map<Day, PlacedFrame[]>();
+  for (const f of frames) {
+    const on = joinsOn(f);
+    const others = joins.get(on);
+    if (others) others.push(f);
+    else joins.set(on, [f]);
+  }
   let next = 0;
   for (;;) {
-    const today = frames.filter((f) => joinsOn(f) === walk.day);
-    if (today.length > 0) {
+    const today = joins.get(walk.day);
+    if (today) {
       const joining = today.map((f) => {
         const reading = readingOf(f);
         const open = reach.has(f.box.id);
@@ -266,7 +273,14 @@ function bringTo(
 
 /** Boxes that the queen can get to: those between two excluders, where she was seen or has laid; else the lowest. */
 function queensReach(apiary: Apiary, frames: readonly PlacedFrame[]): ReadonlySet<string> {
-  const hives = new Set(frames.flatMap((f) => f.box.hiveId ?? []));
+  const hives = new Set<string>();
+  const signsIn = new Map<string, number>();
+  for (const { box, reading } of frames) {
+    if (box.hiveId !== null) hives.add(box.hiveId);
+    if (!reading) continue;
+    const sign = (reading.body.queenSeen ? 10 : 0) + shareOf(reading.body, 'eggs');
+    if (sign > 0) signsIn.set(box.id, (signsIn.get(box.id) ?? 0) + sign);
+  }
   const reach = new Set<string>();
   for (const hiveId of hives) {
     const storeys: string[][] = [];
@@ -274,15 +288,7 @@ function queensReach(apiary: Apiary, frames: readonly PlacedFrame[]): ReadonlySe
       if (storeys.length === 0 || box.excluderBelow) storeys.push([]);
       storeys.at(-1)?.push(box.id);
     }
-    const signs = storeys.map((ids) =>
-      frames
-        .filter((f) => ids.includes(f.box.id) && f.reading)
-        .reduce(
-          (n, f) =>
-            n + (f.reading?.body.queenSeen ? 10 : 0) + (f.reading ? shareOf(f.reading.body, 'eggs') : 0),
-          0,
-        ),
-    );
+    const signs = storeys.map((ids) => ids.reduce((n, id) => n + (signsIn.get(id) ?? 0), 0));
     const best = signs.reduce((at, n, i) => (n > (signs[at] ?? 0) ? i : at), 0);
     for (const id of storeys[best] ?? []) reach.add(id);
   }
