@@ -17,6 +17,7 @@ import {
 } from '../records/index.ts';
 import { houseRules, HOUSE_RULES } from '../rules/index.ts';
 import { midwinterBefore, pullOf, winterBeesAmongAdults, type SeasonPull } from '../season/index.ts';
+import { countDoubts, type CountDoubt } from './countDoubts.ts';
 import { commonCombs } from './commonCombs.ts';
 import { happeningsOf, type Happening } from './colonyHistory.ts';
 import { flowAmong } from './flowOn.ts';
@@ -37,6 +38,8 @@ export interface ColonyOn {
   readonly model: ColonyModel | null;
   /** How far its bees may be off, as a share: it grows with the age of the count. */
   readonly doubt: number;
+  /** What speaks against its counts. */
+  readonly doubts: readonly CountDoubt[];
 }
 
 const kept = new WeakMap<Apiary, Map<string, ColonyOn>>();
@@ -51,8 +54,10 @@ export function colonyOn(apiary: Apiary, colony: Colony, day: Day): ColonyOn {
   const key = `${colony.id} ${day}`;
   const known = days.get(key);
   if (known) return known;
-  const { frames, walk } = bringTo(apiary, colony, framesOfColony(apiary, colony), day, true);
-  const made: ColonyOn = { frames, model: walk?.model ?? null, doubt: walk?.doubt ?? SURE.read };
+  const placed = framesOfColony(apiary, colony);
+  const { frames, walk } = bringTo(apiary, colony, placed, day, true);
+  const doubts = countDoubts(apiary, colony, placed, day);
+  const made: ColonyOn = { frames, model: walk?.model ?? null, doubt: walk?.doubt ?? SURE.read, doubts };
   days.set(key, made);
   return made;
 }
@@ -249,6 +254,9 @@ function bringTo(
       if (walk.day === latest) {
         if (withHistory) walk.model.gain(beesShakenBack(apiary, colony, latest), 'house');
         walk.doubt = estimated ? SURE.estimated : SURE.read;
+        if (withHistory)
+          for (const { doubt } of countDoubts(apiary, colony, frames, day))
+            walk.doubt = Math.max(walk.doubt, doubt);
         const common = commonCombs(apiary, colony);
         walk.model.commonKg =
           common.share * strengthOf(common.nest, operationOf(apiary).referenceSize).storesKg.likely;

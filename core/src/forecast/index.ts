@@ -1,5 +1,7 @@
 export { beesAhead, type BeesAhead } from './beesAhead.ts';
 export { type CommonCombs, strengthOf, type Strength } from './strength.ts';
+export { type CountDoubt } from './countDoubts.ts';
+export { unexpectedCount } from './unexpectedCount.ts';
 export { commonCombs } from './commonCombs.ts';
 export { doneOn, type Happening } from './colonyHistory.ts';
 export {

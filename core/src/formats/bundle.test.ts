@@ -14,7 +14,7 @@ describe('a file written before photos, excluders and times of day', () => {
     expect(Object.values(apiary.operation)[0]!.ownSizes).toEqual([]);
     expect(Object.values(apiary.box).every((b) => !b.excluderBelow)).toBe(true);
     const look = Object.values(apiary.visit).find((v) => v.purpose === 'look')!;
-    expect(look).toMatchObject({ time: null, conditions: null, clash: null });
+    expect(look).toMatchObject({ time: null, conditions: null, clash: null, unexpected: null });
     expect(look.evidence).toMatchObject({
       eggs: { look: 'found' },
       treatment: { look: 'notLooked' },

@@ -106,6 +106,7 @@ export {
   RECORD_SCHEMAS,
   type RecordKind,
   type RecordOf,
+  type UnexpectedCount,
   type Visit,
   type Yard,
   type Work,

@@ -217,6 +217,10 @@ const clash = z.strictObject({
   stands: z.enum(['this', 'other']),
 });
 
+/** A count that those before it did not lead to, in frames of bees of the reference size on the combs that were read. */
+const unexpectedCount = z.strictObject({ expected: z.number().min(0), counted: z.number().min(0) });
+export type UnexpectedCount = z.infer<typeof unexpectedCount>;
+
 /** One time that a colony was opened. */
 export const visitRecord = z.strictObject({
   id,
@@ -233,6 +237,7 @@ export const visitRecord = z.strictObject({
   evidence: evidence.nullable(),
   conditions: conditions.nullable().default(null),
   clash: clash.nullable().default(null),
+  unexpected: unexpectedCount.nullable().default(null),
 });
 
 /** A photo of a visit, as resized by the browser. Its content is kept beside the records. */

@@ -188,6 +188,7 @@ const VisitEntity = defineEntity({
     evidence: json(S.visit.shape.evidence).nullable(),
     conditions: json(S.visit.shape.conditions).nullable(),
     clash: json(S.visit.shape.clash).nullable(),
+    unexpected: json(S.visit.shape.unexpected).nullable(),
   },
 });
 

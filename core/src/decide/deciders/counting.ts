@@ -12,6 +12,7 @@ import {
   queenOf,
   queenPerhapsIn,
 } from '../../records/index.ts';
+import { unexpectedCount } from '../../forecast/index.ts';
 import type { Draft } from './draft.ts';
 import { moveWithQueen } from './movingWithQueen.ts';
 import { noteEnded } from './noteEnded.ts';
@@ -41,6 +42,7 @@ export function decideCount(draft: Draft, command: CommandOf<'recordCount'>, pat
     evidence: evidenceOfCount(command.evidence ?? null, command.readings),
     conditions: command.conditions ?? null,
     clash: null,
+    unexpected: unexpectedCount(before, colony, command.day, command.readings),
   };
   draft.add('visit', visit, [...path, 'visitId']);
   if (command.readings.length === 0 && visit.evidence === null) {

@@ -124,6 +124,7 @@ export function decideLook(draft: Draft, command: CommandOf<'recordLook'>, path:
         time: command.time ?? null,
         conditions: command.conditions ?? null,
         clash: null,
+        unexpected: null,
       },
       [...at, 'visitId'],
     );

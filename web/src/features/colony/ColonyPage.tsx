@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { colonyOn } from '@incremen/core/forecast';
 import { assess } from '@incremen/core/assessment';
 import { colonyState, type ColonyState } from '@incremen/core/colony';
 import { dayInWords } from '@incremen/core/basics';
@@ -121,6 +122,11 @@ function ColonyView({ colony }: { readonly colony: Colony }) {
               evidence={visits.find((v) => v.evidence)?.evidence ?? null}
             />
           )}
+          {colonyOn(apiary, colony, today).doubts.map(({ words }) => (
+            <Text key={words} color="near" maxW="40rem">
+              {words}
+            </Text>
+          ))}
           {known && <Forecast today={state} />}
           <QueenPanel colony={colony} state={state} />
           {colony.endedOn === null && (
