@@ -143,6 +143,7 @@ export {
   framesOfBox,
   framesOfColony,
   givenTo,
+  combSlots,
   hangsWrong,
   hivesOnStand,
   housemates,

@@ -182,6 +182,10 @@ export function housemates(apiary: Apiary, colony: Colony): Colony[] {
   return livingByHive(apiary.colony, colony.hiveId).filter((c) => c.id !== colony.id);
 }
 
+/** The slots of a box in which a comb can hang: a feeder or a board takes one. */
+export const combSlots = (box: Box): number[] =>
+  Array.from({ length: box.slots }, (_, i) => i + 1).filter((s) => !box.inserts.some((n) => n.slot === s));
+
 /** True when a comb hangs in a box made for another size, which is a stop-gap at best. */
 export function hangsWrong({ frame, box }: Pick<PlacedFrame, 'frame' | 'box'>): boolean {
   return frame.sizeId !== box.sizeId;

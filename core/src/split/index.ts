@@ -1,8 +1,8 @@
 export type { PlannedPart } from './base/method.ts';
-export { planFrame, type PlanFrame } from './base/measure.ts';
+export { fitsInto, planFrame, type PlanFrame } from './base/measure.ts';
 export { type Season, type Situation, situationOf } from './base/situation.ts';
 export { inWords } from './base/stepTexts.ts';
-export { COMMON_CAUTIONS, droneCautions } from './methods/cautions.ts';
+export { COMMON_CAUTIONS, droneCautions, otherSizeCautions } from './methods/cautions.ts';
 export { findMethods, isSplitMethod, type RankedMethod } from './methods/findMethods.ts';
 export type { Kit } from './methods/kits.ts';
 export { queenLooks } from './methods/lookTexts.ts';

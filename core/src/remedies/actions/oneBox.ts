@@ -1,6 +1,7 @@
 import {
   operationOf,
   boxesOfColony,
+  combSlots,
   isSlotOf,
   readingOf,
   type PlacedFrame,
@@ -25,9 +26,7 @@ export function combsForOneBox(host: UnitFacts, guests: readonly UnitFacts[]) {
   const boxes = boxesOfColony(host.apiary, host.colony).filter((b) => b.role === 'brood');
   const [box] = boxes;
   if (!box || boxes.length !== 1) return null;
-  const slots = Array.from({ length: box.slots }, (_, i) => i + 1).filter((s) =>
-    isSlotOf(box, s, host.colony.id),
-  );
+  const slots = combSlots(box).filter((s) => isSlotOf(box, s, host.colony.id));
   const own = host.frames.filter((f) => f.box.id === box.id);
   const coming = guests.flatMap((guest) => guest.frames.map((frame) => ({ frame, guest })));
   if (coming.some(({ frame: f }) => hasBrood(f) && f.frame.sizeId !== box.sizeId)) return null;
@@ -51,6 +50,7 @@ export function layDirect(c: NonNullable<ReturnType<typeof combsForOneBox>>): {
         id: f.frame.id,
         label: '',
         size: f.frame.sizeId,
+        hangsAs: f.box.sizeId,
         boxId: f.box.id,
         slot: f.slot,
         reading: readingOf(f),

@@ -1,4 +1,4 @@
-import { boxesOfColony, isSlotOf, readingOf, type PlacedFrame } from '../../records/index.ts';
+import { boxesOfColony, combSlots, isSlotOf, readingOf, type PlacedFrame } from '../../records/index.ts';
 import { shareOf } from '../../comb/index.ts';
 import type { UnitFacts } from '../unit/unitFacts.ts';
 import { farFromBrood } from './broodCombs.ts';
@@ -32,7 +32,7 @@ export function roomFor({ apiary, colony, frames }: UnitFacts, size: string): Ro
   const boxes = boxesOfColony(apiary, colony).filter((b) => b.role === 'brood' && b.sizeId === size);
   const far = (boxId: string, slot: number) => farFromBrood(frames, boxId, slot);
   const free = boxes.flatMap((b) =>
-    Array.from({ length: b.slots }, (_, i) => i + 1)
+    combSlots(b)
       .filter(
         (slot) => isSlotOf(b, slot, colony.id) && !frames.some((f) => f.box.id === b.id && f.slot === slot),
       )

@@ -30,6 +30,8 @@ export interface PlanFrame {
   /** Where it hangs, in words. */
   readonly label: string;
   readonly size: FrameSizeId;
+  /** The size that its box is made for: where it hangs, it hangs, and so it does in any box of that size. */
+  readonly hangsAs: FrameSizeId;
   readonly boxId: string;
   readonly slot: number;
   readonly reading: FrameReading;
@@ -49,9 +51,16 @@ export interface PlanFrame {
   readonly stay: Readonly<Record<Distance, number>>;
 }
 
+/** Whether a frame can go into a box of a size: it is made for it, or hangs in one now, as a shallow comb among deep ones. */
+export const fitsInto = (frame: Pick<PlanFrame, 'size' | 'hangsAs'>, sizeId: FrameSizeId): boolean =>
+  frame.size === sizeId || frame.hangsAs === sizeId;
+
 /** Makes a frame ready for planning. */
 export function planFrame(
-  frame: { id: string; label: string; size: FrameSizeId; boxId: string; slot: number; reading: FrameReading },
+  frame: Pick<PlanFrame, 'id' | 'label' | 'size' | 'boxId' | 'slot' | 'reading'> & {
+    /** Left out for a comb that hangs nowhere. */
+    readonly hangsAs?: FrameSizeId;
+  },
   reference: FrameSizeId,
   shares: StayShares,
 ): PlanFrame {
@@ -60,6 +69,7 @@ export function planFrame(
   const of = (...c: Parameters<typeof shareOf>[1][]) => shareOf(reading, ...c) * worth;
   return {
     ...frame,
+    hangsAs: frame.hangsAs ?? frame.size,
     bees: shareOfBees(reading) * worth,
     eggs: of('eggs'),
     eggsTenths: shareOf(reading, 'eggs') * 20,

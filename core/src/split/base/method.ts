@@ -21,6 +21,8 @@ export interface DonorBox {
   readonly name: string;
   readonly sizeId: FrameSizeId;
   readonly slots: number;
+  /** Those in which a comb can hang: a feeder or a board takes one. */
+  readonly combSlots: readonly number[];
   readonly role: 'brood' | 'super';
 }
 

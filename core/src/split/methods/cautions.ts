@@ -1,4 +1,4 @@
-import { shareOf, honeyKgPerFrame } from '../../comb/index.ts';
+import { frameSize, shareOf, honeyKgPerFrame } from '../../comb/index.ts';
 import type { Donor } from '../base/method.ts';
 import type { PlanFrame } from '../base/measure.ts';
 
@@ -37,6 +37,16 @@ export function heaviestBoxCaution({ boxes, frames }: Pick<Donor, 'boxes' | 'fra
     .map((box) => ({ box, own: frames.filter((f) => f.boxId === box.id) }))
     .toSorted((a, b) => boxWeightKg(b.own) - boxWeightKg(a.own));
   return boxLiftCaution(heaviest?.box.name ?? 'fullest box', heaviest?.own ?? []);
+}
+
+/** Combs that hang in boxes of another size, and go as they hang. */
+export function otherSizeCautions(frames: readonly PlanFrame[]): string[] {
+  const others = frames.filter((f) => f.size !== f.hangsAs);
+  if (others.length === 0) return [];
+  const which = others.map((f) => `${f.label} (${frameSize(f.size).name})`).join(', ');
+  return [
+    `Other sizes: ${which} in a box for ${frameSize(others[0]!.hangsAs).name}. Such a comb goes as it hangs. Bees build wild comb under a short one: cut it off with the lift, not over open brood, and exchange the comb once it is empty.`,
+  ];
 }
 
 /** A virgin needs drones: a warning when none were counted, as too early in the year. */

@@ -1,6 +1,6 @@
 import { isLiveCell, type FrameSizeId } from '../../comb/index.ts';
 import { temperOf } from '../../brood/index.ts';
-import type { PlanFrame } from '../base/measure.ts';
+import { fitsInto, type PlanFrame } from '../base/measure.ts';
 import type { Donor } from '../base/method.ts';
 
 /** The frames of a colony, sorted by what a method may do with them. */
@@ -9,6 +9,8 @@ export interface DonorFrames {
   /** Slots of one of its brood boxes. */
   readonly slots: number;
   readonly all: readonly number[];
+  /** Whether a frame can go into the new box. */
+  readonly fits: (index: number) => boolean;
   /** Where the queen was seen; -1 when she was not. */
   readonly queenAt: number;
   readonly hasCells: boolean;
@@ -25,11 +27,13 @@ export function donorFrames(donor: Donor): DonorFrames {
   const all = donor.frames.map((_, i) => i);
   const queenAt = donor.frames.findIndex((f) => f.hasQueen);
   const frame = (i: number) => donor.frames[i] as PlanFrame;
-  const free = all.filter((i) => frame(i).liveCells === 0 && frame(i).size === sizeId && i !== queenAt);
+  const fits = (i: number) => fitsInto(frame(i), sizeId);
+  const free = all.filter((i) => frame(i).liveCells === 0 && fits(i) && i !== queenAt);
   return {
     sizeId,
     slots: broodBox?.slots ?? 10,
     all,
+    fits,
     queenAt,
     hasCells: donor.cells.some((c) => isLiveCell(c.kind)),
     free,
@@ -40,5 +44,5 @@ export function donorFrames(donor: Donor): DonorFrames {
 /** The queen's frame can go with her: it has no cell on it and fits the new box. */
 export function queenFrameCanGo(donor: Donor, frames: DonorFrames): boolean {
   const frame = donor.frames[frames.queenAt];
-  return frame !== undefined && frame.liveCells === 0 && frame.size === frames.sizeId;
+  return frame !== undefined && frame.liveCells === 0 && fitsInto(frame, frames.sizeId);
 }

@@ -6,7 +6,7 @@ import { endingSteps } from './closing.ts';
 import { DISTANCE_OPTION, FEED_OPTION, NIGHTS_OPTION } from './commonOptions.ts';
 import { beeBreadRule, beesRule, coverRule, eggsRule, storesRule, strengthRule } from './commonRules.ts';
 import { broughtBox, datedBySplit } from './broughtBox.ts';
-import { donorFrames } from './donorFrames.ts';
+import { queenFrameCanGo, donorFrames } from './donorFrames.ts';
 import { queenLooks, surplusCellsLook } from './lookTexts.ts';
 import { hiveKit } from './kits.ts';
 import { chosen, needsFeed, type MethodInput, type Setup, type SplitMethod } from '../base/method.ts';
@@ -18,9 +18,8 @@ function setUp(input: MethodInput): Setup {
   const cold = chosen(openBroodGoes, input, 'nights') === 'cold';
   const old = { at: 'stay', name: donor.name } as const;
   const fresh = { at: 'fresh', name: newName } as const;
-  const queen = donor.frames[frames.queenAt];
   // Where she was seen on open brood she goes with it, and that is known beforehand.
-  const known = queen !== undefined && queen.size === frames.sizeId && queen.liveCells === 0;
+  const known = queenFrameCanGo(donor, frames);
   return {
     distance: chosen(openBroodGoes, input, 'distance') === 'away' ? 'away' : 'same-yard',
     queen: known ? ['elsewhere', 'here'] : ['unknown', 'unknown'],

@@ -47,9 +47,7 @@ function setUp(input: MethodInput): Setup {
       0.3 * Math.max(0, fresh.storesFrames - 2) +
       0.15 * fresh.frames,
     // With the bees shaken off, the comb that she was on may go up like any other.
-    movable: frames.all.filter(
-      (i) => donor.frames[i]?.size === frames.sizeId && donor.frames[i]?.liveCells === 0,
-    ),
+    movable: frames.all.filter((i) => frames.fits(i) && donor.frames[i]?.liveCells === 0),
     shakable: [],
     maxShakes: 0,
     ...broughtBox(frames, frames.slots),

@@ -37,7 +37,7 @@ function setUp(input: MethodInput): Setup {
       Math.abs(stay.broodFrames - part.broodFrames) +
       0.4 * Math.abs(stay.framesOfBeesAfterDrift - part.framesOfBeesAfterDrift) +
       0.1 * part.frames,
-    movable: frames.all.filter((i) => donor.frames[i]?.size === frames.sizeId && i !== frames.queenAt),
+    movable: frames.all.filter((i) => i !== frames.queenAt && frames.fits(i)),
     shakable: frames.shakable,
     maxShakes: 2,
     ...broughtBox(frames, rules.nucSlots),

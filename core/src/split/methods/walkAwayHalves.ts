@@ -1,3 +1,4 @@
+import { fitsInto } from '../base/measure.ts';
 import { METHOD_NAMES } from '../../records/index.ts';
 import { listInWords } from '../../basics/index.ts';
 import { emergencyEmergence, queenCalendar } from '../../brood/index.ts';
@@ -29,13 +30,13 @@ function setUp(input: MethodInput): Setup {
   const inBrood = new Set(donor.boxes.filter((b) => b.role === 'brood').map((b) => b.id));
   const restingPart = donor.frames.map((f): 0 | 1 => (moving.includes(f.boxId) ? 1 : 0));
   const slotsOf = (ids: readonly string[]) =>
-    donor.boxes.reduce((n, b) => n + (ids.includes(b.id) ? b.slots : 0), 0);
+    donor.boxes.reduce((n, b) => n + (ids.includes(b.id) ? b.combSlots.length : 0), 0);
   const newSlots = moving.length > 0 ? slotsOf(moving) : (broodBox?.slots ?? 10);
   const staySlots = slotsOf(
     donor.boxes.filter((b) => !moving.includes(b.id) && b.role === 'brood').map((b) => b.id),
   );
   const movable = donor.frames.flatMap((f, i) =>
-    inBrood.has(f.boxId) && f.size === broodBox?.sizeId ? [i] : [],
+    broodBox && inBrood.has(f.boxId) && fitsInto(f, broodBox.sizeId) ? [i] : [],
   );
   const cold = chosen(walkAwayHalves, input, 'nights') === 'cold';
   const even = chosen(walkAwayHalves, input, 'frames') === 'even';

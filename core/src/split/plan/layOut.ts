@@ -1,8 +1,9 @@
+import type { FrameSizeId } from '../../comb/index.ts';
 import { numberAt } from '../../basics/index.ts';
 import type { Frame } from '../../records/index.ts';
 import type { Donor, PartSlot, PlannedMove, Setup } from '../base/method.ts';
 import { arrangeNest, takeIn } from './arrange.ts';
-import type { Choice, PlanFrame } from '../base/measure.ts';
+import { fitsInto, type Choice, type PlanFrame } from '../base/measure.ts';
 import type { WorkFacts } from './workFacts.ts';
 
 /** A frame with the slot it leaves and the slot it gets. */
@@ -40,7 +41,9 @@ interface LayOutInput {
 interface Target {
   readonly id: string;
   readonly slots: number;
-  readonly sizeId: string;
+  /** Those in which a comb can hang. */
+  readonly combSlots: readonly number[];
+  readonly sizeId: FrameSizeId;
   readonly part: 0 | 1;
   readonly role: 'brood' | 'super';
   readonly label: string;
@@ -91,7 +94,7 @@ export function layOut(input: LayOutInput): LaidOut {
     for (const target of targets.filter((t) => t.part === part && t.role === 'brood')) {
       const box = taken.get(target.id) as Map<number, string>;
       const free = freeSlots(target, box);
-      const fits = waiting.filter((f) => f.size === target.sizeId).slice(0, free.length);
+      const fits = waiting.filter((f) => fitsInto(f, target.sizeId)).slice(0, free.length);
       if (fits.length === 0) continue;
       if (box.size === 0) {
         arrangeNest(fits).forEach((f, k) => place(f, target, numberAt(free, k)));
@@ -130,6 +133,7 @@ function targetsOf({ donor, setup, newBoxId, newName }: LayOutInput): Target[] {
     return {
       id: b.id,
       slots: b.slots,
+      combSlots: b.combSlots,
       sizeId: b.sizeId,
       part: moves ? 1 : 0,
       role: b.role,
@@ -137,12 +141,19 @@ function targetsOf({ donor, setup, newBoxId, newName }: LayOutInput): Target[] {
     };
   });
   if (setup.broughtBox)
-    targets.push({ id: newBoxId, ...setup.broughtBox, part: 1, role: 'brood', label: newName });
+    targets.push({
+      id: newBoxId,
+      ...setup.broughtBox,
+      combSlots: Array.from({ length: setup.broughtBox.slots }, (_, i) => i + 1),
+      part: 1,
+      role: 'brood',
+      label: newName,
+    });
   return targets;
 }
 
 const freeSlots = (target: Target, box: ReadonlyMap<number, string>): number[] =>
-  Array.from({ length: target.slots }, (_, i) => i + 1).filter((s) => !box.has(s));
+  target.combSlots.filter((s) => !box.has(s));
 
 function fillFromStore(
   { store, hung }: LayOutInput,

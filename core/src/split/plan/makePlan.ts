@@ -1,3 +1,4 @@
+import { otherSizeCautions } from '../methods/cautions.ts';
 import {
   operationOf,
   type Apiary,
@@ -217,7 +218,10 @@ export function makePlan(
     effects: effectsOf(parts, isAbove),
     ledger: ledgerOf(setup.rules, stay, fresh),
     kit: kitOf(method.kit(solved), laid),
-    cautions: method.cautions(solved),
+    cautions: [
+      ...method.cautions(solved),
+      ...otherSizeCautions(donor.frames.filter((f) => laid.moves.some((m) => m.frameId === f.id))),
+    ],
     looks: followUps.map(({ parts: keys, ...f }) => ({
       id: newId(),
       ...f,

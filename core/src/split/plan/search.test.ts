@@ -36,7 +36,14 @@ function donorOf(readings: readonly ReturnType<typeof bothSides>[], boxes: 1 | 2
   return {
     colonyId: 'c',
     name: 'A',
-    boxes: ids.map((id) => ({ id, name: id, sizeId: 'langstroth-deep', slots: perBox, role: 'brood' })),
+    boxes: ids.map((id) => ({
+      id,
+      name: id,
+      sizeId: 'langstroth-deep',
+      slots: perBox,
+      combSlots: Array.from({ length: perBox }, (_, i) => i + 1),
+      role: 'brood',
+    })),
     frames: readings.map((reading, i) => {
       const boxId = ids[Math.floor(i / perBox)] as string;
       const slot = (i % perBox) + 1;

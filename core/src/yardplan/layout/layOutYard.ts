@@ -1,7 +1,7 @@
 import { numberAt } from '../../basics/index.ts';
 import type { Frame } from '../../records/index.ts';
 import { bothSides } from '../../comb/index.ts';
-import { planFrame, type PlanFrame } from '../../split/index.ts';
+import { fitsInto, planFrame, type PlanFrame } from '../../split/index.ts';
 import { stayShares } from '../../rules/index.ts';
 import { arrangeBox, type OrderSchool, type ToArrange } from './arrangeBox.ts';
 import { kitBoxKey } from '../problem/buildProblem.ts';
@@ -146,7 +146,7 @@ function hang(
   const offset = Math.floor((unit.slots - coming.length) / 2);
   coming.forEach((f, k) => {
     const [box] = boxes
-      .filter((b) => b.role === 'brood' && b.sizeId === f.size && (free.get(b.id) ?? 0) > 0)
+      .filter((b) => b.role === 'brood' && fitsInto(f, b.sizeId) && (free.get(b.id) ?? 0) > 0)
       .toSorted((a, b) => broodIn(b) - broodIn(a) || 0);
     if (!box) return;
     free.set(box.id, (free.get(box.id) ?? 0) - 1);

@@ -14,7 +14,7 @@ import {
 } from '../../records/index.ts';
 import type { Day } from '../../basics/index.ts';
 import { ripeCellEmergence } from '../../followup/index.ts';
-import { COMMON_CAUTIONS, droneCautions } from '../../split/index.ts';
+import { otherSizeCautions, COMMON_CAUTIONS, droneCautions } from '../../split/index.ts';
 import { kitBoxKey } from '../problem/buildProblem.ts';
 import { evaluate, ledgerOf, type Evaluation } from '../search/evaluate.ts';
 import { isHivedUp, layOutYard, type LaidOut, type Slot } from './layOutYard.ts';
@@ -142,6 +142,7 @@ export function makeYardPlan(
       ...(made.some((u) => u.recipe?.queen === 'raises' || u.recipe?.queen === 'cell')
         ? droneCautions(problem.frames)
         : []),
+      ...otherSizeCautions(problem.frames.filter((f) => laid.moves.some((m) => m.index === f.index))),
       'Lifting: a full deep box may exceed 35 kg. Take frames out, or lift in pairs.',
       ...(made.some((u) => u.recipe?.distance === 'away')
         ? ['Transport: strap, ventilate, shade; open every entrance on arrival.']

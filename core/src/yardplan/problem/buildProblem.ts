@@ -4,6 +4,7 @@ import {
   type Colony,
   boxesOfColony,
   boxName,
+  combSlots,
   coloniesOfYard,
   countedOn,
   framesInStore,
@@ -15,7 +16,7 @@ import {
 import { beesAhead } from '../../forecast/index.ts';
 import { colonyState } from '../../colony/index.ts';
 import { bothSides, type FrameSizeId } from '../../comb/index.ts';
-import { planFrame, type PlanFrame } from '../../split/index.ts';
+import { fitsInto, planFrame, type PlanFrame } from '../../split/index.ts';
 import { failure, floatAt, type Problem, type Result, success } from '../../basics/index.ts';
 import { houseRules, stayShares, type HouseRules } from '../../rules/index.ts';
 import { broughtBy } from './effects.ts';
@@ -196,6 +197,7 @@ function framesToPlan(
         id: p.frame.id,
         label: `${colony.name}, ${nameOf.get(p.box.id) ?? ''}frame ${p.slot}`,
         size: p.frame.sizeId,
+        hangsAs: p.box.sizeId,
         boxId: p.box.id,
         slot: p.slot,
         reading: readingOf(p),
@@ -225,7 +227,7 @@ function unitBoxes(apiary: Apiary, colony: Colony): UnitBox[] {
     role: b.role,
     ownSlots: b.chambers
       .filter((c) => c.colonyId === colony.id)
-      .flatMap((c) => Array.from({ length: c.toSlot - c.fromSlot + 1 }, (_, i) => c.fromSlot + i)),
+      .flatMap((c) => combSlots(b).filter((s) => c.fromSlot <= s && s <= c.toSlot)),
   }));
 }
 
@@ -296,7 +298,7 @@ function framesOf(
       ...f,
       index: index++,
       home,
-      counted: f.size === unit.sizeId && (hived || counts.has(f.boxId)),
+      counted: fitsInto(f, unit.sizeId) && (hived || counts.has(f.boxId)),
       blank: 'drawn',
     }));
   });

@@ -1,3 +1,4 @@
+import { fitsInto } from '../../split/index.ts';
 import { failure, floatAt, type Problem, type Result, success } from '../../basics/index.ts';
 import { broughtBy, combKind, isShakable } from './effects.ts';
 import { AT, type Measure } from '../rules/measures.ts';
@@ -77,7 +78,7 @@ function faultOfPin(frame: YardFrame, to: number, units: readonly YardUnit[]): F
   if (home && home.yardId !== unit.yardId) {
     return ['is in another yard', 'Frames are carried within a yard only.'];
   }
-  if (frame.size !== unit.sizeId) {
+  if (!fitsInto(frame, unit.sizeId)) {
     return [`does not fit: ${unit.name} takes another size of frame`, 'Pin a frame of its size.'];
   }
   return null;
@@ -141,7 +142,7 @@ function targetsOf(frame: YardFrame, { units, lacks, ofYard }: Links): number[] 
   const inReach = home ? (ofYard.get(home.yardId) ?? []) : units.map((u) => u.index);
   const targets = inReach.filter((to) => {
     const unit = units[to] as YardUnit;
-    if (to === frame.home || frame.size !== unit.sizeId) return false;
+    if (to === frame.home || !fitsInto(frame, unit.sizeId)) return false;
     if (frame.hasQueen && unit.recipe?.queen !== 'old-queen') return false;
     if (unit.kind === 'nuc') {
       return home ? true : kind === 'empty' && (unit.recipe?.emptyCombs ?? 0) > 0;
