@@ -198,7 +198,7 @@ test('one hive made into four on one stand: only the three without field bees ar
   );
   // Parts that raise a queen in their time are no case for the desk.
   await page.goto('/weak');
-  await expect(page.getByRole('list', { name: 'Weak units' }).getByText('Nuc A')).toBeHidden();
+  await expect(page.getByRole('list', { name: 'Weak colonies' }).getByText('Nuc A')).toBeHidden();
 });
 
 test('a charged cup on the last frame re-dates a part, with its fallback and the day of decision', async ({
@@ -251,7 +251,7 @@ test('too many colonies at the end of the flow: a number, one watched, a queenle
   await records.scene(yard.apiary, today);
   await page.goto('/weak');
   const many = page.getByRole('region', { name: 'How many colonies' });
-  await expect(many).toContainText('4 units now');
+  await expect(many).toContainText('4 colonies and nucs now');
   await many.getByRole('button', { name: 'Less: colonies wanted' }).click();
   await expect(many.getByRole('link', { name: /^Unite / })).toHaveCount(1);
   // The failing but queenright nuc is watched with a test and a date.

@@ -3,6 +3,7 @@ import { STORES_PER_KG_SUGAR } from '../clock/index.ts';
 import {
   eventsOf,
   givenTo,
+  isChanged,
   queenOf,
   readingsOfVisit,
   stepsOfWork,
@@ -106,7 +107,9 @@ function workDone(apiary: Apiary, colony: Colony, work: Work): Happening[] {
       return [{ day: addDays(day, 1), what: 'lays', lays: true }];
     return [];
   });
-  return [{ day, what: 'worked', framesOfBees, nurses }, ...queens];
+  // A colony of the same yard that was only listed is what its own counts say.
+  const worked: Happening[] = units.some(isChanged) ? [{ day, what: 'worked', framesOfBees, nurses }] : [];
+  return [...worked, ...queens];
 }
 
 function feedGiven({ day, body }: Given): Happening[] {

@@ -195,5 +195,6 @@ export {
   type WorkMove,
   type WorkSource,
   type WorkStep,
+  isChanged,
   type WorkUnit,
 } from './bodies/work.ts';

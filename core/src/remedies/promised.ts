@@ -1,6 +1,6 @@
 import { addDays, type Day } from '../basics/index.ts';
 import { colonyState } from '../colony/index.ts';
-import type { Apiary, Work } from '../records/index.ts';
+import { isChanged, type Apiary, type Work } from '../records/index.ts';
 import { apiaryAfter } from './actions/apiaryAfter.ts';
 
 /** So many days after the work the field bees have flown home, and the colonies are what the work has made of them. */
@@ -20,12 +20,14 @@ export interface Promised {
 /**
  * What work promises of each colony that it leaves, by the same clock by which it will be shown afterwards.
  *
- * @returns one line a colony; those that end are left out
+ * @returns one line a colony that it changes; those that end are left out
  */
 export function promisedBy(apiary: Apiary, work: Work): Promised[] {
   const after = apiaryAfter(apiary, work);
   const day = addDays(work.day, SETTLED_DAYS);
-  const ids = [...new Set(work.body.units.map((u) => u.colonyId))];
+  const changed = work.body.units.filter(isChanged);
+  const units = changed.length > 0 ? changed : work.body.units;
+  const ids = [...new Set(units.map((u) => u.colonyId))];
   return ids.flatMap((id): Promised[] => {
     const colony = after.colony[id];
     if (!colony || colony.endedOn !== null) return [];

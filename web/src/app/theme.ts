@@ -1,3 +1,4 @@
+import { BODY_FONT, HEADING_FONT } from '../ui/fonts.ts';
 import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
 import {
   animationStyles,
@@ -20,9 +21,6 @@ import {
   toastSlotRecipe,
   tokens,
 } from '@chakra-ui/react/theme';
-
-const body = "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif";
-const heading = "'Bricolage Grotesque Variable', system-ui, sans-serif";
 
 /** What the components that we use rest on: the library's whole theme would be half of the first load. */
 const used = defineConfig({
@@ -80,7 +78,7 @@ export const system = createSystem(
     },
     theme: {
       tokens: {
-        fonts: { body: { value: body }, heading: { value: heading } },
+        fonts: { body: { value: BODY_FONT }, heading: { value: HEADING_FONT } },
         // The sizes that are in use: notes, body, a section's heading, a panel's, figures to be read from afar.
         fontSizes: {
           '2xs': { value: '0.8125rem' },

@@ -110,6 +110,11 @@ const workUnit = z.strictObject({
 });
 export type WorkUnit = z.infer<typeof workUnit>;
 
+/** Whether the work makes something else of a unit than it was: those that are only listed stay as they are. */
+export const isChanged = ({ before, after }: WorkUnit): boolean =>
+  before === null ||
+  Object.entries(after).some(([what, n]) => Math.abs(n - before[what as keyof typeof before]) > 0.005);
+
 /** A hive that is set up for a new unit, bottom box first, from boxes that exist or are brought. */
 const newHive = z.strictObject({
   colonyId: recordId,

@@ -7,6 +7,7 @@ import { use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect } from 'react';
 import { one } from '../../ui/format.ts';
+import { BODY_FONT } from '../../ui/fonts.ts';
 import { useChart } from '../../ui/useChart.ts';
 import { useTokenColours } from '../../ui/useTokenColours.ts';
 import type { Shown } from './ChoicesPage.tsx';
@@ -87,10 +88,10 @@ export default function CoursesChart({
 
 function optionOf(choices: readonly ChoiceCourse[], shown: Shown, until: string, colours: Colours) {
   const ink = colours['ink-soft'];
-  const text = { color: ink, fontFamily: 'inherit', fontSize: 13 };
+  const text = { color: ink, fontFamily: BODY_FONT, fontSize: 13 };
   return {
     animation: false,
-    textStyle: { fontFamily: 'inherit' },
+    textStyle: { fontFamily: BODY_FONT },
     grid: { left: 40, right: 92, top: 30, bottom: 28 },
     tooltip: { trigger: 'axis', valueFormatter: (v: unknown) => `${one(Number(v))} ${UNIT[shown]}` },
     xAxis: {
@@ -140,7 +141,7 @@ function linesOf(choice: ChoiceCourse, part: ChoicePart, nth: number, shown: Sho
       symbol: 'none',
       lineStyle: { color: colour, width: 2.5, type: nth === 0 ? 'solid' : 'dashed' },
       itemStyle: { color: colour },
-      endLabel: { show: true, color: colour, fontFamily: 'inherit', fontSize: 13, formatter: part.name },
+      endLabel: { show: true, color: colour, fontFamily: BODY_FONT, fontSize: 13, formatter: part.name },
       labelLayout: { moveOverlap: 'shiftY' },
       data: value((d) => d[shown]),
     },

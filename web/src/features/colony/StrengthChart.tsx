@@ -7,6 +7,7 @@ import { use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect } from 'react';
 import { one } from '../../ui/format.ts';
+import { BODY_FONT } from '../../ui/fonts.ts';
 import { useChart } from '../../ui/useChart.ts';
 import { useTokenColours } from '../../ui/useTokenColours.ts';
 
@@ -63,10 +64,10 @@ function optionOf(
   colours: Readonly<Record<(typeof COLOURS)[number], string>>,
 ) {
   const ink = colours['ink-soft'];
-  const text = { color: ink, fontFamily: 'inherit', fontSize: 13 };
+  const text = { color: ink, fontFamily: BODY_FONT, fontSize: 13 };
   return {
     animation: false,
-    textStyle: { fontFamily: 'inherit' },
+    textStyle: { fontFamily: BODY_FONT },
     grid: { left: 34, right: 14, top: 34, bottom: 26 },
     legend: { top: 0, left: 0, textStyle: text, icon: 'roundRect', itemWidth: 16, itemHeight: 8 },
     tooltip: { trigger: 'axis', valueFormatter: (v: unknown) => `${one(Number(v))} frames` },

@@ -33,7 +33,7 @@ export function FollowUpsPage() {
       <PageHeader title="Follow-ups" aside={`Today is ${dayInWords(today)}`}>
         <Button asChild variant="outline" bg="sheet">
           <Link to="/weak">
-            <HeartPulse size={18} aria-hidden /> Weak units
+            <HeartPulse size={18} aria-hidden /> Weak colonies
           </Link>
         </Button>
         {operationId !== null && (

@@ -35,7 +35,7 @@ export function WeakPage() {
   );
   return (
     <Box>
-      <PageHeader title="Weak units" aside={titleOf(desk)} />
+      <PageHeader title="Weak colonies" aside={titleOf(desk)} />
       <OutsideChoices
         outside={outside}
         yards={yardsOf(apiary, desk)}
@@ -46,10 +46,11 @@ export function WeakPage() {
       />
       {desk.units.length === 0 ? (
         <Text mb={6}>
-          No unit is weak or in doubt by what was counted and seen. Count, and look when looks are due.
+          No colony is weak or in doubt by what was counted and seen. Count, and inspect when inspections are
+          due.
         </Text>
       ) : (
-        <Box as="ul" aria-label="Weak units" listStyleType="none" display="grid" gap={4} mb={8}>
+        <Box as="ul" aria-label="Weak colonies" listStyleType="none" display="grid" gap={4} mb={8}>
           {desk.units.map((u) => (
             <WeakUnit key={u.facts.colony.id} unit={u} />
           ))}
@@ -226,8 +227,8 @@ function ComeDown({ desk }: { readonly desk: WeakDesk }) {
     <Box as="section" aria-label="How many colonies">
       <SectionHeading>How many colonies</SectionHeading>
       <Text mb={2}>
-        {all.length} units now; about {expected.toFixed(0)} colonies with a laying queen and bees enough on{' '}
-        {dayInWords(on)} if all are left alone.
+        {all.length} colonies and nucs now; about {expected.toFixed(0)} colonies with a laying queen and bees
+        enough on {dayInWords(on)} if all are left alone.
       </Text>
       <Flex gap={3} align="center" mb={2} className={common.noPrint}>
         <Stepper label="colonies wanted" value={wanted} min={1} max={all.length} onChange={setWanted} />

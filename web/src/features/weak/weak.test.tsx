@@ -30,7 +30,7 @@ function open(at: string, records = apiary) {
 describe('the desk for weak units', () => {
   it('says which unit is weak, why, and what comes first', async () => {
     open('/weak');
-    const list = await screen.findByRole('list', { name: 'Weak units' });
+    const list = await screen.findByRole('list', { name: 'Weak colonies' });
     expect(within(list).getByRole('heading', { name: 'Burnet' })).toBeTruthy();
     expect(within(list).getByRole('list', { name: 'Why it is weak' }).textContent).toContain(
       'frames of bees',

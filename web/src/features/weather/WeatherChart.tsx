@@ -6,6 +6,7 @@ import { GridComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent }
 import { use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect } from 'react';
+import { BODY_FONT } from '../../ui/fonts.ts';
 import { useChart } from '../../ui/useChart.ts';
 import { useTokenColours } from '../../ui/useTokenColours.ts';
 
@@ -44,7 +45,7 @@ export default function WeatherChart({
     const times = hours.map((h) => h.time);
     chart.current.setOption({
       animation: false,
-      textStyle: { fontFamily: 'inherit', color: ink, fontSize: 13 },
+      textStyle: { fontFamily: BODY_FONT, color: ink, fontSize: 13 },
       grid: { left: 34, right: 34, top: 14, bottom: 24 },
       tooltip: { trigger: 'axis' },
       xAxis: {

@@ -6,6 +6,7 @@ import { GridComponent, LegendComponent, TooltipComponent } from 'echarts/compon
 import { use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect } from 'react';
+import { BODY_FONT } from '../../ui/fonts.ts';
 import { useChart } from '../../ui/useChart.ts';
 import { useTokenColours } from '../../ui/useTokenColours.ts';
 
@@ -35,7 +36,7 @@ export default function HowManyChart({
     const ink = colours['ink-soft'];
     shown.setOption({
       animation: false,
-      textStyle: { fontFamily: 'inherit', color: ink, fontSize: 13 },
+      textStyle: { fontFamily: BODY_FONT, color: ink, fontSize: 13 },
       grid: { left: 34, right: 12, top: 30, bottom: 26 },
       legend: { top: 0, left: 30, textStyle: { color: ink } },
       tooltip: { trigger: 'axis' },

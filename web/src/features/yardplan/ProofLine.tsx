@@ -43,7 +43,7 @@ export function ProofLine({
             Work out the rest anew
           </Button>
         )}
-        {(bench.busy || bench.proving) && (
+        {(bench.busy || (bench.proving && !isBest(bench))) && (
           <>
             <Text fontSize="sm" color="inkSoft">
               {bench.busy
@@ -86,6 +86,13 @@ export function ProofLine({
   );
 }
 
+/** A gap that is none but for rounding. */
+const BEST = 0.0005;
+
+/** Nothing can be better: there is nothing left to look for. */
+const isBest = ({ gap, seen }: Bench): boolean =>
+  gap !== null && gap < BEST && seen !== null && seen.broken.length === 0;
+
 function inShort({ seen, problem }: Bench): string {
   if (!seen) return '';
   const united = problem?.unions.length ?? 0;
@@ -118,7 +125,7 @@ function nearness({ gap, bound, proving, seen }: Bench): string {
   if (seen && seen.broken.length > 0) return `${count(seen.broken.length, 'rule')} broken by what you placed`;
   if (gap === null || bound === null)
     return proving ? 'no rule broken; proving how good it is' : 'no rule broken';
-  if (gap < 0.0005) return 'the best plan there is, proven';
+  if (gap < BEST) return 'the best plan there is, proven';
   const points = (seen?.cost ?? 0) - bound;
   // Of a plan that costs next to nothing a large share is little.
   if (points < 1 && gap > 0.1) return 'within one comb carried of the best there can be';

@@ -132,8 +132,10 @@ function Flow({ yard, inMainFlow }: { readonly yard: Yard; readonly inMainFlow: 
           fit
           value={String(flow.kgPerDay ?? '')}
           options={[
-            ['', 'not weighed'],
-            ...gains.toSorted((a, b) => a - b).map((kg) => [String(kg), smallMass(kg, units)] as const),
+            ['', 'gain not weighed'],
+            ...gains
+              .toSorted((a, b) => a - b)
+              .map((kg) => [String(kg), `gain ${smallMass(kg, units)} a day`] as const),
           ]}
           onChange={(kg) =>
             void tell(
@@ -152,7 +154,7 @@ function Flow({ yard, inMainFlow }: { readonly yard: Yard; readonly inMainFlow: 
       )}
       <Text flex="1 1 20rem" maxW="34rem">
         {flow?.to === null
-          ? `Nectar has come in since ${dayInWords(flow.from)}. What is eaten is replaced${flow.kgPerDay === null ? '; more is counted on only where it is weighed.' : ', and the rest is stored.'}`
+          ? `Nectar has come in since ${dayInWords(flow.from)}. What is eaten is replaced${flow.kgPerDay === null ? '; more is counted on only where it is weighed.' : `, and ten frames of bees store ${smallMass(flow.kgPerDay, units)} a day more.`}`
           : `${inMainFlow ? 'It is the main flow by the calendar, but ' : ''}${inMainFlow ? 'no' : 'No'} flow is on record: stores are taken to shrink.`}
       </Text>
       <ProblemList problems={problems} />
