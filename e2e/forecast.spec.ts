@@ -4,11 +4,13 @@ test('the year of a yard: a flow is said, a date is moved by key and by its fiel
   page,
   records,
 }) => {
-  const yard = (await records.get()).records.yard.find((y) => y.name === 'Sallow Bank');
+  const yard = (await records.get()).records.yard.find((y) => y.name === 'Ferry Field');
   await page.goto(`/yards/${yard?.id}/season`);
   await expect(page.getByText('No flow is on record: stores are taken to shrink.')).toBeVisible();
-  await page.getByRole('button', { name: 'Nectar is coming in' }).click();
-  await expect(page.getByText('Nectar has come in since Fri 15 May.')).toBeVisible();
+  await page.getByText('Yes', { exact: true }).click();
+  await expect(page.getByText(/^Nectar has come in since Fri 15 May/)).toBeVisible();
+  await page.getByLabel('Ten frames of bees gain in a day').selectOption({ label: 'gain 1.0 kg a day' });
+  await expect(page.getByText(/ten frames of bees store 1.0 kg a day more/)).toBeVisible();
   const pin = page.getByRole('slider', { name: 'Main flow begins' });
   await expect(pin).toHaveAttribute('aria-valuetext', 'Mon 1 Jun');
   await pin.focus();
@@ -18,7 +20,22 @@ test('the year of a yard: a flow is said, a date is moved by key and by its fiel
   await expect(page.getByRole('alert')).toContainText('must come after');
   await expect(page.getByRole('textbox', { name: 'Main flow ends' })).toHaveValue('2026-07-15');
   const setting = (await records.get()).records.yard.find((y) => y.id === yard?.id)?.season;
-  expect(setting).toMatchObject({ climate: 'temperate', flows: [{ from: '2026-05-15', to: null }] });
+  expect(setting).toMatchObject({
+    climate: 'temperate',
+    flows: [{ from: '2026-05-15', to: null, by: 'keeper', kgPerDay: 1 }],
+  });
+});
+
+test('a flow that the scale shows is on record by itself, and the keeper can end it', async ({
+  page,
+  records,
+}) => {
+  await page.goto('/feed');
+  await expect(page.getByText('Nectar comes in, says the scale')).toBeVisible();
+  await page.getByText('No', { exact: true }).click();
+  await expect(page.getByText('Does nectar come in?')).toBeVisible();
+  const yard = (await records.get()).records.yard.find((y) => y.name === 'Sallow Bank');
+  expect(yard?.season?.flows).toMatchObject([{ by: 'keeper', to: '2026-05-14' }]);
 });
 
 test('choices for a colony stand on one chart, with the days that matter', async ({ page, records }) => {

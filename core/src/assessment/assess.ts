@@ -64,8 +64,8 @@ function worked(apiary: Apiary, colony: Colony, today: Day, other?: readonly Pla
   const belief = queenBeliefOf(apiary, colony, today);
   const { lastForWinterBees } = colonySeason(apiary, colony, today);
   const action = queenAction(belief.belief, belief.before, belief.looks, today, lastForWinterBees);
-  const opening = openingOf(apiary, colony, today, state, action, belief.belief);
-  const needs = needsOf(apiary, colony, today, state, action, opening, belief.looks.length > 0);
+  const opening = openingOf(apiary, colony, today, state, action, belief);
+  const needs = needsOf(apiary, colony, today, state, action, opening, belief);
   return { ...state, notice: needs[0].notice, needs, opening, belief };
 }
 
@@ -80,7 +80,7 @@ function openingOf(
   today: Day,
   state: ColonyState,
   action: QueenAction,
-  belief: QueenBelief,
+  { belief, before }: Assessment['belief'],
 ): Opening {
   if (isSick(state, action))
     return {
@@ -109,6 +109,11 @@ function openingOf(
   if (rest) return { may: false, because: 'queen', until: rest.window.latest, why: rest.expect };
   // What was filed for it rules; where nothing was, the biology does.
   const filed = openFollowUps(apiary).some((f) => f.kind === 'look' && f.colonyIds.includes(colony.id));
+  const { came, cagedSince } = before;
+  const isNew = came !== null && came !== undefined && action.id === 'leave' && action.on > today;
+  if (isNew) return { may: false, because: 'queen', until: action.on, why: action.why };
+  // A hive whose queen sits in her cage is opened like any other.
+  if (cagedSince) return { may: true, because: null, until: null, why: '' };
   if (!filed && waits(action, belief) && action.on > today && belief.chance >= WAITS_FROM)
     return { may: false, because: 'queen', until: action.on, why: action.why };
   return { may: true, because: null, until: null, why: '' };
@@ -158,8 +163,10 @@ function needsOf(
   state: ColonyState,
   action: QueenAction,
   opening: Opening,
-  looked: boolean,
+  { before, looks }: Assessment['belief'],
 ): [Need, ...Need[]] {
+  const looked = looks.length > 0;
+  const awaited = before.came != null || before.cagedSince != null;
   // A doubt about the queen stands with the stories that the next inspection tells apart.
   const doubts = looked && action.id === 'look' && QUEEN_DOUBTS.has(state.notice.id);
   const own: Need = { notice: state.notice, why: doubts ? action.why : '', by: null, action: null };
@@ -190,8 +197,15 @@ function needsOf(
     ...hungry,
     ...(swarms ? [own] : []),
     ...queenActs,
+    // A queen who came of late, or sits in her cage: what is waited for comes before what would make the colony better.
+    ...(awaited && action.id === 'look' && action.on === today
+      ? [need(urgently('queen-look', action.what), action, null)]
+      : []),
+    ...(awaited && action.id === 'leave' && action.on > today
+      ? [need(calmly('queen-look', action.what), action, null)]
+      : []),
     // What is left unread of a hive that stands open changes the answer, and is read before anything else is due.
-    ...(action.id === 'look' && looked && action.on === today && !swarms
+    ...(action.id === 'look' && looked && !awaited && action.on === today && !swarms
       ? [need(urgently('queen-look', action.what), action, null)]
       : []),
     // An inspection that is due, or a doubt with a day of its own.

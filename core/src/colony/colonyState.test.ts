@@ -130,7 +130,7 @@ describe('parts of a split', () => {
     ['before the look', '2026-05-10', 'Inspect on Sat 16 May', false],
     ['on the day', '2026-05-16', 'Inspect today', true],
     ['while it rests', '2026-05-25', 'Hands off until Thu 4 Jun', false],
-    ['long overdue', '2026-06-20', 'Inspection overdue since Mon 18 May', true],
+    ['long overdue', '2026-06-20', 'Inspection overdue since Thu 11 Jun', true],
   ])('%s', (_what, today, words, urgent) => {
     const yard = halves();
     const state = colonyState(yard.apiary, yard.colony('B'), today);

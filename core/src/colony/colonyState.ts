@@ -183,11 +183,16 @@ function nextOf(apiary: Apiary, colony: Colony, today: Day): Notice {
     (f) => f.kind === 'hands-off' && f.window.earliest <= today && today <= f.window.latest,
   );
   if (rest) return calmly('hands-off', `Hands off until ${dayInWords(rest.window.latest)}`);
-  const look =
-    own.find((f) => f.kind === 'look' && f.window.latest >= today) ?? own.find((f) => f.kind === 'look');
+  // Of several that were missed the last asks for what can still be told.
+  const looks = own
+    .filter((f) => f.kind === 'look')
+    .toSorted((a, b) => a.window.latest.localeCompare(b.window.latest));
+  const look = looks.find((f) => f.window.latest >= today) ?? looks.at(-1);
   if (!look) return calmly('raising-queen', 'Raising a queen');
   if (look.window.latest < today)
     return urgently('inspection-overdue', `Inspection overdue since ${dayInWords(look.window.latest)}`);
   if (look.window.likely <= today) return urgently('inspection-due', 'Inspect today');
+  if (look.window.earliest <= today)
+    return urgently('inspection-due', `Inspect by ${dayInWords(look.window.latest)}`);
   return calmly('inspection-to-come', `Inspect on ${dayInWords(look.window.likely)}`);
 }

@@ -54,7 +54,7 @@ describe('what was seen outweighs strength', () => {
       'no eggs where one looked',
       { eggs: { look: 'notFound' } },
       'watch',
-      'No eggs seen on Sun 10 May: inspect again on Sun 17 May',
+      'No eggs seen on Sun 10 May: inspect again on Fri 15 May',
     ],
     [
       'scattered brood',

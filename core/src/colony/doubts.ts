@@ -1,4 +1,7 @@
 import {
+  cagedAtHome,
+  queenCame,
+  speaksOfQueenFrom,
   type AskedOfEvidence,
   type Apiary,
   type Colony,
@@ -25,6 +28,8 @@ export interface Doubt {
 const SEEN_COUNTS_DAYS = 30;
 /** A look that should settle a doubt comes a week later: eggs of a laying queen are open brood by then. */
 const LOOK_AGAIN_DAYS = 7;
+/** For eggs one looks again sooner, on the day that the verdict of the inspection has named. */
+const EGGS_AGAIN_DAYS = 5;
 
 /**
  * What the last looks say against a colony, the gravest first: signs of disease, laying workers, a drone
@@ -57,13 +62,23 @@ export function doubtOf(
       : { lane: 'watch', notice: urgently('brood-drying', 'Brood drying out: give it nurse bees') };
   }
   const looks = recentLooks(apiary, colony, today);
-  return unfit(looks) ?? toWatch(looks, frames, strength);
+  const brood = unfit(looks);
+  // She lays nothing yet, and everybody knows why.
+  const awaited = queenCame(apiary, colony, today) ?? cagedAtHome(apiary, colony, today);
+  return brood ?? (awaited ? undefined : toWatch(looks, frames, strength));
 }
 
-const recentLooks = (apiary: Apiary, colony: Colony, today: Day): Visit[] =>
-  visitsOf(apiary, colony.id).filter(
-    (v) => v.evidence && v.day <= today && daysBetween(v.day, today) <= SEEN_COUNTS_DAYS,
+function recentLooks(apiary: Apiary, colony: Colony, today: Day): Visit[] {
+  const from = speaksOfQueenFrom(apiary, colony, today);
+  return visitsOf(apiary, colony.id).filter(
+    (v) =>
+      v.evidence &&
+      v.day <= today &&
+      daysBetween(v.day, today) <= SEEN_COUNTS_DAYS &&
+      // What was seen before she came says nothing of a queen.
+      (from === null || v.day >= from),
   );
+}
 
 /** The latest answer to a question: a later look that did not ask leaves the earlier one standing. */
 function latest<K extends AskedOfEvidence>(
@@ -136,7 +151,7 @@ function toWatch(
   if (eggs?.answer.look === 'notFound' && young?.answer.look !== 'found') {
     return watch(
       'no-eggs-seen',
-      `No eggs seen on ${dayInWords(eggs.day)}: inspect again on ${again(eggs.day)}`,
+      `No eggs seen on ${dayInWords(eggs.day)}: inspect again on ${dayInWords(addDays(eggs.day, EGGS_AGAIN_DAYS))}`,
     );
   }
   const whole = read.length > 0 && read.length === frames.length;

@@ -2,7 +2,15 @@ import { addDays, dayInWords, daysBetween, type Day } from '../basics/index.ts';
 import { DEVELOPMENT } from '../brood/index.ts';
 import type { CellFinding } from '../comb/index.ts';
 import { doneOn } from '../forecast/index.ts';
-import { cellsOf, visitsOf, worksAt, type Apiary, type Colony, type PlacedFrame } from '../records/index.ts';
+import {
+  cellsOf,
+  queenCame,
+  visitsOf,
+  worksAt,
+  type Apiary,
+  type Colony,
+  type PlacedFrame,
+} from '../records/index.ts';
 import { urgently, type Notice } from './notice.ts';
 
 /** Queen cells as they were seen on a day. */
@@ -14,6 +22,9 @@ interface SeenCells {
 /** Cells that were alive so many days ago have emerged or are torn down. */
 const GONE_AFTER = DEVELOPMENT.queen.emerges.likely - DEVELOPMENT.queen.eggHatches.likely;
 
+/** A swarm may wait for weather for so many days after the first cells are capped. */
+const GRACE_DAYS = 2;
+
 /**
  * A prime swarm goes about when the first cells are sealed: the day by which to act, in words; undefined where no live
  * cells are known of. A count and an inspection are heard alike, the later one rules.
@@ -24,6 +35,11 @@ export function swarmCells(
   frames: readonly PlacedFrame[],
   today: Day,
 ): Notice | undefined {
+  // Cells beside a queen who was given are begun against her: what is done about them is another matter.
+  if (queenCame(apiary, colony, today)) return undefined;
+  // On eggs that were given cells are drawn where no queen is.
+  if (colony.broodGiven.some((g) => g.young && g.day <= today && daysBetween(g.day, today) <= GONE_AFTER + 1))
+    return undefined;
   const counted = frames.flatMap((f): SeenCells[] =>
     f.reading ? [{ day: f.reading.day, cells: f.reading.body.cells }] : [],
   );
@@ -40,7 +56,11 @@ export function swarmCells(
   if (due === undefined) return undefined;
   return urgently(
     'swarm-cells',
-    due <= today ? 'Swarm cells: act today' : `Swarm cells: act by ${dayInWords(due)}`,
+    due < addDays(today, -GRACE_DAYS)
+      ? `Swarm cells were capped about ${dayInWords(due)}: see today whether the swarm has gone`
+      : due <= today
+        ? 'Swarm cells: act today'
+        : `Swarm cells: act by ${dayInWords(due)}`,
   );
 }
 

@@ -23,6 +23,7 @@ describe('a year in numbers', () => {
       origin: { how: 'bought', from: 'a neighbour' },
       startedOn: '2026-05-01',
       queenlessSince: null,
+      newIds: [],
     });
     yard.run({
       type: 'give',

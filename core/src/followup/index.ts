@@ -1,6 +1,12 @@
 export { agendaOf, type Clash, clashesOf, type Reschedule, reschedulesFor } from './agenda.ts';
 export { datedByLooks } from './datedByLooks.ts';
-export { type LookText, newUnitLooks, ripeCellEmergence } from './newUnitLooks.ts';
+export {
+  hivedSwarmLooks,
+  type LookText,
+  newUnitLooks,
+  ripeCellEmergence,
+  swarmedLooks,
+} from './newUnitLooks.ts';
 export { pastLast, type PlanB, planBOf } from './planB.ts';
 export { queenLane, type QueenLane } from './queenLane.ts';
 export { followUpInShort, isJob, topicInWords } from './topics.ts';

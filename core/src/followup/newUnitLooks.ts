@@ -1,4 +1,4 @@
-import { type Day, onDay, windowAfter, type Window } from '../basics/index.ts';
+import { addDays, type Day, onDay, windowAfter, type Window } from '../basics/index.ts';
 import type { NucQueen, FollowUpTopic } from '../records/index.ts';
 import { queenCalendar } from '../brood/index.ts';
 
@@ -13,24 +13,25 @@ export interface LookText {
 /** A ripe cell is given within one to three days and opens within one to two more. */
 export const ripeCellEmergence = (day: Day): Window => windowAfter(day, 2, 3, 5);
 
+const look = (topic: FollowUpTopic, window: Window, expect: string): LookText => ({
+  topic,
+  kind: 'look',
+  window,
+  expect,
+});
+const rest = (from: Day, to: Day, expect: string): LookText => ({
+  topic: 'rest',
+  kind: 'hands-off',
+  window: { earliest: from, likely: from, latest: to },
+  expect,
+});
+
 /**
  * When to come back to a unit made on a day, by how it gets its queen, and what to expect then.
  *
  * @param dearth - little comes in: queens from old larvae are likelier, and there is no second try
  */
 export function newUnitLooks(queen: NucQueen, day: Day, dearth = false): LookText[] {
-  const look = (topic: FollowUpTopic, window: Window, expect: string): LookText => ({
-    topic,
-    kind: 'look',
-    window,
-    expect,
-  });
-  const rest = (from: Day, to: Day, expect: string): LookText => ({
-    topic: 'rest',
-    kind: 'hands-off',
-    window: { earliest: from, likely: from, latest: to },
-    expect,
-  });
   switch (queen) {
     case 'raises': {
       const dates = queenCalendar(day);
@@ -70,4 +71,31 @@ export function newUnitLooks(queen: NucQueen, day: Day, dearth = false): LookTex
     case 'old-queen':
       return [look('rhythm', windowAfter(day, 5, 7, 10), 'Eggs and food; no new cells.')];
   }
+}
+
+/** When to come back to a colony that has swarmed: its first young queen is out within about a week. */
+export function swarmedLooks(day: Day, emergence: Window): LookText[] {
+  const dates = queenCalendar(day, emergence);
+  return [
+    look(
+      'surplus-cells',
+      windowAfter(day, 1, 2, 4),
+      'Capped cells: leave one or two, or casts follow. Later than this nothing is cut by sight: one may be out.',
+    ),
+    rest(addDays(day, 5), dates.handsOff.to, 'A virgin emerges, flies and mates. Leave it shut.'),
+    look('eggs-due', dates.eggsLook, 'Eggs of the young queen. Feed and room.'),
+  ];
+}
+
+/** When to come back to a swarm that was hived. @param prime - its queen is known to be the old one, who lays at once */
+export function hivedSwarmLooks(day: Day, prime: boolean): LookText[] {
+  return [
+    look(
+      'eggs-due',
+      prime ? windowAfter(day, 4, 7, 10) : windowAfter(day, 7, 14, 24),
+      prime
+        ? 'Eggs of its queen, on new comb. Fed until it has stores.'
+        : 'Eggs within ten days if it was a prime swarm; with a virgin, two to three and a half weeks.',
+    ),
+  ];
 }

@@ -1,4 +1,4 @@
-import { operationOf, type Apiary, type Colony, queenOf } from '../records/index.ts';
+import { cagedAtHome, operationOf, queenCame, type Apiary, type Colony, queenOf } from '../records/index.ts';
 import type { Day } from '../basics/index.ts';
 import type { PartBefore } from './courses.ts';
 import { keeperLikelihoods, type KeeperLikelihoods } from './keeperLikelihoods.ts';
@@ -29,6 +29,9 @@ export function queenBeliefOf(
     separatedOn: separation?.day ?? null,
     emergence: separation?.emergence ?? null,
     queenHere: chanceOfOldQueen(apiary, colony),
+    gifts: colony.broodGiven,
+    came: queenCame(apiary, colony, day),
+    cagedSince: cagedAtHome(apiary, colony, day)?.since ?? null,
   };
   return { before, looks, belief: queenBelief(before, looks, day, keeper), keeper };
 }

@@ -1,6 +1,8 @@
 import { daysBetween, type Day, type Window } from '../basics/index.ts';
+import type { QueenCame } from '../records/index.ts';
 import { emergencyEmergence } from '../brood/index.ts';
 import { LEAST_LIKELIHOOD, type QueenStateName } from '../rules/index.ts';
+import { cagedCourses, cameCourses } from './cameCourses.ts';
 import type { LikelihoodTable } from './likelihoodTable.ts';
 import { USUAL_LIKELIHOODS, type KeeperLikelihoods } from './keeperLikelihoods.ts';
 
@@ -14,7 +16,7 @@ export const dayNumber = (day: Day): DayNumber => daysBetween('2000-01-01', day)
 export type Layer = 'queen' | 'drone-queen' | 'workers';
 
 /** A stretch of days in which somebody lays, both ends included; null ends are open. */
-interface LayingSpan {
+export interface LayingSpan {
   readonly from: DayNumber | null;
   readonly to: DayNumber | null;
   readonly by: Layer;
@@ -43,6 +45,12 @@ export interface PartBefore {
   readonly emergence: Window | null;
   /** The chance that the old queen is in it. */
   readonly queenHere: number;
+  /** A queen who came from outside: what was seen before says nothing of her. */
+  readonly came?: QueenCame | null;
+  /** Brood that came from elsewhere: it is not her evidence, and of the young a queen can be raised. */
+  readonly gifts?: readonly { readonly day: Day; readonly young: boolean }[];
+  /** Since when its own queen sits in a cage. */
+  readonly cagedSince?: Day | null;
 }
 
 /** Days from emergence to the first egg: mostly 8 to 14, to 21 in poor weather (Winston 1987). */
@@ -74,13 +82,19 @@ export function coursesOf(
   today: Day,
   keeper: KeeperLikelihoods = USUAL_LIKELIHOODS,
 ): Course[] {
-  const { separatedOn } = before;
-  const courses =
-    separatedOn === null
-      ? unsplit(dayNumber(today), keeper.table.fates)
-      : parted(before, dayNumber(separatedOn), separatedOn, keeper);
-  const sum = courses.reduce((s, c) => s + c.prior, 0);
-  return courses.map((c) => ({ ...c, prior: c.prior / sum }));
+  const { separatedOn, came, cagedSince } = before;
+  const courses = came
+    ? cameCourses(came, dayNumber(came.on), keeper.matesOfVirgins, keeper.table.fates)
+    : cagedSince
+      ? cagedCourses(dayNumber(cagedSince))
+      : separatedOn === null
+        ? unsplit(dayNumber(today), keeper.table.fates)
+        : parted(before, dayNumber(separatedOn), separatedOn, keeper);
+  const all = (before.gifts ?? [])
+    .filter((g) => g.young)
+    .reduce<Course[]>((list, g) => list.flatMap((c) => raisedFromGift(c, dayNumber(g.day), keeper)), courses);
+  const sum = all.reduce((s, c) => s + c.prior, 0);
+  return all.map((c) => ({ ...c, prior: c.prior / sum }));
 }
 
 /** How long ago the queen of a colony that was never parted may have been lost. Judgement, no source. */
@@ -246,6 +260,53 @@ function parted(
 const withoutQueen = (old: LayingSpan, workersFrom: DayNumber) => ({
   laying: [old, { from: workersFrom, to: null, by: 'workers' as const }],
 });
+
+/** Emergency cells on eggs and young larvae that were given: seen from day 2 on, out on day 12, eggs about day 26. */
+const ON_GIFT = { cells: 2, out: 12, eggs: 26 } as const;
+
+/** A colony without a queen that gets eggs raises one from them, or does not; any other leaves them alone. */
+function raisedFromGift(
+  course: Course,
+  on: DayNumber,
+  { raisesCells, matesOfVirgins }: KeeperLikelihoods,
+): Course[] {
+  if (course.stateOn(on) !== 'hopeless') return [course];
+  const out = on + ON_GIFT.out;
+  const eggs = on + ON_GIFT.eggs;
+  const base = {
+    cells: { from: on + ON_GIFT.cells, to: out },
+    emerged: out,
+    queen: { from: out, to: null },
+  };
+  return [
+    {
+      ...course,
+      ...base,
+      id: `${course.id}, raised from a gift`,
+      prior: course.prior * raisesCells * matesOfVirgins,
+      laying: [...course.laying.filter((l) => l.by === 'queen'), { from: eggs, to: null, by: 'queen' }],
+      stateOn: (day) =>
+        day < on
+          ? course.stateOn(day)
+          : day < out
+            ? 'cells'
+            : day < eggs
+              ? 'virgin'
+              : day - eggs < PROVED_AFTER
+                ? 'newly-laying'
+                : 'laying',
+    },
+    {
+      ...course,
+      ...base,
+      id: `${course.id}, raised from a gift and lost`,
+      prior: course.prior * raisesCells * (1 - matesOfVirgins),
+      stateOn: (day) =>
+        day < on ? course.stateOn(day) : day < out ? 'cells' : day < eggs ? 'virgin' : 'hopeless',
+    },
+    { ...course, prior: course.prior * (1 - raisesCells) },
+  ];
+}
 
 /** Whether somebody laid on any day of a span. */
 export function laidBetween(course: Course, from: DayNumber, to: DayNumber, by?: Layer): boolean {

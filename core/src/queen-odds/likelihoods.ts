@@ -10,11 +10,21 @@ export interface Saying {
   readonly chance: (course: Course) => number;
 }
 
+/** Brood that came from elsewhere, on a day. */
+export interface Gift {
+  readonly on: DayNumber;
+  readonly young: boolean;
+}
+
+/** The last worker of an egg that was given is out after so many days (Winston 1987). */
+const CAPS_OF_GIFT = 21;
+
 /** Everything that a look says, each with its chance in a course. What was not looked for says nothing. */
 export function sayingsOf(
   seen: Evidence,
   day: DayNumber,
   keeper: KeeperLikelihoods = USUAL_LIKELIHOODS,
+  gifts: readonly Gift[] = [],
 ): Saying[] {
   const share = seen.framesTotal > 0 ? Math.min(1, seen.framesRead / seen.framesTotal) : 1;
   const say: Saying[] = [];
@@ -36,7 +46,9 @@ export function sayingsOf(
     say.push({
       words: found ? `${name} seen` : share < 1 ? `no ${name} on the frames that were read` : `no ${name}`,
       chance: (c) => {
-        const there = laidBetween(c, day - to, day - from);
+        // What was given is there whoever lives in it.
+        const given = gifts.some((g) => (g.young || kind === 'capped') && g.on <= day && day - g.on <= to);
+        const there = given || laidBetween(c, day - to, day - from);
         const sure = kind === 'eggs' ? keeper.findsEggs : finds[kind];
         const p = there ? sure * (found ? 1 : share) : mistaken[kind];
         return yes(p, found);
@@ -61,7 +73,9 @@ export function sayingsOf(
       );
     }
   }
-  if (seen.cappedBrood.look === 'found') cappings(seen.cappedBrood, day, say, state, keeper);
+  const givenCaps = gifts.some((g) => g.on <= day && day - g.on <= CAPS_OF_GIFT);
+  if (seen.cappedBrood.look === 'found' && !(givenCaps && seen.cappedBrood.cappings === 'flat'))
+    cappings(seen.cappedBrood, day, say, state, keeper);
   cellsSeen(seen, day, share, say, state, keeper);
   if (seen.queen.look !== 'notLooked') {
     const found = seen.queen.look === 'found';

@@ -3,6 +3,7 @@ import {
   type Colony,
   type Visit,
   readingsOfVisit,
+  speaksOfQueenFrom,
   visitsOf,
   noEvidence,
   saysAnything,
@@ -15,21 +16,23 @@ import type { DatedLook } from './queenOdds.ts';
 /** Looks at a colony that was never parted count for so many days; before, it may have been another queen. */
 const DAYS_BACK = 45;
 
-/** What looks and counts say of a colony up to a day, oldest first: all since it was parted, or of the last weeks. */
+/** What looks and counts say of a colony up to a day, oldest first: all since it was parted or got a queen, or of the last weeks. */
 export function looksOf(apiary: Apiary, colony: Colony, day: Day): DatedLook[] {
   const { separation } = colony;
-  const since = separation?.day ?? addDays(day, -DAYS_BACK);
-  return (
-    visitsOf(apiary, colony.id)
-      .filter((v) => v.day >= since && v.day <= day)
-      // On the day of the split itself one looks at what is about to be parted.
-      .filter((v) => separation === null || v.day > separation.day)
-      .toReversed()
-      .flatMap((v) => {
-        const seen = evidenceOfVisit(apiary, v);
-        return saysAnything(seen) ? [{ day: v.day, seen }] : [];
-      })
+  const own = speaksOfQueenFrom(apiary, colony, day);
+  // On the day of the split itself one looks at what is about to be parted.
+  const parted = separation ? addDays(separation.day, 1) : null;
+  const since = [own, parted, separation ? null : addDays(day, -DAYS_BACK)].reduce<Day>(
+    (latest, d) => (d !== null && d > latest ? d : latest),
+    '',
   );
+  return visitsOf(apiary, colony.id)
+    .filter((v) => v.day >= since && v.day <= day)
+    .toReversed()
+    .flatMap((v) => {
+      const seen = evidenceOfVisit(apiary, v);
+      return saysAnything(seen) ? [{ day: v.day, seen }] : [];
+    });
 }
 
 /** What was said on a visit, with what its frames show. */

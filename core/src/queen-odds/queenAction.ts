@@ -46,6 +46,8 @@ export function queenAction(
       'Neglected and sick brood look alike; some brood diseases are notifiable.',
     );
   }
+  const arrived = arrivalAct(before, looks, day, say);
+  if (arrived) return arrived;
   const lostOn = before.separatedOn;
   const n = lostOn === null ? null : daysBetween(lostOn, day);
   const cells = last && last.day === day ? cellsAct(last, n, before.emergence !== null, say) : null;
@@ -123,6 +125,76 @@ export function queenAction(
       );
   }
 }
+
+/** A queen in a cage at home, or one who has come of late: what she waits for, as long as nothing speaks against her. */
+function arrivalAct(
+  { came, cagedSince }: PartBefore,
+  looks: readonly DatedLook[],
+  day: Day,
+  say: Say,
+): QueenAction | null {
+  const last = looks.at(-1);
+  if (cagedSince) {
+    const out = addDays(cagedSince, DEVELOPMENT.worker.emerges.likely);
+    return day < out
+      ? say(
+          'leave',
+          `She sits in her cage: let her out on ${dayInWords(out)}`,
+          'No worker brood is capped by then; drones are out three days later.',
+          out,
+        )
+      : say('look', 'Let her out of her cage', `She sits in it since ${dayInWords(cagedSince)}.`);
+  }
+  if (!came) return null;
+  const n = daysBetween(came.on, day);
+  const cells = last ? countCells(last.seen, 'open', 'charged', 'capped') : 0;
+  if (came.how === 'given' && cells > 0 && n <= REFUSES_DAYS && last?.seen.eggs.look !== 'found')
+    return say(
+      'cut-cells',
+      `Take out ${cells === 1 ? 'the cell' : `all ${cells} cells`}, then look for her`,
+      'As long as there are cells she is not accepted. If she is dead, leave one good cell instead.',
+    );
+  const [from, idle] = LAYS[came.how === 'given' ? (came.mated ? 'mated' : 'virgin') : came.how];
+  // Once eggs were seen, or looked for in vain when she should lay, all that was seen decides.
+  const decided = looks.some(
+    ({ day: d, seen }) =>
+      seen.eggs.look === 'found' || (seen.eggs.look === 'notFound' && daysBetween(came.on, d) >= idle),
+  );
+  if (decided) return null;
+  if (n < from) {
+    const cage = addDays(came.on, CAGE_LOOK);
+    if (came.how === 'given' && !came.free)
+      return n < CAGE_LOOK
+        ? say(
+            'leave',
+            `Leave it shut until ${dayInWords(cage)}: then see that the cage is empty`,
+            'Opened too soon, a new queen is balled.',
+            cage,
+          )
+        : say(
+            'look',
+            'See that her cage is empty, and that no cells are drawn',
+            'Let her out, if she is not.',
+          );
+    const eggs = addDays(came.on, from);
+    return say(
+      'leave',
+      `Look for eggs from ${dayInWords(eggs)}`,
+      came.how === 'given' ? 'She settles first: leave her alone.' : 'The swarm draws comb first.',
+      eggs,
+    );
+  }
+  return say('look', 'Look for eggs', `She may be idle for ${idle} days and be well; eggs settle it.`);
+}
+
+/**
+ * Days from which a queen who came lays, and for which she may be idle (common practice: given 7 to 14, a virgin 12 to 24,
+ * with a swarm as soon as there is comb, or as a virgin).
+ */
+const LAYS = { mated: [7, 14], virgin: [12, 24], 'prime-swarm': [4, 10], swarm: [7, 24] } as const;
+const CAGE_LOOK = 4;
+/** Cells drawn within so many days after a queen was given are begun against her. */
+const REFUSES_DAYS = 10;
 
 type Say = (id: QueenAction['id'], what: string, why: string, on?: Day) => QueenAction;
 

@@ -1,7 +1,7 @@
 import type { Day } from '../basics/index.ts';
 import type { Evidence } from '../records/index.ts';
 import { coursesOf, dayNumber, type Course, type DayNumber, type PartBefore } from './courses.ts';
-import { sayingsOf } from './likelihoods.ts';
+import { sayingsOf, type Gift } from './likelihoods.ts';
 import { USUAL_LIKELIHOODS, type KeeperLikelihoods } from './keeperLikelihoods.ts';
 import { QUEEN_STATES, type QueenOdds, type QueenStateName } from '../rules/index.ts';
 
@@ -40,6 +40,9 @@ export interface QueenBelief {
   readonly courses: readonly WeighedCourse[];
 }
 
+const giftsOf = ({ gifts = [] }: PartBefore): Gift[] =>
+  gifts.map(({ day, young }) => ({ on: dayNumber(day), young }));
+
 /** Weighs every course by every look. What was not looked for weighs nothing. */
 function weighCourses(
   before: PartBefore,
@@ -48,7 +51,8 @@ function weighCourses(
   keeper: KeeperLikelihoods = USUAL_LIKELIHOODS,
 ): WeighedCourse[] {
   const courses = coursesOf(before, day, keeper);
-  const sayings = looks.flatMap((l) => sayingsOf(l.seen, dayNumber(l.day), keeper));
+  const gifts = giftsOf(before);
+  const sayings = looks.flatMap((l) => sayingsOf(l.seen, dayNumber(l.day), keeper, gifts));
   const logs = courses.map(
     (c) => Math.log(c.prior) + sayings.reduce((s, say) => s + Math.log(say.chance(c)), 0),
   );
@@ -85,7 +89,7 @@ export function queenBelief(
   const rival = ranked[1] ?? 'laying';
   const reasons = looks
     .flatMap((l) =>
-      sayingsOf(l.seen, dayNumber(l.day), keeper).map((s) => ({
+      sayingsOf(l.seen, dayNumber(l.day), keeper, giftsOf(before)).map((s) => ({
         day: l.day,
         words: s.words,
         chance: s.chance,

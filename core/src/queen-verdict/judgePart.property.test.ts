@@ -51,7 +51,7 @@ const anyEvidence: fc.Arbitrary<Evidence> = fc
 const anyDay = fc.integer({ min: 0, max: 60 });
 const judge = (n: number, seen: Evidence) =>
   judgePart(
-    { name: 'A', separatedOn: LOST, emergence: null, earlier: [], surplusOut: false },
+    { name: 'A', separatedOn: LOST, emergence: null, earlier: [], surplusOut: false, came: null, gifts: [] },
     addDays(LOST, n),
     seen,
   );

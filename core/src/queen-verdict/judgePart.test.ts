@@ -27,6 +27,8 @@ const split = (separatedOn: string, rest: Partial<PartHistory> = {}): PartHistor
   emergence: null,
   earlier: [],
   surplusOut: false,
+  came: null,
+  gifts: [],
   ...rest,
 });
 

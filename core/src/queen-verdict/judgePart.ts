@@ -5,6 +5,7 @@ import { contradictionsOf } from './contradictions.ts';
 import { countCells, type Evidence } from '../records/index.ts';
 import { judgeCells, judgeNoCells } from './judgeCells.ts';
 import type { JudgeContext, MakeVerdict } from './judgeContext.ts';
+import { judgeArrival } from './judgeArrival.ts';
 import { judgeEggs } from './judgeEggs.ts';
 import { act, leave, look, span, weekly } from './nextActions.ts';
 import type { Finding, NextAction, PartHistory, Verdict } from './verdict.ts';
@@ -44,6 +45,8 @@ export function judgePart(history: PartHistory, day: Day, seen: Evidence): Verdi
   }
   const brood = judgeBroodSigns(day, seen, history.separatedOn, verdict);
   if (brood) return brood;
+  const arrival = judgeArrival(history, day, seen, verdict);
+  if (arrival) return arrival;
   if (history.separatedOn === null) return judgeUnsplit(day, seen, verdict);
 
   const n = daysBetween(history.separatedOn, day);

@@ -1,5 +1,5 @@
 import type { Day, Window } from '../basics/index.ts';
-import type { FollowUpTopic, Evidence } from '../records/index.ts';
+import type { FollowUpTopic, Evidence, QueenCame } from '../records/index.ts';
 
 /** What a look says about the queen of a part. */
 export const FINDINGS = [
@@ -49,6 +49,10 @@ export interface PartHistory {
   readonly separatedOn: Day | null;
   /** When the new queen is expected, if better known than from emergency cells. */
   readonly emergence: Window | null;
+  /** A queen who came from outside of late. */
+  readonly came: QueenCame | null;
+  /** Brood that came from other colonies. */
+  readonly gifts: readonly { readonly day: Day; readonly young: boolean }[];
   /** The plan has cells taken out when no more can be begun, on day 7 or 8. */
   readonly surplusOut: boolean;
   /** Earlier looks since then, oldest first. */

@@ -150,6 +150,8 @@ const setOrigin = z.strictObject({
   ]),
   startedOn: daySchema,
   queenlessSince: daySchema.nullable(),
+  /** For what is due of the queen that it raises. */
+  newIds: z.array(id).max(60).default([]),
 });
 
 /** Notes of a queen what was done or seen on a day. */

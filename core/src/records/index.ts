@@ -198,3 +198,4 @@ export {
   isChanged,
   type WorkUnit,
 } from './bodies/work.ts';
+export { cagedAtHome, queenCame, speaksOfQueenFrom, type QueenCame } from './queenCame.ts';

@@ -192,6 +192,11 @@ const colonyRecord = z.strictObject({
   origin,
   separation: separation.nullable(),
   end: colonyEnd.nullable().default(null),
+  /** Days on which combs with brood came into it from other colonies, of late; young where they held eggs or larvae. */
+  broodGiven: z
+    .array(z.strictObject({ day: daySchema, young: z.boolean() }))
+    .max(60)
+    .default([]),
 });
 
 /** Weather and time of a visit, each only as far as it was noted. */

@@ -120,6 +120,7 @@ const ColonyEntity = defineEntity({
     origin: json(S.colony.shape.origin),
     separation: json(S.colony.shape.separation).nullable(),
     end: json(S.colony.shape.end).nullable(),
+    broodGiven: json(S.colony.shape.broodGiven),
   },
 });
 

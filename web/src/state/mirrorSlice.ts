@@ -1,6 +1,6 @@
 import { applyChanges, emptyApiary, type Apiary, type Change } from '@incremen/core/records';
 import type { Problem } from '@incremen/core/basics';
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit';
 import type { LocalCopy } from '../offline/localCopy.ts';
 import type { OutboxEntry } from '../offline/database.ts';
 import { deciderNow } from './decider.ts';
@@ -54,6 +54,16 @@ function withOutbox(base: Apiary, outbox: readonly OutboxEntry[]): Apiary {
   }, base);
 }
 
+/**
+ * The state as it was, without the stand-ins through which a reducer sees it: what is worked out of records is kept with
+ * them, and must not hold any.
+ */
+function asItWas(state: Draft<MirrorState>): MirrorState {
+  const was = original(state) as MirrorState | undefined;
+  if (!was) throw new Error('a reducer was called without its state');
+  return was;
+}
+
 const mirrorSlice = createSlice({
   name: 'mirror',
   initialState,
@@ -84,8 +94,8 @@ const mirrorSlice = createSlice({
     /** A command was made here: its changes show at once. */
     made: (state, action: PayloadAction<{ entry: OutboxEntry; changes: readonly Change[] }>) => ({
       ...state,
-      apiary: applyChanges(state.apiary as Apiary, action.payload.changes),
-      outbox: [...state.outbox, action.payload.entry] as MirrorState['outbox'],
+      apiary: applyChanges(asItWas(state).apiary, action.payload.changes),
+      outbox: [...asItWas(state).outbox, action.payload.entry],
     }),
     /** The server has carried out the first entry of the outbox, as the very next thing after the base. */
     confirmed: (
@@ -93,29 +103,29 @@ const mirrorSlice = createSlice({
       action: PayloadAction<{ id: string; revision: number; changes: readonly Change[] }>,
     ) => {
       const { id, revision, changes } = action.payload;
-      const base = applyChanges(state.base as Apiary, changes);
-      const outbox = state.outbox.filter((e) => e.id !== id) as MirrorState['outbox'];
+      const base = applyChanges(asItWas(state).base, changes);
+      const outbox = asItWas(state).outbox.filter((e) => e.id !== id);
       return { ...state, revision, base, outbox, apiary: withOutbox(base, outbox) };
     },
     /** Another device has changed something, as the very next thing after the base. */
     followed: (state, action: PayloadAction<{ revision: number; changes: readonly Change[] }>) => {
       const { revision, changes } = action.payload;
-      const base = applyChanges(state.base as Apiary, changes);
-      return { ...state, revision, base, apiary: withOutbox(base, state.outbox as MirrorState['outbox']) };
+      const base = applyChanges(asItWas(state).base, changes);
+      return { ...state, revision, base, apiary: withOutbox(base, asItWas(state).outbox) };
     },
     setAside: (state, action: PayloadAction<{ id: string; problems: readonly Problem[] }>) => {
-      const outbox = state.outbox.map((e) =>
+      const outbox = asItWas(state).outbox.map((e) =>
         e.id === action.payload.id
           ? { ...e, state: 'refused' as const, problems: action.payload.problems }
           : e,
-      ) as MirrorState['outbox'];
-      return { ...state, outbox, apiary: withOutbox(state.base as Apiary, outbox) };
+      );
+      return { ...state, outbox, apiary: withOutbox(asItWas(state).base, outbox) };
     },
     /** The user has taken an entry out of the outbox, or put it back in line. */
     outboxChanged: (state, action: PayloadAction<readonly OutboxEntry[]>) => ({
       ...state,
       outbox: action.payload,
-      apiary: withOutbox(state.base as Apiary, action.payload),
+      apiary: withOutbox(asItWas(state).base, action.payload),
     }),
   },
 });

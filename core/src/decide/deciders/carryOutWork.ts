@@ -18,6 +18,7 @@ import { fileJob } from './fileJob.ts';
 import { handChambers } from './handChambers.ts';
 import { takeKit } from './keepingKit.ts';
 import { shifted } from './lateWork.ts';
+import { noteGift } from './noteGift.ts';
 import { retireQueen } from './retireQueen.ts';
 import { setUpHive } from './settingUpUnit.ts';
 
@@ -36,11 +37,12 @@ export function carryOutWork(draft: Draft, work: Work, day: Day, path: Path): vo
   unite(draft, work, day, path);
   setUpNewUnits(draft, work, day, late, path);
   bringBoxes(draft, work, path);
-  moveFrames(draft, work, path);
+  moveFrames(draft, work, day, path);
   takeBoxesAway(draft, work);
   partColonies(draft, work, day, late);
   partQueens(draft, work, path);
   carryOutStandsAndEnds(draft, work, day, path);
+  settleActs(draft, work, day);
   for (const { id, colonyIds, kind, topic, window, anchor, expect } of work.body.looks) {
     draft.add(
       'followUp',
@@ -157,6 +159,13 @@ function fileCarrying(draft: Draft, unit: WorkUnit, hiveId: string, day: Day): v
   });
 }
 
+/** What was to be done about a colony is done: it is no longer due. */
+function settleActs(draft: Draft, work: Work, day: Day): void {
+  if (work.body.asked.source !== 'action') return;
+  for (const id of new Set(work.body.looks.flatMap((l) => l.colonyIds)))
+    dropLooks(draft, id, (f) => f.topic === 'act' && f.window.earliest <= day);
+}
+
 /** Colonies that stay and are parted from others, or from their queen. */
 function partColonies(draft: Draft, work: Work, day: Day, late: number): void {
   for (const { state, colonyId, parted } of work.body.units) {
@@ -207,7 +216,7 @@ function bringBoxes(draft: Draft, work: Work, path: Path): void {
   }
 }
 
-function moveFrames(draft: Draft, work: Work, path: Path): void {
+function moveFrames(draft: Draft, work: Work, day: Day, path: Path): void {
   for (const m of work.body.moves) {
     const frame = draft.need('frame', m.frameId, path);
     if (!frame) continue;
@@ -221,6 +230,7 @@ function moveFrames(draft: Draft, work: Work, path: Path): void {
       continue;
     }
     if (m.to) makeRoom(draft, m.to);
+    if (m.to) noteGift(draft, work, m, frame, day);
     draft.put(
       'frame',
       m.to

@@ -1,5 +1,6 @@
 import type { Window } from '../../basics/index.ts';
 import type { FollowUp, FollowUpTopic } from '../../records/index.ts';
+import type { LookText } from '../../followup/index.ts';
 import type { Draft } from './draft.ts';
 
 /** Files something that is to be done or looked at, under the next free identifier; nothing when none is left. */
@@ -11,6 +12,7 @@ export function fileJob(
     readonly topic: FollowUpTopic;
     readonly window: Window;
     readonly expect: string;
+    readonly kind?: FollowUp['kind'];
     readonly move?: FollowUp['move'];
   },
 ): void {
@@ -20,7 +22,7 @@ export function fileJob(
   draft.put('followUp', {
     id,
     workId: null,
-    kind: 'look',
+    kind: job.kind ?? 'look',
     status: 'open',
     topic: job.topic,
     window: job.window,
@@ -29,3 +31,7 @@ export function fileJob(
     ...(job.move && { move: job.move }),
   });
 }
+
+/** Files when to come back to a colony, and when to leave it alone. */
+export const fileLooks = (draft: Draft, ids: string[], colonyId: string, looks: readonly LookText[]): void =>
+  looks.forEach((l) => fileJob(draft, ids, { colonyIds: [colonyId], ...l }));

@@ -1,5 +1,5 @@
 import equal from 'fast-deep-equal';
-import { yearOf, type Day } from '../../basics/index.ts';
+import { daysBetween, yearOf, type Day } from '../../basics/index.ts';
 import {
   judgeParts,
   type JointVerdict,
@@ -15,6 +15,7 @@ import {
   type FollowUp,
   openFollowUps,
   queenOf,
+  queenCame,
   queenPerhapsIn,
   visitsOf,
   newQueen,
@@ -33,6 +34,8 @@ function historyOf(apiary: Apiary, colony: Colony, day: Day): PartHistory {
     name: colony.name,
     separatedOn: colony.separation?.queen === 'here' ? null : since,
     emergence: colony.separation?.emergence ?? null,
+    came: queenCame(apiary, colony, day),
+    gifts: colony.broodGiven,
     surplusOut: Object.values(apiary.followUp).some(
       (f) =>
         f.topic === 'surplus-cells' &&
@@ -143,6 +146,7 @@ export function decideLook(draft: Draft, command: CommandOf<'recordLook'>, path:
     if (!verdict || !looked.includes(id)) continue;
     if (verdict.certainty !== 'open') takeOffOpenFollowUps(draft, before, id, verdict);
     fileNext(draft, id, verdict, ids);
+    raiseFromGift(draft, id, verdict, command.day);
     welcomeNewQueen(draft, id, verdict, command.day, ids);
     moveWithQueen(draft, before, id);
   }
@@ -226,6 +230,30 @@ function areToldApartTogether(draft: Draft, followUp: FollowUp, colonyId: string
   const separation = draft.get('colony', colonyId)?.separation;
   return separation?.queen === 'unknown' && followUp.colonyIds.every((id) => separation.partIds.includes(id));
 }
+
+/** Cells on brood that was given: it has no queen since then at the latest, and its lane begins with that day. */
+function raiseFromGift(draft: Draft, colonyId: string, { finding }: Verdict, day: Day): void {
+  const colony = draft.get('colony', colonyId);
+  const gift = colony?.broodGiven.findLast(
+    (g) => g.young && g.day <= day && daysBetween(g.day, day) <= CELLS_OF_GIFT,
+  );
+  if (!colony || !gift || finding !== 'raising' || colony.separation || queenOf(draft.apiary, colonyId))
+    return;
+  draft.put('colony', {
+    ...colony,
+    separation: {
+      v: 1,
+      day: gift.day,
+      workId: null,
+      queen: 'elsewhere',
+      partIds: [colonyId],
+      emergence: null,
+    },
+  });
+}
+
+/** Emergency cells on brood that was given stand for so many days (Winston 1987). */
+const CELLS_OF_GIFT = 12;
 
 /** The first eggs of a new queen put her into the register, unmated until flat caps say otherwise. */
 function welcomeNewQueen(draft: Draft, colonyId: string, verdict: Verdict, day: Day, ids: string[]): void {

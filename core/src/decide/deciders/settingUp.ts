@@ -72,6 +72,7 @@ export function decideAddHives(draft: Draft, command: CommandOf<'addHives'>, pat
           origin: { how: 'entered' },
           separation: null,
           end: null,
+          broodGiven: [],
         },
         [...colonyAt, 'colonyId'],
       );

@@ -37,7 +37,11 @@ export function setUpHive(draft: Draft, hive: NewHive, split: Split, path: Path)
   });
   for (const [position, box] of (parentHiveId ? boxesOfHive(draft.apiary, parentHiveId) : []).entries())
     if (box.position !== position) draft.put('box', { ...box, position });
-  draft.add('colony', { id: colonyId, name, hiveId, endedOn: null, end: null, ...split }, path);
+  draft.add(
+    'colony',
+    { id: colonyId, name, hiveId, endedOn: null, end: null, broodGiven: [], ...split },
+    path,
+  );
 }
 
 /** The hive of several is called by all of them, as far as there is room. */

@@ -2,7 +2,7 @@ import type { CommandOf } from '@incremen/core/records';
 import { useState } from 'react';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { TellForm } from '../../shared/telling/TellForm.tsx';
-import { useTell } from '../../shared/telling/useTell.ts';
+import { newIds, useTell } from '../../shared/telling/useTell.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { DayField } from '../../ui/DayField.tsx';
 import { Select } from '../../ui/Select.tsx';
@@ -51,6 +51,7 @@ export function OriginForm({ colony, done }: HappenedProps) {
             origin: said(),
             startedOn,
             queenlessSince: queenless === '' ? null : queenless,
+            newIds: newIds(4),
           },
           `${colony.name}: saved`,
         );

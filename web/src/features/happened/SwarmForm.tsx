@@ -26,7 +26,7 @@ export function SwarmForm({ colony, done }: HappenedProps) {
     colonyId: colony.id,
     day,
     hivedId: became === 'hived' ? hivedId : null,
-    newIds: newIds(1),
+    newIds: newIds(6),
   };
   return (
     <TellForm

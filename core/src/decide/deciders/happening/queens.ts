@@ -9,9 +9,13 @@ import {
 } from '../../../records/index.ts';
 import type { Draft } from '../draft.ts';
 import { dropLooks, dropLooksOfLastSplit } from '../droppingLooks.ts';
-import { fileJob } from '../fileJob.ts';
+import { newUnitLooks } from '../../../followup/index.ts';
+import { fileJob, fileLooks } from '../fileJob.ts';
 import { noteEnded } from '../noteEnded.ts';
 import { retireQueen } from '../retireQueen.ts';
+
+/** The last worker brood is out so many days after the last egg (Winston 1987). */
+const WORKERS_OUT = 21;
 
 type Path = readonly (string | number)[];
 
@@ -36,13 +40,21 @@ export function decideNoteQueen(draft: Draft, command: CommandOf<'noteQueen'>, p
   if (isEnd(did)) {
     retireQueen(draft, queen, day, did);
     // A queen that was replaced has a successor; of any other loss the colony is queenless from that day.
-    if (did !== 'replaced' && here !== null) loseQueen(draft, here, day);
+    if (did !== 'replaced' && here !== null) loseQueen(draft, here, day, [...command.newIds]);
     return;
   }
   const noted: Queen = { ...queen, history: [...queen.history, { day, did, colonyId: here }] };
   switch (did) {
     case 'caged':
       draft.put('queen', { ...noted, cagedSince: day });
+      if (here !== null)
+        fileJob(draft, [...command.newIds], {
+          colonyIds: [here],
+          topic: 'act',
+          window: windowAfter(day, WORKERS_OUT, WORKERS_OUT + 1, WORKERS_OUT + 4),
+          expect:
+            'Let the queen out of her cage. No worker brood is capped now; drones are out three days later.',
+        });
       return;
     case 'released':
       draft.put('queen', { ...noted, cagedSince: null });
@@ -58,12 +70,12 @@ export function decideNoteQueen(draft: Draft, command: CommandOf<'noteQueen'>, p
       return;
     case 'to-stock':
       draft.put('queen', { ...noted, whereabouts: { known: 'stock' }, cagedSince: day });
-      if (here !== null) loseQueen(draft, here, day);
+      if (here !== null) loseQueen(draft, here, day, [...command.newIds]);
   }
 }
 
-/** The colony raises another from what it has, if it can. */
-function loseQueen(draft: Draft, colonyId: string, day: string): void {
+/** The colony raises another from what it has, if it can: its lane begins. */
+function loseQueen(draft: Draft, colonyId: string, day: string, ids: string[]): void {
   const colony = draft.get('colony', colonyId);
   if (!colony || colony.endedOn !== null || queenOf(draft.apiary, colonyId)) return;
   dropLooksOfLastSplit(draft, colony);
@@ -71,6 +83,7 @@ function loseQueen(draft: Draft, colonyId: string, day: string): void {
     ...colony,
     separation: { v: 1, day, workId: null, queen: 'elsewhere', partIds: [colonyId], emergence: null },
   });
+  fileLooks(draft, ids, colonyId, newUnitLooks('raises', day));
 }
 
 function putIn(draft: Draft, queen: Queen, command: CommandOf<'noteQueen'>, path: Path): void {
@@ -101,8 +114,9 @@ function putIn(draft: Draft, queen: Queen, command: CommandOf<'noteQueen'>, path
     layingSince: null,
     history: [...queen.history, { day, did: 'put-in', colonyId: colony.id }],
   });
-  if (from !== null && from !== colony.id) loseQueen(draft, from, day);
-  welcome(draft, colony, day, into.caged, [...command.newIds]);
+  const ids = [...command.newIds];
+  welcome(draft, colony, day, into.caged, ids);
+  if (from !== null && from !== colony.id) loseQueen(draft, from, day, ids);
 }
 
 /** What was due for a queen to be raised is overtaken; when to look after this one is filed. */

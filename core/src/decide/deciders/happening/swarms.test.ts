@@ -45,6 +45,7 @@ describe('a swarm', () => {
         origin: { how: 'made', fromColonyId: swarm.id },
         startedOn: '2026-05-01',
         queenlessSince: null,
+        newIds: [],
       }),
     ).toEqual(['own-mother at origin.fromColonyId']);
   });
@@ -57,6 +58,7 @@ describe('a swarm', () => {
       origin: { how: 'made', fromColonyId: t.heather.id },
       startedOn: '2026-05-01',
       queenlessSince: '2026-05-03',
+      newIds: [],
     });
     expect(t.yard.colony('Bracken').separation).toMatchObject({
       day: '2026-05-03',

@@ -1,6 +1,8 @@
 import { windowAfter, type Day } from '../../../basics/index.ts';
 import { queenOf, type Colony, type CommandOf } from '../../../records/index.ts';
 import type { Draft } from '../draft.ts';
+import { hivedSwarmLooks, newUnitLooks, swarmedLooks } from '../../../followup/index.ts';
+import { fileLooks } from '../fileJob.ts';
 import { dropLooksOfLastSplit } from '../droppingLooks.ts';
 import { noteEnded } from '../noteEnded.ts';
 import { retireQueen } from '../retireQueen.ts';
@@ -49,12 +51,14 @@ export function decideRecordSwarm(draft: Draft, command: CommandOf<'recordSwarm'
         history: [...queen.history, { day, did: 'swarmed', colonyId: hived.id }],
       });
   } else if (queen) retireQueen(draft, queen, day, 'swarmed');
-  const [id] = command.newIds;
-  if (id !== undefined)
-    draft.add('event', { id, colonyId: colony.id, day, body: { what: 'swarmed', hivedId } }, [
-      ...path,
-      'newIds',
-    ]);
+  const [id, ...ids] = command.newIds;
+  if (id === undefined) return;
+  draft.add('event', { id, colonyId: colony.id, day, body: { what: 'swarmed', hivedId } }, [
+    ...path,
+    'newIds',
+  ]);
+  fileLooks(draft, ids, colony.id, swarmedLooks(day, emergenceAfterSwarm(day)));
+  if (hived) fileLooks(draft, ids, hived.id, hivedSwarmLooks(day, queen !== undefined));
 }
 
 /** Corrects where a colony came from, since when it stands, and since when it has no queen. */
@@ -89,6 +93,10 @@ export function decideSetOrigin(draft: Draft, command: CommandOf<'setOrigin'>, p
     startedOn,
     separation: queenlessSince === null ? colony.separation : queenless(colony, queenlessSince, from),
   });
+  if (queenlessSince !== null && colony.separation?.day !== queenlessSince) {
+    dropLooksOfLastSplit(draft, colony);
+    fileLooks(draft, [...command.newIds], colony.id, newUnitLooks('raises', queenlessSince));
+  }
 }
 
 const queenless = (colony: Colony, day: Day, from: string | null): Colony['separation'] => ({
