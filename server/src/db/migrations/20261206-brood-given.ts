@@ -4,5 +4,6 @@ import { Migration } from '@mikro-orm/migrations';
 export class Migration20261206BroodGiven extends Migration {
   override up(): void {
     this.addSql(`alter table "colony" add column "brood_given" jsonb not null default '[]'`);
+    this.addSql(`alter table "colony" alter column "brood_given" drop default`);
   }
 }

@@ -40,7 +40,7 @@ describe('the desk for weak units', () => {
 
   it('says that none is weak where nothing is', async () => {
     open('/weak', { ...apiary, colony: {} });
-    expect(await screen.findByText(/^No unit is weak or in doubt/)).toBeTruthy();
+    expect(await screen.findByText(/^No colony is weak or in doubt/)).toBeTruthy();
   });
 
   it('names pairs to unite when fewer colonies are wanted', async () => {

@@ -52,14 +52,20 @@ describe('how good a plan is', () => {
   });
 
   it('stands when no more is looked for, which is offered as long as it is', async () => {
-    proverSays.bound = 1e6;
+    proverSays.bound = 1;
     proverSays.isAtIt = true;
     await withNucs();
     expect(await screen.findByText('still looking for a better one')).toBeTruthy();
     click('Stop');
     await waitFor(() => expect(screen.queryByText(/still looking/)).toBeNull());
     expect(screen.queryByRole('button', { name: 'Stop' })).toBeNull();
-    expect(screen.getByText('the best plan there is, proven')).toBeTruthy();
+    expect(screen.getByText(/of the best there can be/)).toBeTruthy();
+    // Where nothing can be better nothing is looked for.
+    cleanup();
+    proverSays.bound = 1e6;
+    await withNucs();
+    expect(await screen.findByText('the best plan there is, proven')).toBeTruthy();
+    expect(screen.queryByText(/still looking/)).toBeNull();
   });
 
   it('goes with what is missing, and how long to wait', async () => {
