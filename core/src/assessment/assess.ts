@@ -2,6 +2,7 @@ import { addDays, dayInWords, type Day } from '../basics/index.ts';
 import { calmly, colonyState, urgently, type ColonyState, type Notice } from '../colony/index.ts';
 import { colonySeason, foodOn, seasonOfColony } from '../forecast/index.ts';
 import { queenAction, queenBeliefOf, type QueenAction, type QueenBelief } from '../queen-odds/index.ts';
+import { queenLane } from '../followup/index.ts';
 import { openFollowUps, type Apiary, type Colony, type PlacedFrame } from '../records/index.ts';
 
 /** Something that a colony needs, as every page says it. */
@@ -107,6 +108,9 @@ function openingOf(
       today <= f.window.latest,
   );
   if (rest) return { may: false, because: 'queen', until: rest.window.latest, why: rest.expect };
+  const lane = queenLane(apiary, colony, today);
+  if (lane && lane.certain && !lane.laying && lane.handsOff.from <= today && today <= lane.handsOff.to)
+    return { may: false, because: 'queen', until: lane.handsOff.to, why: FLIES };
   // What was filed for it rules; where nothing was, the biology does.
   const filed = openFollowUps(apiary).some((f) => f.kind === 'look' && f.colonyIds.includes(colony.id));
   const { came, cagedSince } = before;
@@ -118,6 +122,8 @@ function openingOf(
     return { may: false, because: 'queen', until: action.on, why: action.why };
   return { may: true, because: null, until: null, why: '' };
 }
+
+const FLIES = 'She matures, flies and mates: leave it shut.';
 
 /** Below this chance that it waits for a queen it is opened all the same. */
 const WAITS_FROM = 0.6;

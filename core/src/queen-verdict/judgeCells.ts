@@ -12,6 +12,8 @@ export function judgeCells(ctx: JudgeContext): Verdict {
   const open = live - capped;
   const emerged = countCells(seen, 'emerged');
   const torn = countCells(seen, 'torn');
+  const dead = givenCellLost(ctx, live, emerged, torn);
+  if (dead) return dead;
   if (emerged + torn > 0) {
     return verdict(
       'virgin-or-mating',
@@ -97,6 +99,7 @@ export function judgeCells(ctx: JudgeContext): Verdict {
         'No new ones can be begun any more, and a second queen would lead out a cast. Brush bees off the frame of the chosen cell, never shake it. In a small part all may stay.',
         onDay(day),
       ),
+      ...offered(live),
     );
   } else if (n >= 7 && n <= 9) {
     next.push(
@@ -105,6 +108,7 @@ export function judgeCells(ctx: JudgeContext): Verdict {
         'Fewer only where a strong part might cast a swarm: then keep one or two, and reserve them first.',
         onDay(day),
       ),
+      ...offered(live),
     );
   } else if (n >= 10) {
     next.push(
@@ -124,6 +128,56 @@ export function judgeCells(ctx: JudgeContext): Verdict {
     eggsLook(dates, day),
   );
   return verdict('raising', 'likely', 'This part is raising a queen', reasons, next);
+}
+
+/** Before cells are cut they are offered: two or more make another nuc, where there are bees for it. */
+const offered = (live: number): NextAction[] =>
+  live < SPARE_CELLS
+    ? []
+    : [
+        leave(
+          'Or make another nuc of some: a comb with two cells, bees to cover it, food',
+          'Cells are plenty, bees are not: only if both parts keep enough. Plan it as a second split on spare cells.',
+          null,
+        ),
+      ];
+const SPARE_CELLS = 4;
+
+/** A ripe cell that is given opens within days: from so many days after it was due what is seen of it is the answer. */
+const RIPE_DAYS = 5;
+const OVERDUE_DAYS = 2;
+
+/** A cell that was given and came to nothing: torn at its side, or shut days after it was due. */
+function givenCellLost(
+  { day, lostOn, history, verdict }: JudgeContext,
+  live: number,
+  emerged: number,
+  torn: number,
+): Verdict | undefined {
+  const due = history.emergence?.likely;
+  if (due === undefined || daysBetween(lostOn, due) > RIPE_DAYS || emerged > 0) return undefined;
+  if (day < addDays(due, OVERDUE_DAYS) || (torn === 0 && live === 0)) return undefined;
+  const isTorn = torn > 0 && live === 0;
+  if (!isTorn && torn > 0) return undefined;
+  return verdict(
+    'give-up',
+    'likely',
+    isTorn ? 'The cell was torn open at its side: she is lost' : 'The cell is still shut: she is dead in it',
+    [
+      isTorn
+        ? 'A queen who walks out opens the tip like a lid. Bees or a rival have torn this one.'
+        : `It was due on ${dayInWords(due)}; a live one is out within a day or two.`,
+    ],
+    [
+      act(
+        'Give it another ripe cell, or a mated queen',
+        isTorn
+          ? 'Look first for a rival of hers: eggs, a virgin, other cells.'
+          : 'Take the dead cell out. There is no larva of its own to raise another from.',
+        onDay(day),
+      ),
+    ],
+  );
 }
 
 function lookedEarly(history: PartHistory, lostOn: Day): boolean {

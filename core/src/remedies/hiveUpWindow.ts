@@ -40,27 +40,3 @@ function inWords(ready: Day | null, last: Day, day: Day): string {
     ? `Ready now: a warm day, the same stand. It makes sense until ${dayInWords(last)}.`
     : `Ready about ${dayInWords(ready)}. It makes sense until ${dayInWords(last)}.`;
 }
-
-/** Nucs that stand by, and how many should. */
-export interface NucReserve {
-  readonly has: number;
-  readonly wants: number;
-  readonly words: string;
-}
-
-/** The reserve of an operation: queenright nucs against what the house rule asks for. */
-export function nucReserve(all: readonly UnitFacts[]): NucReserve {
-  const nucs = all.filter((f) => f.slots <= NUC_SLOTS && f.slots > 0 && layingChance(f) >= 0.5 && !f.sick);
-  const colonies = all.length - nucs.length;
-  const rule = all[0]?.rules.nucReserve ?? 0;
-  const wants = Math.round((colonies / 10) * rule);
-  const has = nucs.length;
-  return {
-    has,
-    wants,
-    words:
-      has >= wants
-        ? `${has} standing by for ${colonies} colonies; ${wants} would do.`
-        : `${has} standing by for ${colonies} colonies; ${wants} are wanted: make ${wants - has} more, or hive none up yet.`,
-  };
-}

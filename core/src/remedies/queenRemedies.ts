@@ -97,14 +97,21 @@ export const giveQueen = aboutQueen('give-queen', 'give-queen', 'Give it a mated
   const { belief } = facts;
   const old = belief.odds['drone-layer'] + belief.odds['not-laying'] + belief.odds.virgin > 0.4;
   return {
-    why: `She lays within a week${old ? '; the one that is there must be found and taken out first' : ''}.`,
-    blocked: layingChance(facts) > 0.5 ? LAYS : belief.odds['laying-workers'] > 0.5 ? KILLED : null,
+    why: `She lays within a week${old || facts.pastSeason !== null ? '; the one that is there must be found and taken out first' : ''}.`,
+    blocked:
+      layingChance(facts) > 0.5 && facts.pastSeason === null
+        ? LAYS
+        : belief.odds['laying-workers'] > 0.5
+          ? KILLED
+          : null,
   };
 });
 
 /** A unit past help is given up, its bees to neighbours. */
 export const shakeOut: RemedyMaker = (facts, all, on) => {
-  const [strong] = giversFor(facts, all).filter((g) => g.yardId === facts.yardId);
+  const [strong] = giversFor(facts, all).filter(
+    (g) => g.yardId === facts.yardId && g.unit.bees >= STRONG_BEES,
+  );
   const more = facts.unit.bees * BEGGED_IN;
   const hopeless = facts.belief.odds['laying-workers'] + facts.belief.odds.hopeless;
   return {
@@ -113,10 +120,10 @@ export const shakeOut: RemedyMaker = (facts, all, on) => {
     why: 'Away from its stand, on a warm day: bees beg their way in, workers that lay stay behind or are stopped at the entrances.',
     blocked:
       hopeless < 0.5
-        ? 'Only a unit without a queen, past help, is shaken out.'
+        ? 'Only a colony without a queen, past help, is shaken out.'
         : strong
           ? null
-          : 'No strong queenright hive is near.',
+          : `No strong hive stands in its yard: ${STRONG_BEES} frames of bees or more, with a laying queen. Weak ones are overrun, or take the workers that lay.`,
     partner: strong,
     then: NOTHING,
     ...(strong && {
@@ -125,22 +132,25 @@ export const shakeOut: RemedyMaker = (facts, all, on) => {
   };
 };
 
+/** A colony takes strangers in without harm from so many frames of bees on (common practice, no source). */
+const STRONG_BEES = 8;
+
 /** Of bees that are shaken out so many find another hive. Judgement, no source. */
 const BEGGED_IN = 0.6;
 
-/** Two units become one, under the better queen. */
+/** A colony is united under the better queen. */
 export const combine: RemedyMaker = (facts, all, on) => {
   const union = bestUnion(facts, all, on);
   const workers = facts.belief.odds['laying-workers'] > 0.5;
-  const weak = union !== null && workers && union.partner.unit.bees < 8;
+  const weak = union !== null && workers && union.partner.unit.bees < STRONG_BEES;
   return {
     id: 'combine',
-    title: union ? `Combine it with ${union.partner.colony.name}` : 'Combine it',
+    title: union ? `Unite it with ${union.partner.colony.name}` : 'Unite it',
     why: union
       ? `${inWords(union.unit.bees)} frames of bees on ${inWords(broodOf(union.unit))} of brood under ${union.queenOf ? `the queen of ${union.queenOf.colony.name}` : 'no queen yet'}.`
-      : 'There is no healthy queenright unit to combine it with.',
+      : 'There is no healthy colony with a laying queen to unite it with.',
     blocked: !union
-      ? 'No healthy unit with a laying queen is there.'
+      ? 'No healthy colony with a laying queen is there.'
       : weak
         ? 'Laying workers are united to a very strong queenright colony only.'
         : null,
@@ -154,11 +164,11 @@ export const letGo: RemedyMaker = (facts) => ({
   id: 'let-go',
   title: 'Let it go: end it and keep its combs',
   why: facts.sick
-    ? 'Have it examined first; combs of a sick unit are not reused.'
+    ? 'Have it examined first; combs of a sick colony are not reused.'
     : 'Its bees die out or drift off; close it before it is robbed.',
   blocked:
     layingChance(facts) > 0.7 && facts.unit.bees > 1.5
-      ? 'It has a laying queen and bees: combine rather.'
+      ? 'It has a laying queen and bees: unite it rather.'
       : null,
   then: NOTHING,
 });

@@ -1,6 +1,6 @@
 import type { ActionId, Apiary, Colony } from '../records/index.ts';
 import { dayInWords, type Day } from '../basics/index.ts';
-import { queenLane } from '../followup/index.ts';
+import { assess, type Opening } from '../assessment/index.ts';
 import { usualHorizon } from './unit/usualHorizon.ts';
 import { expectationOf, type Expectation } from './unit/expectation.ts';
 import { combine, freeQueen, giveCell, giveQueen, letGo, shakeOut, testFrame } from './queenRemedies.ts';
@@ -61,10 +61,12 @@ export function remediesFor(
   const horizon = on ?? usualHorizon(facts);
   const left = expectationOf(facts, 'leave', horizon);
   const drafts = MAKERS.map((make) => make(facts, all, horizon));
-  const rest = restUntil(facts);
+  const { needs, opening } = assess(apiary, colony, day);
+  const asked = new Set<string | null>(needs.map((n) => n.action));
+  if (facts.pastSeason !== null) asked.add('give-queen');
+  const shut = opening.may || opening.because === 'health' ? null : shutInWords(opening);
   const remedies = drafts
     .map(({ then, partner, partnerThen, ...d }): Remedy => {
-      const sick = facts.sick && d.id !== 'let-go' && d.id !== 'watch';
       const before = partner && expectationOf(partner, 'leave', horizon);
       const colonies = then.colonies + (partnerThen?.colonies ?? 0);
       return {
@@ -72,10 +74,10 @@ export function remediesFor(
         colonies,
         bees: then.bees,
         moreBees: then.strength + (partnerThen?.strength ?? 0) - left.strength - (before?.strength ?? 0),
-        blocked: sick
-          ? 'Nothing goes in or out of a unit that may be sick, and it is not combined.'
-          : rest !== null && !STAYS_SHUT.has(d.id)
-            ? `Hands off until ${dayInWords(rest)}: a queen on her flights is easily lost when her hive is opened.`
+        blocked: facts.sick
+          ? 'It may be sick: nothing goes in or out, and it is united with nobody, until it was examined.'
+          : shut !== null && !STAYS_SHUT.has(d.id)
+            ? shut
             : d.blocked,
         partner: partner ? { colonyId: partner.colony.id, name: partner.colony.name } : null,
         gain: colonies - left.colonies - (before?.colonies ?? 0),
@@ -83,7 +85,11 @@ export function remediesFor(
     })
     .toSorted(
       (a, b) =>
-        Number(a.blocked !== null) - Number(b.blocked !== null) || worthOf(b) - worthOf(a) || b.bees - a.bees,
+        Number(a.blocked !== null) - Number(b.blocked !== null) ||
+        // What the assessment calls for is the first choice here as well.
+        Number(asked.has(b.id)) - Number(asked.has(a.id)) ||
+        worthOf(b) - worthOf(a) ||
+        b.bees - a.bees,
     );
   return { facts, causes: whyWeak(facts), on: horizon, left, remedies };
 }
@@ -91,12 +97,11 @@ export function remediesFor(
 /** What does not open the hive of the unit, or ends it. */
 const STAYS_SHUT: ReadonlySet<RemedyId> = new Set(['watch', 'let-go']);
 
-/** The last of the days of rest that a unit is in, while its virgin matures and flies; null when it may be opened. */
-function restUntil({ apiary, colony, day }: UnitFacts): Day | null {
-  const lane = queenLane(apiary, colony, day);
-  if (!lane || lane.laying || !lane.certain) return null;
-  return day >= lane.handsOff.from && day <= lane.handsOff.to ? lane.handsOff.to : null;
-}
+/** Why it is not opened today, as every page says it. */
+const shutInWords = ({ because, until, why }: Opening): string =>
+  because === 'queen'
+    ? `Hands off${until ? ` until ${dayInWords(until)}` : ''}: a queen on her flights is easily lost when her hive is opened.`
+    : why;
 
 /** A frame of bees more in living colonies, in colonies. Judgement, no source. */
 const FRAME_WORTH = 0.03;

@@ -30,6 +30,15 @@ const LEAST_HOPE = 0.25;
 const doomed = ({ belief: { odds } }: UnitFacts) =>
   odds.hopeless + odds['laying-workers'] + odds['drone-layer'];
 
+/** Why nothing is spent on a unit: it has a queen past her time, or cannot build up any more before winter; null where it may be. */
+function notWorthIt({ day, season, rules, unit, pastSeason }: UnitFacts): string | null {
+  if (pastSeason !== null)
+    return `Its queen is in season ${pastSeason}: replace her, or unite it under a young one, before bees or brood are spent on it.`;
+  return day > season.lastForWinterBees && unit.bees < rules.winterBees
+    ? `It can no longer build up before winter: ${inWords(rules.winterBees)} frames of bees are wanted then. Unite it.`
+    : null;
+}
+
 /** A comb of capped brood of a giver, as far as bees cover it. */
 export const boostBrood: RemedyMaker = (facts, all, on) => {
   const { unit } = facts;
@@ -51,7 +60,7 @@ export const boostBrood: RemedyMaker = (facts, all, on) => {
           ? `Bees ${inWords(unit.bees)}, brood ${inWords(broodOf(unit))}: one more comb makes ${inWords(broodOf(after))} on ${inWords(unit.bees)}, and ${facts.outside.coldNights ? 'cold nights are to come' : 'they do not cover it'}. Bees first.`
           : doomed(facts) > 0.5
             ? 'Settle its queen first: without one, brood given now only ages with it.'
-            : null,
+            : notWorthIt(facts),
     partner: gift?.giver,
     then: expectationOf(facts, 'leave', on, after),
     ...(gift && { partnerThen: expectationOf(gift.giver, 'leave', on, gift.left) }),
@@ -73,8 +82,8 @@ export const boostNurses: RemedyMaker = (facts, all, on) => {
     blocked: !gift
       ? 'No healthy colony is strong enough to give bees.'
       : layingChance(facts) < 0.5
-        ? 'Bees are given to a unit with a laying queen: settle her first.'
-        : null,
+        ? 'Bees are given to a colony with a laying queen: settle her first.'
+        : notWorthIt(facts),
     partner: gift?.giver,
     then: expectationOf(facts, 'leave', on, after),
     ...(gift && giverLeft && { partnerThen: expectationOf(gift.giver, 'leave', on, giverLeft) }),
@@ -135,7 +144,11 @@ export const shrink: RemedyMaker = (facts, _, on) => {
     id: 'shrink',
     title: 'Shrink its room to what its bees cover',
     why: `${inWords(unit.bees)} frames of bees keep ${Math.max(3, Math.ceil(unit.bees + 1))} combs warm; the rest goes to the store.`,
-    blocked: roomy ? null : 'Its room is no larger than its bees cover.',
+    blocked: !roomy
+      ? 'Its room is no larger than its bees cover.'
+      : doomed(facts) > 0.5
+        ? 'Settle its queen first: less room saves nothing without one.'
+        : null,
     then: expectationOf(warmer, 'leave', on),
   };
 };

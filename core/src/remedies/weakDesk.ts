@@ -4,7 +4,8 @@ import { pastLast, planBOf, queenLane } from '../followup/index.ts';
 import { allFacts, remediesFor, type Remedies } from './remedies.ts';
 import { usualHorizon } from './unit/usualHorizon.ts';
 import { layingChance, type Outside, type UnitFacts } from './unit/unitFacts.ts';
-import { hiveUpWindow, nucReserve, type HiveUpWindow, type NucReserve } from './hiveUpWindow.ts';
+import { hiveUpWindow, type HiveUpWindow } from './hiveUpWindow.ts';
+import { nucReserve, type NucReserve } from './spares.ts';
 
 /** Everything that a desk for weak units shows. */
 export interface WeakDesk {
@@ -56,6 +57,6 @@ export function weakDesk(apiary: Apiary, day: Day, outside: Outside, on?: Day): 
       const window = hiveUpWindow(facts);
       return window ? [{ facts, window }] : [];
     }),
-    reserve: nucReserve(all),
+    reserve: nucReserve(all, horizon),
   };
 }

@@ -5,10 +5,11 @@ import {
   boxesOfColony,
   nestOf,
   placeOf,
+  queenOf,
   type PlacedFrame,
 } from '../../records/index.ts';
 import { WORKER_STAGE_DAYS } from '../../brood/index.ts';
-import { addDays, type Day } from '../../basics/index.ts';
+import { addDays, yearOf, type Day } from '../../basics/index.ts';
 import { workerCellsPerFrame } from '../../comb/index.ts';
 import { colonyState, dryingBrood, suspectedDisease, type ColonyState } from '../../colony/index.ts';
 import { colonySeason, conditionsAt, flowOn, type YardSeason } from '../../forecast/index.ts';
@@ -48,6 +49,8 @@ export interface UnitFacts {
   /** Open brood dries out: it has too few bees for the brood that it has. */
   readonly drying: boolean;
   readonly counted: boolean;
+  /** Its queen is past the seasons that queens are kept for: the season she is in; null otherwise. */
+  readonly pastSeason: number | null;
 }
 
 /** Reads off the records what a unit is on a day. */
@@ -78,7 +81,15 @@ export function unitFacts(apiary: Apiary, colony: Colony, day: Day, outside: Out
     sick: suspectedDisease(apiary, colony, day) !== null || drying === 'unexamined',
     drying: drying !== null,
     counted: nestOf(frames).length > 0 && state.countAgeDays !== null,
+    pastSeason: pastSeason(apiary, colony, day),
   };
+}
+
+/** The season that its queen is in, where that is more than queens are kept for. */
+function pastSeason(apiary: Apiary, colony: Colony, day: Day): number | null {
+  const born = queenOf(apiary, colony.id)?.birthYear ?? null;
+  const season = born === null ? 0 : yearOf(day) - born + 1;
+  return season > houseRules(operationOf(apiary).houseRules.changes).queenSeasons ? season : null;
 }
 
 /** Chance that a queen lays worker brood in it now. */

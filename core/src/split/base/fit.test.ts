@@ -20,6 +20,7 @@ const now: Situation = {
   ripeCells: 0,
   wantsHoney: false,
   day: '2026-05-15',
+  hold: null,
   lastForWinterBees: '2026-08-19',
   wanted: 1,
 };

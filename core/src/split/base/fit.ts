@@ -28,6 +28,7 @@ export class Weighing {
   constructor(now: Situation, rules: HouseRules) {
     this.now = now;
     this.rules = rules;
+    this.cannot = now.hold;
   }
 
   /** Counts when it holds. */

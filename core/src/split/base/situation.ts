@@ -1,4 +1,5 @@
 import type { Apiary, Colony } from '../../records/index.ts';
+import { assess } from '../../assessment/index.ts';
 import { cellsOf } from '../../cells/index.ts';
 import { DAYS_TO_EGGS } from '../../brood/index.ts';
 import { colonyState } from '../../colony/index.ts';
@@ -49,6 +50,8 @@ export interface Situation {
   /** New colonies wanted. */
   readonly wanted: number;
   readonly day: Day;
+  /** What keeps it shut or whole today, whatever else suits: disease, winter, a virgin on her flights; null for nothing. */
+  readonly hold: string | null;
   /** A queen that lays later raises too few winter bees. */
   readonly lastForWinterBees: Day;
 }
@@ -83,8 +86,17 @@ export function situationOf(apiary: Apiary, colony: Colony, day: Day): Situation
     wantsHoney: false,
     wanted: 1,
     day,
+    hold: holdOn(apiary, colony, day),
     lastForWinterBees: colonySeason(apiary, colony, day).lastForWinterBees,
   };
+}
+
+/** Whether it may be opened is said by the one assessment. */
+function holdOn(apiary: Apiary, colony: Colony, day: Day): string | null {
+  const { may, because, until, why } = assess(apiary, colony, day).opening;
+  if (may) return null;
+  const shut = until === null || because === 'health' ? '' : ` Until ${dayInWords(until)}.`;
+  return `${why}${shut}`;
 }
 
 /** Swarm cells may stand so long before the season that the calendar has for them. */

@@ -22,6 +22,7 @@ const strong: Situation = {
   ripeCells: 0,
   wantsHoney: false,
   day: '2026-05-15',
+  hold: null,
   lastForWinterBees: '2026-08-19',
   wanted: 1,
 };

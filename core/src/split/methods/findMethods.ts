@@ -39,6 +39,7 @@ export function findMethods(now: Situation, rules: HouseRules): MethodAdvice {
 function reasonsToWait(now: Situation, rules: HouseRules): string[] {
   const one = (n: number) => String(Math.round(n * 10) / 10);
   const least = rules.strongForNuc;
+  if (now.hold !== null) return [now.hold];
   const reasons: string[] = [];
   if (now.bees < least) {
     reasons.push(

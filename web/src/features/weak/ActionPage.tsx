@@ -79,7 +79,7 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
         <PageHeader title={colony.name} />
         <Text mb={4}>
           {facts.sick
-            ? 'Signs of disease were seen in it: nothing goes in or out, and it is combined with nobody. Have it examined.'
+            ? 'Signs of disease were seen in it: nothing goes in or out, and it is united with nobody. Have it examined.'
             : 'This cannot be worked out from what is on record: no healthy colony can give what it needs, nothing fits its boxes, or its partner may be sick.'}
         </Text>
         <Button asChild>

@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
+import { assess } from '@incremen/core/assessment';
 import { dayInWords, type Day } from '@incremen/core/basics';
 import { openFollowUps, type Apiary } from '@incremen/core/records';
 import { unionsDownTo, expectedColonies, weakDesk, type WeakDesk } from '@incremen/core/remedies';
@@ -83,6 +84,7 @@ function WeakUnit({ unit }: { readonly unit: WeakDesk['units'][number] }) {
   const { facts, causes, remedies, pastLast } = unit;
   const { colony } = facts;
   const [best] = remedies.filter((r) => r.blocked === null);
+  const [next] = assess(apiary, colony, facts.day).needs;
   const boxes = drawnBoxesOf(apiary, colony);
   return (
     <li className={styles.unit}>
@@ -101,16 +103,12 @@ function WeakUnit({ unit }: { readonly unit: WeakDesk['units'][number] }) {
         <Causes causes={causes} />
       </Box>
       <Box maxW="300px">
-        {best && (
-          <>
-            <Text fontSize="sm" color="inkSoft">
-              First choice
-            </Text>
-            <Text fontWeight="700" mb={2}>
-              {best.title}
-            </Text>
-          </>
-        )}
+        <Text fontSize="sm" color="inkSoft">
+          {best ? 'First choice' : 'What it needs'}
+        </Text>
+        <Text fontWeight="700" mb={2}>
+          {best ? best.title : next.notice.words}
+        </Text>
         <Button asChild>
           <Link to={`/colonies/${colony.id}/act`} aria-label={`What to do about ${colony.name}`}>
             What to do
