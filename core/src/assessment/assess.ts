@@ -1,5 +1,13 @@
 import { addDays, dayInWords, type Day } from '../basics/index.ts';
-import { calmly, colonyState, urgently, type ColonyState, type Notice } from '../colony/index.ts';
+import {
+  calmly,
+  colonyState,
+  robbedOn,
+  ROBBED_DAYS,
+  urgently,
+  type ColonyState,
+  type Notice,
+} from '../colony/index.ts';
 import { colonySeason, foodOn, seasonOfColony } from '../forecast/index.ts';
 import { queenAction, queenBeliefOf, type QueenAction, type QueenBelief } from '../queen-odds/index.ts';
 import { queenLane } from '../followup/index.ts';
@@ -19,7 +27,7 @@ export interface Need {
 export interface Opening {
   readonly may: boolean;
   /** What keeps it shut; null where it may be opened. */
-  readonly because: 'health' | 'winter' | 'queen' | null;
+  readonly because: 'health' | 'winter' | 'robbing' | 'queen' | null;
   /** Until when it must not; null where it may, and where nobody can say. */
   readonly until: Day | null;
   readonly why: string;
@@ -34,6 +42,8 @@ export interface Assessment extends ColonyState {
   readonly needs: readonly [Need, ...Need[]];
   readonly opening: Opening;
   readonly belief: ReturnType<typeof queenBeliefOf>;
+  /** What is to be done next about its queen, or waited for. */
+  readonly queenAct: QueenAction;
 }
 
 const kept = new WeakMap<Apiary, Map<string, Assessment>>();
@@ -67,7 +77,7 @@ function worked(apiary: Apiary, colony: Colony, today: Day, other?: readonly Pla
   const action = queenAction(belief.belief, belief.before, belief.looks, today, lastForWinterBees);
   const opening = openingOf(apiary, colony, today, state, action, belief);
   const needs = needsOf(apiary, colony, today, state, action, opening, belief);
-  return { ...state, notice: needs[0].notice, needs, opening, belief };
+  return { ...state, notice: needs[0].notice, needs, opening, belief, queenAct: action };
 }
 
 /** Waiting for a virgin or a cell, as against the rhythm of a laying colony. */
@@ -100,6 +110,14 @@ function openingOf(
       why: 'Winter: little brood, or none, is normal now. Heft it, feed it if it is light, leave it shut.',
     };
   }
+  const robbed = robbedOn(apiary, colony, today);
+  if (robbed !== null)
+    return {
+      may: false,
+      because: 'robbing',
+      until: addDays(robbed, ROBBED_DAYS),
+      why: 'Robbers: entrance a finger wide, nothing opened, no syrup before dusk. The second wave is larger.',
+    };
   const rest = openFollowUps(apiary).find(
     (f) =>
       f.kind === 'hands-off' &&
@@ -214,6 +232,10 @@ function needsOf(
     ...(action.id === 'look' && looked && !awaited && action.on === today && !swarms
       ? [need(urgently('queen-look', action.what), action, null)]
       : []),
+    // A queen who was seen, and has hardly a cell to lay in: no further inspection is needed for that.
+    ...(action.id === 'free-queen' && state.strength.frames.drawn < NO_ROOM
+      ? [need(calmly('queen-look', action.what), action, action.id)]
+      : []),
     // An inspection that is due, or a doubt with a day of its own.
     ...(!isBetter && !swarms && hungry.length === 0 ? [own] : []),
     // A doubt says for itself when to look again.
@@ -222,7 +244,9 @@ function needsOf(
       : []),
     // Nobody makes room in a colony that has no future as it is.
     ...(isBetter && queenActs.length === 0 ? [own] : []),
-    ...(action.id === 'free-queen' ? [need(calmly('queen-look', action.what), action, action.id)] : []),
+    ...(action.id === 'free-queen' && state.strength.frames.drawn >= NO_ROOM
+      ? [need(calmly('queen-look', action.what), action, action.id)]
+      : []),
   ];
   return [first, ...more];
 }
@@ -237,11 +261,16 @@ const need = (notice: Notice, { why, on }: QueenAction, action: Need['action']):
 /** A hive that stays shut needs that, and until when. */
 function shut({ because, until, why }: Opening): Need {
   const notice =
-    because === 'winter'
-      ? calmly('winter-rest', 'Leave it shut for the winter: heft it')
-      : calmly('hands-off', until ? `Hands off until ${dayInWords(until)}` : 'Leave it shut');
+    because === 'robbing'
+      ? urgently('robbed', 'Robbed: small entrance, open nothing')
+      : because === 'winter'
+        ? calmly('winter-rest', 'Leave it shut for the winter: heft it')
+        : calmly('hands-off', until ? `Hands off until ${dayInWords(until)}` : 'Leave it shut');
   return { notice, why, by: until, action: null };
 }
+
+/** Frames of empty comb under which a queen has no room (judgement). */
+const NO_ROOM = 1;
 
 const lower = (s: string) => s.charAt(0).toLowerCase() + s.slice(1);
 

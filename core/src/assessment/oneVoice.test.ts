@@ -15,7 +15,7 @@ import { hivesToday } from './hivesToday.ts';
 const brood = bothSides({ eggs: 1, open: 2, capped: 4, honey: 2, beeBread: 1 }, 8);
 const honey = bothSides({ honey: 9, drawn: 1 }, 5);
 const bare = bothSides({ drawn: 8, honey: 2 }, 4);
-const cups = { ...brood, cells: [{ kind: 'charged' as const, count: 2 }] };
+const cups = { ...brood, cells: [{ kind: 'charged' as const, count: 4 }] };
 const NESTS = [
   [honey, brood, brood, brood, brood, honey],
   [honey, bare, bare, honey],
@@ -99,7 +99,7 @@ const BETTERING = new Set<string>([
 ]);
 
 /** What may be said of a hive that stays shut. */
-const SAID_OF_SHUT = new Set<string>(['hungry', 'hands-off', 'winter-rest']);
+const SAID_OF_SHUT = new Set<string>(['hungry', 'hands-off', 'winter-rest', 'robbed']);
 /** What puts bees or combs into a colony or takes them out. */
 const IN_OR_OUT = new Set<string>(['boost-brood', 'boost-nurses', 'combine', 'swap-stands']);
 

@@ -208,7 +208,7 @@ describe('brood that came from elsewhere', () => {
 describe('swarm cells', () => {
   it('that nobody came back to: the day has passed, and that is said', () => {
     const { s } = queened();
-    s.see(DAY, { eggs: eggs(), cells: cellsOf(['capped', 2]), queen: queen('long') });
+    s.see(DAY, { eggs: eggs(), cells: cellsOf(['capped', 5]), queen: queen('long') });
     expect(s.said(DAY).board).toBe('Swarm cells: act today');
     expect(s.said(after(6)).board).toMatch(/capped about Sun 10 May: see today whether the swarm has gone/);
     s.see(after(6), { eggs: NO, cells: cells('emerged', 1), queen: NO });

@@ -5,7 +5,6 @@ import {
   type Colony,
   type Queen,
   ageOfCount,
-  boxesOfColony,
   framesOfColony,
   nestOf,
   openFollowUps,
@@ -25,7 +24,7 @@ import {
 } from '../rules/index.ts';
 import { doubtOf } from './doubts.ts';
 import { calmly, urgently, type Notice } from './notice.ts';
-import { swarmCells } from './swarmCells.ts';
+import { broodSlots, swarmCells } from './swarmCells.ts';
 import { colonyOn, commonCombs, foodOn, strengthOf, type Strength } from '../forecast/index.ts';
 
 /** Where a colony stands in the yard's order of things. */
@@ -81,7 +80,7 @@ export function colonyState(
   const countedBeforeSplit =
     colony.separation !== null &&
     frames.some((f) => f.reading !== null && f.reading.day <= (colony.separation?.day ?? ''));
-  const slots = boxesOfColony(apiary, colony).reduce((n, b) => n + (b.role === 'brood' ? b.slots : 0), 0);
+  const slots = broodSlots(apiary, colony);
   const base = { colony, queen, strength, countAgeDays, countedBeforeSplit, frames };
   const hungry = other ? null : hunger(apiary, colony, today);
   if (hungry && countAgeDays !== null && (queen.state === 'raising' || queen.state === 'unknown-part'))

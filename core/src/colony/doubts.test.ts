@@ -45,12 +45,6 @@ describe('what was seen outweighs strength', () => {
       'Only domed caps: drone layer or laying workers',
     ],
     [
-      'robbing',
-      { robbing: { look: 'found' } },
-      'watch',
-      'Robbed on Sun 10 May: small entrance, open nothing',
-    ],
-    [
       'no eggs where one looked',
       { eggs: { look: 'notFound' } },
       'watch',
@@ -72,7 +66,7 @@ describe('what was seen outweighs strength', () => {
 
   it('not looked for is not absent, and an old look no longer speaks', () => {
     expect(seen({ pollen: { look: 'found' } }).state.lane).toBe('giver');
-    expect(seen({ robbing: { look: 'found' } }, brood, 10, '2026-07-01').state.lane).not.toBe('watch');
+    expect(seen({ eggs: { look: 'notFound' } }, brood, 10, '2026-07-01').state.lane).not.toBe('watch');
   });
 
   it('a whole count without eggs and larvae is doubtful, a rough one is not', () => {

@@ -1,5 +1,7 @@
 import {
   cagedAtHome,
+  type FollowUpTopic,
+  openFollowUps,
   queenCame,
   speaksOfQueenFrom,
   type AskedOfEvidence,
@@ -65,7 +67,7 @@ export function doubtOf(
   const brood = unfit(looks);
   // She lays nothing yet, and everybody knows why.
   const awaited = queenCame(apiary, colony, today) ?? cagedAtHome(apiary, colony, today);
-  return brood ?? (awaited ? undefined : toWatch(looks, frames, strength));
+  return brood ?? (awaited ? undefined : toWatch(looks, frames, strength, lookDue(apiary, colony, today)));
 }
 
 function recentLooks(apiary: Apiary, colony: Colony, today: Day): Visit[] {
@@ -94,10 +96,12 @@ function latest<K extends AskedOfEvidence>(
  * lapse: a suspicion stands until somebody has looked again and found nothing.
  */
 export function suspectedDisease(apiary: Apiary, colony: Colony, today: Day): string | null {
-  const sick = latest(
-    visitsOf(apiary, colony.id).filter((v) => v.evidence && v.day <= today),
-    'diseaseSigns',
+  const asked = visitsOf(apiary, colony.id).flatMap(({ day, evidence: e }) =>
+    e && day <= today && e.diseaseSigns.look !== 'notLooked' ? [{ day, answer: e.diseaseSigns }] : [],
   );
+  // Whichever inspection of a day came first: signs that one of them found are there.
+  const ofDay = asked.filter((v) => v.day === asked[0]?.day);
+  const sick = ofDay.find((v) => v.answer.look === 'found') ?? ofDay[0];
   if (sick?.answer.look !== 'found') return null;
   return (sick.answer.signs ?? []).map((s) => DISEASE_SIGN_NAMES[s]).join(', ');
 }
@@ -115,6 +119,27 @@ export function dryingBrood(apiary: Apiary, colony: Colony, today: Day): 'unexam
   if (dry?.answer.look !== 'found' || daysBetween(dry.day, today) > DRIES_DAYS) return null;
   const signs = latest(looks, 'diseaseSigns');
   return signs?.answer.look === 'notFound' && signs.day >= dry.day ? 'clean' : 'unexamined';
+}
+
+/** Looks that tell how it stands with a queen. */
+const OF_ITS_QUEEN: ReadonlySet<FollowUpTopic> = new Set(['which-part', 'eggs-due', 'capped-due']);
+
+/** The day of the next inspection that is filed about its queen; null for none. */
+function lookDue(apiary: Apiary, colony: Colony, today: Day): Day | null {
+  const days = openFollowUps(apiary)
+    .filter((f) => OF_ITS_QUEEN.has(f.topic) && f.colonyIds.includes(colony.id) && f.window.likely > today)
+    .map((f) => f.window.likely)
+    .toSorted((a, b) => a.localeCompare(b));
+  return days[0] ?? null;
+}
+
+/** Robbers come back for so many days (judgement). */
+export const ROBBED_DAYS = 2;
+
+/** The day on which robbers were seen at it, as long as they are to be reckoned with; null for none. */
+export function robbedOn(apiary: Apiary, colony: Colony, today: Day): Day | null {
+  const robbed = latest(recentLooks(apiary, colony, today), 'robbing');
+  return robbed?.answer.look === 'found' && daysBetween(robbed.day, today) <= ROBBED_DAYS ? robbed.day : null;
 }
 
 function unfit(looks: readonly Visit[]): Doubt | undefined {
@@ -139,19 +164,18 @@ function toWatch(
   looks: readonly Visit[],
   frames: readonly PlacedFrame[],
   strength: Strength,
+  due: Day | null,
 ): Doubt | undefined {
   const watch = (id: NoticeId, words: string): Doubt => ({ lane: 'watch', notice: calmly(id, words) });
-  const again = (day: Day) => dayInWords(addDays(day, LOOK_AGAIN_DAYS));
-  const robbed = latest(looks, 'robbing');
-  if (robbed?.answer.look === 'found')
-    return watch('robbed', `Robbed on ${dayInWords(robbed.day)}: small entrance, open nothing`);
+  // What an inspection has put into the calendar is the day for it.
+  const again = (day: Day, days = LOOK_AGAIN_DAYS) => dayInWords(due ?? addDays(day, days));
   const read = frames.filter((f) => f.reading && !f.reading.body.estimated);
   const eggs = latest(looks, 'eggs');
   const young = latest(looks, 'youngLarvae');
   if (eggs?.answer.look === 'notFound' && young?.answer.look !== 'found') {
     return watch(
       'no-eggs-seen',
-      `No eggs seen on ${dayInWords(eggs.day)}: inspect again on ${dayInWords(addDays(eggs.day, EGGS_AGAIN_DAYS))}`,
+      `No eggs seen on ${dayInWords(eggs.day)}: inspect again on ${again(eggs.day, EGGS_AGAIN_DAYS)}`,
     );
   }
   const whole = read.length > 0 && read.length === frames.length;

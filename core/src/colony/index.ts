@@ -10,5 +10,6 @@ export {
 export { colonyState, type ColonyState, type Lane } from './colonyState.ts';
 export { type Descent, descentOf } from './descent.ts';
 export { strengthHistory, type StrengthPoint } from './strengthHistory.ts';
-export { dryingBrood, suspectedDisease } from './doubts.ts';
+export { dryingBrood, ROBBED_DAYS, robbedOn, suspectedDisease } from './doubts.ts';
 export { calmly, type Notice, type NoticeId, urgently } from './notice.ts';
+export { broodSlots, maySwarm } from './swarmCells.ts';

@@ -9,6 +9,7 @@ const NOTICE_IDS = [
   'domed-caps-only',
   'brood-drying',
   'swarm-cells',
+  'supersedure-cells',
   'hungry',
   'robbed',
   'no-eggs-seen',

@@ -5,7 +5,7 @@ import { brood, honey, NEST, Scene } from '../testing/scene.ts';
 import { colonyState } from './colonyState.ts';
 
 const COUNTED = '2026-05-09';
-const WITH_CELLS = [honey, { ...brood, cells: [{ kind: 'open' as const, count: 2 }] }, brood, honey];
+const WITH_CELLS = [honey, { ...brood, cells: [{ kind: 'open' as const, count: 4 }] }, brood, honey];
 
 const noticeOn = (s: Scene, day: Day) => colonyState(s.apiary, s.here, day).notice;
 
@@ -13,13 +13,13 @@ const noticeOn = (s: Scene, day: Day) => colonyState(s.apiary, s.here, day).noti
 describe('swarm cells that an inspection found', () => {
   it('are an alarm like counted ones, with the day of the first capping', () => {
     const s = new Scene(NEST);
-    s.see('2026-05-12', { eggs: eggs(), cells: cells('charged', 2) });
+    s.see('2026-05-12', { eggs: eggs(), cells: cells('charged', 4) });
     expect(noticeOn(s, '2026-05-12')).toMatchObject({
       id: 'swarm-cells',
       words: 'Swarm cells: act by Fri 15 May',
     });
     const capped = new Scene(NEST);
-    capped.see('2026-05-12', { eggs: eggs(), cells: cells('capped', 2) });
+    capped.see('2026-05-12', { eggs: eggs(), cells: cells('capped', 4) });
     expect(noticeOn(capped, '2026-05-12').words).toBe('Swarm cells: act today');
   });
 
@@ -34,14 +34,14 @@ describe('swarm cells that an inspection found', () => {
 
   it('are no alarm for ever: what was alive two weeks ago has emerged or is torn down', () => {
     const s = new Scene(NEST);
-    s.see('2026-05-12', { eggs: eggs(), cells: cells('charged', 2) });
+    s.see('2026-05-12', { eggs: eggs(), cells: cells('charged', 4) });
     expect(noticeOn(s, addDays('2026-05-12', 13)).id).toBe('swarm-cells');
     expect(noticeOn(s, addDays('2026-05-12', 14)).id).not.toBe('swarm-cells');
   });
 
   it('are settled by a split on that day or later', () => {
     const s = new Scene(NEST);
-    s.see('2026-05-12', { eggs: eggs(), cells: cells('charged', 2) });
+    s.see('2026-05-12', { eggs: eggs(), cells: cells('charged', 4) });
     s.apiary = {
       ...s.apiary,
       colony: {
@@ -60,5 +60,26 @@ describe('swarm cells that an inspection found', () => {
       },
     };
     expect(noticeOn(s, '2026-05-13').id).not.toBe('swarm-cells');
+  });
+
+  it('of which there are one or two in a colony with room are rather to replace its queen', () => {
+    const s = new Scene(NEST);
+    s.see('2026-05-12', { eggs: eggs(), cells: cells('open', 1) });
+    expect(noticeOn(s, '2026-05-12')).toMatchObject({ id: 'supersedure-cells', urgent: false });
+    // A nuc whose box is full of bees swarms with two.
+    const full = Array.from({ length: 5 }, () => ({
+      ...brood,
+      sides: brood.sides.map((x) => ({ ...x, bees: 9 })),
+    }));
+    const nuc = new Scene(NEST);
+    nuc.hive('Nuc', [full as never], COUNTED, 5);
+    nuc.see('2026-05-12', { eggs: eggs(), cells: cells('open', 2) }, 'Nuc');
+    expect(colonyState(nuc.apiary, nuc.colony('Nuc'), '2026-05-12').notice.id).toBe('swarm-cells');
+  });
+
+  it('without an egg on any comb are no alarm: the swarm has gone', () => {
+    const s = new Scene(NEST);
+    s.see('2026-05-14', { eggs: NO, cells: cells('capped', 6) });
+    expect(noticeOn(s, '2026-05-14').id).not.toBe('swarm-cells');
   });
 });

@@ -1,8 +1,9 @@
 import { addDays, dayInWords, daysBetween, type Day } from '../basics/index.ts';
 import { DEVELOPMENT } from '../brood/index.ts';
-import type { CellFinding } from '../comb/index.ts';
+import { shareOfBees, type CellFinding } from '../comb/index.ts';
 import { doneOn } from '../forecast/index.ts';
 import {
+  boxesOfColony,
   cellsOf,
   queenCame,
   visitsOf,
@@ -11,16 +12,27 @@ import {
   type Colony,
   type PlacedFrame,
 } from '../records/index.ts';
-import { urgently, type Notice } from './notice.ts';
+import { calmly, urgently, type Notice } from './notice.ts';
 
 /** Queen cells as they were seen on a day. */
 interface SeenCells {
   readonly day: Day;
+  /** Every comb was read, and no egg was found. */
+  readonly gone?: boolean;
   readonly cells: readonly CellFinding[];
 }
 
 /** Cells that were alive so many days ago have emerged or are torn down. */
 const GONE_AFTER = DEVELOPMENT.queen.emerges.likely - DEVELOPMENT.queen.eggHatches.likely;
+
+/** A colony with no more cells than these, and room for its bees, replaces its queen rather than swarm (common practice, no source). */
+const FEW_CELLS = 2;
+/** Frames of bees, and share of its brood combs that they cover, from which a colony may mean to swarm (judgement). */
+const MAY_SWARM = { bees: 6, share: 0.7 } as const;
+
+/** Whether a colony has the bees to swarm, or is so crowded that it will with fewer. */
+export const maySwarm = (bees: number, broodSlots: number): boolean =>
+  bees >= MAY_SWARM.bees || bees >= MAY_SWARM.share * broodSlots;
 
 /** A swarm may wait for weather for so many days after the first cells are capped. */
 const GRACE_DAYS = 2;
@@ -54,6 +66,17 @@ export function swarmCells(
   );
   const [due] = days.toSorted();
   if (due === undefined) return undefined;
+  // No eggs on any comb beside the cells: the swarm has gone, or she is replaced; there is nothing left to forestall.
+  if (looked?.gone && looked.day >= lastCount) return undefined;
+  const all = seen
+    .flatMap((c) => c.cells)
+    .reduce((n, c) => n + (daysToCapping(c) === undefined ? 0 : c.count), 0);
+  const bees = frames.reduce((n, f) => n + (f.reading ? shareOfBees(f.reading.body) : 0), 0);
+  if (all <= FEW_CELLS && !maySwarm(bees, broodSlots(apiary, colony)))
+    return calmly(
+      'supersedure-cells',
+      `${all === 1 ? 'One cell' : 'Two cells'}: it is likely to replace its queen. Leave ${all === 1 ? 'it' : 'them'}`,
+    );
   return urgently(
     'swarm-cells',
     due < addDays(today, -GRACE_DAYS)
@@ -82,8 +105,13 @@ function cellsOfLastInspection(apiary: Apiary, colony: Colony, today: Day): Seen
   const since = visit.day;
   const parted = colony.separation !== null && colony.separation.day >= since;
   const worked = worksAt(apiary, colony.id).some((w) => w.status === 'done' && doneOn(apiary, w) >= since);
-  return parted || worked ? null : { day: since, cells: cellsOf(visit.evidence) };
+  const gone = visit.evidence.eggs.look === 'notFound' && framesRead >= framesTotal;
+  return parted || worked ? null : { day: since, cells: cellsOf(visit.evidence), gone };
 }
+
+/** Slots of the brood boxes of a colony. */
+export const broodSlots = (apiary: Apiary, colony: Colony): number =>
+  boxesOfColony(apiary, colony).reduce((n, b) => n + (b.role === 'brood' ? b.slots : 0), 0);
 
 function daysToCapping(cell: CellFinding): number | undefined {
   const { cellCapped, eggHatches } = DEVELOPMENT.queen;

@@ -109,10 +109,25 @@ const STOPPED_AGO = [
   { days: 25, share: 0.5 },
 ] as const;
 
+/** A queen cell is seen for so many days before she is out. */
+const CELL_DAYS = 11;
+
 const always = (by: Layer): LayingSpan => ({ from: null, to: null, by });
 
+/**
+ * How long ago the queen of a colony that was never parted may have left with a swarm, or been replaced, and after how many
+ * days a young one is out: a prime swarm goes when the first cells are capped, a week before that (Winston 1987). Shares:
+ * judgement, no source.
+ */
+const SWARMED_AGO = [
+  { days: 4, out: 8, share: 0.3 },
+  { days: 10, out: 8, share: 0.2 },
+  // Lost rather than swarmed: emergency cells are out on day 12.
+  { days: 10, out: 12, share: 0.3 },
+  { days: 17, out: 8, share: 0.2 },
+] as const;
+
 function unsplit(today: DayNumber, s: LikelihoodTable['fates']): Course[] {
-  const since = today - 30;
   return [
     stable(
       'laying',
@@ -132,15 +147,19 @@ function unsplit(today: DayNumber, s: LikelihoodTable['fates']): Course[] {
       ...stable(`lost ${days} days ago`, s.lost * share, 'hopeless', null, false),
       laying: [{ from: null, to: today - days, by: 'queen' as const }],
     })),
-    {
-      id: 'superseding',
-      prior: s.superseding,
-      laying: [{ from: null, to: since + 16, by: 'queen' }],
-      cells: { from: since + 17, to: today + 4 },
-      emerged: null,
-      queen: null,
-      stateOn: () => 'cells',
-    },
+    // Swarmed or replaced unseen, nobody knows when: its cells are capped, or its young queen is out.
+    ...SWARMED_AGO.map(({ days, out: after, share }): Course => {
+      const out = today - days + after;
+      return {
+        id: `swarmed or superseded ${days} days ago, out after ${after}`,
+        prior: s.superseding * share,
+        laying: [{ from: null, to: today - days, by: 'queen' }],
+        cells: { from: out - CELL_DAYS, to: out },
+        emerged: out,
+        queen: { from: out, to: null },
+        stateOn: (day) => (day < out ? 'cells' : 'virgin'),
+      };
+    }),
   ];
 }
 

@@ -144,7 +144,7 @@ export const USUAL_TABLE: LikelihoodTable = {
     droneLayer: 0.02,
     lost: 0.03,
     layingWorkers: 0.015,
-    superseding: 0.02,
+    superseding: 0.04,
     dronesOfUnlucky: 0.3,
     staysVirgin: 0.25,
   },

@@ -7,6 +7,7 @@ import {
   visitsOf,
   noEvidence,
   saysAnything,
+  evidenceOfDay,
   type Evidence,
   filledByFrames,
 } from '../records/index.ts';
@@ -26,13 +27,17 @@ export function looksOf(apiary: Apiary, colony: Colony, day: Day): DatedLook[] {
     (latest, d) => (d !== null && d > latest ? d : latest),
     '',
   );
-  return visitsOf(apiary, colony.id)
+  const seen = visitsOf(apiary, colony.id)
     .filter((v) => v.day >= since && v.day <= day)
     .toReversed()
-    .flatMap((v) => {
-      const seen = evidenceOfVisit(apiary, v);
-      return saysAnything(seen) ? [{ day: v.day, seen }] : [];
-    });
+    .map((v) => ({ day: v.day, seen: evidenceOfVisit(apiary, v) }))
+    .filter((l) => saysAnything(l.seen));
+  // A count and an inspection of one day are one look.
+  return seen.reduce<DatedLook[]>((looks, l) => {
+    const last = looks.at(-1);
+    if (last?.day !== l.day) return [...looks, l];
+    return [...looks.slice(0, -1), { day: l.day, seen: evidenceOfDay(last.seen, l.seen) }];
+  }, []);
 }
 
 /** What was said on a visit, with what its frames show. */

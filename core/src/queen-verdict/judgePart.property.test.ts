@@ -51,7 +51,16 @@ const anyEvidence: fc.Arbitrary<Evidence> = fc
 const anyDay = fc.integer({ min: 0, max: 60 });
 const judge = (n: number, seen: Evidence) =>
   judgePart(
-    { name: 'A', separatedOn: LOST, emergence: null, earlier: [], surplusOut: false, came: null, gifts: [] },
+    {
+      name: 'A',
+      separatedOn: LOST,
+      emergence: null,
+      earlier: [],
+      surplusOut: false,
+      came: null,
+      maySwarm: null,
+      gifts: [],
+    },
     addDays(LOST, n),
     seen,
   );

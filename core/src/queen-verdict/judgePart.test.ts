@@ -28,6 +28,7 @@ const split = (separatedOn: string, rest: Partial<PartHistory> = {}): PartHistor
   earlier: [],
   surplusOut: false,
   came: null,
+  maySwarm: null,
   gifts: [],
   ...rest,
 });

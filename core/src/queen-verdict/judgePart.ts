@@ -17,6 +17,20 @@ import type { Finding, NextAction, PartHistory, Verdict } from './verdict.ts';
  * with frames still unread is not judged unless what was seen already settles it.
  */
 export function judgePart(history: PartHistory, day: Day, seen: Evidence): Verdict {
+  const judged = judgeBrood(history, day, seen);
+  if (seen.robbing.look !== 'found') return judged;
+  const close = act(
+    'Close it now: entrance a finger wide, cover what stands open',
+    'The second wave of robbers is larger. Finish tomorrow; no syrup before dusk.',
+    onDay(day),
+  );
+  return {
+    ...judged,
+    next: [close, ...judged.next.filter((n) => n.window === null || n.window.likely > day)],
+  };
+}
+
+function judgeBrood(history: PartHistory, day: Day, seen: Evidence): Verdict {
   const contradictions = contradictionsOf(history, day, seen);
   const verdict = (
     finding: Finding,
@@ -47,7 +61,7 @@ export function judgePart(history: PartHistory, day: Day, seen: Evidence): Verdi
   if (brood) return brood;
   const arrival = judgeArrival(history, day, seen, verdict);
   if (arrival) return arrival;
-  if (history.separatedOn === null) return judgeUnsplit(day, seen, verdict);
+  if (history.separatedOn === null) return judgeUnsplit(history, day, seen, verdict);
 
   const n = daysBetween(history.separatedOn, day);
   const looks = [...history.earlier, { day, seen }];
@@ -167,13 +181,64 @@ function judgeBroodSigns(
   return undefined;
 }
 
+/** A colony with no more cells than these, and room for its bees, replaces its queen rather than swarm (common practice, no source). */
+const FEW_CELLS = 2;
+/** From a cell just opened to eggs: about two weeks (Winston 1987: 8 to 14 days, more in poor weather). */
+const SHUT_FOR_VIRGIN = 14;
 /** From cells of unknown age to a queen that lays: about three weeks (common practice, no source). */
 const SHUT_FOR_CELLS = 21;
 
 /** A colony that was never split, by its eggs and its cells. */
-function judgeUnsplit(day: Day, seen: Evidence, verdict: MakeVerdict): Verdict {
+function judgeUnsplit({ maySwarm }: PartHistory, day: Day, seen: Evidence, verdict: MakeVerdict): Verdict {
   const capped = countCells(seen, 'capped');
   const cells = capped + countCells(seen, 'charged', 'open');
+  const emerged = countCells(seen, 'emerged');
+  if (emerged > 0 && seen.eggs.look === 'notFound') {
+    return verdict(
+      'virgin-or-mating',
+      'likely',
+      'A young queen is out, and does not lay yet',
+      [
+        'A cell is open at its tip like a trap-door, and there are no eggs: it has swarmed, or replaces its queen.',
+      ],
+      [
+        leave(
+          'Leave it shut, and cut no other cell by sight',
+          'She is easily lost on her flights or balled when disturbed.',
+          span(addDays(day, 1), addDays(day, SHUT_FOR_VIRGIN - 1)),
+        ),
+        look('eggs-due', 'Look for eggs', 'By then she lays, if she has mated.', {
+          earliest: addDays(day, SHUT_FOR_VIRGIN),
+          likely: addDays(day, SHUT_FOR_VIRGIN + 2),
+          latest: addDays(day, SHUT_FOR_VIRGIN + 7),
+        }),
+      ],
+    );
+  }
+  if (seen.eggs.look === 'found' && cells > 0 && cells <= FEW_CELLS && maySwarm === false) {
+    return verdict(
+      'has-queen',
+      'likely',
+      `A queen is laying, and ${cells === 1 ? 'one cell stands' : 'two cells stand'} beside her`,
+      [
+        'Eggs are at most three days old.',
+        'It has room for all its bees and hardly swarms: it is likely to replace its queen.',
+      ],
+      [
+        leave('Leave the cells', 'Breaking them leaves it with a queen whom it wants to be rid of.', null),
+        look(
+          'which-part',
+          'See whether more cells are begun',
+          'Many, at the edges, would be swarm cells after all.',
+          {
+            earliest: addDays(day, 3),
+            likely: addDays(day, 4),
+            latest: addDays(day, 6),
+          },
+        ),
+      ],
+    );
+  }
   if (seen.eggs.look === 'found' && cells > 0) {
     return verdict(
       'has-queen',

@@ -49,6 +49,8 @@ export interface PartHistory {
   readonly separatedOn: Day | null;
   /** When the new queen is expected, if better known than from emergency cells. */
   readonly emergence: Window | null;
+  /** Whether it has the bees to swarm; null where nothing was counted. */
+  readonly maySwarm: boolean | null;
   /** A queen who came from outside of late. */
   readonly came: QueenCame | null;
   /** Brood that came from other colonies. */

@@ -199,3 +199,4 @@ export {
   type WorkUnit,
 } from './bodies/work.ts';
 export { cagedAtHome, queenCame, speaksOfQueenFrom, type QueenCame } from './queenCame.ts';
+export { evidenceOfDay } from './bodies/evidenceOfDay.ts';

@@ -35,7 +35,10 @@ function aboutQueen(
 }
 
 const LAYS = 'A queen most likely lays: nothing is to be given.';
-const KILLED = 'Laying workers kill a queen that is put straight in, and tear cells.';
+/** With such a chance that workers lay nothing dear is given before an inspection has told. */
+const WORKERS_PERHAPS = 0.2;
+const KILLED =
+  'Laying workers, perhaps: they kill a queen that is put straight in, and tear cells. Settle that first.';
 
 /** A queen who is there and does not lay gets empty comb near her. */
 export const freeQueen = aboutQueen(
@@ -84,7 +87,7 @@ export const giveCell = aboutQueen('give-cell', 'give-cell', 'Give it a ripe cel
     blocked:
       layingChance(facts) > 0.5
         ? LAYS
-        : belief.odds['laying-workers'] > 0.5
+        : belief.odds['laying-workers'] > WORKERS_PERHAPS
           ? KILLED
           : lays > season.lastForWinterBees
             ? `She would lay after ${dayInWords(season.lastForWinterBees)}: too late for winter bees.`
@@ -101,7 +104,7 @@ export const giveQueen = aboutQueen('give-queen', 'give-queen', 'Give it a mated
     blocked:
       layingChance(facts) > 0.5 && facts.pastSeason === null
         ? LAYS
-        : belief.odds['laying-workers'] > 0.5
+        : belief.odds['laying-workers'] > WORKERS_PERHAPS
           ? KILLED
           : null,
   };

@@ -1,6 +1,7 @@
 import type { ActionId, Apiary, Colony } from '../records/index.ts';
-import { dayInWords, type Day } from '../basics/index.ts';
+import { capital, dayInWords, type Day } from '../basics/index.ts';
 import { assess, type Opening } from '../assessment/index.ts';
+import { QUEEN_STATE_WORDS } from '../rules/index.ts';
 import { usualHorizon } from './unit/usualHorizon.ts';
 import { expectationOf, type Expectation } from './unit/expectation.ts';
 import { combine, freeQueen, giveCell, giveQueen, letGo, shakeOut, testFrame } from './queenRemedies.ts';
@@ -61,7 +62,17 @@ export function remediesFor(
   const horizon = on ?? usualHorizon(facts);
   const left = expectationOf(facts, 'leave', horizon);
   const drafts = MAKERS.map((make) => make(facts, all, horizon));
-  const { needs, opening } = assess(apiary, colony, day);
+  const { needs, opening, queenAct } = assess(apiary, colony, day);
+  const { leading, rival, chance } = facts.belief;
+  // Of two stories that are open none is acted on for good.
+  const open =
+    facts.looks.length > 0 && queenAct.id === 'look' && chance < ACT_FROM
+      ? `${capital(QUEEN_STATE_WORDS[leading])} or ${QUEEN_STATE_WORDS[rival.state]}, nobody knows yet. First: ${lower(queenAct.what)}.`
+      : null;
+  const flies =
+    leading === 'virgin' && chance >= ACT_FROM && queenAct.id === 'leave'
+      ? 'A young queen is out and has her time before her: nothing is put in her place.'
+      : null;
   const asked = new Set<string | null>(needs.map((n) => n.action));
   if (facts.pastSeason !== null) asked.add('give-queen');
   const shut = opening.may || opening.because === 'health' ? null : shutInWords(opening);
@@ -78,7 +89,7 @@ export function remediesFor(
           ? 'It may be sick: nothing goes in or out, and it is united with nobody, until it was examined.'
           : shut !== null && !STAYS_SHUT.has(d.id)
             ? shut
-            : d.blocked,
+            : (d.blocked ?? (FOR_GOOD.has(d.id) ? (open ?? (d.id === 'let-go' ? null : flies)) : null)),
         partner: partner ? { colonyId: partner.colony.id, name: partner.colony.name } : null,
         gain: colonies - left.colonies - (before?.colonies ?? 0),
       };
@@ -96,6 +107,17 @@ export function remediesFor(
 
 /** What does not open the hive of the unit, or ends it. */
 const STAYS_SHUT: ReadonlySet<RemedyId> = new Set(['watch', 'let-go']);
+
+/** Below this chance of the likeliest story nothing is done that cannot be undone. Judgement, no source. */
+const ACT_FROM = 0.6;
+const FOR_GOOD: ReadonlySet<RemedyId> = new Set([
+  'give-queen',
+  'give-cell',
+  'combine',
+  'shake-out',
+  'let-go',
+]);
+const lower = (s: string) => s.charAt(0).toLowerCase() + s.slice(1);
 
 /** Why it is not opened today, as every page says it. */
 const shutInWords = ({ because, until, why }: Opening): string =>

@@ -20,6 +20,8 @@ import {
   visitsOf,
   newQueen,
 } from '../../records/index.ts';
+import { broodSlots, maySwarm } from '../../colony/index.ts';
+import { colonyOn } from '../../forecast/index.ts';
 import { isJob } from '../../followup/index.ts';
 import type { Draft } from './draft.ts';
 import { dropLooks } from './droppingLooks.ts';
@@ -34,6 +36,7 @@ function historyOf(apiary: Apiary, colony: Colony, day: Day): PartHistory {
     name: colony.name,
     separatedOn: colony.separation?.queen === 'here' ? null : since,
     emergence: colony.separation?.emergence ?? null,
+    maySwarm: hasBeesToSwarm(apiary, colony, day),
     came: queenCame(apiary, colony, day),
     gifts: colony.broodGiven,
     surplusOut: Object.values(apiary.followUp).some(
@@ -80,6 +83,11 @@ export function judgeLook(
     ];
   });
   return judgeParts(parts, day);
+}
+
+function hasBeesToSwarm(apiary: Apiary, colony: Colony, day: Day): boolean | null {
+  const { model } = colonyOn(apiary, colony, day);
+  return model && maySwarm(model.framesOfBees, broodSlots(apiary, colony));
 }
 
 function beliefsWith(apiary: Apiary, colony: Colony, now: DatedLook) {

@@ -171,7 +171,7 @@ export function countCells(seen: Evidence, ...kinds: readonly CellFinding['kind'
   return cellsOf(seen).reduce((sum, c) => sum + (kinds.includes(c.kind) ? c.count : 0), 0);
 }
 
-const ASKED = [
+export const ASKED = [
   'eggs',
   'youngLarvae',
   'olderLarvae',
