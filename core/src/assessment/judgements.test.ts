@@ -1,34 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { bothSides } from '../comb/contents.ts';
-import type { Day } from '../basics/day.ts';
-import type { FrameReading } from '../comb/contents.ts';
-import type { Evidence } from '../records/bodies/evidence.ts';
 import { caps, cells, eggs, NO, queen, YES, cellsOf } from '../testing/queenLooks.ts';
-import { honey, NEST, QUEENLESS, Scene } from '../testing/scene.ts';
-
-/**
- * What was seen, and what must come of it on the page of the inspection, the board, the colony page, the hives of the day
- * and the desk. Day numbers count from the day on which a part was left without its queen.
- */
-interface Judgement {
-  readonly name: string;
-  readonly combs?: readonly FrameReading[];
-  readonly lostOn?: Day | null;
-  readonly queenIs?: 'elsewhere' | 'unknown';
-  /** Whether one cell was chosen when it was parted. */
-  readonly chosen?: boolean;
-  /** Inspections in their order, the last one judged: a day since the loss or a date, what was seen, frames read of all. */
-  readonly looks: readonly (readonly [number | Day, Partial<Evidence>, (readonly [number, number])?])[];
-  readonly finding: readonly string[];
-  /** What the page of the inspection says. */
-  readonly says?: RegExp;
-  readonly board?: RegExp;
-  readonly list?: readonly ('must' | 'may' | 'mustNot')[];
-  /** What no page may say on that day. */
-  readonly never?: RegExp;
-  /** What the desk must not offer. */
-  readonly notOffered?: readonly string[];
-}
+import { wrongIn, type Judgement } from '../testing/judgement.ts';
+import { honey, NEST, QUEENLESS } from '../testing/scene.ts';
 
 const NO_BROOD = { youngLarvae: NO, olderLarvae: NO, cappedBrood: NO } as const;
 const ENDS = /unite it|shake it out|give a mated queen|comb of eggs today/i;
@@ -377,19 +351,6 @@ const CASES: readonly Judgement[] = [
 
 describe('what was seen, and what must come of it', () => {
   it.each(CASES)('$name', (c) => {
-    const s = new Scene(c.combs ?? NEST, c.lostOn ?? null, c.queenIs ?? 'elsewhere');
-    if (c.chosen) s.choose({ earliest: '2026-05-12', likely: '2026-05-14', latest: '2026-05-16' });
-    const last = c.looks.at(-1);
-    if (!last) throw new Error('no inspection');
-    for (const [when, seen, part] of c.looks.slice(0, -1)) s.see(when, seen, 'Here', part);
-    const [when, seen, part] = last;
-    const verdict = s.verdict(when, seen, part);
-    const told = s.said(s.see(when, seen, 'Here', part));
-    expect(c.finding).toContain(verdict.finding);
-    expect([verdict.text, ...verdict.contradictions].join('\n')).toMatch(c.says ?? /./);
-    expect(told.board).toMatch(c.board ?? /./);
-    expect(c.list ?? ['must', 'may', 'mustNot']).toContain(told.list);
-    expect([verdict.text, told.board, told.next].join('\n')).not.toMatch(c.never ?? /^\b$/);
-    expect(told.desk.filter((d) => c.notOffered?.includes(d))).toEqual([]);
+    expect(wrongIn(c)).toEqual([]);
   });
 });

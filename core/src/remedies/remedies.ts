@@ -70,8 +70,8 @@ export function remediesFor(
       ? `${capital(QUEEN_STATE_WORDS[leading])} or ${QUEEN_STATE_WORDS[rival.state]}, nobody knows yet. First: ${lower(queenAct.what)}.`
       : null;
   const flies =
-    leading === 'virgin' && chance >= ACT_FROM && queenAct.id === 'leave'
-      ? 'A young queen is out and has her time before her: nothing is put in her place.'
+    (leading === 'virgin' || leading === 'cells') && chance >= ACT_FROM && queenAct.id === 'leave'
+      ? 'A young queen is coming, or out, and has her time before her: nothing is put in her place.'
       : null;
   const asked = new Set<string | null>(needs.map((n) => n.action));
   if (facts.pastSeason !== null) asked.add('give-queen');

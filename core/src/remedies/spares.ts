@@ -16,7 +16,7 @@ export interface NucReserve {
 }
 
 /** Of nucs that raise their own queen so many end with one that lays (common practice, no source: two in three to seven in eight). */
-export const NUC_SUCCEEDS = 0.75;
+const NUC_SUCCEEDS = 0.75;
 /** So often what is made is to be enough. */
 const SURE = 0.9;
 
