@@ -62,6 +62,17 @@ async function inspect(page: Page): Promise<void> {
   await page.evaluate(() => window.scrollTo(0, 0));
 }
 
+/** The address of the inspection that tells which part of the split has the queen. */
+async function inspectionDue(page: Page): Promise<string> {
+  const [operation] = (await (await page.request.get('/api/operations')).json()) as { id: string }[];
+  const file = (await (await page.request.get(`/api/operations/${operation?.id}/snapshot`)).json()) as {
+    records: { followUp: { id: string; topic: string; status: string }[] };
+  };
+  const due = file.records.followUp.find((f) => f.topic === 'which-part' && f.status === 'open');
+  if (!due) throw new Error('no inspection is due');
+  return `/look/${due.id}`;
+}
+
 const QUESTION = '1 What is it mostly?';
 
 try {
@@ -139,8 +150,19 @@ try {
   await page.goto('/records');
   await page.getByRole('region', { name: 'Visits' }).waitFor();
   await shoot(page, 'records');
-  await colony(page, 'Tansy');
-  await inspect(page);
+  await page.goto(await inspectionDue(page));
+  for (const [part, seen] of [
+    ['Campion', { eggs: 'None', 'queen cells': 'Found' }],
+    ['Campion II', { eggs: 'Found', 'queen cells': 'None' }],
+  ] as const) {
+    await page.getByRole('region', { name: part, exact: true }).getByText('All 10').click();
+    for (const [what, answer] of Object.entries(seen))
+      await page
+        .getByRole('group', { name: `${part}: ${what}` })
+        .getByText(answer)
+        .click();
+  }
+  await page.evaluate(() => window.scrollTo(0, 0));
   await shoot(page, 'inspection');
   await page.goto('/follow-ups');
   await shoot(page, 'follow-ups');

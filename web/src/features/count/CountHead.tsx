@@ -56,7 +56,7 @@ export const CountHead = memo(function CountHead({
         >
           {SAVE}
           <span className={styles.saveLabel}>{busy ? 'Saving…' : saveLabel}</span>
-          <span className={styles.saveCount}>{saveCount > 0 ? saveCount : 'Save'}</span>
+          {saveCount > 0 && <span className={styles.saveCount}>{saveCount}</span>}
         </button>
       </div>
     </header>

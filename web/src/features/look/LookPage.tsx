@@ -8,6 +8,7 @@ import {
   type FollowUp,
 } from '@incremen/core/records';
 import { judgeLook } from '@incremen/core/decide';
+import type { JointVerdict } from '@incremen/core/queen-verdict';
 import { topicInWords } from '@incremen/core/followup';
 import { Suspense, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -108,6 +109,7 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
       <Text mb={4} maxW="46rem" fontSize="lg">
         {followUp.expect}
       </Text>
+      {joint && said.length > 0 && <AtAGlance joint={joint} names={names} />}
       <Flex gap={6} direction={{ base: 'column', xl: 'row' }} align="flex-start">
         <Flex gap={4} wrap="wrap" flex="1 1 640px" w="100%" align="flex-start">
           {colonies.map((c) => (
@@ -130,23 +132,25 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
           gap={4}
         >
           {joint && said.length > 0 ? (
-            <VerdictCard
-              joint={joint}
-              names={names}
-              day={day}
-              chances={(id) => {
-                const colony = apiary.colony[id];
-                const evidence = opened(seen[id]);
-                return (
-                  colony &&
-                  evidence && (
-                    <Suspense fallback={null}>
-                      <LookChances colony={colony} day={day} seen={evidence} />
-                    </Suspense>
-                  )
-                );
-              }}
-            />
+            <Box id={VERDICT}>
+              <VerdictCard
+                joint={joint}
+                names={names}
+                day={day}
+                chances={(id) => {
+                  const colony = apiary.colony[id];
+                  const evidence = opened(seen[id]);
+                  return (
+                    colony &&
+                    evidence && (
+                      <Suspense fallback={null}>
+                        <LookChances colony={colony} day={day} seen={evidence} />
+                      </Suspense>
+                    )
+                  );
+                }}
+              />
+            </Box>
           ) : (
             <Text color="inkSoft">Enter what you saw. The verdict appears here as you go.</Text>
           )}
@@ -162,6 +166,42 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
           </Field.Root>
         </Box>
       </Flex>
+    </Box>
+  );
+}
+
+const VERDICT = 'verdict';
+
+/** The answer as it forms, above the questions, where the verdict itself stands below them. */
+function AtAGlance({
+  joint,
+  names,
+}: {
+  readonly joint: JointVerdict;
+  readonly names: ReadonlyMap<string, string>;
+}) {
+  return (
+    <Box
+      asChild
+      display={{ base: 'block', xl: 'none' }}
+      position="sticky"
+      top={0}
+      zIndex="docked"
+      bg="ink"
+      color="paper"
+      borderRadius="lg"
+      px={4}
+      py={2}
+      mb={4}
+      fontWeight="600"
+    >
+      <a href={`#${VERDICT}`}>
+        {joint.parts
+          .flatMap(({ id, verdict }) =>
+            verdict ? [`${joint.parts.length > 1 ? `${names.get(id)}: ` : ''}${verdict.headline}`] : [],
+          )
+          .join(' · ')}
+      </a>
     </Box>
   );
 }

@@ -9,7 +9,10 @@ import {
 import { FramesReadQuestion } from '../../shared/evidence/FramesReadQuestion.tsx';
 import { DiseaseQuestion } from '../../shared/evidence/HealthQuestions.tsx';
 import { StrengthQuestions } from '../../shared/evidence/StrengthQuestions.tsx';
+import { MoodQuestion } from '../../shared/evidence/MoodQuestion.tsx';
+import { SignsTable } from '../../shared/evidence/SignsTable.tsx';
 import type { ReactNode } from 'react';
+import common from '../../ui/common.module.css';
 import { QueenQuestion } from '../../shared/evidence/QueenQuestion.tsx';
 
 /** What was seen in one part, question by question; "not looked" and "none" are kept apart. */
@@ -30,6 +33,7 @@ export function PartEvidence({
   return (
     <Box
       as="section"
+      aria-label={name}
       bg="sheet"
       borderWidth="1px"
       borderRadius="xl"
@@ -51,6 +55,13 @@ export function PartEvidence({
       <QueenQuestion {...asked} />
       {children}
       <DiseaseQuestion {...asked} />
+      <details>
+        <summary className={common.summary}>Temper, pollen, robbers and other signs</summary>
+        <Box display="grid" gap={4}>
+          <MoodQuestion {...asked} />
+          <SignsTable {...asked} />
+        </Box>
+      </details>
     </Box>
   );
 }

@@ -54,5 +54,5 @@ export const SignsTable = memo(
       </div>
     );
   },
-  sameEvidence('pollen', 'beesReversing', 'robbing', 'droneComb', 'waxMoth', 'ants', 'mould', 'combDamage'),
+  sameEvidence(...SIGNS),
 );
