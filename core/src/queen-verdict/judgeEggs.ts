@@ -1,7 +1,7 @@
 import { addDays, dayInWords, onDay } from '../basics/index.ts';
 import { cellsOf, countCells } from '../records/index.ts';
 import type { JudgeContext } from './judgeContext.ts';
-import { act, look, weekly } from './nextActions.ts';
+import { act, leave, look, weekly } from './nextActions.ts';
 import type { PartHistory, Verdict } from './verdict.ts';
 
 /** Judges a part of a split in which eggs were found: by the old queen, by a new one, or too early to say. */
@@ -23,6 +23,7 @@ export function judgeEggs({ n, day, dates, seen, history, verdict }: JudgeContex
   }
   const live = countCells(seen, 'charged', 'open', 'capped');
   if (day <= dates.eggsProveQueen.latest && !seenRaising(history)) {
+    const noCells = seen.cells.look === 'notFound' && seen.framesRead >= seen.framesTotal;
     const reasons = [
       `An egg takes 3 days to hatch, so eggs on day ${n} were laid on day ${n - 3} or later, here.`,
     ];
@@ -35,7 +36,9 @@ export function judgeEggs({ n, day, dates, seen, history, verdict }: JudgeContex
             'A queen with charged cells beside her soon leaves with a swarm.',
             onDay(day),
           )
-        : act('Check every frame for swarm cells, then close', 'Half a colony may still want to swarm.'),
+        : noCells
+          ? leave('Close it: no cells stand beside her', 'Every comb was read for them.', onDay(day))
+          : act('Check every frame for swarm cells, then close', 'Half a colony may still want to swarm.'),
       weekly(day),
     ]);
   }
