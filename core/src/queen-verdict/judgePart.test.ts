@@ -40,7 +40,7 @@ describe('which half has the queen', () => {
   it('day 7: eggs above, six cells and no eggs below: queen above, lower is raising', () => {
     const joint = judgeParts(
       [
-        { ...upper, seen: read({ eggs: eggsFound }) },
+        { ...upper, seen: read({ eggs: eggsFound, cells: { look: 'notLooked' } }) },
         { ...lower, seen: read({ cells: cells({ kind: 'open', count: 6 }) }) },
       ],
       '2026-05-11',
@@ -53,6 +53,9 @@ describe('which half has the queen', () => {
     expect(joint.parts[0]?.verdict?.next[0]?.what).toMatch(/every frame for swarm cells/);
     expect(joint.parts[0]?.verdict?.reasons[0]).toContain('laid on day 4');
     expect(joint.headline).toBe('The queen is in Upper; Lower is raising one.');
+    // Where every comb was read for them it is not asked again.
+    const all = judgeParts([{ ...upper, seen: read({ eggs: eggsFound }) }], '2026-05-11');
+    expect(all.parts[0]?.verdict?.next.some((n) => n.what.includes('swarm cells, then close'))).toBe(false);
   });
 
   it('day 2: eggs in both say nothing; look from day 4, best day 7', () => {
