@@ -4,7 +4,14 @@ import { addDays, type Day } from '../basics/day.ts';
 import { bothSides } from '../comb/contents.ts';
 import { judgeLook } from '../decide/deciders/looking.ts';
 import type { Evidence } from '../records/bodies/evidence.ts';
-import type { Colony } from '../records/records.ts';
+import { applyChanges } from '../records/change.ts';
+import type { Command } from '../records/commands.ts';
+import { decide } from '../decide/decide.ts';
+import { newQueen } from '../records/kinds/queen.ts';
+import type { Colony, Queen } from '../records/records.ts';
+import { DEFAULT_HOUSE_RULES } from '../rules/houseRules.ts';
+import { situationOf } from '../split/base/situation.ts';
+import { findMethods } from '../split/methods/findMethods.ts';
 import { allFacts, remediesFor } from '../remedies/remedies.ts';
 import { TestYard } from '../testing/builders.ts';
 import { caps, cells, eggs, NO, queen, read, YES } from '../testing/queenLooks.ts';
@@ -43,7 +50,13 @@ const evidence: fc.Arbitrary<Partial<Evidence>> = fc.record(
   { requiredKeys: [] },
 );
 
+/** What may befall it besides: the records refuse what cannot be. */
+const DEEDS = ['killed', 'caged', 'released', 'laying', 'swarmed', 'given-queen', 'given-eggs'] as const;
+const deed = fc.record({ after: fc.integer({ min: 0, max: 45 }), did: fc.constantFrom(...DEEDS) });
+
 const life = fc.record({
+  queened: fc.boolean(),
+  deeds: fc.array(deed, { maxLength: 2 }),
   nest: fc.nat(NESTS.length - 1),
   start: fc.constantFrom('2026-05-04', '2026-06-20', '2026-08-20', '2026-09-20'),
   parted: fc.constantFrom(null, 'elsewhere' as const, 'unknown' as const, 'here' as const),
@@ -52,7 +65,11 @@ const life = fc.record({
 });
 type Life = typeof life extends fc.Arbitrary<infer T> ? T : never;
 
-function lived({ nest, start, parted, looks, day }: Life): { yard: TestYard; colony: Colony; today: Day } {
+function lived({ nest, start, parted, looks, day, queened, deeds }: Life): {
+  yard: TestYard;
+  colony: Colony;
+  today: Day;
+} {
   const yard = new TestYard(3);
   const other = yard.hive('Other', [NESTS[0] ?? []], start);
   yard.hive('Colony', [NESTS[nest] ?? []], start);
@@ -72,19 +89,73 @@ function lived({ nest, start, parted, looks, day }: Life): { yard: TestYard; col
     };
   }
   const today = addDays(start, day);
-  for (const l of looks.toSorted((a, b) => a.after - b.after)) {
-    const on = addDays(start, l.after);
-    if (on > today) continue;
+  const putQueen = (at: Queen['whereabouts']): string => {
+    const id = yard.newId();
+    yard.run({ type: 'putQueen', queen: newQueen({ id, mating: 'mated', whereabouts: at }) });
+    return id;
+  };
+  const own = queened && parted === null ? putQueen({ known: 'colony', colonyId: before.id }) : null;
+  const told = [
+    ...deeds.map((d) => ({
+      after: d.after,
+      tell: () => befall(yard, before.id, own, putQueen, d.did, addDays(start, d.after)),
+    })),
+    ...looks.map((l) => ({ after: l.after, tell: () => look(l) })),
+  ].toSorted((a, b) => a.after - b.after);
+  for (const t of told) if (addDays(start, t.after) <= today) t.tell();
+  return { yard, colony: yard.colony('Colony'), today };
+
+  function look(l: Life['looks'][number]): void {
     yard.run({
       type: 'recordLook',
       followUpId: null,
-      day: on,
+      day: addDays(start, l.after),
       note: '',
       parts: [{ visitId: yard.newId(), colonyId: before.id, evidence: read(l.seen, [6, 6]) }],
       newIds: Array.from({ length: 12 }, () => yard.newId()),
     });
   }
-  return { yard, colony: yard.colony('Colony'), today };
+}
+
+/** Something that befalls a colony, as far as the records take it. */
+function befall(
+  yard: TestYard,
+  colonyId: string,
+  own: string | null,
+  putQueen: (at: Queen['whereabouts']) => string,
+  did: (typeof DEEDS)[number],
+  day: Day,
+): void {
+  const newIds = Array.from({ length: 8 }, () => yard.newId());
+  const ask = (command: Command) => {
+    const done = decide(yard.apiary, command);
+    if (done.ok) yard.apiary = applyChanges(yard.apiary, done.value);
+  };
+  if (did === 'swarmed') return ask({ type: 'recordSwarm', colonyId, day, hivedId: null, newIds });
+  if (did === 'given-queen') {
+    const queenId = putQueen({ known: 'stock' });
+    return ask({
+      type: 'noteQueen',
+      queenId,
+      day,
+      did: 'put-in',
+      into: { colonyId, caged: true, beside: false },
+      newIds,
+    });
+  }
+  if (did !== 'given-eggs') {
+    if (own !== null) ask({ type: 'noteQueen', queenId: own, day, did, newIds });
+    return;
+  }
+  const colony = yard.apiary.colony[colonyId];
+  if (colony)
+    yard.apiary = {
+      ...yard.apiary,
+      colony: {
+        ...yard.apiary.colony,
+        [colonyId]: { ...colony, broodGiven: [...colony.broodGiven, { day, young: true }] },
+      },
+    };
 }
 
 /** What makes a colony better; nobody does it where the queen is to be seen to first. */
@@ -114,11 +185,13 @@ function voices({ yard, colony, today }: ReturnType<typeof lived>) {
   const shut = !a.opening.may && a.opening.because !== 'health';
   const sick = ids.includes('disease-suspected');
   const acts = ids.includes('queen-act');
-  const unblocked = sick
-    ? remediesFor(yard.apiary, colony, today, { coldNights: false }).remedies.filter(
-        (r) => IN_OR_OUT.has(r.id) && r.blocked === null,
-      )
-    : [];
+  const desk = remediesFor(yard.apiary, colony, today, { coldNights: false }).remedies.filter(
+    (r) => r.blocked === null,
+  );
+  const unblocked = sick ? desk.filter((r) => IN_OR_OUT.has(r.id)) : [];
+  const asked = a.needs.flatMap((n) => n.action ?? []) as string[];
+  const offered = desk.filter((r) => asked.includes(r.id));
+  const finder = findMethods(situationOf(yard.apiary, colony, today), DEFAULT_HOUSE_RULES);
   const differ: readonly (readonly [string, boolean])[] = [
     ['it is in one list of the day', inList.length === 1],
     ['the board says the first need', a.notice === a.needs[0].notice],
@@ -129,6 +202,11 @@ function voices({ yard, colony, today }: ReturnType<typeof lived>) {
     ['nothing goes into a sick hive or out of it', unblocked.length === 0],
     ['the queen is seen to before room is made', !acts || !ids.some((i) => BETTERING.has(i))],
     ['each is said once', new Set(ids).size === ids.length],
+    ['the desk begins with what is called for', offered.length === 0 || asked.includes(desk[0]?.id ?? '')],
+    [
+      'the finder divides nothing that is shut',
+      a.opening.may || finder.ranked.every((r) => r.fit.cannot !== null),
+    ],
     [
       'no day that has passed is asked for',
       a.needs.every((n) => n.by === null || n.notice.id === 'queen-look' || n.by >= today),
@@ -210,7 +288,15 @@ describe('two voices are impossible', () => {
   });
 
   it('the desk and the assessment speak of the same colony: facts of both are one', () => {
-    const { yard, colony, today } = lived({ nest: 0, start: '2026-05-04', parted: null, looks: [], day: 3 });
+    const { yard, colony, today } = lived({
+      nest: 0,
+      start: '2026-05-04',
+      parted: null,
+      looks: [],
+      day: 3,
+      queened: false,
+      deeds: [],
+    });
     const facts = allFacts(yard.apiary, today, { coldNights: false }).find((f) => f.colony.id === colony.id);
     expect(facts?.state.strength).toEqual(assess(yard.apiary, colony, today).strength);
   });
@@ -224,6 +310,8 @@ describe('what it needs next', () => {
       parted: null,
       looks: [],
       day: 3,
+      queened: false,
+      deeds: [],
       ...over,
     });
     return assess(yard.apiary, colony, today);
@@ -264,7 +352,15 @@ describe('what it needs next', () => {
   });
 
   it('of a colony that nobody has counted or looked at nothing is said but that', () => {
-    const { yard, colony, today } = lived({ nest: 0, start: '2026-05-04', parted: null, looks: [], day: 3 });
+    const { yard, colony, today } = lived({
+      nest: 0,
+      start: '2026-05-04',
+      parted: null,
+      looks: [],
+      day: 3,
+      queened: false,
+      deeds: [],
+    });
     const frame = Object.fromEntries(
       Object.entries(yard.apiary.frame).map(([id, f]) => [id, { ...f, readingId: null }]),
     );
