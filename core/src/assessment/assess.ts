@@ -1,4 +1,4 @@
-import { addDays, dayInWords, type Day } from '../basics/index.ts';
+import { lowerFirst, addDays, dayInWords, type Day } from '../basics/index.ts';
 import {
   calmly,
   colonyState,
@@ -198,7 +198,7 @@ function needsOf(
     const notice =
       state.notice.id === 'disease-suspected'
         ? state.notice
-        : urgently('disease-suspected', `Disease suspected: ${lower(action.what)}`);
+        : urgently('disease-suspected', `Disease suspected: ${lowerFirst(action.what)}`);
     return [{ notice, why: action.why, by: today, action: 'isolate' }];
   }
   // Before anybody has looked or counted nothing is said but that.
@@ -271,8 +271,6 @@ function shut({ because, until, why }: Opening): Need {
 
 /** Frames of empty comb under which a queen has no room (judgement). */
 const NO_ROOM = 1;
-
-const lower = (s: string) => s.charAt(0).toLowerCase() + s.slice(1);
 
 function hungerWhy(apiary: Apiary, colony: Colony, today: Day): string {
   const { kg, eatsPerDay } = foodOn(apiary, colony, today);

@@ -1,11 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { bothSides } from '../comb/contents.ts';
 import { caps, cells, eggs, NO, queen, YES, cellsOf } from '../testing/queenLooks.ts';
+import { ENDS, NO_BROOD } from '../testing/judgedColonies.ts';
 import { wrongIn, type Judgement } from '../testing/judgement.ts';
 import { honey, NEST, QUEENLESS } from '../testing/scene.ts';
 
-const NO_BROOD = { youngLarvae: NO, olderLarvae: NO, cappedBrood: NO } as const;
-const ENDS = /unite it|shake it out|give a mated queen|comb of eggs today/i;
 const bare = [honey, bothSides({ drawn: 8, honey: 2 }, 6), bothSides({ drawn: 8, honey: 2 }, 6), honey];
 const SPLIT = { combs: QUEENLESS, lostOn: '2026-05-04' } as const;
 const HALF = { combs: NEST, lostOn: '2026-05-04', queenIs: 'unknown' } as const;

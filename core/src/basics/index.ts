@@ -1,4 +1,4 @@
-export { capital } from './capital.ts';
+export { capital, lowerFirst } from './capital.ts';
 export { addDays, type Day, dayInWords, daysBetween, daySchema, monthOf, yearOf } from './day.ts';
 export { listInWords } from './listInWords.ts';
 export { failure, type Problem, type Result, success } from './problem.ts';

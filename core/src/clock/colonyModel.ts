@@ -1,6 +1,7 @@
 import { BEES_PER_CM2, EMERGENCE_SHARE } from '../comb/index.ts';
 import type { SeasonPull } from '../season/index.ts';
 import { Adults } from './adults.ts';
+import { foodInCombs, storeInCombs, takeFromCombs } from './combStores.ts';
 import { CAPPED_AT, CombSide, EMERGING_DAYS, HATCHES_AT, WORKER_DAYS } from './combSide.ts';
 
 /** What a day brings. */
@@ -89,8 +90,6 @@ const WITHOUT_BREAD = 0.2;
 const HUNGER = { less: 5, none: 2 } as const;
 /** Without a drop of food so many die a day. */
 const STARVES = { adults: 0.12, larvae: 0.3 } as const;
-/** Combs without bees are emptied last: they count like so many tenths of bees. */
-const AWAY_FROM_BEES = 0.3;
 /** A feeder is emptied in about so many days. */
 const FEEDER_DAYS = 5;
 
@@ -155,9 +154,7 @@ export class ColonyModel {
 
   /** Food in its combs, its share of common ones and its feeder left out, in kg. */
   get combFoodKg(): number {
-    let kg = 0;
-    for (const s of this.sides) kg += s.foodKg;
-    return kg;
+    return foodInCombs(this.sides);
   }
 
   get foodKg(): number {
@@ -222,8 +219,8 @@ export class ColonyModel {
   /** Food is found to be more or less than it was taken for. */
   correctFood(kg: number): void {
     const by = kg - this.combFoodKg;
-    if (by > 0) this.ledger.fed += this.store(by);
-    else this.ledger.eaten += this.takeFromCombs(-by);
+    if (by > 0) this.ledger.fed += storeInCombs(this.sides, by);
+    else this.ledger.eaten += takeFromCombs(this.sides, -by);
   }
 
   /** Lets a day pass. */
@@ -307,7 +304,7 @@ export class ColonyModel {
     const common = Math.min(this.commonKg, wanted * this.shareOfCommon());
     this.commonKg -= common;
     let missing = wanted - common;
-    missing -= this.takeFromCombs(missing);
+    missing -= takeFromCombs(this.sides, missing);
     const fromFeeder = Math.min(this.feederKg, missing);
     this.feederKg -= fromFeeder;
     missing -= fromFeeder;
@@ -328,7 +325,10 @@ export class ColonyModel {
   /** What a flow brings over what is eaten, as far as there is comb for it. */
   private gather({ flow, gathersKg }: DayConditions): void {
     if (!flow || gathersKg <= 0) return;
-    this.ledger.gathered += this.store((gathersKg * this.adults.foragers) / FIELD_OF_TEN_FRAMES);
+    this.ledger.gathered += storeInCombs(
+      this.sides,
+      (gathersKg * this.adults.foragers) / FIELD_OF_TEN_FRAMES,
+    );
   }
 
   private shareOfCommon(): number {
@@ -346,32 +346,7 @@ export class ColonyModel {
   private takeUpFeed(): void {
     if (this.feederKg <= 0) return;
     const wanted = this.feederKg / FEEDER_DAYS < 0.05 ? this.feederKg : this.feederKg / FEEDER_DAYS;
-    this.feederKg -= this.store(wanted);
-  }
-
-  /** Puts food into empty cells, evenly over the combs that have some. @returns the kilograms that found room */
-  private store(kg: number): number {
-    let room = 0;
-    for (const s of this.sides) room += s.rest.drawn * s.honeyKg;
-    if (room <= 0) return 0;
-    const share = Math.min(1, kg / room);
-    let stored = 0;
-    for (const s of this.sides) stored += s.store(s.rest.drawn * s.honeyKg * share);
-    return stored;
-  }
-
-  private takeFromCombs(kg: number): number {
-    // They eat where they sit: combs that many cover lose most. What is short is taken from all.
-    let weighed = 0;
-    for (const s of this.sides) weighed += s.foodKg * (s.bees + AWAY_FROM_BEES);
-    if (weighed <= 0) return 0;
-    let eaten = 0;
-    for (const s of this.sides)
-      eaten += s.eat(Math.min(s.foodKg, (kg * s.foodKg * (s.bees + AWAY_FROM_BEES)) / weighed));
-    const there = this.combFoodKg;
-    const short = Math.min(kg - eaten, there);
-    if (short > 1e-9) for (const s of this.sides) eaten += s.eat((s.foodKg * short) / there);
-    return eaten;
+    this.feederKg -= storeInCombs(this.sides, wanted);
   }
 
   private eatBread({ pollen }: DayConditions): void {

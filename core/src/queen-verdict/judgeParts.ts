@@ -1,4 +1,4 @@
-import { listInWords, type Day } from '../basics/index.ts';
+import { lowerFirst, listInWords, type Day } from '../basics/index.ts';
 import type { QueenBelief } from '../queen-odds/index.ts';
 import type { Evidence } from '../records/index.ts';
 import { heldAgainstChances } from './heldAgainstChances.ts';
@@ -92,5 +92,3 @@ function inShort({ name, verdict }: Judged): string {
     ? `${name} is raising one`
     : `${name}: ${lowerFirst(verdict.headline)}`;
 }
-
-const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);

@@ -1,5 +1,5 @@
 import type { ActionId, Apiary, Colony } from '../records/index.ts';
-import { capital, dayInWords, type Day } from '../basics/index.ts';
+import { lowerFirst, capital, dayInWords, type Day } from '../basics/index.ts';
 import { assess, type Opening } from '../assessment/index.ts';
 import { QUEEN_STATE_WORDS } from '../rules/index.ts';
 import { usualHorizon } from './unit/usualHorizon.ts';
@@ -67,7 +67,7 @@ export function remediesFor(
   // Of two stories that are open none is acted on for good.
   const open =
     facts.looks.length > 0 && queenAct.id === 'look' && chance < ACT_FROM
-      ? `${capital(QUEEN_STATE_WORDS[leading])} or ${QUEEN_STATE_WORDS[rival.state]}, nobody knows yet. First: ${lower(queenAct.what)}.`
+      ? `${capital(QUEEN_STATE_WORDS[leading])} or ${QUEEN_STATE_WORDS[rival.state]}, nobody knows yet. First: ${lowerFirst(queenAct.what)}.`
       : null;
   const flies =
     (leading === 'virgin' || leading === 'cells') && chance >= ACT_FROM && queenAct.id === 'leave'
@@ -117,7 +117,6 @@ const FOR_GOOD: ReadonlySet<RemedyId> = new Set([
   'shake-out',
   'let-go',
 ]);
-const lower = (s: string) => s.charAt(0).toLowerCase() + s.slice(1);
 
 /** Why it is not opened today, as every page says it. */
 const shutInWords = ({ because, until, why }: Opening): string =>

@@ -1,4 +1,4 @@
-import { capital } from '../../basics/index.ts';
+import { lowerFirst, capital } from '../../basics/index.ts';
 import type { Setup } from '../base/method.ts';
 import { inWords } from '../base/stepTexts.ts';
 import { measureParts, type Choice, type PlanFrame } from '../base/measure.ts';
@@ -36,7 +36,7 @@ export function reasonForMove(at: number, context: ReasonContext): string {
   const worst = worstHit(setup.rules, now, without);
   if (worst) {
     const value = worst.rule.value(...without);
-    return `${capital(what)}: without it ${lower(worst.rule.label)} would be ${short(value, worst.rule.threshold)} of ${show(worst.rule.threshold)} ${worst.rule.unit}.`;
+    return `${capital(what)}: without it ${lowerFirst(worst.rule.label)} would be ${short(value, worst.rule.threshold)} of ${show(worst.rule.threshold)} ${worst.rule.unit}.`;
   }
   const part = (m: readonly [PartMeasure, PartMeasure], i: 0 | 1) => show(m[i].broodFrames);
   if (frame.brood > 0.15) {
@@ -58,7 +58,7 @@ export function reasonForShake(at: number, context: ReasonContext): string {
   const without = measure(context, unshaken)[1];
   const worst = worstHit(setup.rules, measure(context, choice), measure(context, unshaken));
   const gain = `nurses bring ${names[1]} from ${show(without.framesOfBeesAfterDrift)} to ${show(now.framesOfBeesAfterDrift)} frames of bees after drift`;
-  return worst ? `${capital(gain)}; ${lower(worst.rule.label)} needs it.` : `${capital(gain)}.`;
+  return worst ? `${capital(gain)}; ${lowerFirst(worst.rule.label)} needs it.` : `${capital(gain)}.`;
 }
 
 const measure = (c: ReasonContext, choice: Choice) =>
@@ -81,4 +81,3 @@ const show = (n: number) => String(Math.round(n * 10) / 10);
 /** A value that misses its mark by little is not to read like the mark. */
 const short = (n: number, mark: number) =>
   show(n) === show(mark) ? String(Math.round(n * 100) / 100) : show(n);
-const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);

@@ -1,3 +1,4 @@
+import { lowerFirst } from '@incremen/core/basics';
 import { Box, Button, Heading, Text } from '@chakra-ui/react';
 import type { WorkState } from '@incremen/core/work';
 import type { ReactNode } from 'react';
@@ -34,7 +35,7 @@ export function ResumeCard({
         </Fact>
         <Fact name="Frames">
           {`${count(state.carried.length, 'frame')} carried, ${state.toCarry.length} to go`}
-          {state.carried.length > 0 && `: last ${lower(state.carried.at(-1)?.text ?? '')}`}
+          {state.carried.length > 0 && `: last ${lowerFirst(state.carried.at(-1)?.text ?? '')}`}
         </Fact>
         <Fact name="Queen">{state.queen ? `${state.queen}: done` : 'not looked for yet'}</Fact>
         <Fact name="Next">{state.next?.text ?? 'nothing is left'}</Fact>
@@ -58,5 +59,3 @@ function Fact({ name, children }: { readonly name: string; readonly children: Re
     </>
   );
 }
-
-const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
