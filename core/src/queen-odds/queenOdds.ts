@@ -69,6 +69,35 @@ export function oddsOn(courses: readonly WeighedCourse[], day: DayNumber): Queen
   return odds;
 }
 
+/** What is seen more seldom than so, by all that is believed after it, cannot well be. Judgement, no source. */
+const STRANGE = 0.1;
+/** So much of all chances is taken back for an inspection that cannot well be, and at most. Judgement, no source. */
+const TAKEN_BACK = { each: 0.15, most: 0.4 } as const;
+
+/** Inspections that say what no course explains: something was missed, or a date or a word is wrong. */
+function strangeLooks(
+  courses: readonly WeighedCourse[],
+  before: PartBefore,
+  looks: readonly DatedLook[],
+  keeper: KeeperLikelihoods,
+): number {
+  const gifts = giftsOf(before);
+  return looks.filter((l) =>
+    sayingsOf(l.seen, dayNumber(l.day), keeper, gifts).some(
+      (say) => courses.reduce((sum, { course, chance }) => sum + chance * say.chance(course), 0) < STRANGE,
+    ),
+  ).length;
+}
+
+/** Chances with as much taken back as notes contradict what can be: no story is sure on the strength of those. */
+function widened(odds: QueenOdds, strange: number): QueenOdds {
+  if (strange === 0) return odds;
+  const back = Math.min(TAKEN_BACK.most, strange * TAKEN_BACK.each);
+  return Object.fromEntries(
+    QUEEN_STATES.map((s) => [s, odds[s] * (1 - back) + back / QUEEN_STATES.length]),
+  ) as unknown as QueenOdds;
+}
+
 /** Seen more than half as often again, or less than two thirds as often: worth telling. */
 const TELLING = 1.5;
 /** Reasons that are told of each kind. */
@@ -83,7 +112,7 @@ export function queenBelief(
 ): QueenBelief {
   const courses = weighCourses(before, looks, day, keeper);
   const today = dayNumber(day);
-  const odds = oddsOn(courses, today);
+  const odds = widened(oddsOn(courses, today), strangeLooks(courses, before, looks, keeper));
   const ranked = QUEEN_STATES.toSorted((a, b) => odds[b] - odds[a]);
   const leading = ranked[0] ?? 'laying';
   const rival = ranked[1] ?? 'laying';
