@@ -17,6 +17,7 @@ import {
   type Operation,
   type Reading,
   type RecordKind,
+  type Visit,
 } from '@incremen/core/records';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { json } from 'node:stream/consumers';
@@ -35,7 +36,7 @@ const BATCH = 1000;
 
 /**
  * Takes a backup in from a file: an archive, or JSON on its own. Years of counts never stand in memory: the file is
- * read twice, first for what stands in the yard now, then for every reading and line of the journal, which are
+ * read twice, first for what stands in the yard now, then for every visit, reading and line of the journal, which are
  * checked one by one and written as they come.
  *
  * @throws ProblemError 400 or 422 when the file is not sound; nothing is changed then
@@ -48,7 +49,8 @@ export async function restoreFile(orm: MikroORM, path: string, replace: string |
     const operation = onlyOperation(apiary);
     return await replaceOperation(orm, operation, replace, async (em) => {
       for (const kind of RECORD_KINDS)
-        if (kind !== 'operation') await insertRecords(em, operation.id, kind, Object.values(apiary[kind]));
+        if (kind !== 'operation' && kind !== 'visit')
+          await insertRecords(em, operation.id, kind, Object.values(apiary[kind]));
       await fillHistory(em, file, operation.id, apiary);
       refuseIf(wholeProblems(apiary as Apiary));
       for await (const { id, content } of file.pictures()) await takeInPhoto(em, operation.id, id, content);
@@ -92,7 +94,7 @@ async function readPresent(file: BackupFile): Promise<{ version: unknown; apiary
       if (place.at === null && (place.section === 'version' || isFormat(place.section, value))) continue;
       const item = bundleItem(place, value);
       if (!item.ok) problems.push(...item.problems);
-      else if (item.value.is === 'record') problems.push(...enter(apiary, item.value));
+      else if (item.value.is === 'record') problems.push(...enter(apiary, inShort(item.value)));
     }
     // Another version has another shape: what is wrong with it is told by those who know it.
     if (version !== BUNDLE_VERSION) return { version, apiary };
@@ -101,6 +103,12 @@ async function readPresent(file: BackupFile): Promise<{ version: unknown; apiary
   refuseIf(problems);
   return { version, apiary };
 }
+
+/** A visit is kept without what was said on it: there are as many as there were inspections. They are written in the second reading. */
+const inShort = (item: BundleItem & { is: 'record' }): BundleItem & { is: 'record' } =>
+  item.kind === 'visit'
+    ? { ...item, record: { ...(item.record as Visit), evidence: null, conditions: null, note: '' } }
+    : item;
 
 const isFormat = (section: string, value: unknown): boolean =>
   section === 'format' && value === 'incremen-apiary';
@@ -127,11 +135,14 @@ async function fillHistory(
   const shown = new Set(Object.values((apiary as unknown as Apiary).frame).flatMap((f) => f.readingId ?? []));
   const problems: Problem[] = [];
   let readings: Reading[] = [];
+  let visits: Visit[] = [];
   let entries: JournalEntry[] = [];
   const write = async () => {
+    await insertRecords(em, operationId, 'visit', visits);
     await insertRecords(em, operationId, 'reading', readings);
     await insertJournal(em, operationId, entries);
     readings = [];
+    visits = [];
     entries = [];
   };
   for await (const found of bundleItems(await file.json())) {
@@ -139,6 +150,7 @@ async function fillHistory(
       if (item.is === 'journal') entries.push(item.entry);
       else if (item.is === 'photo')
         await takeInPhoto(em, operationId, item.photo.id, Buffer.from(item.photo.base64, 'base64'));
+      else if (item.kind === 'visit') visits.push(item.record as Visit);
       else {
         const reading = item.record as Reading;
         if (shown.has(reading.id)) problems.push(...enter(apiary, item));
@@ -151,7 +163,7 @@ async function fillHistory(
       }
     }
     if (problems.length >= MOST_LISTED) break;
-    if (problems.length === 0 && readings.length + entries.length >= BATCH) await write();
+    if (problems.length === 0 && readings.length + visits.length + entries.length >= BATCH) await write();
   }
   refuseIf(problems);
   await write();
@@ -160,7 +172,10 @@ async function fillHistory(
 function* historyIn(found: readonly FoundItem[], problems: Problem[]): Generator<BundleItem> {
   for (const { place, value } of found) {
     const isHistory =
-      place.kind === 'reading' || place.section === 'journal' || place.section === 'photoContents';
+      place.kind === 'reading' ||
+      place.kind === 'visit' ||
+      place.section === 'journal' ||
+      place.section === 'photoContents';
     if (!isHistory) continue;
     const item = bundleItem(place, value);
     if (item.ok) yield item.value;
