@@ -75,6 +75,25 @@ describe('the agenda', () => {
     expect(later?.day).toBe('2026-05-20');
   });
 
+  it('makes up for no missed inspection while the colony rests; a job that is due stays due', () => {
+    const yard = new PartYard(LOST);
+    watched(yard, '2026-05-12', 'rhythm');
+    yard.run({
+      type: 'fileFollowUp',
+      followUp: {
+        ...watched(yard, '2026-05-14', 'take-out'),
+        id: yard.newId(),
+        kind: 'hands-off',
+        topic: 'rest',
+        window: { earliest: '2026-05-15', likely: '2026-05-18', latest: '2026-05-21' },
+      },
+    });
+    const topics = (day: string) =>
+      agendaOf(yard.apiary, day).flatMap((d) => d.followUps.map((f) => f.topic));
+    expect(topics('2026-05-16')).toEqual(['take-out']);
+    expect(topics('2026-05-22')).toEqual(['rhythm', 'take-out']);
+  });
+
   it('points out a look in the days of rest', () => {
     const yard = new PartYard(LOST);
     watched(yard, '2026-05-28');

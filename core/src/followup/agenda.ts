@@ -13,7 +13,16 @@ export interface AgendaDay {
 /** Looks by day and yard: what is overdue stands under today, first; then by the likely day. */
 export function agendaOf(apiary: Apiary, today: Day): AgendaDay[] {
   const groups = new Map<string, { day: Day; yardId: string; followUps: FollowUp[] }>();
-  for (const f of openFollowUps(apiary).filter((g) => g.kind === 'look')) {
+  const open = openFollowUps(apiary);
+  const rests = new Set(
+    open.flatMap((f) =>
+      f.kind === 'hands-off' && f.window.earliest <= today && today <= f.window.latest ? f.colonyIds : [],
+    ),
+  );
+  // An inspection whose days are over is not made up for while its colony rests: the next one tells.
+  const overtaken = (f: FollowUp) =>
+    !isJob(f) && f.window.latest < today && f.colonyIds.every((id) => rests.has(id));
+  for (const f of open.filter((g) => g.kind === 'look' && !overtaken(g))) {
     const colony = apiary.colony[f.colonyIds[0] ?? ''];
     const yardId = (colony && placeOf(apiary, colony).yard?.id) ?? '';
     const day = f.window.likely < today ? today : f.window.likely;

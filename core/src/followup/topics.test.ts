@@ -13,7 +13,7 @@ describe('a follow-up in one line', () => {
   });
 
   it('names every other by its topic', () => {
-    expect(followUpInShort({ topic: 'rhythm', expect: 'Look in a week.' })).toBe('Weekly look');
+    expect(followUpInShort({ topic: 'rhythm', expect: 'Look in a week.' })).toBe('Weekly inspection');
     expect(followUpInShort({ topic: 'act', expect: '' })).toBe('To be done');
   });
 });

@@ -6,7 +6,7 @@ const WORDS: Readonly<Record<FollowUpTopic, string>> = {
   'surplus-cells': 'Reserved cell capped? Surplus out',
   'eggs-due': 'Eggs of the new queen due',
   'capped-due': 'Flat-capped brood due: is she mated?',
-  rhythm: 'Weekly look',
+  rhythm: 'Weekly inspection',
   rest: 'Hands off',
   act: 'To be done',
   watch: 'On watch: is the test met?',

@@ -78,7 +78,7 @@ export function queenAction(
     case 'laying':
       return say(
         'leave',
-        'Weekly look',
+        'Weekly inspection',
         'She lays; pattern is judged when her own brood is capped.',
         addDays(day, 7),
       );
