@@ -2,10 +2,12 @@ import { noEvidence } from '@incremen/core/records';
 import { planBOf, queenLane } from '@incremen/core/followup';
 import { weakDesk } from '@incremen/core/remedies';
 import { nextObservation, queenBelief } from '@incremen/core/queen-odds';
-import { calibration, generatedYards, PartYard } from '@incremen/core/testing';
+import { calibration, generatedYards, PARTS_WORLD, PartYard, WIDE_WORLD } from '@incremen/core/testing';
 import { median, ms, quantile } from './statistics.ts';
 
-const PARTS = 5000;
+const COLONIES_JUDGED = 10_000;
+/** Lives by which the observer who knows a world weighs what was seen. */
+const LIVES = 3000;
 const VERDICTS = 200;
 
 /** Colonies whose lanes are dated anew at once. */
@@ -69,14 +71,18 @@ export function datingBench(): void {
 
 /** Whether the chances of queen states come true as often as they say, and how long a verdict takes. */
 export function queenBench(): void {
-  const c = calibration(PARTS);
-  console.log(
-    `\nqueen states of ${PARTS} simulated parts: leading state so in ${(100 * c.right).toFixed(1)} %, Brier score ${c.brier.toFixed(3)} (always the shares of the whole: ${c.brierOfShares.toFixed(3)})`,
-  );
-  for (const b of c.bins) {
+  for (const [name, world, settings] of [
+    ['parts of one split', PARTS_WORLD, 20],
+    ['a season of parts, whole colonies, queens that came and careless keepers', WIDE_WORLD, 200],
+  ] as const) {
+    const c = calibration(world, { settings, each: COLONIES_JUDGED / settings, lives: LIVES });
     console.log(
-      `  said ${b.from.toFixed(1)}–${(b.from + 0.1).toFixed(1)}: ${b.count} times, on average ${b.said.toFixed(2)}, came true ${b.came.toFixed(2)}`,
+      `\nqueen states of ${c.colonies} simulated colonies, ${name}: Brier score ${c.brier.toFixed(3)}; of an observer who knows that world ${c.brierOfIdeal.toFixed(3)} (ratio ${(c.brier / c.brierOfIdeal).toFixed(2)}, target 1.1); always the shares of the whole ${c.brierOfShares.toFixed(3)}. Leading state so in ${(100 * c.right).toFixed(1)} % (${(100 * c.rightOfIdeal).toFixed(1)} %)`,
     );
+    for (const b of c.bins)
+      console.log(
+        `  said ${b.from.toFixed(1)}–${(b.from + 0.1).toFixed(1)}: ${b.count} times, on average ${b.said.toFixed(2)}, came true ${b.came.toFixed(2)}`,
+      );
   }
   const took: number[] = [];
   const seen = {
@@ -93,7 +99,7 @@ export function queenBench(): void {
       looks,
       '2026-06-01',
     );
-    nextObservation(belief.courses, '2026-06-01');
+    nextObservation(belief, '2026-06-01');
     took.push(performance.now() - started);
   }
   console.log(

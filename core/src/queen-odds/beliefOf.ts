@@ -1,6 +1,7 @@
 import { cagedAtHome, operationOf, queenCame, type Apiary, type Colony, queenOf } from '../records/index.ts';
+import { seasonOfColony } from '../forecast/index.ts';
 import type { Day } from '../basics/index.ts';
-import type { PartBefore } from './courses.ts';
+import type { PartBefore } from './course.ts';
 import { keeperLikelihoods, type KeeperLikelihoods } from './keeperLikelihoods.ts';
 import { looksOf } from './looksOf.ts';
 import { queenBelief, type DatedLook, type QueenBelief } from './queenOdds.ts';
@@ -25,7 +26,10 @@ export function queenBeliefOf(
   const keeper = keeperLikelihoods(operationOf(apiary));
   const { separation } = colony;
   const looks = [...looksOf(apiary, colony, day), ...(now ? [now] : [])];
+  const { days } = seasonOfColony(apiary, colony, day);
   const before: PartBefore = {
+    matingFrom: days['first-drones'],
+    matingUntil: days['last-mating'],
     separatedOn: separation?.day ?? null,
     emergence: separation?.emergence ?? null,
     queenHere: chanceOfOldQueen(apiary, colony),

@@ -1,98 +1,84 @@
 import type { QueenCame } from '../records/index.ts';
-import type { LikelihoodTable } from './likelihoodTable.ts';
-import type { Course, DayNumber, LayingSpan } from './courses.ts';
+import type { Course, DayNumber, LayingSpan, MatingSeason } from './course.ts';
+import type { KeeperLikelihoods } from './keeperLikelihoods.ts';
+import { spread } from './spread.ts';
+import { queenlessCourses, youngQueenCourses } from './youngQueen.ts';
 
 /** Days after which a mated queen who was given lays (common practice: eggs by day 7 to 10, idle up to two weeks). */
-const GIVEN_LAYS = [
-  { after: 4, share: 0.25 },
-  { after: 7, share: 0.4 },
-  { after: 10, share: 0.22 },
-  { after: 14, share: 0.13 },
-] as const;
+const GIVEN_LAYS = spread({ earliest: 3, likely: 6, latest: 14 });
 /** The old queen of a prime swarm lays as soon as there is comb (common practice: two to ten days). */
-const SWARM_LAYS = [
-  { after: 3, share: 0.4 },
-  { after: 6, share: 0.35 },
-  { after: 10, share: 0.25 },
-] as const;
-/** A virgin lays two to three and a half weeks after she was given, or came with a cast (Winston 1987: 8 to 21 days after she emerged). */
-const VIRGIN_LAYS = [
-  { after: 8, share: 0.25 },
-  { after: 12, share: 0.4 },
-  { after: 17, share: 0.23 },
-  { after: 22, share: 0.12 },
-] as const;
+const SWARM_LAYS = spread({ earliest: 2, likely: 4, latest: 10 });
+/** A virgin is given, or comes with a cast, some days after she emerged (judgement). */
+const OUT_BEFORE = 2;
 /** Of swarms of which nobody knows, so many are prime swarms (judgement). */
 const PRIME = 0.6;
 /** A queen who was given is accepted so often: in a cage, free (common practice, no source), and with her own bees. */
 const ACCEPTED = { caged: 0.87, free: 0.7, swarm: 0.97 } as const;
 /** Where a queen is refused, a colony that has young brood raises one of its own about as often as not (judgement). */
-const RAISES_INSTEAD = 0.4;
+const RAISES_INSTEAD = { given: 0.4, swarm: 0.05 } as const;
 /** Emergency cells begun when she was refused are open from day 3 on, and out on day 12. */
 const CELLS = { from: 3, out: 12 } as const;
-/** Workers lay when queen and open brood are gone for so long (common practice, no source). */
-const WORKERS_LAY_AFTER = 26;
 
 /** Every course that a colony can have taken into which a queen has come from outside. */
 export function cameCourses(
   { how, mated, free }: QueenCame,
   on: DayNumber,
-  matesOfVirgins: number,
-  fates: LikelihoodTable['fates'],
+  season: MatingSeason,
+  keeper: KeeperLikelihoods,
 ): Course[] {
-  // What hung there before she came is nobody's news: brood of all ages may have come with it.
-  const old: LayingSpan = { from: null, to: on, by: 'queen' };
+  // What hung there before she was given is nobody's news: brood of all ages. A swarm comes to bare comb.
+  const old: readonly LayingSpan[] = how === 'given' ? [{ from: null, to: on, by: 'queen' }] : [];
+  const { droneLayer } = keeper.table.fates;
   const accepted = how !== 'given' ? ACCEPTED.swarm : free ? ACCEPTED.free : ACCEPTED.caged;
-  const lays = (
-    days: readonly { readonly after: number; readonly share: number }[],
-    share: number,
-    before: 'not-laying' | 'virgin',
-  ): Course[] =>
-    days.map(({ after, share: part }) => ({
-      id: `came ${before} eggs ${after}`,
-      prior: share * part,
-      laying: [old, { from: on + after, to: null, by: 'queen' as const }],
-      cells: null,
-      emerged: null,
-      queen: { from: on, to: null },
-      stateOn: (day) =>
-        day < on + after ? before : before === 'virgin' && day < on + after + 10 ? 'newly-laying' : 'laying',
-    }));
   const virgins = how === 'swarm' ? 1 - PRIME : mated ? 0 : 1;
-  const own = accepted * (1 - fates.droneLayer);
-  const gone = 1 - accepted + accepted * virgins * (1 - matesOfVirgins);
+  const raises = how === 'given' ? RAISES_INSTEAD.given : RAISES_INSTEAD.swarm;
+  const out = on + CELLS.out;
   return [
-    ...lays(how === 'given' ? GIVEN_LAYS : SWARM_LAYS, own * (1 - virgins), 'not-laying'),
-    ...lays(VIRGIN_LAYS, own * virgins * matesOfVirgins, 'virgin'),
-    {
-      id: 'came drone-layer',
-      prior: accepted * fates.droneLayer,
-      laying: [old, { from: on + 6, to: null, by: 'drone-queen' as const }],
+    ...(how === 'given' ? GIVEN_LAYS : SWARM_LAYS).map(({ after, share }): Course => ({
+      id: `came, eggs ${after}`,
+      prior: accepted * (1 - droneLayer) * (1 - virgins) * share,
+      laying: [...old, { from: on + after, to: null, by: 'queen' }],
       cells: null,
-      emerged: null,
-      queen: { from: on, to: null },
+      stateOn: (day) => (day < on + after ? 'not-laying' : 'laying'),
+    })),
+    {
+      id: 'came, lays drones',
+      prior: accepted * droneLayer * (1 - virgins),
+      laying: [...old, { from: on + 6, to: null, by: 'drone-queen' as const }],
+      cells: null,
       stateOn: () => 'drone-layer' as const,
     },
-    {
-      id: 'refused, raises',
-      prior: gone * (how === 'given' ? RAISES_INSTEAD : 0.05),
-      laying: [old, { from: on + 26, to: null, by: 'queen' as const }],
-      cells: { from: on + CELLS.from, to: on + CELLS.out },
-      emerged: on + CELLS.out,
-      queen: { from: on + CELLS.out, to: null },
-      stateOn: (day: DayNumber) =>
-        day < on + CELLS.out ? 'cells' : day < on + 26 ? 'virgin' : day < on + 36 ? 'newly-laying' : 'laying',
-    },
-    {
-      id: 'refused, none',
-      prior: gone * (how === 'given' ? 1 - RAISES_INSTEAD : 0.95),
-      laying: [old, { from: on + WORKERS_LAY_AFTER, to: null, by: 'workers' as const }],
-      cells: null,
-      emerged: null,
-      queen: null,
-      stateOn: (day: DayNumber) => (day < on + WORKERS_LAY_AFTER ? 'hopeless' : 'laying-workers'),
-    },
-  ].filter((c) => c.prior > 0) as Course[];
+    ...youngQueenCourses(
+      {
+        id: 'came a virgin',
+        prior: accepted * virgins,
+        emerged: on - OUT_BEFORE,
+        cells: null,
+        old,
+        before: () => 'virgin',
+        queenlessFrom: on,
+      },
+      season,
+      keeper,
+    ),
+    ...youngQueenCourses(
+      {
+        id: 'refused, raises',
+        prior: (1 - accepted) * raises,
+        emerged: out,
+        cells: { from: on + CELLS.from, to: out },
+        old,
+        before: () => 'cells',
+        queenlessFrom: on,
+      },
+      season,
+      keeper,
+    ),
+    ...queenlessCourses('refused, raises none', (1 - accepted) * (1 - raises), old, on, {
+      before: 'hopeless',
+      until: on,
+    }),
+  ].filter((c) => c.prior > 0);
 }
 
 /** A queen who sits in a cage in her own colony: she is there, and lays nothing until she is let out. */
@@ -104,8 +90,6 @@ export function cagedCourses(since: DayNumber): Course[] {
       prior: 0.97,
       laying: [old],
       cells: null,
-      emerged: null,
-      queen: { from: null, to: null },
       stateOn: () => 'not-laying',
     },
     {
@@ -113,8 +97,6 @@ export function cagedCourses(since: DayNumber): Course[] {
       prior: 0.03,
       laying: [old],
       cells: { from: since + CELLS.from, to: since + CELLS.out },
-      emerged: null,
-      queen: null,
       stateOn: (day) => (day < since + CELLS.out ? 'cells' : 'hopeless'),
     },
   ];

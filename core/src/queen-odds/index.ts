@@ -1,5 +1,5 @@
 export { queenBeliefOf } from './beliefOf.ts';
-export type { PartBefore } from './courses.ts';
+export type { PartBefore } from './course.ts';
 export { LIKELIHOOD_WORDS, USUAL_TABLE } from './likelihoodTable.ts';
 export { looksOf } from './looksOf.ts';
 export { nextObservation } from './nextObservation.ts';

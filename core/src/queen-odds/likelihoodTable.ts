@@ -48,7 +48,7 @@ export const USUAL_TABLE: LikelihoodTable = {
       hopeless: 0.1,
       'laying-workers': 0.88,
       'drone-layer': 0.08,
-      'not-laying': 0.1,
+      'not-laying': 0.02,
     },
     eggsOnWalls: {
       laying: 0.01,
@@ -58,7 +58,7 @@ export const USUAL_TABLE: LikelihoodTable = {
       hopeless: 0.1,
       'laying-workers': 0.5,
       'drone-layer': 0.04,
-      'not-laying': 0.1,
+      'not-laying': 0.02,
     },
     scattered: {
       laying: 0.12,
@@ -113,7 +113,7 @@ export const USUAL_TABLE: LikelihoodTable = {
     cellsBeside: {
       laying: 0.07,
       'newly-laying': 0.04,
-      virgin: 0.2,
+      virgin: 0.1,
       cells: 0.5,
       hopeless: 0.01,
       'laying-workers': 0.03,
@@ -131,7 +131,7 @@ export const USUAL_TABLE: LikelihoodTable = {
       'not-laying': 0.05,
     },
   },
-  found: { young: 0.85, larvae: 0.97, capped: 0.99 },
+  found: { young: 0.85, larvae: 0.95, capped: 0.96 },
   mistaken: { eggs: 0.015, young: 0.03, larvae: 0.01, capped: 0.02 },
   // A good colony has drone brood in places too.
   caps: {

@@ -1,5 +1,5 @@
 import { countCells, type Evidence } from '../records/index.ts';
-import { laidBetween, type Course, type DayNumber } from './courses.ts';
+import { laidBetween, type Course, type DayNumber } from './course.ts';
 import type { Sign, QueenStateName } from '../rules/index.ts';
 import { USUAL_LIKELIHOODS, type KeeperLikelihoods } from './keeperLikelihoods.ts';
 
@@ -47,8 +47,13 @@ export function sayingsOf(
       words: found ? `${name} seen` : share < 1 ? `no ${name} on the frames that were read` : `no ${name}`,
       chance: (c) => {
         // What was given is there whoever lives in it.
-        const given = gifts.some((g) => (g.young || kind === 'capped') && g.on <= day && day - g.on <= to);
-        const there = given || laidBetween(c, day - to, day - from);
+        const given = gifts.some(
+          // A comb is hung in when the nest has been read: what was missed on that day was missed without it.
+          (g) => (g.young || kind === 'capped') && (found ? g.on <= day : g.on < day) && day - g.on <= to,
+        );
+        const own =
+          kind === 'capped' ? flatCaps(c, day) || domedCaps(c, day) : laidBetween(c, day - to, day - from);
+        const there = given || own;
         const sure = kind === 'eggs' ? keeper.findsEggs : finds[kind];
         const p = there ? sure * (found ? 1 : share) : mistaken[kind];
         return yes(p, found);
@@ -128,6 +133,13 @@ function queenFound(state: QueenStateName, { findsQueen, table }: KeeperLikeliho
 
 const yes = (p: number, was: boolean) => Math.min(0.995, Math.max(0.005, was ? p : 1 - p));
 
+/** Whose brood is capped on a day: workers from day 9 to 21, drones in worker cells from 10 to 24 (Winston 1987). */
+const flatCaps = (course: Course, day: DayNumber): boolean =>
+  laidBetween(course, day - CAPS_OF_GIFT, day - 9, 'queen');
+const domedCaps = (course: Course, day: DayNumber): boolean =>
+  laidBetween(course, day - 24, day - 10, 'drone-queen') ||
+  laidBetween(course, day - 24, day - 10, 'workers');
+
 function cappings(
   capped: Extract<Evidence['cappedBrood'], { look: 'found' }>,
   day: DayNumber,
@@ -145,9 +157,8 @@ function cappings(
     say.push({
       words: words[seen],
       chance: (c) => {
-        const span = [day - 24, day - 9] as const;
-        const flat = laidBetween(c, ...span, 'queen');
-        const domed = laidBetween(c, ...span, 'drone-queen') || laidBetween(c, ...span, 'workers');
+        const flat = flatCaps(c, day);
+        const domed = domedCaps(c, day);
         const brood = flat && domed ? 'mixed' : flat ? 'workers' : domed ? 'drones' : 'none';
         const { caps } = table;
         return caps[seen][brood] / (caps.flat[brood] + caps.domed[brood] + caps.both[brood]);

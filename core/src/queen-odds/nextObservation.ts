@@ -1,9 +1,9 @@
 import { addDays, type Day } from '../basics/index.ts';
 import { noEvidence, type Evidence } from '../records/index.ts';
-import { dayNumber, type DayNumber } from './courses.ts';
+import { dayNumber, type DayNumber } from './course.ts';
 import { USUAL_LIKELIHOODS, type KeeperLikelihoods } from './keeperLikelihoods.ts';
 import { sayingsOf } from './likelihoods.ts';
-import { oddsOn, type WeighedCourse } from './queenOdds.ts';
+import { oddsOn, type QueenBelief, type WeighedCourse } from './queenOdds.ts';
 import { QUEEN_STATES } from '../rules/index.ts';
 
 /** A single thing to look for, and the ways in which the answer may come out. */
@@ -67,18 +67,21 @@ const DAYS_AHEAD = 30;
 /**
  * Which single observation would settle it, and from which day on. Looking too early decides nothing: days are tried one
  * after the other until an answer can be expected to leave little doubt.
+ * What has just been seen is not asked again at once.
  */
 export function nextObservation(
-  courses: readonly WeighedCourse[],
+  { courses, last }: Pick<QueenBelief, 'courses' | 'last'>,
   from: Day,
   keeper: KeeperLikelihoods = USUAL_LIKELIHOODS,
 ): NextObservation {
   let best: NextObservation = { what: QUESTIONS[0]?.what ?? '', day: from, sure: 0 };
   let bestScore = 0;
   const start = dayNumber(from);
+  const fresh = last ? dayNumber(last.day) + ANEW_AFTER : start;
   const alive = courses.filter((c) => c.chance > 1e-4);
   for (let k = 0; k <= DAYS_AHEAD; k++) {
     for (const { what, answers } of QUESTIONS) {
+      if (start + k < fresh && last && isAnswered(answers, last.seen)) continue;
       const sure = expectedSureness(alive, answers, start + k, keeper);
       const score = sure - WORTH_A_DAY * k;
       // Of two looks that tell the same the earlier and simpler one is asked for.
@@ -91,6 +94,18 @@ export function nextObservation(
   }
   return best;
 }
+
+/** What has just been looked for would be answered in the same way again for so many days. */
+const ANEW_AFTER = 2;
+
+const isAnswered = (answers: readonly Partial<Evidence>[], seen: Evidence): boolean => {
+  const { eggs, cells, cappedBrood, olderLarvae, framesRead, framesTotal } = seen;
+  if (framesRead < framesTotal) return false;
+  const looked = { eggs, cells, cappedBrood, olderLarvae };
+  return answers.every((a) =>
+    Object.keys(a).every((key) => looked[key as keyof typeof looked].look !== 'notLooked'),
+  );
+};
 
 function expectedSureness(
   courses: readonly WeighedCourse[],

@@ -1,7 +1,7 @@
 import { capital, addDays, dayInWords, daysBetween, type Day } from '../basics/index.ts';
 import { type ActionId, countCells } from '../records/index.ts';
 import { GIVE_UP_AFTER_EMERGENCE, DEVELOPMENT, DAYS_TO_EGGS, emergencyEmergence } from '../brood/index.ts';
-import type { PartBefore } from './courses.ts';
+import type { PartBefore } from './course.ts';
 import { nextObservation } from './nextObservation.ts';
 import type { DatedLook, QueenBelief } from './queenOdds.ts';
 import { QUEEN_STATE_WORDS, type QueenStateName } from '../rules/index.ts';
@@ -53,12 +53,19 @@ export function queenAction(
   const cells = last && last.day === day ? cellsAct(last, n, before.emergence !== null, say) : null;
   if (cells && belief.odds.laying < 0.5) return cells;
   const late = day > addDays(lastForWinterBees, -DAYS_TO_EGGS['give-queen']);
-  if (!late && nothingToRaiseFrom(belief, last, day)) return testFrame(say);
+  if (nothingToRaiseFrom(belief, before, last, day))
+    return late
+      ? say(
+          'combine',
+          'Unite it with a queenright colony; look for a virgin first',
+          `No queen of its own lays before ${dayInWords(lastForWinterBees)}.`,
+        )
+      : testFrame(say);
   if (belief.chance < ACT_FROM || unread(last, day, belief)) {
     if (unread(last, day, belief)) {
       return say('look', 'Read the rest now', 'One box or comb unread can change the answer.');
     }
-    const next = nextObservation(belief.courses, day);
+    const next = nextObservation(belief, day);
     const on = next.day > day ? next.day : addDays(day, 1);
     return say(
       'look',
@@ -207,17 +214,27 @@ const testFrame = (say: Say): QueenAction =>
 
 /** Less than sure, it is still the thing to do: a comb of eggs helps where she is gone, and tells where she is not. */
 const TEST_FROM = 0.35;
+const TELLS_FROM = 0.75;
 
 /** Every comb was read today, and there is neither egg nor cell nor a larva to raise a queen from. */
-const nothingToRaiseFrom = (belief: QueenBelief, last: DatedLook | undefined, day: Day): boolean =>
+const nothingToRaiseFrom = (
+  { leading, chance, odds }: QueenBelief,
+  { separatedOn }: PartBefore,
+  last: DatedLook | undefined,
+  day: Day,
+): boolean =>
   last?.day === day &&
   last.seen.framesRead >= last.seen.framesTotal &&
   last.seen.eggs.look === 'notFound' &&
   last.seen.cells.look === 'notFound' &&
-  last.seen.youngLarvae.look === 'notFound' &&
+  (last.seen.youngLarvae.look === 'notFound' || last.seen.cappedBrood.look === 'notFound') &&
+  last.seen.youngLarvae.look !== 'found' &&
   last.seen.queen.look !== 'found' &&
-  belief.leading === 'hopeless' &&
-  belief.chance >= TEST_FROM;
+  ((leading === 'hopeless' && chance >= TEST_FROM) ||
+    // Where nobody knows when she was lost, a virgin may run there too: the comb tells, and keeps it going.
+    (separatedOn === null &&
+      last.seen.cappedBrood.look === 'notFound' &&
+      odds.hopeless + odds.virgin + odds['not-laying'] >= TELLS_FROM));
 
 /** Brood of the old queen is past each stage by so many days after she was lost. */
 const HERS_UNTIL = {

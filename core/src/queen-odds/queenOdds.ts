@@ -1,7 +1,8 @@
 import type { Day } from '../basics/index.ts';
 import type { Evidence } from '../records/index.ts';
-import { coursesOf, dayNumber, type Course, type DayNumber, type PartBefore } from './courses.ts';
-import { sayingsOf, type Gift } from './likelihoods.ts';
+import { dayNumber, type Course, type DayNumber, type PartBefore } from './course.ts';
+import { coursesOf } from './courses.ts';
+import { sayingsOf } from './likelihoods.ts';
 import { USUAL_LIKELIHOODS, type KeeperLikelihoods } from './keeperLikelihoods.ts';
 import { QUEEN_STATES, type QueenOdds, type QueenStateName } from '../rules/index.ts';
 
@@ -38,25 +39,50 @@ export interface QueenBelief {
   readonly reasonsFor: readonly Reason[];
   readonly reasonsAgainst: readonly Reason[];
   readonly courses: readonly WeighedCourse[];
+  /** The newest inspection that it rests on; null where there is none. */
+  readonly last: DatedLook | null;
 }
 
-const giftsOf = ({ gifts = [] }: PartBefore): Gift[] =>
-  gifts.map(({ day, young }) => ({ on: dayNumber(day), young }));
+/** A thing said on an inspection, with how likely it is in each course. */
+interface Said {
+  readonly look: DatedLook;
+  readonly words: string;
+  /** By course. */
+  readonly chances: Float64Array;
+}
 
-/** Weighs every course by every look. What was not looked for weighs nothing. */
-function weighCourses(
-  before: PartBefore,
+/** All that was said, weighed once: belief, doubts and reasons rest on the same figures. */
+function saidOf(
+  courses: readonly Course[],
+  { gifts = [] }: PartBefore,
   looks: readonly DatedLook[],
-  day: Day,
-  keeper: KeeperLikelihoods = USUAL_LIKELIHOODS,
-): WeighedCourse[] {
-  const courses = coursesOf(before, day, keeper);
-  const gifts = giftsOf(before);
-  const sayings = looks.flatMap((l) => sayingsOf(l.seen, dayNumber(l.day), keeper, gifts));
-  const logs = courses.map(
-    (c) => Math.log(c.prior) + sayings.reduce((s, say) => s + Math.log(say.chance(c)), 0),
+  keeper: KeeperLikelihoods,
+): readonly Said[] {
+  const given = gifts.map(({ day, young }) => ({ on: dayNumber(day), young }));
+  return looks.flatMap((look) =>
+    sayingsOf(look.seen, dayNumber(look.day), keeper, given).map(({ words, chance }) => {
+      const chances = new Float64Array(courses.length);
+      courses.forEach((c, i) => (chances[i] = chance(c)));
+      return { look, words, chances };
+    }),
   );
-  const most = Math.max(...logs);
+}
+
+/** Weighs every course by all that was said. What was not looked for weighs nothing. */
+function weighCourses(courses: readonly Course[], said: readonly Said[]): readonly WeighedCourse[] {
+  const logs = Float64Array.from(courses, (c) => Math.log(c.prior));
+  const together = new Float64Array(courses.length).fill(1);
+  const add = () => {
+    for (let i = 0; i < logs.length; i++) logs[i] = (logs[i] ?? 0) + Math.log(together[i] ?? 1);
+    together.fill(1);
+  };
+  said.forEach(({ chances }, n) => {
+    for (let i = 0; i < chances.length; i++) together[i] = (together[i] ?? 1) * (chances[i] ?? 1);
+    // No chance is below one in two hundred: so many of them stay far from nothing.
+    if (n % 50 === 49) add();
+  });
+  add();
+  const most = logs.reduce((m, l) => Math.max(m, l), -Infinity);
   const weights = logs.map((l) => Math.exp(l - most));
   const sum = weights.reduce((s, w) => s + w, 0);
   return courses.map((course, i) => ({ course, chance: (weights[i] ?? 0) / sum }));
@@ -70,23 +96,16 @@ export function oddsOn(courses: readonly WeighedCourse[], day: DayNumber): Queen
 }
 
 /** What is seen more seldom than so, by all that is believed after it, cannot well be. Judgement, no source. */
-const STRANGE = 0.1;
+const STRANGE = 0.03;
 /** So much of all chances is taken back for an inspection that cannot well be, and at most. Judgement, no source. */
 const TAKEN_BACK = { each: 0.15, most: 0.4 } as const;
 
 /** Inspections that say what no course explains: something was missed, or a date or a word is wrong. */
-function strangeLooks(
-  courses: readonly WeighedCourse[],
-  before: PartBefore,
-  looks: readonly DatedLook[],
-  keeper: KeeperLikelihoods,
-): number {
-  const gifts = giftsOf(before);
-  return looks.filter((l) =>
-    sayingsOf(l.seen, dayNumber(l.day), keeper, gifts).some(
-      (say) => courses.reduce((sum, { course, chance }) => sum + chance * say.chance(course), 0) < STRANGE,
-    ),
-  ).length;
+function strangeLooks(weighed: readonly WeighedCourse[], said: readonly Said[]): number {
+  const strange = said.filter(
+    ({ chances }) => weighed.reduce((sum, { chance }, i) => sum + chance * (chances[i] ?? 0), 0) < STRANGE,
+  );
+  return new Set(strange.map(({ look }) => look)).size;
 }
 
 /** Chances with as much taken back as notes contradict what can be: no story is sure on the strength of those. */
@@ -110,21 +129,20 @@ export function queenBelief(
   day: Day,
   keeper: KeeperLikelihoods = USUAL_LIKELIHOODS,
 ): QueenBelief {
-  const courses = weighCourses(before, looks, day, keeper);
+  const possible = coursesOf(before, day, keeper);
+  const said = saidOf(possible, before, looks, keeper);
+  const courses = weighCourses(possible, said);
   const today = dayNumber(day);
-  const odds = widened(oddsOn(courses, today), strangeLooks(courses, before, looks, keeper));
+  const odds = widened(oddsOn(courses, today), strangeLooks(courses, said));
   const ranked = QUEEN_STATES.toSorted((a, b) => odds[b] - odds[a]);
   const leading = ranked[0] ?? 'laying';
   const rival = ranked[1] ?? 'laying';
-  const reasons = looks
-    .flatMap((l) =>
-      sayingsOf(l.seen, dayNumber(l.day), keeper, giftsOf(before)).map((s) => ({
-        day: l.day,
-        words: s.words,
-        chance: s.chance,
-      })),
-    )
-    .map(({ chance, ...r }): Reason => ({ ...r, times: timesOf(courses, leading, today, chance) }));
+  const isSo = possible.map((c) => c.stateOn(today) === leading);
+  const reasons = said.map(({ look, words, chances }): Reason => ({
+    day: look.day,
+    words,
+    times: timesOf(possible, isSo, chances),
+  }));
   return {
     odds,
     leading,
@@ -140,30 +158,19 @@ export function queenBelief(
       .toSorted((a, b) => a.times - b.times)
       .slice(0, MOST_REASONS),
     courses,
+    last: looks.at(-1) ?? null,
   };
 }
 
 /** How much more often something is seen where the state is so than where it is not, by the chances beforehand. */
-function timesOf(
-  courses: readonly WeighedCourse[],
-  state: QueenStateName,
-  day: DayNumber,
-  chance: (c: Course) => number,
-): number {
-  let so = 0;
-  let soWeight = 0;
-  let not = 0;
-  let notWeight = 0;
-  for (const { course } of courses) {
-    const p = chance(course) * course.prior;
-    if (course.stateOn(day) === state) {
-      so += p;
-      soWeight += course.prior;
-    } else {
-      not += p;
-      notWeight += course.prior;
-    }
-  }
-  if (soWeight === 0 || notWeight === 0 || not === 0) return 1;
-  return so / soWeight / (not / notWeight);
+function timesOf(courses: readonly Course[], isSo: readonly boolean[], chances: Float64Array): number {
+  const so = { seen: 0, all: 0 };
+  const not = { seen: 0, all: 0 };
+  courses.forEach(({ prior }, i) => {
+    const side = isSo[i] ? so : not;
+    side.seen += prior * (chances[i] ?? 0);
+    side.all += prior;
+  });
+  if (so.all === 0 || not.all === 0 || not.seen === 0) return 1;
+  return so.seen / so.all / (not.seen / not.all);
 }

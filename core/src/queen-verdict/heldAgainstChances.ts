@@ -37,7 +37,7 @@ export function heldAgainstChances(verdict: Verdict, belief: QueenBelief, day: D
     return verdict;
   const rival = QUEEN_STATE_WORDS[belief.leading];
   const [reason] = belief.reasonsFor;
-  const next = nextObservation(belief.courses, day);
+  const next = nextObservation(belief, day);
   const on = next.day > day ? next.day : addDays(day, 1);
   return {
     ...verdict,

@@ -87,10 +87,10 @@ export const giveCell = aboutQueen('give-cell', 'give-cell', 'Give it a ripe cel
     blocked:
       layingChance(facts) > 0.5
         ? LAYS
-        : belief.odds['laying-workers'] > WORKERS_PERHAPS
-          ? KILLED
-          : lays > season.lastForWinterBees
-            ? `She would lay after ${dayInWords(season.lastForWinterBees)}: too late for winter bees.`
+        : lays > season.lastForWinterBees
+          ? `She would lay after ${dayInWords(season.lastForWinterBees)}: too late for winter bees.`
+          : belief.odds['laying-workers'] > WORKERS_PERHAPS
+            ? KILLED
             : null,
   };
 });

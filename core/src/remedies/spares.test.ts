@@ -22,6 +22,8 @@ describe('nucs to make', () => {
   });
 });
 
+const NOTHING = { eggs: NO, cells: NO, youngLarvae: NO, olderLarvae: NO, cappedBrood: NO, queen: NO };
+
 describe('the reserve', () => {
   const nest = bothSides({ eggs: 1, open: 2, capped: 3, honey: 2, drawn: 2 }, 9);
   /** A nuc in a five-slot box beside healthy colonies, and some that have no queen and no way to one. */
@@ -32,11 +34,7 @@ describe('the reserve', () => {
     for (let i = 0; i < lost; i++) {
       const name = `Lost ${i}`;
       s.hive(name, [QUEENLESS], '2026-05-09');
-      s.see(
-        '2026-05-10',
-        { eggs: NO, cells: NO, youngLarvae: NO, olderLarvae: NO, cappedBrood: NO, queen: NO },
-        name,
-      );
+      s.see('2026-05-10', { ...NOTHING, mood: 'roaring', pollen: NO }, name);
     }
     return nucReserve(allFacts(s.apiary, '2026-05-10', { coldNights: false }), '2026-06-21');
   }

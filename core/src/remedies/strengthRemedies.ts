@@ -58,7 +58,7 @@ export const boostBrood: RemedyMaker = (facts, all, on) => {
         ? 'Its brood is drying out: it has too few bees for what it has. Bees first.'
         : broodOf(after) > covered + 0.25
           ? `Bees ${inWords(unit.bees)}, brood ${inWords(broodOf(unit))}: one more comb makes ${inWords(broodOf(after))} on ${inWords(unit.bees)}, and ${facts.outside.coldNights ? 'cold nights are to come' : 'they do not cover it'}. Bees first.`
-          : doomed(facts) > 0.5
+          : doomed(facts) + facts.belief.odds['not-laying'] > 0.5
             ? 'Settle its queen first: without one, brood given now only ages with it.'
             : notWorthIt(facts),
     partner: gift?.giver,

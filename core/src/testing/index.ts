@@ -10,4 +10,6 @@ export {
   simulatedPlaces,
   type Policy,
 } from './simulatedBreakUp.ts';
-export { calibration } from './simulatedQueens.ts';
+export { calibration, type Calibration } from './queenWorld/calibration.ts';
+export { PARTS_WORLD } from './queenWorld/partsWorld.ts';
+export { WIDE_WORLD } from './queenWorld/wideWorld.ts';

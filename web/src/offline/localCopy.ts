@@ -71,9 +71,23 @@ export function nextSeq(): number {
   return lastSeq;
 }
 
-/** Keeps a command until the server has confirmed it. Resolves when it is safe from a power cut. */
+/** Commands that are being written: what is shown is not yet kept. */
+let writing = 0;
+globalThis.addEventListener?.('beforeunload', (event) => {
+  if (writing > 0) event.preventDefault();
+});
+
+/**
+ * Keeps a command until the server has confirmed it. Resolves when it is safe from a power cut; a page that is left
+ * before asks first.
+ */
 export async function putInOutbox(db: LocalDatabase, entry: OutboxEntry): Promise<void> {
-  await db.outbox.add(entry);
+  writing++;
+  try {
+    await db.outbox.add(entry);
+  } finally {
+    writing--;
+  }
 }
 
 /** Takes a confirmed command out of the outbox and keeps what it did, in one go. */

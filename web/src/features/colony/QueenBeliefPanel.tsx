@@ -19,7 +19,7 @@ export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }
     const { needs, opening, belief: known } = assess(apiary, colony, today);
     // While it is to be left shut no inspection is asked for.
     const from = !opening.may && opening.until !== null ? opening.until : today;
-    return { ...known, needs, next: nextObservation(known.belief.courses, from, known.keeper) };
+    return { ...known, needs, next: nextObservation(known.belief, from, known.keeper) };
   }, [apiary, colony, today]);
   const [first] = needs;
   const settled = belief.chance >= SETTLED;

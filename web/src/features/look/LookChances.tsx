@@ -22,7 +22,7 @@ export default function LookChances({
     return {
       belief: known.belief,
       earlier: known.looks.length - 1,
-      next: nextObservation(known.belief.courses, day, known.keeper),
+      next: nextObservation(known.belief, day, known.keeper),
     };
   }, [apiary, colony, day, seen]);
   return (
