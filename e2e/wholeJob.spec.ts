@@ -33,7 +33,8 @@ test('even walk-away halves: count, plan, work, look on day 7, verdict', async (
   const verdict = page.getByRole('region', { name: 'Verdict' });
   await expect(verdict.getByRole('heading')).toHaveText('The queen is in Tansy II; Tansy is raising one.');
   await expect(verdict).toContainText('laid on day 4 or later');
-  await expect(verdict).toContainText('Check every frame for swarm cells');
+  // Every frame was read: nobody is sent to look again.
+  await expect(verdict).not.toContainText('Check every frame');
   await page.getByRole('button', { name: 'Save inspection' }).click();
 
   await expect(page.getByRole('heading', { name: 'Follow-ups' })).toBeVisible();

@@ -153,6 +153,7 @@ const isSick = ({ notice }: ColonyState, { id }: QueenAction): boolean =>
 const QUEEN_ACTS: ReadonlySet<QueenAction['id']> = new Set([
   'test-frame',
   'shake-out',
+  'shake-out-part',
   'give-queen',
   'combine',
   'cut-early-cells',

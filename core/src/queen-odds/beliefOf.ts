@@ -1,6 +1,15 @@
-import { cagedAtHome, operationOf, queenCame, type Apiary, type Colony, queenOf } from '../records/index.ts';
+import {
+  cagedAtHome,
+  framesOfColony,
+  operationOf,
+  queenCame,
+  queenOf,
+  sourcesOf,
+  type Apiary,
+  type Colony,
+} from '../records/index.ts';
 import { seasonOfColony } from '../forecast/index.ts';
-import type { Day } from '../basics/index.ts';
+import { addDays, type Day } from '../basics/index.ts';
 import type { PartBefore } from './course.ts';
 import { keeperLikelihoods, type KeeperLikelihoods } from './keeperLikelihoods.ts';
 import { looksOf } from './looksOf.ts';
@@ -35,9 +44,26 @@ export function queenBeliefOf(
     queenHere: chanceOfOldQueen(apiary, colony),
     gifts: colony.broodGiven,
     came: queenCame(apiary, colony, day),
+    theirBoxes: theirBoxes(apiary, colony, looks, day),
     cagedSince: cagedAtHome(apiary, colony, day)?.since ?? null,
   };
   return { before, looks, belief: queenBelief(before, looks, day, keeper), keeper };
+}
+
+/** What was seen box by box holds for so many days (judgement). */
+const BY_BOX_DAYS = 10;
+
+function theirBoxes(
+  apiary: Apiary,
+  colony: Colony,
+  looks: readonly DatedLook[],
+  day: Day,
+): readonly string[] {
+  const told = looks.findLast(({ seen }) => seen.byBox.some((b) => b.caps !== null));
+  if (!told || told.day < addDays(day, -BY_BOX_DAYS)) return [];
+  const there = new Set(framesOfColony(apiary, colony).map((f) => f.box.id));
+  const sources = sourcesOf(told.seen);
+  return sources?.hers.some((id) => there.has(id)) ? sources.theirs.filter((id) => there.has(id)) : [];
 }
 
 function chanceOfOldQueen(apiary: Apiary, colony: Colony): number {

@@ -47,6 +47,8 @@ export interface PartBefore extends MatingSeason {
   readonly came?: QueenCame | null;
   /** Brood that came from elsewhere: it is not her evidence, and of the young a queen can be raised. */
   readonly gifts?: readonly { readonly day: Day; readonly young: boolean }[];
+  /** Boxes that are still there in which others than its queen lay, as was seen of late box by box. */
+  readonly theirBoxes?: readonly string[];
   /** Since when its own queen sits in a cage. */
   readonly cagedSince?: Day | null;
 }

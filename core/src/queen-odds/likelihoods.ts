@@ -1,4 +1,4 @@
-import { countCells, type Evidence } from '../records/index.ts';
+import { countCells, sourcesOf, type Evidence } from '../records/index.ts';
 import { laidBetween, type Course, type DayNumber } from './course.ts';
 import type { Sign, QueenStateName } from '../rules/index.ts';
 import { USUAL_LIKELIHOODS, type KeeperLikelihoods } from './keeperLikelihoods.ts';
@@ -64,7 +64,9 @@ export function sayingsOf(
   brood(seen.youngLarvae, 'young', 'small larvae', 3, 5);
   brood(seen.olderLarvae, 'larvae', 'larvae', 4, 9);
   brood(seen.cappedBrood, 'capped', 'capped brood', 9, 21);
-  if (seen.eggs.look === 'found') {
+  // What others lay in boxes of their own says nothing against the queen whose brood is in hers.
+  const two = sourcesOf(seen) !== null;
+  if (seen.eggs.look === 'found' && !two) {
     state(
       'severalEggs',
       seen.eggs.perCell === 'several' ? 'several eggs in a cell' : 'one egg in each cell',
@@ -80,7 +82,13 @@ export function sayingsOf(
   }
   const givenCaps = gifts.some((g) => g.on <= day && day - g.on <= CAPS_OF_GIFT);
   if (seen.cappedBrood.look === 'found' && !(givenCaps && seen.cappedBrood.cappings === 'flat'))
-    cappings(seen.cappedBrood, day, say, state, keeper);
+    cappings(
+      two ? { ...seen.cappedBrood, cappings: 'flat', patch: 'unsure' } : seen.cappedBrood,
+      day,
+      say,
+      state,
+      keeper,
+    );
   cellsSeen(seen, day, share, say, state, keeper);
   if (seen.queen.look !== 'notLooked') {
     const found = seen.queen.look === 'found';

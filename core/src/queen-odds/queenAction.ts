@@ -46,6 +46,12 @@ export function queenAction(
       'Neglected and sick brood look alike; some brood diseases are notifiable.',
     );
   }
+  if (before.theirBoxes && before.theirBoxes.length > 0)
+    return say(
+      'shake-out-part',
+      'Shake out the boxes with drone brood; her box stays on the stand',
+      'Worker brood in one box and only drones in another are two sources: hers is kept.',
+    );
   const arrived = arrivalAct(before, looks, day, say);
   if (arrived) return arrived;
   const lostOn = before.separatedOn;

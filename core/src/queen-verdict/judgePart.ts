@@ -2,7 +2,7 @@ import { addDays, capital, daysBetween, dayInWords, listInWords, type Day, onDay
 import { datedByLooks } from '../followup/index.ts';
 import { queenCalendar } from '../brood/index.ts';
 import { contradictionsOf } from './contradictions.ts';
-import { countCells, type Evidence } from '../records/index.ts';
+import { countCells, sourcesOf, type Evidence } from '../records/index.ts';
 import { judgeCells, judgeNoCells } from './judgeCells.ts';
 import type { JudgeContext, MakeVerdict } from './judgeContext.ts';
 import { judgeArrival } from './judgeArrival.ts';
@@ -57,6 +57,32 @@ function judgeBrood(history: PartHistory, day: Day, seen: Evidence): Verdict {
       ],
     );
   }
+  if (sourcesOf(seen))
+    return verdict(
+      'has-queen',
+      'likely',
+      'A queen lays in one box, others in another',
+      [
+        'Worker brood is of a mated queen; only drones, in worker cells, are of workers beyond a barrier that she does not cross.',
+      ],
+      [
+        act(
+          'Shake out the boxes with drone brood, away from the stand; her box stays on it',
+          'What barred her is taken away. Drone combs are frozen or cut.',
+          onDay(day),
+        ),
+        look(
+          'capped-due',
+          'Worker brood in her box: flat caps in a patch',
+          'She is judged a week later, not before.',
+          {
+            earliest: addDays(day, 6),
+            likely: addDays(day, 7),
+            latest: addDays(day, 10),
+          },
+        ),
+      ],
+    );
   const brood = judgeBroodSigns(day, seen, history.separatedOn, verdict);
   if (brood) return brood;
   const arrival = judgeArrival(history, day, seen, verdict);

@@ -1,4 +1,5 @@
 export { ACTION_IDS, type ActionId } from './bodies/actionId.ts';
+export { sourcesOf, type Sources } from './bodies/sourcesOf.ts';
 export type {
   CallGiver,
   CallOutBody,

@@ -37,8 +37,10 @@ function aboutQueen(
 const LAYS = 'A queen most likely lays: nothing is to be given.';
 /** With such a chance that workers lay nothing dear is given before an inspection has told. */
 const WORKERS_PERHAPS = 0.2;
-const KILLED =
-  'Laying workers, perhaps: they kill a queen that is put straight in, and tear cells. Settle that first.';
+const killed = (chance: number) =>
+  chance > 0.5
+    ? 'Laying workers kill a queen that is put straight in, and tear cells.'
+    : 'Laying workers, perhaps: they kill a queen that is put straight in, and tear cells. Settle that first.';
 
 /** A queen who is there and does not lay gets empty comb near her. */
 export const freeQueen = aboutQueen(
@@ -90,7 +92,7 @@ export const giveCell = aboutQueen('give-cell', 'give-cell', 'Give it a ripe cel
         : lays > season.lastForWinterBees
           ? `She would lay after ${dayInWords(season.lastForWinterBees)}: too late for winter bees.`
           : belief.odds['laying-workers'] > WORKERS_PERHAPS
-            ? KILLED
+            ? killed(belief.odds['laying-workers'])
             : null,
   };
 });
@@ -105,10 +107,24 @@ export const giveQueen = aboutQueen('give-queen', 'give-queen', 'Give it a mated
       layingChance(facts) > 0.5 && facts.pastSeason === null
         ? LAYS
         : belief.odds['laying-workers'] > WORKERS_PERHAPS
-          ? KILLED
+          ? killed(belief.odds['laying-workers'])
           : null,
   };
 });
+
+/** Where others lay in boxes of their own, those are shaken out, and hers stays. */
+export const shakeOutPart = aboutQueen(
+  'shake-out-part',
+  'free-queen',
+  'Shake out the boxes with drone brood; her box stays on the stand',
+  ({ theirBoxes }) => ({
+    why: 'Workers lay beyond what she does not cross. Her field bees fly home to her, the others stay behind; what barred her is taken away.',
+    blocked:
+      theirBoxes.length > 0
+        ? null
+        : 'Nobody has seen worker brood in one box and only drones in another: look box by box.',
+  }),
+);
 
 /** A unit past help is given up, its bees to neighbours. */
 export const shakeOut: RemedyMaker = (facts, all, on) => {

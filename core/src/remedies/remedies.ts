@@ -4,7 +4,16 @@ import { assess, type Opening } from '../assessment/index.ts';
 import { QUEEN_STATE_WORDS } from '../rules/index.ts';
 import { usualHorizon } from './unit/usualHorizon.ts';
 import { expectationOf, type Expectation } from './unit/expectation.ts';
-import { combine, freeQueen, giveCell, giveQueen, letGo, shakeOut, testFrame } from './queenRemedies.ts';
+import {
+  combine,
+  freeQueen,
+  giveCell,
+  giveQueen,
+  letGo,
+  shakeOut,
+  shakeOutPart,
+  testFrame,
+} from './queenRemedies.ts';
 import type { RemedyMaker } from './remedyDraft.ts';
 import { boostBrood, boostNurses, shrink, swapStands, watch } from './strengthRemedies.ts';
 import { unitFacts, type Outside, type UnitFacts } from './unit/unitFacts.ts';
@@ -66,9 +75,11 @@ export function remediesFor(
   const { leading, rival, chance } = facts.belief;
   // Of two stories that are open none is acted on for good.
   const open =
-    facts.looks.length > 0 && queenAct.id === 'look' && chance < ACT_FROM
-      ? `${capital(QUEEN_STATE_WORDS[leading])} or ${QUEEN_STATE_WORDS[rival.state]}, nobody knows yet. First: ${lowerFirst(queenAct.what)}.`
-      : null;
+    facts.theirBoxes.length > 0
+      ? 'Others lay in boxes of their own: those are shaken out first, and her brood is judged a week later.'
+      : facts.looks.length > 0 && queenAct.id === 'look' && chance < ACT_FROM
+        ? `${capital(QUEEN_STATE_WORDS[leading])} or ${QUEEN_STATE_WORDS[rival.state]}, nobody knows yet. First: ${lowerFirst(queenAct.what)}.`
+        : null;
   const flies =
     (leading === 'virgin' || leading === 'cells') && chance >= ACT_FROM && queenAct.id === 'leave'
       ? 'A young queen is coming, or out, and has her time before her: nothing is put in her place.'
@@ -142,6 +153,7 @@ const TROUBLE: Readonly<Record<RemedyId, number>> = {
   'give-cell': 0.03,
   'give-queen': 0.04,
   'shake-out': 0.03,
+  'shake-out-part': 0.02,
   combine: 0.03,
   'let-go': 0.1,
 };
@@ -157,6 +169,7 @@ const MAKERS: readonly RemedyMaker[] = [
   giveCell,
   giveQueen,
   shakeOut,
+  shakeOutPart,
   combine,
   letGo,
 ];

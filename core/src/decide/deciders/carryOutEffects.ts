@@ -34,8 +34,11 @@ export function partQueens(draft: Draft, work: Work, path: Path): void {
 const isIntoNewUnit = (work: Work, effect: WorkEffect) =>
   effect.kind === 'queen-over' && work.body.newHives.some((h) => h.colonyId === effect.intoId);
 
+/** Effects on the hive and its stand, carried out when frames and boxes have found theirs. */
+const OF_THE_HIVE: ReadonlySet<WorkEffect['kind']> = new Set(['unit-ends', 'excluder-in', 'excluder-out']);
+
 function queenEffect(draft: Draft, work: Work, effect: WorkEffect, day: Day, late: number, path: Path): void {
-  if (!('colonyId' in effect) || effect.kind === 'unit-ends' || effect.kind === 'excluder-in') return;
+  if (!('colonyId' in effect) || OF_THE_HIVE.has(effect.kind)) return;
   const colony = draft.need('colony', effect.colonyId, path);
   if (!colony) return;
   const queen = queenOf(draft.apiary, colony.id);
@@ -89,6 +92,7 @@ function queenEffect(draft: Draft, work: Work, effect: WorkEffect, day: Day, lat
 export function carryOutStandsAndEnds(draft: Draft, work: Work, day: Day, path: Path): void {
   for (const effect of work.body.effects) {
     if (effect.kind === 'excluder-in') putExcluder(draft, effect.colonyId, path);
+    if (effect.kind === 'excluder-out') takeExcluders(draft, effect.colonyId, path);
     if (effect.kind === 'stands-swapped') swap(draft, effect.colonyIds, path);
     if (effect.kind === 'unit-ends') endUnit(draft, effect.colonyId, day, path);
   }
@@ -101,6 +105,12 @@ function putExcluder(draft: Draft, colonyId: string, path: Path): void {
   const lowestSuper = boxes.find((b) => b.role === 'super');
   if (lowestSuper && !boxes.some((b) => b.excluderBelow))
     draft.put('box', { ...lowestSuper, excluderBelow: true });
+}
+
+function takeExcluders(draft: Draft, colonyId: string, path: Path): void {
+  const hiveId = draft.need('colony', colonyId, path)?.hiveId;
+  for (const box of hiveId ? boxesOfHive(draft.apiary, hiveId) : [])
+    if (box.excluderBelow) draft.put('box', { ...box, excluderBelow: false });
 }
 
 function swap(draft: Draft, [a = '', b = '']: readonly string[], path: Path): void {

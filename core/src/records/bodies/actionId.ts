@@ -11,6 +11,7 @@ export const ACTION_IDS = [
   'cut-early-cells',
   'cut-cells',
   'shake-out',
+  'shake-out-part',
   'combine',
   'let-go',
 ] as const;

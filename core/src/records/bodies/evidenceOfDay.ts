@@ -15,6 +15,7 @@ export function evidenceOfDay(earlier: Evidence, later: Evidence): Evidence {
   const framesTotal = Math.max(earlier.framesTotal, later.framesTotal);
   return {
     ...(both as Evidence),
+    byBox: [...earlier.byBox.filter((b) => !later.byBox.some((l) => l.boxId === b.boxId)), ...later.byBox],
     framesTotal,
     framesRead: Math.min(framesTotal, earlier.framesRead + later.framesRead),
   };

@@ -38,6 +38,8 @@ export const workEffect = z.discriminatedUnion('kind', [
   }),
   /** An excluder over the brood boxes, where there is none. */
   z.strictObject({ kind: z.literal('excluder-in'), colonyId: recordId }),
+  /** Every excluder of its hive is taken off. */
+  z.strictObject({ kind: z.literal('excluder-out'), colonyId: recordId }),
   /** The unit is no more: shaken out, or closed. */
   z.strictObject({ kind: z.literal('unit-ends'), colonyId: recordId }),
 ]);

@@ -4,6 +4,7 @@ import { combine } from './combine.ts';
 import { letGo, shakeOut } from './endUnit.ts';
 import { boostBrood, testFrame } from './giveComb.ts';
 import { freeQueen } from './freeQueen.ts';
+import { shakeOutPart } from './shakeOutPart.ts';
 import { cutCells, giveCell, giveQueen } from './settleQueen.ts';
 import { shrink, swapStands } from './settleRoom.ts';
 import type { ActionId } from '../../records/index.ts';
@@ -47,6 +48,8 @@ export function planAction(
       return cutCells(facts, false);
     case 'shake-out':
       return shakeOut(facts, all);
+    case 'shake-out-part':
+      return shakeOutPart(facts);
     case 'combine':
       return combine(facts, all, choice);
     case 'let-go':

@@ -43,6 +43,8 @@ export interface UnitFacts {
   /** Slots of its brood boxes. */
   readonly slots: number;
   readonly belief: QueenBelief;
+  /** Boxes in which others than its queen lay, as was seen box by box. */
+  readonly theirBoxes: readonly string[];
   readonly looks: readonly DatedLook[];
   /** It may be sick: signs of disease were seen, or brood that dries out and that nobody has looked over for them. */
   readonly sick: boolean;
@@ -57,7 +59,7 @@ export interface UnitFacts {
 export function unitFacts(apiary: Apiary, colony: Colony, day: Day, outside: Outside): UnitFacts {
   const state = colonyState(apiary, colony, day);
   const { frames } = state;
-  const { belief, looks } = queenBeliefOf(apiary, colony, day);
+  const { belief, looks, before } = queenBeliefOf(apiary, colony, day);
   const drying = dryingBrood(apiary, colony, day);
   const { strength } = state;
   const { eggs, open, capped, emerging, drawn } = strength.frames;
@@ -77,6 +79,7 @@ export function unitFacts(apiary: Apiary, colony: Colony, day: Day, outside: Out
     drawn,
     slots: boxesOfColony(apiary, colony).reduce((n, b) => n + (b.role === 'brood' ? b.slots : 0), 0),
     belief,
+    theirBoxes: before.theirBoxes ?? [],
     looks,
     sick: suspectedDisease(apiary, colony, day) !== null || drying === 'unexamined',
     drying: drying !== null,
