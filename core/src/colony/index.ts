@@ -11,5 +11,6 @@ export { colonyState, type ColonyState, type Lane } from './colonyState.ts';
 export { type Descent, descentOf } from './descent.ts';
 export { strengthHistory, type StrengthPoint } from './strengthHistory.ts';
 export { dryingBrood, ROBBED_DAYS, robbedOn, suspectedDisease } from './doubts.ts';
+export { treatmentFirst } from './treatmentIn.ts';
 export { calmly, type Notice, type NoticeId, urgently } from './notice.ts';
 export { broodSlots, maySwarm } from './swarmCells.ts';

@@ -1,3 +1,4 @@
+import { treatmentFirst } from '../../colony/index.ts';
 import { daysBetween, type Day, failure, success, type Result } from '../../basics/index.ts';
 import {
   operationOf,
@@ -56,6 +57,9 @@ export function prepareDonor(apiary: Apiary, colony: Colony, day: Day): Result<P
       remedy: 'Count the rest first.',
     });
   }
+  const treated = treatmentFirst(apiary, colony, day);
+  if (treated)
+    return failure({ code: 'treated', path: ['colonyId'], message: treated.why, remedy: treated.remedy });
   const operation = operationOf(apiary);
   const shares = stayShares(houseRules(operation.houseRules.changes));
   const boxes = boxesOfColony(apiary, colony);

@@ -2,7 +2,7 @@ import type { Apiary, Colony } from '../../records/index.ts';
 import { assess } from '../../assessment/index.ts';
 import { cellsOf } from '../../cells/index.ts';
 import { DAYS_TO_EGGS } from '../../brood/index.ts';
-import { colonyState } from '../../colony/index.ts';
+import { colonyState, treatmentFirst } from '../../colony/index.ts';
 import { colonySeason, seasonOfColony } from '../../forecast/index.ts';
 import type { Season as YearOfYard } from '../../season/index.ts';
 import { addDays, dayInWords, type Day } from '../../basics/index.ts';
@@ -94,7 +94,10 @@ export function situationOf(apiary: Apiary, colony: Colony, day: Day): Situation
 /** Whether it may be opened is said by the one assessment. */
 function holdOn(apiary: Apiary, colony: Colony, day: Day): string | null {
   const { may, because, until, why } = assess(apiary, colony, day).opening;
-  if (may) return null;
+  if (may) {
+    const treated = treatmentFirst(apiary, colony, day);
+    return treated && `${treated.why} ${treated.remedy}`;
+  }
   const shut = until === null || because === 'health' ? '' : ` Until ${dayInWords(until)}.`;
   return `${why}${shut}`;
 }

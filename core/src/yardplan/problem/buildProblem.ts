@@ -9,12 +9,11 @@ import {
   countedOn,
   framesInStore,
   readingOf,
-  visitsOf,
   type PlacedFrame,
   type YardPlanRequest,
 } from '../../records/index.ts';
 import { beesAhead } from '../../forecast/index.ts';
-import { colonyState } from '../../colony/index.ts';
+import { colonyState, treatmentFirst } from '../../colony/index.ts';
 import { bothSides, type FrameSizeId } from '../../comb/index.ts';
 import { fitsInto, planFrame, type PlanFrame } from '../../split/index.ts';
 import { failure, floatAt, type Problem, type Result, success } from '../../basics/index.ts';
@@ -157,9 +156,9 @@ function prepareAll(
         out(state.notice.words);
         continue;
       }
-      const treatment = treatmentIn(apiary, colony, request.day);
-      if (treatment !== null) {
-        out(`${treatment || 'A treatment'} is in it: its dose is meant for the bees in the box.`);
+      const treated = treatmentFirst(apiary, colony, request.day);
+      if (treated) {
+        out(`${treated.why} ${treated.remedy}`);
         continue;
       }
       const counted = countedOn(placed);
@@ -206,15 +205,6 @@ function framesToPlan(
       shares,
     ),
   );
-}
-
-/** What is in the hive now by way of treatment; null when nothing is known of one. */
-function treatmentIn(apiary: Apiary, colony: Colony, day: string): string | null {
-  const look = visitsOf(apiary, colony.id).find(
-    (v) => v.day <= day && v.evidence && v.evidence.treatment.look !== 'notLooked',
-  );
-  const treatment = look?.evidence?.treatment;
-  return treatment?.look === 'found' ? (treatment.what ?? '') : null;
 }
 
 function unitBoxes(apiary: Apiary, colony: Colony): UnitBox[] {
