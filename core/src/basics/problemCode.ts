@@ -57,6 +57,7 @@ const PROBLEM_STATUS = {
   litres: 422,
   'more-read-than-there': 422,
   'mostly-unread': 422,
+  treated: 422,
   'name-taken': 422,
   'no-slot-free': 422,
   'no-stand': 422,

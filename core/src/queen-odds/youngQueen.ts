@@ -34,7 +34,7 @@ export interface Fineness {
  * 1987). Badly mated she begins with the others, unmated at three weeks and later; workers lay three to four weeks after
  * the last queen (common practice, no source).
  */
-export const FINE: Fineness = {
+const FINE: Fineness = {
   eggs: spread({ earliest: 7, likely: 11, latest: 22 }),
   drones: [
     { after: 13, share: 0.3 },
@@ -74,7 +74,7 @@ const PROVED_AFTER = 10;
 const MATES_OUT_OF_SEASON = 0.35;
 
 /** How often a virgin who emerges on a day mates and comes back. */
-export const matesOf = (
+const matesOf = (
   { matingFrom, matingUntil }: MatingSeason,
   emerged: DayNumber,
   inSeason: number,
