@@ -1,4 +1,4 @@
-import { lowerFirst, addDays, dayInWords, type Day } from '../basics/index.ts';
+import { lowerFirst, addDays, dayInWords, daysBetween, type Day } from '../basics/index.ts';
 import {
   calmly,
   colonyState,
@@ -11,7 +11,7 @@ import {
 import { colonySeason, foodOn, seasonOfColony } from '../forecast/index.ts';
 import { queenAction, queenBeliefOf, type QueenAction, type QueenBelief } from '../queen-odds/index.ts';
 import { queenLane } from '../followup/index.ts';
-import { openFollowUps, type Apiary, type Colony, type PlacedFrame } from '../records/index.ts';
+import { countCells, openFollowUps, type Apiary, type Colony, type PlacedFrame } from '../records/index.ts';
 
 /** Something that a colony needs, as every page says it. */
 export interface Need {
@@ -91,7 +91,7 @@ function openingOf(
   today: Day,
   state: ColonyState,
   action: QueenAction,
-  { belief, before }: Assessment['belief'],
+  { belief, before, looks }: Assessment['belief'],
 ): Opening {
   if (isSick(state, action))
     return {
@@ -136,12 +136,26 @@ function openingOf(
   if (isNew) return { may: false, because: 'queen', until: action.on, why: action.why };
   // A hive whose queen sits in her cage is opened like any other.
   if (cagedSince) return { may: true, because: null, until: null, why: '' };
+  // Cells to spare are parted before the first of them opens: what was just counted may be acted on.
+  const last = looks.at(-1);
+  const spare =
+    before.separatedOn !== null &&
+    last !== undefined &&
+    daysBetween(last.day, today) <= 1 &&
+    daysBetween(before.separatedOn, today) <= PARTED_UNTIL &&
+    countCells(last.seen, 'open', 'charged', 'capped') >= SPARE_CELLS;
+  if (spare) return { may: true, because: null, until: null, why: '' };
   if (!filed && waits(action, belief) && action.on > today && belief.chance >= WAITS_FROM)
     return { may: false, because: 'queen', until: action.on, why: action.why };
   return { may: true, because: null, until: null, why: '' };
 }
 
 const FLIES = 'She matures, flies and mates: leave it shut.';
+
+/** So many cells are more than one colony needs: two go, two stay. */
+const SPARE_CELLS = 4;
+/** The first emergency cell may open on day 10 (a larva of three days when she was lost; Winston 1987). */
+const PARTED_UNTIL = 9;
 
 /** Below this chance that it waits for a queen it is opened all the same. */
 const WAITS_FROM = 0.6;

@@ -1,10 +1,18 @@
 import { Text } from '@chakra-ui/react';
-import { boxesOfColony, boxName, sharedBoxesOf, type Colony } from '@incremen/core/records';
+import {
+  boxesOfColony,
+  boxName,
+  saysAnything,
+  sharedBoxesOf,
+  type Colony,
+  type Evidence,
+} from '@incremen/core/records';
 import type { Problem } from '@incremen/core/basics';
-import { useCallback, useDeferredValue, useMemo } from 'react';
+import { Suspense, useCallback, useDeferredValue, useMemo, type ReactNode } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { RouteError } from '../../ui/RouteError.tsx';
 import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
+import { lazyPart } from '../../ui/lazyPart.tsx';
 import { useLatest } from '../../ui/useLatest.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { SeenForm } from '../../shared/evidence/SeenForm.tsx';
@@ -23,6 +31,32 @@ export function CountPage() {
   const colony = apiary.colony[colonyId];
   if (!colony || colony.endedOn !== null) return <RouteError missing />;
   return <Recorder key={colony.id} colony={colony} />;
+}
+
+const SeenVerdict = lazyPart(() => import('../../shared/verdict/SeenVerdict.tsx'));
+
+/** The questions with the verdict on what was answered, once something was. */
+function Judged({
+  colony,
+  day,
+  evidence,
+  children,
+}: {
+  readonly colony: Colony;
+  readonly day: string;
+  readonly evidence: Evidence;
+  readonly children: ReactNode;
+}) {
+  // A tap is drawn before it is judged.
+  const said = useDeferredValue(evidence);
+  const judged = day !== '' && saysAnything(said) ? { colony, day, evidence: said } : null;
+  return (
+    <>
+      <Suspense fallback={null}>{judged && <SeenVerdict {...judged} inShort />}</Suspense>
+      {children}
+      <Suspense fallback={null}>{judged && <SeenVerdict {...judged} />}</Suspense>
+    </>
+  );
 }
 
 const NONE: readonly Problem[] = [];
@@ -98,14 +132,16 @@ function Recorder({ colony }: { readonly colony: Colony }) {
         {mode === 'quick' && <QuickMode draft={draft} act={act} boxes={all} />}
         {mode === 'line' && <LineMode draft={draft} act={act} boxes={all} />}
         {mode === 'seen' && (
-          <SeenForm
-            seen={seen}
-            onChange={setSeen}
-            colonyName={colony.name}
-            units={units}
-            frames={frameNames}
-            boxes={boxNames}
-          />
+          <Judged colony={colony} day={day} evidence={seen.evidence}>
+            <SeenForm
+              seen={seen}
+              onChange={setSeen}
+              colonyName={colony.name}
+              units={units}
+              frames={frameNames}
+              boxes={boxNames}
+            />
+          </Judged>
         )}
       </div>
       <CountFoot

@@ -1,6 +1,8 @@
 import { Box, Button, Field, Flex, Input, Text } from '@chakra-ui/react';
 import { daysBetween } from '@incremen/core/basics';
 import {
+  boxesOfColony,
+  boxName,
   framesOfColony,
   noEvidence,
   saysAnything,
@@ -8,7 +10,6 @@ import {
   type FollowUp,
 } from '@incremen/core/records';
 import { judgeLook } from '@incremen/core/decide';
-import type { JointVerdict } from '@incremen/core/queen-verdict';
 import { topicInWords } from '@incremen/core/followup';
 import { Suspense, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -22,10 +23,11 @@ import { ProblemList, problemsAt } from '../../ui/ProblemList.tsx';
 import { toaster } from '../../ui/toaster.tsx';
 import { NotHer } from '../../shared/queens/NotHer.tsx';
 import { PartEvidence } from './PartEvidence.tsx';
-import { VerdictCard } from './VerdictCard.tsx';
+import { AtAGlance, VERDICT_ID } from '../../shared/verdict/AtAGlance.tsx';
+import { VerdictCard } from '../../shared/verdict/VerdictCard.tsx';
 import { lazyPart } from '../../ui/lazyPart.tsx';
 
-const LookChances = lazyPart(() => import('./LookChances.tsx'));
+const LookChances = lazyPart(() => import('../../shared/verdict/LookChances.tsx'));
 
 /** An inspection day: what was seen in each part, and the verdict as it forms. */
 export function LookPage() {
@@ -109,7 +111,7 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
       <Text mb={4} maxW="46rem" fontSize="lg">
         {followUp.expect}
       </Text>
-      {joint && said.length > 0 && <AtAGlance joint={joint} names={names} />}
+      {joint && said.length > 0 && <AtAGlance joint={joint} names={names} hideFrom="xl" />}
       <Flex gap={6} direction={{ base: 'column', xl: 'row' }} align="flex-start">
         <Flex gap={4} wrap="wrap" flex="1 1 640px" w="100%" align="flex-start">
           {colonies.map((c) => (
@@ -117,6 +119,7 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
               key={c.id}
               name={c.name}
               evidence={seen[c.id] ?? noEvidence(0)}
+              boxes={boxesOfColony(apiary, c).map((b, _, all) => ({ id: b.id, name: boxName(all, b.id) }))}
               onChange={(e) => setSeen({ ...seen, [c.id]: e })}
             >
               {seen[c.id]?.queen.look === 'found' && <NotHer colony={c} />}
@@ -132,7 +135,7 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
           gap={4}
         >
           {joint && said.length > 0 ? (
-            <Box id={VERDICT}>
+            <Box id={VERDICT_ID}>
               <VerdictCard
                 joint={joint}
                 names={names}
@@ -166,42 +169,6 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
           </Field.Root>
         </Box>
       </Flex>
-    </Box>
-  );
-}
-
-const VERDICT = 'verdict';
-
-/** The answer as it forms, above the questions, where the verdict itself stands below them. */
-function AtAGlance({
-  joint,
-  names,
-}: {
-  readonly joint: JointVerdict;
-  readonly names: ReadonlyMap<string, string>;
-}) {
-  return (
-    <Box
-      asChild
-      display={{ base: 'block', xl: 'none' }}
-      position="sticky"
-      top={0}
-      zIndex="docked"
-      bg="ink"
-      color="paper"
-      borderRadius="lg"
-      px={4}
-      py={2}
-      mb={4}
-      fontWeight="600"
-    >
-      <a href={`#${VERDICT}`}>
-        {joint.parts
-          .flatMap(({ id, verdict }) =>
-            verdict ? [`${joint.parts.length > 1 ? `${names.get(id)}: ` : ''}${verdict.headline}`] : [],
-          )
-          .join(' · ')}
-      </a>
     </Box>
   );
 }

@@ -6,6 +6,7 @@ import {
   EggsQuestion,
   LarvaeQuestions,
 } from '../../shared/evidence/BroodQuestions.tsx';
+import { ByBoxQuestion } from '../../shared/evidence/ByBoxQuestion.tsx';
 import { FramesReadQuestion } from '../../shared/evidence/FramesReadQuestion.tsx';
 import { DiseaseQuestion } from '../../shared/evidence/HealthQuestions.tsx';
 import { StrengthQuestions } from '../../shared/evidence/StrengthQuestions.tsx';
@@ -19,11 +20,14 @@ import { QueenQuestion } from '../../shared/evidence/QueenQuestion.tsx';
 export function PartEvidence({
   name,
   evidence,
+  boxes,
   onChange,
   children,
 }: {
   readonly name: string;
   readonly evidence: Evidence;
+  /** The boxes that can be told apart, bottom first. */
+  readonly boxes: readonly { readonly id: string; readonly name: string }[];
   readonly onChange: (evidence: Evidence) => void;
   /** What stands below the question about the queen. */
   readonly children?: ReactNode;
@@ -51,6 +55,7 @@ export function PartEvidence({
       <CellsQuestion {...asked} />
       <LarvaeQuestions {...asked} />
       <CappedQuestion {...asked} />
+      <ByBoxQuestion {...asked} boxes={boxes} />
       <StrengthQuestions {...asked} />
       <QueenQuestion {...asked} />
       {children}

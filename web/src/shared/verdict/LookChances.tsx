@@ -4,7 +4,7 @@ import type { Colony, Evidence } from '@incremen/core/records';
 import { nextObservation, queenBeliefOf } from '@incremen/core/queen-odds';
 import { useMemo } from 'react';
 import { useApiary } from '../../mirror/hooks.ts';
-import { ChanceBars, SETTLED } from '../../shared/chances/ChanceBars.tsx';
+import { ChanceBars, SETTLED } from '../chances/ChanceBars.tsx';
 
 /** What this inspection makes likely together with all that was seen before, and what would settle it. */
 export default function LookChances({
