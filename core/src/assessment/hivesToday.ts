@@ -1,5 +1,6 @@
 import { type Apiary, changedBy, type Colony, openFollowUps } from '../records/index.ts';
 import { dayInWords, daysBetween, type Day } from '../basics/index.ts';
+import { pressingLook } from '../followup/index.ts';
 import { assess, type Assessment } from './assess.ts';
 import { dateCell, emergenceOf } from '../cells/index.ts';
 
@@ -51,7 +52,7 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
     }
     // Nothing is carried from a sick hive to a sound one: it comes last.
     const last = isSick ? 1000 : 0;
-    const look = own.find((f) => f.kind === 'look' && f.window.earliest <= today);
+    const look = pressingLook(own, today);
     const plan = dueWork.find((w) => w.keys.has(colony.id));
     const cells = daysToEmergence(state, today);
     if (plan) {
@@ -61,7 +62,7 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
         to: `/worksheet/${plan.id}`,
         rank: last + (cells ?? 20),
       });
-    } else if (look) {
+    } else if (look && look.window.earliest <= today) {
       const late = daysBetween(look.window.latest, today);
       must.push({
         colony,

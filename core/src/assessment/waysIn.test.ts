@@ -220,3 +220,61 @@ it('combs of brood from another colony do not make a weak queen look better than
   const { s } = queened(new Scene([honey, brood, honey]));
   expect(s.here.broodGiven).toEqual([]);
 });
+
+describe('parts whose notes were swapped', () => {
+  const swapped = () => {
+    const s = new Scene(NEST, DAY, 'elsewhere');
+    const id = s.newId();
+    s.run({
+      type: 'putQueen',
+      queen: newQueen({
+        id,
+        mating: 'mated',
+        whereabouts: { known: 'colony', colonyId: s.colony('Other').id },
+      }),
+    });
+    return { s, id };
+  };
+  const noted = (s: Scene) => ['Here', 'Other'].map((name) => s.colony(name).separation?.queen);
+  const raising = { eggs: NO, cells: cells('open', 6), youngLarvae: NO } as const;
+
+  it.each(['queen first', 'cells first'])(
+    'eggs where none can be, cells where she should be: queen, lane and days change places (%s)',
+    (order) => {
+      const { s, id } = swapped();
+      if (order === 'cells first') s.see(7, raising, 'Other');
+      s.see(7, { eggs: eggs('one', 'bottom'), cells: NO });
+      if (order === 'queen first') s.see(7, raising, 'Other');
+      expect(noted(s)).toEqual(['here', 'elsewhere']);
+      expect(s.apiary.queen[id]?.whereabouts).toEqual({ known: 'colony', colonyId: s.here.id });
+      const day = after(15);
+      expect(s.said(day).lane).toBeNull();
+      expect(s.said(day, 'Other').lane).toMatchObject({ lostOn: DAY });
+      expect(s.said(day, 'Other').due.join()).toMatch(/rest/);
+      expect(s.said(day).due.join()).not.toMatch(/rest|eggs-due/);
+      expect(s.said(day, 'Other').list).toBe('mustNot');
+    },
+  );
+
+  it('eggs in both are two queens: neither is said to be raising one', () => {
+    const { s, id } = swapped();
+    s.see(7, { eggs: eggs('one', 'bottom'), cells: NO }, 'Other');
+    s.see(7, { eggs: eggs('one', 'bottom'), cells: NO });
+    expect(noted(s)).toEqual(['here', 'here']);
+    expect(s.apiary.queen[id]?.whereabouts).toEqual({ known: 'colony', colonyId: s.colony('Other').id });
+    expect(s.said(after(8), 'Other').lane).toBeNull();
+    expect(s.said(after(8)).lane).toBeNull();
+  });
+
+  it('eggs too early to prove, or of a young queen, change no notes', () => {
+    for (const [day, earlier] of [
+      [2, null],
+      [28, 7],
+    ] as const) {
+      const { s } = swapped();
+      if (earlier !== null) s.see(earlier, { eggs: NO, cells: cells('open', 4) });
+      s.see(day, { eggs: eggs('one', 'bottom') });
+      expect(noted(s)).toEqual(['elsewhere', 'here']);
+    }
+  });
+});

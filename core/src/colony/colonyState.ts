@@ -1,3 +1,4 @@
+import { pressingLook } from '../followup/index.ts';
 import { dayInWords, daysBetween, type Day } from '../basics/index.ts';
 import {
   operationOf,
@@ -182,11 +183,7 @@ function nextOf(apiary: Apiary, colony: Colony, today: Day): Notice {
     (f) => f.kind === 'hands-off' && f.window.earliest <= today && today <= f.window.latest,
   );
   if (rest) return calmly('hands-off', `Hands off until ${dayInWords(rest.window.latest)}`);
-  // Of several that were missed the last asks for what can still be told.
-  const looks = own
-    .filter((f) => f.kind === 'look')
-    .toSorted((a, b) => a.window.latest.localeCompare(b.window.latest));
-  const look = looks.find((f) => f.window.latest >= today) ?? looks.at(-1);
+  const look = pressingLook(own, today);
   if (!look) return calmly('raising-queen', 'Raising a queen');
   if (look.window.latest < today)
     return urgently('inspection-overdue', `Inspection overdue since ${dayInWords(look.window.latest)}`);

@@ -8,6 +8,7 @@ export {
   swarmedLooks,
 } from './newUnitLooks.ts';
 export { pastLast, type PlanB, planBOf } from './planB.ts';
+export { pressingLook } from './pressingLook.ts';
 export { queenLane, type QueenLane } from './queenLane.ts';
 export { followUpInShort, isJob, topicInWords } from './topics.ts';
 export { watchVerdict, type WatchVerdict } from './watchVerdict.ts';

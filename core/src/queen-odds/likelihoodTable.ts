@@ -135,9 +135,9 @@ export const USUAL_TABLE: LikelihoodTable = {
   mistaken: { eggs: 0.015, young: 0.03, larvae: 0.01, capped: 0.02 },
   // A good colony has drone brood in places too.
   caps: {
-    flat: { workers: 0.9, drones: 0.04, mixed: 0.17, none: 0.34 },
+    flat: { workers: 0.9, drones: 0.02, mixed: 0.17, none: 0.34 },
     domed: { workers: 0.005, drones: 0.86, mixed: 0.13, none: 0.33 },
-    both: { workers: 0.095, drones: 0.1, mixed: 0.7, none: 0.33 },
+    both: { workers: 0.095, drones: 0.12, mixed: 0.7, none: 0.33 },
   },
   fates: {
     notLaying: 0.05,

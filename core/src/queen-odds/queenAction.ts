@@ -67,8 +67,8 @@ export function queenAction(
           `No queen of its own lays before ${dayInWords(lastForWinterBees)}.`,
         )
       : testFrame(say);
-  if (belief.chance < ACT_FROM || unread(last, day, belief)) {
-    if (unread(last, day, belief)) {
+  if (belief.chance < ACT_FROM || unread(last, day, belief, before)) {
+    if (unread(last, day, belief, before)) {
       return say('look', 'Read the rest now', 'One box or comb unread can change the answer.');
     }
     const next = nextObservation(belief, day);
@@ -270,12 +270,17 @@ const layingUnseen = (
  * Combs were left unread today, or eggs and cells not looked for where the queen may be gone, and what was seen does not
  * settle it. A look that names no combs is taken as whole.
  */
-const unread = (last: DatedLook | undefined, day: Day, { leading, chance }: QueenBelief): boolean =>
+const unread = (
+  last: DatedLook | undefined,
+  day: Day,
+  { leading, chance }: QueenBelief,
+  { separatedOn }: PartBefore,
+): boolean =>
   last !== undefined &&
   last.day === day &&
   last.seen.framesRead > 0 &&
   (last.seen.framesRead < last.seen.framesTotal ||
-    (leading === 'hopeless' &&
+    ((leading === 'hopeless' || (leading === 'not-laying' && separatedOn !== null)) &&
       (last.seen.eggs.look === 'notLooked' || last.seen.cells.look === 'notLooked'))) &&
   !(SEEN_STATES.has(leading) && chance >= SETTLED);
 

@@ -74,11 +74,7 @@ const PROVED_AFTER = 10;
 const MATES_OUT_OF_SEASON = 0.35;
 
 /** How often a virgin who emerges on a day mates and comes back. */
-const matesOf = (
-  { matingFrom, matingUntil }: MatingSeason,
-  emerged: DayNumber,
-  inSeason: number,
-): number =>
+const matesOf = ({ matingFrom, matingUntil }: MatingSeason, emerged: DayNumber, inSeason: number): number =>
   (matingFrom !== undefined && emerged < dayNumber(matingFrom)) ||
   (matingUntil !== undefined && emerged > dayNumber(matingUntil))
     ? inSeason * MATES_OUT_OF_SEASON

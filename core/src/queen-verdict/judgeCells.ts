@@ -97,7 +97,8 @@ export function judgeCells(ctx: JudgeContext): Verdict {
           ? 'Keep the chosen or the better of the 2 cells; take the other out'
           : `Keep one or two of the ${live} cells, a chosen one first; take the others out`,
         'No new ones can be begun any more, and a second queen would lead out a cast. Brush bees off the frame of the chosen cell, never shake it. In a small part all may stay.',
-        onDay(day),
+        // From the day on which the first may be out nothing is cut by sight.
+        span(day, addDays(dates.emergence.earliest, -1)),
       ),
       ...offered(live),
     );
@@ -123,7 +124,7 @@ export function judgeCells(ctx: JudgeContext): Verdict {
     leave(
       'Leave it shut',
       'Nothing to see and much to spoil until she lays.',
-      span(dates.emergence.likely, shutUntil(dates, day)),
+      span(dates.emergence.earliest, shutUntil(dates, day)),
     ),
     eggsLook(dates, day),
   );

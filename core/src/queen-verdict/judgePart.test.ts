@@ -208,14 +208,17 @@ describe('a part with eggs', () => {
     expect(v.finding).toBe('laying-workers');
   });
 
-  it('domed caps in one patch with a queen: she lays drones', () => {
+  it.each([
+    ['a queen', { queen: { look: 'found', build: 'slim' } }],
+    ['single eggs, the queen not seen', { queen: notFound }],
+  ] as const)('domed caps in one patch with %s: she lays drones', (_, more) => {
     const v = judgePart(
       split('2026-05-01'),
       '2026-06-12',
       read({
         eggs: eggsFound,
         cappedBrood: { look: 'found', cappings: 'domed', patch: 'compact' },
-        queen: { look: 'found', build: 'slim' },
+        ...more,
       }),
     );
     expect(v.finding).toBe('drone-layer');
@@ -257,7 +260,7 @@ describe('what follows from cells and from eggs that are late', () => {
   it('the next look is dated by the cells, not by the day of the split', () => {
     // Open on day 7: an egg of day 0 or later, so she emerges on day 15 or 16 and not on day 12.
     const v = judge('2026-05-22', { cells: cells({ kind: 'open', count: 3 }) });
-    expect(next(v, 'rest')?.window?.earliest).toBe('2026-05-31');
+    expect(next(v, 'rest')?.window?.earliest).toBe('2026-05-30');
     expect(next(v, 'eggs-due')?.window?.likely).toBe('2026-06-16');
     expect(next(judge('2026-05-22', several), 'eggs-due')?.window?.likely).toBe('2026-06-11');
   });

@@ -189,12 +189,18 @@ function judgeBroodSigns(
       ],
     );
   }
-  if (domed && seen.queen.look === 'found' && !several) {
+  const single = seen.eggs.look === 'found' && !several;
+  const inPatch = seen.cappedBrood.look === 'found' && seen.cappedBrood.patch === 'compact';
+  if (domed && !several && (seen.queen.look === 'found' || (single && inPatch))) {
     return verdict(
       'drone-layer',
       'likely',
       'The queen lays drones only',
-      ['Domed caps in worker cells in one patch, and a queen: she is unmated or spent.'],
+      [
+        seen.queen.look === 'found'
+          ? 'Domed caps in worker cells in one patch, and a queen: she is unmated or spent.'
+          : 'Domed caps in worker cells in one patch, and single eggs: a queen that is unmated or spent. Workers lay several, scattered.',
+      ],
       [
         act(
           'Take her out and requeen or unite',

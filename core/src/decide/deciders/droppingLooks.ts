@@ -25,6 +25,10 @@ const OF_ITS_QUEEN: ReadonlySet<FollowUpTopic> = new Set([
   'cage',
 ]);
 
+/** What waits for the queen of a colony to be told, or raised, is overtaken. */
+export const dropLooksOfItsQueen = (draft: Draft, colonyId: string): void =>
+  dropLooks(draft, colonyId, (f) => OF_ITS_QUEEN.has(f.topic));
+
 /** A colony is parted anew: what was due after it was parted before is overtaken. */
 export function dropLooksOfLastSplit(draft: Draft, colony: Colony): void {
   if (!colony.separation) return;

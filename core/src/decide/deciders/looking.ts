@@ -16,7 +16,6 @@ import {
   openFollowUps,
   queenOf,
   queenCame,
-  queenPerhapsIn,
   visitsOf,
   newQueen,
 } from '../../records/index.ts';
@@ -26,6 +25,7 @@ import { isJob } from '../../followup/index.ts';
 import type { Draft } from './draft.ts';
 import { dropLooks } from './droppingLooks.ts';
 import { isDayOfDecision, moveWithQueen, waitingLane } from './movingWithQueen.ts';
+import { settleQueen } from './settlingQueen.ts';
 
 type Path = readonly (string | number)[];
 
@@ -149,7 +149,7 @@ export function decideLook(draft: Draft, command: CommandOf<'recordLook'>, path:
   if (followUp) markDone(draft, followUp, looked, ids);
   // The records as they were: what is looked at now is not counted twice.
   const joint = judgeLook(before, command.parts, command.day);
-  if (joint.queenIn) settleQueen(draft, joint.queenIn);
+  settleQueen(draft, joint, command.day, ids);
   for (const { id, verdict } of joint.parts) {
     if (!verdict || !looked.includes(id)) continue;
     if (verdict.certainty !== 'open') takeOffOpenFollowUps(draft, before, id, verdict);
@@ -174,21 +174,6 @@ function markDone(draft: Draft, followUp: FollowUp, looked: readonly string[], i
     colonyIds: id === undefined ? followUp.colonyIds : done,
     status: 'done',
   });
-}
-
-function settleQueen(draft: Draft, colonyId: string): void {
-  const colony = draft.get('colony', colonyId);
-  if (!colony?.separation || colony.separation.queen !== 'unknown') return;
-  for (const partId of colony.separation.partIds) {
-    const part = draft.get('colony', partId);
-    if (!part?.separation) continue;
-    draft.put('colony', {
-      ...part,
-      separation: { ...part.separation, queen: partId === colonyId ? 'here' : 'elsewhere' },
-    });
-  }
-  const queen = queenPerhapsIn(draft.apiary, colonyId);
-  if (queen) draft.put('queen', { ...queen, whereabouts: { known: 'colony', colonyId } });
 }
 
 /** What was filed for this colony before is overtaken by what the look says; a part that waits still has its last day. */

@@ -70,7 +70,7 @@ describe('follow-ups that move with what is seen', () => {
     const yard = waitingPart();
     yard.see('2026-05-16', { eggs: NO, cells: cells('open', 3) });
     // Open on day 7: she emerges on day 15 or 16 and not on day 12. The day of decision goes with her.
-    expect(due(yard)).toEqual({ rest: '2026-05-25', 'eggs-due': '2026-06-10', act: '2026-06-22' });
+    expect(due(yard)).toEqual({ rest: '2026-05-24', 'eggs-due': '2026-06-10', act: '2026-06-22' });
   });
 
   it('eggs end the waiting, and with it the day of decision', () => {
