@@ -34,11 +34,14 @@ export function partQueens(draft: Draft, work: Work, path: Path): void {
 const isIntoNewUnit = (work: Work, effect: WorkEffect) =>
   effect.kind === 'queen-over' && work.body.newHives.some((h) => h.colonyId === effect.intoId);
 
-/** Effects on the hive and its stand, carried out when frames and boxes have found theirs. */
-const OF_THE_HIVE: ReadonlySet<WorkEffect['kind']> = new Set(['unit-ends', 'excluder-in', 'excluder-out']);
+type OfTheHive = Extract<WorkEffect, { readonly kind: 'unit-ends' | 'excluder-in' | 'excluder-out' }>;
+
+/** An effect on the hive and its stand, carried out when frames and boxes have found theirs. */
+const isOfTheHive = (effect: WorkEffect): effect is OfTheHive =>
+  effect.kind === 'unit-ends' || effect.kind === 'excluder-in' || effect.kind === 'excluder-out';
 
 function queenEffect(draft: Draft, work: Work, effect: WorkEffect, day: Day, late: number, path: Path): void {
-  if (!('colonyId' in effect) || OF_THE_HIVE.has(effect.kind)) return;
+  if (!('colonyId' in effect) || isOfTheHive(effect)) return;
   const colony = draft.need('colony', effect.colonyId, path);
   if (!colony) return;
   const queen = queenOf(draft.apiary, colony.id);
