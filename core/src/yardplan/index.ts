@@ -3,7 +3,6 @@ export { type ProofEffort, proofsOf, proveYard } from './bound/proveYard.ts';
 export { type Shortage, shortageOf } from './bound/shortage.ts';
 export { daysAhead, firstDayFor, type NucsOnDay, nucsOnDay, nucsOnDayProven, planOfAll } from './howMany.ts';
 export { type Alternative, alternativeOf } from './layout/alternative.ts';
-export { arrangeBox } from './layout/arrangeBox.ts';
 export { isHivedUp, type LaidMove, type LaidOut, layOutYard } from './layout/layOutYard.ts';
 export { makeYardPlan } from './layout/makeYardPlan.ts';
 export { reasonOfMove, reasonOfShake } from './layout/moveReasons.ts';

@@ -173,8 +173,11 @@ export const yardPlanRequest = z.strictObject({
   nights: z.enum(['mild', 'cold']).default('mild'),
   /** In build-up a giver recovers fast; in dearth or midsummer it needs about eight weeks. */
   season: z.enum(['build-up', 'dearth']).default('build-up'),
-  /** Whether frames in a box may be put in order as a nest, or keep the order in which they hang. */
-  order: z.enum(['nest', 'keep']).default('nest'),
+  /**
+   * Whether frames in a box may be put in order as a nest, keep the order in which they hang, or get empty comb between
+   * the brood combs of a strong colony in warm weather.
+   */
+  order: z.enum(['nest', 'keep', 'checkerboard']).default('nest'),
   /** Colonies that are left alone. */
   leftOutIds: z.array(recordId).max(400).default([]),
   /** Frames whose place is decided. */

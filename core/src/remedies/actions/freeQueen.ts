@@ -1,8 +1,10 @@
 import { framesInStore, placeInWords, readingOf, type PlacedFrame, STORE_KEY } from '../../records/index.ts';
 import { addDays, capital } from '../../basics/index.ts';
 import { shareOf } from '../../comb/index.ts';
+import { blankComb } from '../../nest/index.ts';
 import type { UnitFacts } from '../unit/unitFacts.ts';
 import { farFromBrood, hasBrood } from './broodCombs.ts';
+import { hangIn, incoming } from './hangIn.ts';
 import { EMPTY_PLAN, type ActionPlan } from './actionPlan.ts';
 
 /** From this share of stores, and without brood, a comb beside the nest bars the queen. Judgement, no source. */
@@ -57,33 +59,49 @@ export function freeQueen(facts: UnitFacts): ActionPlan {
   const changed = exchanges(facts);
   const at = (f: PlacedFrame) => placeInWords(apiary, colony, f.box, f.slot);
   const place = (f: PlacedFrame) => ({ boxId: f.box.id, slot: f.slot });
+  const hung = hangIn(
+    facts,
+    changed.flatMap(({ honey, empty }) => (typeof empty === 'string' ? [honey] : [honey, empty])),
+    changed.flatMap(({ honey, empty }) =>
+      typeof empty === 'string'
+        ? [{ comb: blankComb(empty, 'drawn'), boxId: honey.box.id, slot: honey.slot }]
+        : [incoming(empty, honey.box.id, honey.slot), incoming(honey, empty.box.id, empty.slot)],
+    ),
+  );
+  const to = (frameId: string, { box, slot }: PlacedFrame) => ({
+    boxId: box.id,
+    slot: hung.slotOf.get(frameId) ?? slot,
+  });
   return {
     ...EMPTY_PLAN,
     name: `free the queen of ${colony.name}`,
     units: [{ facts, after: unit }],
-    moves: changed.flatMap(({ honey, empty }): ActionPlan['moves'][number][] => {
-      const mine = typeof empty !== 'string';
-      return [
-        {
-          frameId: honey.frame.id,
-          from: place(honey),
-          to: mine ? place(empty) : null,
-          fromKey: colony.id,
-          toKey: mine ? colony.id : STORE_KEY,
-          reason: mine
-            ? 'It bars her where it hangs; further out it is food.'
-            : 'It bars her; another unit needs it.',
-        },
-        {
-          frameId: mine ? empty.frame.id : empty,
-          from: mine ? place(empty) : null,
-          to: place(honey),
-          fromKey: mine ? colony.id : STORE_KEY,
-          toKey: colony.id,
-          reason: 'Room to lay beside her brood.',
-        },
-      ];
-    }),
+    moves: [
+      ...changed.flatMap(({ honey, empty }): ActionPlan['moves'][number][] => {
+        const mine = typeof empty !== 'string';
+        return [
+          {
+            frameId: honey.frame.id,
+            from: place(honey),
+            to: mine ? to(honey.frame.id, empty) : null,
+            fromKey: colony.id,
+            toKey: mine ? colony.id : STORE_KEY,
+            reason: mine
+              ? 'It bars her where it hangs; further out it is food.'
+              : 'It bars her; another unit needs it.',
+          },
+          {
+            frameId: mine ? empty.frame.id : empty,
+            from: mine ? place(empty) : null,
+            to: to(mine ? empty.frame.id : empty, honey),
+            fromKey: mine ? colony.id : STORE_KEY,
+            toKey: colony.id,
+            reason: 'Room to lay beside her brood.',
+          },
+        ];
+      }),
+      ...hung.slides,
+    ],
     steps: [
       {
         kind: 'open',
@@ -101,11 +119,12 @@ export function freeQueen(facts: UnitFacts): ActionPlan {
         kind: 'move' as const,
         text:
           typeof empty === 'string'
-            ? `${capital(at(honey))}: the honey goes to the store, an empty drawn comb hangs there`
-            : `${capital(at(honey))}: the honey changes places with the empty comb, ${at(empty)}`,
+            ? `${capital(at(honey))}: the honey goes to the store, an empty drawn comb → slot ${to(empty, honey).slot}`
+            : `${capital(at(empty))}: the empty comb → slot ${to(empty.frame.id, honey).slot}; the honey from slot ${honey.slot} → slot ${to(honey.frame.id, empty).slot}`,
         detail: 'Be sure that she is not on a comb that goes.',
         frameIds: [honey.frame.id, typeof empty === 'string' ? empty : empty.frame.id],
       })),
+      ...hung.steps,
       ...(changed.length > 0
         ? []
         : [

@@ -4,6 +4,7 @@ import { shareOf } from '../../comb/index.ts';
 import { cappedGift, eggGift, type Gift } from '../unit/partners.ts';
 import type { UnitFacts } from '../unit/unitFacts.ts';
 import { EMPTY_PLAN, inAWeek, type ActionPlan } from './actionPlan.ts';
+import { hangIn, incoming } from './hangIn.ts';
 import { roomFor } from './roomFor.ts';
 
 const sizeOf = (facts: UnitFacts) => facts.frames.find((f) => f.box.role === 'brood')?.frame.sizeId ?? '';
@@ -24,7 +25,11 @@ function combPlan(
   const room = roomFor(facts, frame.frame.sizeId);
   if (!room) return null;
   const from = { boxId: frame.box.id, slot: frame.slot };
-  const to = { boxId: room.boxId, slot: room.slot };
+  const { out } = room;
+  const here = hangIn(facts, out ? [out] : [], [incoming(frame, room.boxId)]);
+  const there = hangIn(giver, [frame], out ? [incoming(out, frame.box.id)] : []);
+  const to = { boxId: room.boxId, slot: here.slotOf.get(frame.frame.id) ?? room.slot };
+  const back = out && { boxId: frame.box.id, slot: there.slotOf.get(out.frame.id) ?? frame.slot };
   const of = (...c: Parameters<typeof shareOf>[1][]) => shareOf(readingOf(frame), ...c);
   return {
     ...EMPTY_PLAN,
@@ -50,20 +55,41 @@ function combPlan(
         toKey: colony.id,
         reason,
       },
-      ...(room.out
+      ...(out
         ? [
             {
-              frameId: room.out.frame.id,
-              from: to,
-              to: from,
+              frameId: out.frame.id,
+              from: { boxId: out.box.id, slot: out.slot },
+              to: back,
               fromKey: colony.id,
               toKey: giver.colony.id,
               reason: 'It makes room, and gives the giver a comb to lay in.',
             },
           ]
         : []),
+      ...here.slides,
+      ...there.slides,
     ],
     steps: [
+      // Room first: nothing is hung where a comb still hangs.
+      {
+        kind: 'open',
+        units: [colony.id],
+        text: `Open ${colony.name}`,
+        detail: 'Little smoke. Make room for the comb that comes, then cover it with a cloth.',
+      },
+      ...(out
+        ? [
+            {
+              kind: 'move' as const,
+              units: [colony.id],
+              text: `${capital(at(facts, out))} of ${colony.name} out and aside`,
+              detail: 'Empty comb in exchange; shake its bees off here.',
+              frameIds: [],
+            },
+          ]
+        : []),
+      ...here.steps,
       {
         kind: 'open',
         units: [giver.colony.id],
@@ -74,19 +100,20 @@ function combPlan(
         kind: 'move',
         task: 'carry',
         units: [giver.colony.id, colony.id],
-        text: `${capital(at(giver, frame))} of ${giver.colony.name} → ${colony.name}, slot ${room.slot}`,
+        text: `${capital(at(giver, frame))} of ${giver.colony.name} → ${colony.name}, slot ${to.slot}`,
         detail: `${reason} Shake and brush its bees off before its own hive: no queen travels, no bees fight.`,
         frameIds: [frame.frame.id],
       },
-      ...(room.out
+      ...there.steps,
+      ...(out && back
         ? [
             {
               kind: 'move' as const,
               task: 'carry' as const,
               units: [colony.id, giver.colony.id],
-              text: `The comb that hung there → ${giver.colony.name}, slot ${frame.slot}`,
-              detail: 'Empty comb in exchange; shake its bees off too.',
-              frameIds: [room.out.frame.id],
+              text: `The comb that was set aside → ${giver.colony.name}, slot ${back.slot}`,
+              detail: 'It goes where the nest ends, never between brood.',
+              frameIds: [out.frame.id],
             },
           ]
         : []),

@@ -11,7 +11,7 @@ import { shareOf, WORKER_BROOD } from '../../comb/index.ts';
 import { planFrame } from '../../split/index.ts';
 import type { UnitFacts } from '../unit/unitFacts.ts';
 import { stayShares } from '../../rules/index.ts';
-import { arrangeBox } from '../../yardplan/index.ts';
+import { hangNest } from '../../nest/index.ts';
 import type { ActionPlan } from './actionPlan.ts';
 import { hasBrood } from './broodCombs.ts';
 
@@ -58,10 +58,11 @@ export function layDirect(c: NonNullable<ReturnType<typeof combsForOneBox>>): {
       referenceSize,
       stayShares(c.host.rules),
     );
-  const slots = arrangeBox(
+  const slots = hangNest(
     c.kept.map((f) => ({ frame: plan(f), slot: c.own.includes(f) ? f.slot : null })),
     c.slots,
     'nest',
+    c.host.unit.bees,
   );
   const all = [...c.own.map((frame) => ({ frame, guest: null })), ...c.coming];
   const moves = all.flatMap(({ frame: f, guest }): ActionPlan['moves'][number][] => {

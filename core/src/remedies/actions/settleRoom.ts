@@ -2,6 +2,7 @@ import { boxesOfColony, boxName, readingOf } from '../../records/index.ts';
 import { shareOf } from '../../comb/index.ts';
 import { giversFor } from '../unit/partners.ts';
 import { layingChance, type UnitFacts } from '../unit/unitFacts.ts';
+import { hangIn } from './hangIn.ts';
 import { toStore } from './toStore.ts';
 import { EMPTY_PLAN, inAWeek, type ActionPlan } from './actionPlan.ts';
 
@@ -69,6 +70,7 @@ export function shrink(facts: UnitFacts): ActionPlan | null {
     .toSorted((a, b) => worth(a) - worth(b))
     .slice(0, Math.max(0, frames.length - keeps));
   if (spare.length === 0) return null;
+  const hung = hangIn(facts, spare);
   const boxes = boxesOfColony(apiary, colony);
   const emptied = boxes.filter(
     (b) =>
@@ -80,7 +82,7 @@ export function shrink(facts: UnitFacts): ActionPlan | null {
     ...EMPTY_PLAN,
     name: `shrink ${colony.name} to what it covers`,
     units: [{ facts, after: unit }],
-    moves: toStore(spare, colony.id, 'Neither brood nor food: it only cools the nest.'),
+    moves: [...toStore(spare, colony.id, 'Neither brood nor food: it only cools the nest.'), ...hung.slides],
     emptiedBoxIds: emptied.map((b) => b.id),
     steps: [
       { kind: 'open', units: [colony.id], text: `Open ${colony.name}`, detail: 'A warm hour, quickly.' },
@@ -92,10 +94,12 @@ export function shrink(facts: UnitFacts): ActionPlan | null {
           .join('; '),
         frameIds: spare.map((f) => f.frame.id),
       },
+      ...hung.steps,
       {
         kind: 'check',
-        text: 'Push brood and food together against the warm side; a dummy board beside them',
-        detail: 'Brood stays in its order. Or hang all into a nuc box on the same stand.',
+        text: 'A dummy board closes the nest',
+        detail:
+          'Brood hangs together in its order, food beside it. Or hang all into a nuc box on the same stand.',
       },
       {
         kind: 'close',

@@ -8,10 +8,12 @@ import {
   isSlotOf,
   readingOf,
   type PlacedFrame,
+  type StepDraft,
+  type WorkMove,
 } from '../../records/index.ts';
 import type { UnitFacts } from '../unit/unitFacts.ts';
-import { farFromBrood } from './broodCombs.ts';
 import { EMPTY_PLAN, type ActionPlan } from './actionPlan.ts';
+import { hangIn, incoming } from './hangIn.ts';
 import { toStore } from './toStore.ts';
 
 /** From this share of stores, and without brood, a comb is food that is worth hanging in. */
@@ -39,7 +41,8 @@ export function shakeOutPart(facts: UnitFacts): ActionPlan | null {
       shareOf(readingOf(f), 'eggs', 'open', 'capped', 'emerging', 'drone') === 0,
   );
   const hung = hungIn(facts, hers, food);
-  const moved = new Set(hung.map((m) => m.frameId));
+  const moved = new Set(hung.moves.map((m) => m.frameId));
+  const fed = food.filter((f) => moved.has(f.frame.id));
   const inWords = (list: typeof boxes) => list.map((b) => boxName(boxes, b.id)).join(' and ');
   const bees = out.reduce((sum, f) => sum + shareOfBees(readingOf(f)), 0);
   const barrier = colony.hiveId !== null && boxesOfHive(apiary, colony.hiveId).some((b) => b.excluderBelow);
@@ -49,7 +52,7 @@ export function shakeOutPart(facts: UnitFacts): ActionPlan | null {
     name: `shake out the ${inWords(theirs)} of ${colony.name}`,
     units: [{ facts, after: { ...unit, bees: Math.max(0, unit.bees - bees * (1 - COME_HOME)) } }],
     moves: [
-      ...hung,
+      ...hung.moves,
       ...toStore(
         out.filter((f) => !moved.has(f.frame.id)),
         colony.id,
@@ -91,13 +94,14 @@ export function shakeOutPart(facts: UnitFacts): ActionPlan | null {
             },
           ]
         : []),
-      ...(hung.length > 0
+      ...hung.steps,
+      ...(fed.length > 0
         ? [
             {
               kind: 'move' as const,
-              text: `Hang ${hung.length} ${hung.length === 1 ? 'comb' : 'combs'} of food outside her nest`,
+              text: `Hang ${fed.length} ${fed.length === 1 ? 'comb' : 'combs'} of food where her nest ends`,
               detail: 'Beside the last comb with brood or bread, never between brood.',
-              frameIds: hung.map((m) => m.frameId),
+              frameIds: fed.map((f) => f.frame.id),
             },
           ]
         : []),
@@ -130,33 +134,39 @@ export function shakeOutPart(facts: UnitFacts): ActionPlan | null {
   };
 }
 
-/** Combs of food in the free slots of her boxes, the outermost first: the nest keeps its order. */
+/** Combs of food into her boxes as far as there is room, hung where her nest ends. */
 function hungIn(
-  { colony, frames }: UnitFacts,
+  facts: UnitFacts,
   hers: ReturnType<typeof boxesOfColony>,
   food: readonly PlacedFrame[],
-): ActionPlan['moves'][number][] {
-  const free = hers.flatMap((box) =>
-    combSlots(box)
-      .filter((s) => isSlotOf(box, s, colony.id) && !frames.some((f) => f.box.id === box.id && f.slot === s))
-      .map((slot) => ({ box, slot })),
+): { moves: WorkMove[]; steps: readonly StepDraft[] } {
+  const { colony, frames } = facts;
+  const free = new Map(
+    hers.map((box) => {
+      const slots = combSlots(box).filter((s) => isSlotOf(box, s, colony.id));
+      return [box.id, slots.length - frames.filter((f) => f.box.id === box.id).length];
+    }),
   );
-  const far = free.toSorted(
-    (a, b) => farFromBrood(frames, b.box.id, b.slot) - farFromBrood(frames, a.box.id, a.slot),
-  );
-  const moves: ActionPlan['moves'][number][] = [];
-  for (const f of food) {
-    const at = far.findIndex(({ box }) => box.sizeId === f.frame.sizeId);
-    const [place] = at < 0 ? [] : far.splice(at, 1);
-    if (!place) continue;
-    moves.push({
-      frameId: f.frame.id,
-      from: { boxId: f.box.id, slot: f.slot },
-      to: { boxId: place.box.id, slot: place.slot },
-      fromKey: colony.id,
-      toKey: colony.id,
-      reason: 'Food for what stays.',
-    });
-  }
-  return moves;
+  const into = food.flatMap((f) => {
+    const box = hers.find((b) => b.sizeId === f.frame.sizeId && (free.get(b.id) ?? 0) > 0);
+    if (!box) return [];
+    free.set(box.id, (free.get(box.id) ?? 0) - 1);
+    return [{ frame: f, ...incoming(f, box.id) }];
+  });
+  const hung = hangIn(facts, [], into);
+  const moves = into.flatMap(({ frame: f, boxId }): WorkMove[] => {
+    const slot = hung.slotOf.get(f.frame.id);
+    if (slot === undefined) return [];
+    return [
+      {
+        frameId: f.frame.id,
+        from: { boxId: f.box.id, slot: f.slot },
+        to: { boxId, slot },
+        fromKey: colony.id,
+        toKey: colony.id,
+        reason: 'Food for what stays.',
+      },
+    ];
+  });
+  return { moves: [...moves, ...hung.slides], steps: hung.steps };
 }

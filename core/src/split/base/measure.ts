@@ -45,6 +45,7 @@ export interface PlanFrame {
   readonly beeBread: number;
   readonly stores: number;
   readonly drawn: number;
+  readonly foundation: number;
   readonly liveCells: number;
   readonly hasQueen: boolean;
   /** Share of its bees that stay with it when it is moved in the yard, and away. */
@@ -79,6 +80,7 @@ export function planFrame(
     beeBread: of('beeBread'),
     stores: of('honey', 'nectar'),
     drawn: of('drawn'),
+    foundation: of('foundation'),
     liveCells: hasLiveCell(reading)
       ? reading.cells.reduce((n, c) => n + (isLiveCell(c.kind) ? c.count : 0), 0)
       : 0,

@@ -34,7 +34,7 @@ export function moveSteps(moves: readonly PlannedMove[], bees = 'Bees stay on it
             kind: 'move' as const,
             task: 'slide' as const,
             units: [...new Set(slides.map((m) => partKey(m.toPart)))],
-            text: `Slide ${slides.length === 1 ? 'one frame' : `${slides.length} frames`} over, brood to brood`,
+            text: `Push the rest together: ${slides.length === 1 ? 'one frame slides' : `${slides.length} frames slide`}`,
             detail: slides.map((m) => `${capital(m.fromLabel)} → ${m.toLabel}`).join('; '),
             frameIds: slides.map((m) => m.frameId),
           },

@@ -32,7 +32,20 @@ function laid(goes: readonly number[], store: readonly ('drawn' | 'foundation')[
   }));
   return {
     donor,
-    ...layOut({ donor, setup, choice, store: frames, newBoxId: NEW_BOX, hung: new Map(), newName: 'New' }),
+    ...layOut({
+      donor,
+      setup,
+      choice,
+      store: frames,
+      newBoxId: NEW_BOX,
+      hung: new Map(),
+      newName: 'New',
+      strength: [
+        { bees: 8, capped: 2 },
+        { bees: 4, capped: 1 },
+      ],
+      cool: false,
+    }),
   };
 }
 

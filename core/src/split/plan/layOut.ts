@@ -1,8 +1,7 @@
 import type { FrameSizeId } from '../../comb/index.ts';
-import { numberAt } from '../../basics/index.ts';
+import { blankComb, fillsUp, hangNest } from '../../nest/index.ts';
 import type { Frame } from '../../records/index.ts';
 import type { Donor, PartSlot, PlannedMove, Setup } from '../base/method.ts';
-import { arrangeNest, takeIn } from './arrange.ts';
 import { fitsInto, type Choice, type PlanFrame } from '../base/measure.ts';
 import type { WorkFacts } from './workFacts.ts';
 
@@ -27,6 +26,11 @@ export interface LaidOut {
   readonly unfilled: number;
 }
 
+interface Strength {
+  readonly bees: number;
+  readonly capped: number;
+}
+
 interface LayOutInput {
   readonly donor: Donor;
   readonly setup: Setup;
@@ -36,6 +40,10 @@ interface LayOutInput {
   readonly newName: string;
   /** Frames that hang where they belong already. */
   readonly hung: WorkFacts['hung'];
+  /** Frames of bees when the field bees are home, and of capped brood: of the part that stays and of the new part. */
+  readonly strength: readonly [Strength, Strength];
+  /** Nights are cold. */
+  readonly cool: boolean;
 }
 
 interface Target {
@@ -49,82 +57,115 @@ interface Target {
   readonly label: string;
 }
 
+/** A comb in a box while it is laid out; the slot is null until it is hung. */
+interface Hanging {
+  readonly id: string;
+  /** Null for a comb of the store. */
+  readonly frame: PlanFrame | null;
+  readonly blank: Frame['blank'] | null;
+  readonly slot: number | null;
+  /** It was hung in the course of the work. */
+  readonly done: boolean;
+}
+
 /**
- * Turns "which part" into "which slot". Frames that need not move keep their order, sliding over where
- * brood comes in beside brood; what is left over is filled from the store, drawn comb before foundation.
+ * Turns "which part" into "which slot". Every box from which combs leave, or into which they come, hangs as a nest
+ * afterwards: pushed together, brood beside brood, what fills up outside it.
  */
 export function layOut(input: LayOutInput): LaidOut {
   const { donor, setup, choice } = input;
   const targets = targetsOf(input);
-  const taken = new Map<string, Map<number, string>>(targets.map((t) => [t.id, new Map()]));
-  const moves: LaidMove[] = [];
+  const boxes = new Map<string, Hanging[]>(targets.map((t) => [t.id, []]));
+  const inBox = (id: string): Hanging[] => boxes.get(id) ?? [];
   const arrivals: [PlanFrame[], PlanFrame[]] = [[], []];
-  const hungAt = (f: PlanFrame, i: number) =>
-    choice.part[i] === setup.restingPart[i] ? input.hung.get(f.id) : undefined;
-  const targetOf = (boxId: string) => targets.find((t) => t.id === boxId);
-  const place = (frame: PlanFrame, to: Target, slot: number, done = false) => {
-    taken.get(to.id)?.set(slot, frame.id);
-    moves.push({
-      done,
-      frameId: frame.id,
-      fromBoxId: frame.boxId,
-      fromSlot: frame.slot,
-      toBoxId: to.id,
-      toSlot: slot,
-      planned: {
-        frameId: frame.id,
-        frame,
-        fromLabel: frame.label,
-        toLabel: `${to.label}, slot ${slot}`,
-        toPart: to.part,
-        blank: null,
-        slides: frame.boxId === to.id,
-      },
-    });
-  };
-  donor.frames.forEach((f, i) => {
-    const at = hungAt(f, i);
-    const to = at && targetOf(at.boxId);
-    if (to && (at.boxId !== f.boxId || at.slot !== f.slot)) place(f, to, at.slot, true);
-    else if (choice.part[i] === setup.restingPart[i]) taken.get(f.boxId)?.set(f.slot, f.id);
-    else arrivals[choice.part[i] as 0 | 1].push(f);
+  donor.frames.forEach((frame, i) => {
+    const rests = choice.part[i] === setup.restingPart[i];
+    const at = rests ? input.hung.get(frame.id) : undefined;
+    const own = { id: frame.id, frame, blank: null };
+    if (at && boxes.has(at.boxId)) inBox(at.boxId).push({ ...own, slot: at.slot, done: true });
+    else if (rests) inBox(frame.boxId).push({ ...own, slot: frame.slot, done: false });
+    else arrivals[choice.part[i] as 0 | 1].push(frame);
   });
-  for (const part of [0, 1] as const) {
-    let waiting = arrivals[part];
-    for (const target of targets.filter((t) => t.part === part && t.role === 'brood')) {
-      const box = taken.get(target.id) as Map<number, string>;
-      const free = freeSlots(target, box);
-      const fits = waiting.filter((f) => fitsInto(f, target.sizeId)).slice(0, free.length);
-      if (fits.length === 0) continue;
-      if (box.size === 0) {
-        arrangeNest(fits).forEach((f, k) => place(f, target, numberAt(free, k)));
-      } else {
-        const present = donor.frames.filter((f) => f.boxId === target.id && box.get(f.slot) === f.id);
-        const settled = takeIn(
-          present.map((frame) => ({ frame, slot: frame.slot })),
-          fits,
-          free,
-          target.slots,
-        );
-        for (const f of present) box.delete(f.slot);
-        for (const { frame, slot } of settled) {
-          if (frame.boxId === target.id && frame.slot === slot) box.set(slot, frame.id);
-          else place(frame, target, slot);
-        }
-      }
-      waiting = waiting.filter((f) => !fits.includes(f));
-    }
-  }
-  const unfilled = fillFromStore(input, targets, taken, moves);
+  for (const part of [0, 1] as const) takeIn(arrivals[part], ofPart(targets, part), inBox);
+  const unfilled = fillFromStore(input, targets, inBox);
+  const hung = new Map(targets.map((t) => [t.id, hang(t, inBox(t.id), input)]));
+  const moves = targets.flatMap((t) => (hung.get(t.id) ?? []).flatMap((h) => moveOf(h, t)));
   const slotsOf = (part: 0 | 1) =>
     targets
       .filter((t) => t.part === part)
-      .flatMap((t) =>
-        [...(taken.get(t.id) as Map<number, string>)]
-          .toSorted((a, b) => a[0] - b[0])
-          .map(([slot, frameId]) => ({ boxId: t.id, slot, frameId })),
-      );
+      .flatMap((t) => (hung.get(t.id) ?? []).map(({ id, slot }) => ({ boxId: t.id, slot, frameId: id })));
   return { moves, slots: [slotsOf(0), slotsOf(1)], unfilled };
+}
+
+/** The brood boxes of a part, the one with the most brood on its combs first once they have any. */
+const ofPart = (targets: readonly Target[], part: 0 | 1): Target[] =>
+  targets.filter((t) => t.part === part && t.role === 'brood');
+
+/** Gives combs that come to a part to its boxes: to the fullest nest that has room for their size. */
+function takeIn(
+  coming: readonly PlanFrame[],
+  targets: readonly Target[],
+  inBox: (id: string) => Hanging[],
+): void {
+  const broodIn = (t: Target) => inBox(t.id).reduce((n, h) => n + (h.frame?.brood ?? 0), 0);
+  for (const frame of coming.toSorted((a, b) => b.brood - a.brood)) {
+    const [target] = targets
+      .filter((t) => fitsInto(frame, t.sizeId) && inBox(t.id).length < t.combSlots.length)
+      .toSorted((a, b) => broodIn(b) - broodIn(a));
+    if (target) inBox(target.id).push({ id: frame.id, frame, blank: null, slot: null, done: false });
+  }
+}
+
+type Hung = Hanging & { readonly slot: number };
+
+/** Every comb of a box in its slot, from slot 1 up; a box that is not touched stays as it is. */
+function hang(target: Target, combs: readonly Hanging[], { donor, cool, strength }: LayOutInput): Hung[] {
+  const hasLeft = donor.frames.some((f) => f.boxId === target.id && !combs.some((h) => h.id === f.id));
+  const touched = target.role === 'brood' && (hasLeft || combs.some((h) => h.slot === null));
+  const slots = touched
+    ? hangNest(
+        combs.map((h) => ({
+          frame: h.frame ?? blankComb(h.id, h.blank),
+          slot: h.slot,
+          // Cells are not shaken about, and what was hung in the course of the work is not hung twice.
+          fixed: h.slot !== null && (h.done || (h.frame?.liveCells ?? 0) > 0),
+        })),
+        target.combSlots,
+        // In the cool, order is left as the bees made it.
+        cool ? 'keep' : 'nest',
+        strength[target.part].bees,
+      )
+    : new Map<string, number>();
+  return combs
+    .flatMap((h) => {
+      const slot = slots.get(h.id) ?? h.slot;
+      return slot === null ? [] : [{ ...h, slot }];
+    })
+    .toSorted((a, b) => a.slot - b.slot);
+}
+
+/** What it takes to hang a comb there; nothing where it hangs already. */
+function moveOf({ id, frame, blank, slot, done }: Hung, to: Target): LaidMove[] {
+  if (frame && frame.boxId === to.id && frame.slot === slot) return [];
+  return [
+    {
+      done,
+      frameId: id,
+      fromBoxId: frame?.boxId ?? null,
+      fromSlot: frame?.slot ?? null,
+      toBoxId: to.id,
+      toSlot: slot,
+      planned: {
+        frameId: id,
+        frame,
+        fromLabel: frame?.label ?? 'the store',
+        toLabel: `${to.label}, slot ${slot}`,
+        toPart: to.part,
+        blank,
+        slides: frame?.boxId === to.id,
+      },
+    },
+  ];
 }
 
 function targetsOf({ donor, setup, newBoxId, newName }: LayOutInput): Target[] {
@@ -152,53 +193,30 @@ function targetsOf({ donor, setup, newBoxId, newName }: LayOutInput): Target[] {
   return targets;
 }
 
-const freeSlots = (target: Target, box: ReadonlyMap<number, string>): number[] =>
-  target.combSlots.filter((s) => !box.has(s));
-
+/** Combs of the store for free slots: the new part first, which needs them most; drawn comb before foundation. */
 function fillFromStore(
-  { store, hung }: LayOutInput,
+  { store, hung, strength, cool }: LayOutInput,
   targets: readonly Target[],
-  taken: Map<string, Map<number, string>>,
-  moves: LaidMove[],
+  inBox: (id: string) => Hanging[],
 ): number {
-  let unfilled = 0;
-  const fill = (target: Target, slot: number, frame: Frame, done: boolean) => {
-    taken.get(target.id)?.set(slot, frame.id);
-    moves.push({
-      done,
-      frameId: frame.id,
-      fromBoxId: null,
-      fromSlot: null,
-      toBoxId: target.id,
-      toSlot: slot,
-      planned: {
-        frameId: frame.id,
-        frame: null,
-        fromLabel: 'the store',
-        toLabel: `${target.label}, slot ${slot}`,
-        toPart: target.part,
-        blank: frame.blank,
-        slides: false,
-      },
-    });
-  };
+  const fill = (target: Target, frame: Frame, slot: number | null) =>
+    inBox(target.id).push({ id: frame.id, frame: null, blank: frame.blank, slot, done: slot !== null });
   for (const frame of store) {
     const at = hung.get(frame.id);
     const target = targets.find((t) => t.id === at?.boxId);
-    if (at && target) fill(target, at.slot, frame, true);
+    if (at && target) fill(target, frame, at.slot);
   }
   const left = store.filter((f) => !hung.has(f.id));
-  // The new part first: it needs comb most.
+  let unfilled = 0;
   for (const target of targets.filter((t) => t.role === 'brood').toSorted((a, b) => b.part - a.part)) {
-    const box = taken.get(target.id) as Map<number, string>;
-    for (const slot of freeSlots(target, box)) {
-      const at = left.findIndex((f) => f.sizeId === target.sizeId);
+    const combs = () => ofPart(targets, target.part).reduce((n, t) => n + inBox(t.id).length, 0);
+    for (let free = target.combSlots.length - inBox(target.id).length; free > 0; free--) {
+      const at = left.findIndex(
+        (f) => f.sizeId === target.sizeId && fillsUp(f.blank, combs(), strength[target.part], cool),
+      );
       const [frame] = at < 0 ? [] : left.splice(at, 1);
-      if (!frame) {
-        unfilled++;
-        continue;
-      }
-      fill(target, slot, frame, false);
+      if (frame) fill(target, frame, null);
+      else unfilled++;
     }
   }
   return unfilled;

@@ -141,6 +141,8 @@ export function makePlan(
     newBoxId: ids.box,
     newName: request.newName,
     hung,
+    strength: [bothOf(stay), bothOf(fresh)],
+    cool: request.options['nights'] === 'cold',
   });
   const context: ReasonContext = {
     frames: donor.frames,
@@ -250,6 +252,8 @@ export function makePlan(
 /** The key of the part that comes out of the colony. */
 const NEW_KEY = 'new';
 
+const bothOf = (m: PartMeasure) => ({ bees: m.framesOfBeesAfterDrift, capped: m.cappedFrames });
+
 const strengthOf = (m: PartMeasure): UnitStrength => ({
   frames: m.frames,
   bees: m.framesOfBeesAfterDrift,
@@ -311,7 +315,7 @@ function reasonOf(
   frames: readonly PlanFrame[],
   context: ReasonContext,
 ): string {
-  if (move.slides) return 'Slides over within its box, so that brood hangs beside brood.';
+  if (move.slides) return 'Pushed together: brood beside brood, and no gap for wild comb.';
   if (move.frame === null) {
     return move.blank === 'drawn'
       ? 'Drawn comb from the store fills a free slot.'

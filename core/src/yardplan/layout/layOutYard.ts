@@ -3,7 +3,7 @@ import type { Frame } from '../../records/index.ts';
 import { bothSides } from '../../comb/index.ts';
 import { fitsInto, planFrame, type PlanFrame } from '../../split/index.ts';
 import { stayShares } from '../../rules/index.ts';
-import { arrangeBox, type OrderSchool, type ToArrange } from './arrangeBox.ts';
+import { fillsUp, hangNest, type OrderSchool, type ToHang } from '../../nest/index.ts';
 import { kitBoxKey } from '../problem/buildProblem.ts';
 import type { Evaluation } from '../search/evaluate.ts';
 import { AT } from '../rules/measures.ts';
@@ -126,9 +126,7 @@ function hang(
     .filter((f) => !inPlace.includes(f))
     // A nuc keeps the order in which its frames hung.
     .toSorted((a, b) => (hived ? a.slot - b.slot : 0));
-  // Weak or cool, or told so: what hangs in order stays in order.
   const { nights, order } = problem.request;
-  const school: OrderSchool = nights === 'cold' || order === 'keep' || hived ? 'keep' : 'nest';
 
   const free = new Map(
     boxes.map((b) => {
@@ -137,7 +135,7 @@ function hang(
     }),
   );
   const broodIn = (b: UnitBox) => inPlace.reduce((n, f) => n + (f.boxId === b.id ? f.brood : 0), 0);
-  const perBox = new Map<string, ToArrange[]>(
+  const perBox = new Map<string, ToHang<PlanFrame>[]>(
     boxes.map((b) => [
       b.id,
       inPlace.filter((f) => f.boxId === b.id).map((f) => ({ frame: f, slot: f.slot })),
@@ -153,6 +151,9 @@ function hang(
     const own = f.home === unit.index;
     perBox.get(box.id)?.push({ frame: f, slot: hived && own ? offset + k + 1 : null });
   });
+  const after = seen.after[unit.index];
+  const strength = { bees: after?.[AT.bees] ?? 0, capped: after?.[AT.capped] ?? 0 };
+  const school = schoolFor(order, nights === 'cold' || hived, unit.kind, strength.bees);
   const fills: PlanFrame[] = [];
   let gaps = 0;
   if ((touched || unit.kind === 'nuc' || hived) && !staysNarrow(problem, plan, unit)) {
@@ -160,7 +161,11 @@ function hang(
       if (b.role !== 'brood') continue;
       while ((free.get(b.id) ?? 0) > 0) {
         free.set(b.id, (free.get(b.id) ?? 0) - 1);
-        const at = fillers.findIndex((f) => f.sizeId === b.sizeId);
+        const at = fillers.findIndex(
+          (f) =>
+            f.sizeId === b.sizeId &&
+            fillsUp(f.blank, here.length + fills.length, strength, nights === 'cold'),
+        );
         const filler = at < 0 ? undefined : fillers.splice(at, 1)[0];
         if (!filler) {
           gaps++;
@@ -174,8 +179,17 @@ function hang(
   }
   const laid = boxes.flatMap((b): LaidFrame[] => {
     const frames = perBox.get(b.id) ?? [];
-    const changed = frames.some((f) => f.slot === null) || hived;
-    const slots = changed ? arrangeBox(frames, b.ownSlots, school) : null;
+    const left = problem.frames.some((f, i) => f.boxId === b.id && plan.to[i] !== unit.index);
+    const changed = b.role === 'brood' && (left || hived || frames.some((f) => f.slot === null));
+    const slots = changed
+      ? hangNest(
+          // Queen cells are not shaken about.
+          frames.map((f) => ({ ...f, fixed: f.slot !== null && !hived && f.frame.liveCells > 0 })),
+          b.ownSlots,
+          school,
+          strength.bees,
+        )
+      : null;
     return frames.map((f) => ({
       frame: f.frame,
       boxId: b.id,
@@ -184,6 +198,20 @@ function hang(
     }));
   });
   return { laid, gaps, empty, fills: laid.filter((l) => fills.includes(l.frame)) };
+}
+
+/** From so many frames of bees empty comb may stand between combs of brood in warm weather (common practice, no source). */
+const STRONG = 8;
+
+/** What hangs in order stays in order where it is cool, or where it is told to; only the strong are opened up. */
+function schoolFor(
+  order: YardProblem['request']['order'],
+  cool: boolean,
+  kind: YardUnit['kind'],
+  bees: number,
+): OrderSchool {
+  if (cool) return 'keep';
+  return order === 'checkerboard' && (kind === 'nuc' || bees < STRONG) ? 'nest' : order;
 }
 
 const shrinkOf = (problem: YardProblem, unit: YardUnit) =>

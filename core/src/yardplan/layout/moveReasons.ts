@@ -17,7 +17,7 @@ export function reasonOfMove(problem: YardProblem, seen: Evaluation, move: LaidM
     if (!to) return from && hasWish(from, 'room') ? 'Makes room in the nest.' : 'Not needed where it hangs.';
     return move.frame.drawn > 0.5 ? 'Drawn comb fills the free slot.' : 'Foundation fills the free slot.';
   }
-  if (move.fromUnit === move.toUnit) return 'Slides over, so that brood hangs beside brood.';
+  if (move.fromUnit === move.toUnit) return 'Pushed together: brood beside brood, and no gap for wild comb.';
   const frame = frames[move.index];
   if (!frame) return 'Fills the free slot.';
   const pinned = frame.pinnedTo === null ? '' : ' You decided so.';

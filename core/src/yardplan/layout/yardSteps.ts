@@ -195,7 +195,7 @@ function stepsAt(
       kind: 'move',
       task: 'slide',
       units: [unit.key],
-      text: `Slide ${within.length === 1 ? 'one frame' : `${within.length} frames`} in ${name}, brood to brood`,
+      text: `Push ${name} together: ${within.length === 1 ? 'one frame slides' : `${within.length} frames slide`}`,
       detail: slidesInWords(within, unit),
       frameIds: within.map((m) => m.frame.id),
     });

@@ -115,6 +115,11 @@ function Circumstances({ request, apiary }: { readonly request: YardPlanRequest;
           options={[
             { id: 'nest', label: 'As a nest', hint: 'Brood together, honey outside; for warm days.' },
             { id: 'keep', label: 'As they hang', hint: 'For weak colonies and cool days.' },
+            {
+              id: 'checkerboard',
+              label: 'Empty comb between brood',
+              hint: 'Strong colonies in warm weather only; all others as a nest.',
+            },
           ]}
         />
         {yards.length > 1 && (

@@ -1,0 +1,197 @@
+import { numberAt } from '../basics/index.ts';
+import { hasFood, roleOf, SMALL_UNIT, type CombRole, type NestComb } from './nestComb.ts';
+
+/**
+ * How freely combs that hang already may be moved about: `keep` slides them but keeps their order, for bought, weak and
+ * cool colonies; `nest` puts them into the best order; `checkerboard` sets empty combs between the brood combs of a
+ * strong colony in warm weather.
+ */
+export const ORDER_SCHOOLS = ['nest', 'keep', 'checkerboard'] as const;
+export type OrderSchool = (typeof ORDER_SCHOOLS)[number];
+
+/** A comb for a box, and the slot where it hangs already; null when it comes from elsewhere. */
+export interface ToHang<T extends NestComb = NestComb> {
+  readonly frame: T;
+  readonly slot: number | null;
+  /** It is not slid: a queen cell hangs on it, or it was hung there in the course of the work. */
+  readonly fixed?: boolean;
+}
+
+/** What it costs that a comb which is not to be slid gets another slot. */
+const FIXED = 500;
+
+/** What it costs that a comb which hangs there already gets another slot. */
+const SLIDE: Readonly<Record<OrderSchool, number>> = { keep: 2.5, nest: 0.7, checkerboard: 0.7 };
+
+/** What it costs that two combs which hang there already change their order: when it is to be kept, nothing outweighs it. */
+const TURNED: Readonly<Record<OrderSchool, number>> = { keep: 150, nest: 3, checkerboard: 3 };
+
+/** A slot left free between combs is filled with wild comb within days: the rest is pushed together, however many slide. */
+const GAP = 40;
+
+/** What it costs that something stands between two combs of brood. */
+const BETWEEN: Readonly<Record<Exclude<CombRole, 'brood'>, number>> = {
+  foundation: 100,
+  drawn: 40,
+  stores: 40,
+  bread: 20,
+};
+
+/** What it costs that foundation stands beside the brood while something better hangs further out. */
+const FOUNDATION_AT_BROOD = 12;
+/** Brood at the wall, while combs are there to stand outside it. */
+const AT_WALL = 12;
+/** A nest without food on or beside it; a small unit starves beside it on a cold night. */
+const FOOD_APART = { small: 300, large: 3 } as const;
+/** A queen cell at the outside. */
+const CELL_OUTSIDE = 12;
+
+/** What a slot further from the brood costs, by what a comb is: bread beside it, comb to lay in next, food and foundation outside. */
+const AWAY: Readonly<Record<Exclude<CombRole, 'brood'>, number>> = {
+  bread: 0.6,
+  drawn: 0.35,
+  stores: -0.3,
+  foundation: -0.35,
+};
+
+/**
+ * Gives every comb of a box a slot: brood together with the fullest innermost, bee bread beside it, empty comb next, food
+ * and foundation outside, no gap, and as few combs slid as that is worth.
+ *
+ * A small optimisation of its own: exchanges and shifts until none pays.
+ *
+ * @param slots - the slots of the box that may be used, in order; at least as many as combs
+ * @param framesOfBees - of the whole unit: in a small one food touches the brood before all
+ * @returns by comb id, its slot
+ */
+export function hangNest(
+  frames: readonly ToHang[],
+  slots: readonly number[],
+  school: OrderSchool,
+  framesOfBees: number,
+): Map<string, number> {
+  const small = framesOfBees < SMALL_UNIT;
+  const costOf = (order: readonly (ToHang | null)[]) => costOfNest(order, slots, school, small);
+  const order: (ToHang | null)[] = slots.map((s) => frames.find((f) => f.slot === s) ?? null);
+  const placed = new Set(order);
+  // Those that come are taken in one by one where they cost least, the fullest first.
+  for (const f of frames.filter((g) => !placed.has(g)).toSorted((a, b) => b.frame.brood - a.frame.brood)) {
+    let best = Infinity;
+    let at = -1;
+    order.forEach((there, i) => {
+      if (there !== null) return;
+      order[i] = f;
+      const cost = costOf(order);
+      if (cost < best) {
+        best = cost;
+        at = i;
+      }
+      order[i] = null;
+    });
+    if (at >= 0) order[at] = f;
+  }
+  improve(order, costOf);
+  if (school !== 'keep') {
+    // From its mirror image the nest may come to hang better at the other wall.
+    const mirrored = order.toReversed();
+    improve(mirrored, costOf);
+    if (costOf(mirrored) < costOf(order) - 1e-9) order.splice(0, order.length, ...mirrored);
+  }
+  const where = new Map<string, number>();
+  order.forEach((f, i) => {
+    if (f) where.set(f.frame.id, numberAt(slots, i));
+  });
+  return where;
+}
+
+/** What an order costs, in combs slid. Exported for the check against all orders there are. */
+export function costOfNest(
+  order: readonly (ToHang | null)[],
+  slots: readonly number[],
+  school: OrderSchool,
+  small: boolean,
+): number {
+  let cost = 0;
+  let lastSlot = 0;
+  const roles = order.map((f) => (f ? roleOf(f.frame) : null));
+  const first = roles.indexOf('brood');
+  const last = roles.lastIndexOf('brood');
+  const middle = first < 0 ? (order.length - 1) / 2 : (first + last) / 2;
+  const lowest = roles.findIndex((r) => r !== null);
+  const highest = roles.findLastIndex((r) => r !== null);
+  let outside = 0;
+  let better = 0;
+  order.forEach((f, i) => {
+    const role = roles[i];
+    if (!f || !role) {
+      if (i > lowest && i < highest) cost += GAP;
+      return;
+    }
+    if (f.slot !== null) {
+      if (f.slot !== slots[i]) cost += f.fixed ? FIXED : SLIDE[school];
+      if (f.slot < lastSlot) cost += TURNED[school];
+      lastSlot = f.slot;
+    }
+    if (f.frame.liveCells > 0 && (i === lowest || i === highest)) cost += CELL_OUTSIDE;
+    if (role === 'brood') {
+      cost += 0.2 * f.frame.brood * Math.abs(i - middle);
+      return;
+    }
+    outside++;
+    if (role !== 'foundation') better++;
+    // Nothing but brood within the brood: the bees cannot keep the far side warm.
+    if (first >= 0 && i > first && i < last) {
+      const parted = (role === 'drawn' || role === 'foundation') && isBetweenTwo(roles, i);
+      cost += school === 'checkerboard' && parted ? -2 : BETWEEN[role];
+    }
+    const away = first < 0 ? Math.abs(i - middle) : Math.max(first - i, i - last, 0);
+    cost += AWAY[role] * away;
+  });
+  if (first < 0) return cost;
+  const beside = [roles[first - 1], roles[last + 1]].filter((r) => r !== null && r !== undefined);
+  const wellBeside = beside.filter((r) => r !== 'foundation').length;
+  cost += FOUNDATION_AT_BROOD * Math.max(0, Math.min(better, beside.length) - wellBeside);
+  const atWall = Number(first === 0) + Number(last === order.length - 1);
+  cost += AT_WALL * Math.max(0, atWall - Math.max(0, 2 - outside));
+  const touching = [order[first - 1], order[first], order[last], order[last + 1]];
+  if (!touching.some((t) => t && hasFood(t.frame))) cost += FOOD_APART[small ? 'small' : 'large'];
+  return cost;
+}
+
+const isBetweenTwo = (roles: readonly (CombRole | null)[], i: number): boolean =>
+  roles[i - 1] === 'brood' && roles[i + 1] === 'brood';
+
+function improve(order: (ToHang | null)[], costOf: (order: readonly (ToHang | null)[]) => number): void {
+  let cost = costOf(order);
+  const n = order.length;
+  for (;;) {
+    let better: (ToHang | null)[] | null = null;
+    const look = (next: (ToHang | null)[]) => {
+      const c = costOf(next);
+      if (c < cost - 1e-9) {
+        cost = c;
+        better = next;
+      }
+    };
+    for (let a = 0; a < n; a++) {
+      for (let b = 0; b < n; b++) {
+        if (a === b) continue;
+        if (a < b) {
+          const swapped = [...order];
+          [swapped[a], swapped[b]] = [swapped[b] as ToHang | null, swapped[a] as ToHang | null];
+          look(swapped);
+        }
+        // One comb, or a few that hang together, go elsewhere and the rest closes up.
+        for (let length = 1; length <= n - a; length++) {
+          const shifted = [...order];
+          const taken = shifted.splice(a, length);
+          shifted.splice(Math.min(b, shifted.length), 0, ...taken);
+          look(shifted);
+        }
+      }
+    }
+    if (!better) return;
+    const next: (ToHang | null)[] = better;
+    for (let i = 0; i < n; i++) order[i] = next[i] as ToHang | null;
+  }
+}
