@@ -19,7 +19,7 @@ export const CORE_MAP: HouseMap = {
   floors: [
     ['basics'],
     ['comb', 'weather'],
-    ['brood', 'nest', 'shorthand', 'season'],
+    ['brood', 'handling', 'nest', 'shorthand', 'season'],
     ['rules', 'clock'],
     ['records'],
     ['forecast'],

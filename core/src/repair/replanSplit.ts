@@ -12,7 +12,8 @@ import {
   type WorkStep,
 } from '../records/index.ts';
 import { failure, success, type Problem, type Result } from '../basics/index.ts';
-import { makePlan, NOTHING_DONE, type Place, type WorkFacts } from '../split/index.ts';
+import type { Place } from '../handling/index.ts';
+import { makePlan, NOTHING_DONE, type WorkFacts } from '../split/index.ts';
 import { asFound } from '../work/index.ts';
 import type { Replanned, UnderReport } from './replanned.ts';
 

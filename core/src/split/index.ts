@@ -9,4 +9,4 @@ export { queenLooks } from './methods/lookTexts.ts';
 export { methodById, METHODS } from './methods/registry.ts';
 export type { YardMethod } from './methods/yardMethod.ts';
 export { makePlan, type PlanRequest, type WorkedPlan } from './plan/makePlan.ts';
-export { NOTHING_DONE, type Place, type WorkFacts } from './plan/workFacts.ts';
+export { NOTHING_DONE, type WorkFacts } from './plan/workFacts.ts';

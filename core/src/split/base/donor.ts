@@ -91,6 +91,7 @@ export function prepareDonor(apiary: Apiary, colony: Colony, day: Day): Result<P
         slots: b.slots,
         combSlots: combSlots(b),
         role: b.role,
+        excluderBelow: b.excluderBelow,
       })),
       frames,
       cells: placed.flatMap((p) => p.reading?.body.cells ?? []),

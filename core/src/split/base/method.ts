@@ -1,3 +1,4 @@
+import type { Place } from '../../handling/index.ts';
 import type { Weighing } from './fit.ts';
 import type { MethodId, FollowUpTopic, StepDraft } from '../../records/index.ts';
 import type { Day, Window } from '../../basics/index.ts';
@@ -24,6 +25,8 @@ export interface DonorBox {
   /** Those in which a comb can hang: a feeder or a board takes one. */
   readonly combSlots: readonly number[];
   readonly role: 'brood' | 'super';
+  /** An excluder lies under it. */
+  readonly excluderBelow: boolean;
 }
 
 /** The colony to be split, brought to the day of the work. */
@@ -79,6 +82,9 @@ export interface PlannedMove {
   readonly fromLabel: string;
   readonly toLabel: string;
   readonly toPart: 0 | 1;
+  /** Null is the store. */
+  readonly from: Place | null;
+  readonly to: Place;
   readonly blank: 'drawn' | 'foundation' | null;
   /** It only slides over within its box. */
   readonly slides: boolean;
@@ -110,6 +116,8 @@ export interface Solved {
   readonly fresh: PartMeasure;
   readonly moves: readonly PlannedMove[];
   readonly shakes: readonly PlanFrame[];
+  /** Where combs hang that have been carried already. */
+  readonly hung: ReadonlyMap<string, Place>;
 }
 
 /** The parts by their keys: the colony that stays, and what comes out of it. */

@@ -1,4 +1,3 @@
-import { capital } from '../../basics/index.ts';
 import { CONTENT_CLASSES, CONTENT_NAMES, shareOf } from '../../comb/index.ts';
 import type { PlanFrame } from './measure.ts';
 import type { PartKey, PlannedMove, StepText } from './method.ts';
@@ -19,56 +18,8 @@ export function inWords(frame: PlanFrame): string {
 
 const partKey = (part: 0 | 1): PartKey => (part === 0 ? 'stay' : 'new');
 
-/**
- * The steps for the frames that are carried, and one for those that slide over to make room.
- *
- * @param bees - what is done about the bees on a frame that is carried
- */
-export function moveSteps(moves: readonly PlannedMove[], bees = 'Bees stay on it.'): StepText[] {
-  const slides = moves.filter((m) => m.slides);
-  return [
-    ...moves.filter((m) => m.frame !== null && !m.slides).map((m) => moveStep(m, bees)),
-    ...(slides.length > 0
-      ? [
-          {
-            kind: 'move' as const,
-            task: 'slide' as const,
-            units: [...new Set(slides.map((m) => partKey(m.toPart)))],
-            text: `Push the rest together: ${slides.length === 1 ? 'one frame slides' : `${slides.length} frames slide`}`,
-            detail: slides.map((m) => `${capital(m.fromLabel)} → ${m.toLabel}`).join('; '),
-            frameIds: slides.map((m) => m.frameId),
-          },
-        ]
-      : []),
-  ];
-}
-
-/** The step for one frame carried from one place to another. */
-function moveStep(move: PlannedMove, bees: string): StepText {
-  const frame = move.frame;
-  return {
-    kind: 'move',
-    task: 'carry',
-    units: ['stay', 'new'],
-    text: `${capital(move.fromLabel)} → ${move.toLabel}`,
-    detail: frame ? `${capital(inWords(frame))}. ${bees}` : '',
-    frameIds: [move.frameId],
-  };
-}
-
-/** A step for each frame whose bees are shaken into the new part. */
-export function shakeSteps(shakes: readonly PlanFrame[], newName: string, detail: string): StepText[] {
-  return shakes.map((f) => ({
-    kind: 'shake',
-    units: ['stay', 'new'],
-    text: `Shake the bees of ${f.label} into ${newName}`,
-    detail,
-    frameIds: [f.id],
-  }));
-}
-
-/** One step for all frames that come from the store. */
-export function fillSteps(moves: readonly PlannedMove[]): StepText[] {
+/** One step for all frames that come from the store into a box. */
+export function fillSteps(moves: readonly PlannedMove[], name: string): StepText[] {
   const filled = moves.filter((m) => m.frame === null);
   if (filled.length === 0) return [];
   const count = (blank: 'drawn' | 'foundation') => filled.filter((m) => m.blank === blank).length;
@@ -80,7 +31,7 @@ export function fillSteps(moves: readonly PlannedMove[]): StepText[] {
     {
       kind: 'fill',
       units: [...new Set(filled.map((m) => partKey(m.toPart)))],
-      text: `Fill the free slots from the store: ${parts.join(', ')}`,
+      text: `Fill ${name} from the store: ${parts.join(', ')}`,
       detail: filled.map((m) => m.toLabel).join('; '),
       frameIds: filled.map((m) => m.frameId),
     },

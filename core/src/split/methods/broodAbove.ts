@@ -5,7 +5,7 @@ import { COMMON_CAUTIONS, heaviestBoxCaution } from './cautions.ts';
 import { donorFloorRule, noCellRule, strengthRule } from './commonRules.ts';
 import { donorFrames } from './donorFrames.ts';
 import { chosen, type MethodInput, type Setup, type SplitMethod } from '../base/method.ts';
-import { fillSteps, moveSteps } from '../base/stepTexts.ts';
+import { hiveSteps } from '../base/hiveSteps.ts';
 
 /** Brood that is left below when nearly all goes up: one comb for the queen to begin on. */
 const ONE_COMB = 0.8;
@@ -102,8 +102,8 @@ export const broodAbove: SplitMethod = {
       .bad(w.now.queen === 'not-found', 8, 'She must be found, or every comb that goes up shaken.')
       .bad(w.now.season === 'early', 14, 'In cool weather brood is kept together.'),
   setUp,
-  steps({ input, moves }) {
-    const { donor, newName } = input;
+  steps(solved) {
+    const { donor, newName } = solved.input;
     const seen = donor.frames.find((f) => f.hasQueen);
     const supers = donor.boxes.filter((b) => b.role === 'super').length;
     return [
@@ -118,17 +118,21 @@ export const broodAbove: SplitMethod = {
         text: `Open ${donor.name}`,
         detail: 'Warm and still. Supers off first, covered.',
       },
-      {
-        kind: 'find',
-        task: 'find-queen',
-        units: ['stay'],
-        text: seen
-          ? `Make sure of the queen of ${donor.name}; she was on ${seen.label}`
-          : `Make sure that the queen of ${donor.name} stays below`,
-        detail: 'See her, or shake the bees of every comb that goes up back into the bottom box.',
-      },
-      ...moveSteps(moves),
-      ...fillSteps(moves),
+      ...hiveSteps(solved, {
+        find: [
+          {
+            kind: 'find',
+            task: 'find-queen',
+            units: ['stay'],
+            text: seen
+              ? `Make sure of the queen of ${donor.name}; she was on ${seen.label}`
+              : `Make sure that the queen of ${donor.name} stays below`,
+            detail: 'See her, or shake the bees of every comb that goes up back into the bottom box.',
+          },
+        ],
+        findIn: seen?.boxId ?? null,
+        supersStayOff: true,
+      }),
       {
         kind: 'lift',
         text:

@@ -16,7 +16,7 @@ import { broughtBox } from './broughtBox.ts';
 import { donorFrames } from './donorFrames.ts';
 import { nucKit } from './kits.ts';
 import { chosen, needsFeed, type MethodInput, type Setup, type SplitMethod } from '../base/method.ts';
-import { fillSteps, moveSteps, shakeSteps } from '../base/stepTexts.ts';
+import { hiveSteps } from '../base/hiveSteps.ts';
 
 function setUp(input: MethodInput): Setup {
   const { donor, rules, newName } = input;
@@ -134,7 +134,8 @@ export const cagedQueen: SplitMethod = {
       .bad(w.now.cells !== 'none', 14, 'The giver is about to swarm; that is not settled by this.')
       .bad(w.now.wanted > Math.max(1, w.now.matedQueens), 10, 'One queen, one nuc.'),
   setUp,
-  steps({ input, moves, shakes, fresh, setup }) {
+  steps(solved) {
+    const { input, moves, fresh, setup } = solved;
     const { donor, newName } = input;
     const away = setup.distance === 'away';
     const seen = donor.frames.find((f) => f.hasQueen);
@@ -151,19 +152,22 @@ export const cagedQueen: SplitMethod = {
         text: `Open ${donor.name}`,
         detail: 'Little smoke. Begin at an outer frame.',
       },
-      {
-        kind: 'find',
-        task: 'find-queen',
-        units: ['stay'],
-        text: seen
-          ? `Make sure of the queen of ${donor.name}; she was on ${seen.label}`
-          : `Make sure that the queen of ${donor.name} stays`,
-        detail:
-          'See her, or shake each frame that goes and let only nurses return to it. Two queens in one box fight.',
-      },
-      ...moveSteps(moves),
-      ...shakeSteps(shakes, newName, 'Nurses off open brood; the old queen must not be on it.'),
-      ...fillSteps(moves),
+      ...hiveSteps(solved, {
+        find: [
+          {
+            kind: 'find',
+            task: 'find-queen',
+            units: ['stay'],
+            text: seen
+              ? `Make sure of the queen of ${donor.name}; she was on ${seen.label}`
+              : `Make sure that the queen of ${donor.name} stays`,
+            detail:
+              'See her, or shake each frame that goes and let only nurses return to it. Two queens in one box fight.',
+          },
+        ],
+        findIn: seen?.boxId ?? null,
+        shake: 'Nurses off open brood; the old queen must not be on it.',
+      }),
       {
         kind: 'move',
         text: `Hang the cage between two brood combs of ${newName}`,

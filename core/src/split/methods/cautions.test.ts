@@ -1,13 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { bothSides } from '../../comb/contents.ts';
 import { honeyKgPerFrame } from '../../comb/densities.ts';
-import {
-  boxLiftCaution,
-  boxWeightKg,
-  COMMON_CAUTIONS,
-  droneCautions,
-  heaviestBoxCaution,
-} from './cautions.ts';
+import { boxLiftCaution, COMMON_CAUTIONS, droneCautions, heaviestBoxCaution } from './cautions.ts';
+import { boxWeightKg } from '../base/boxWeight.ts';
 
 const comb = (honey: number) => ({
   size: 'langstroth-deep' as const,

@@ -1,4 +1,5 @@
-import { frameSize, shareOf, honeyKgPerFrame } from '../../comb/index.ts';
+import { frameSize, shareOf } from '../../comb/index.ts';
+import { boxWeightKg, weightInWords } from '../base/boxWeight.ts';
 import type { Donor } from '../base/method.ts';
 import type { PlanFrame } from '../base/measure.ts';
 
@@ -9,26 +10,9 @@ export const COMMON_CAUTIONS = [
   'Suspect brood: stop moving combs and bees and call the inspector; some diseases are notifiable. Local rules on registration and movement apply.',
 ] as const;
 
-/** Wood, wax, pollen and brood of a frame and its share of the box, in kg (common practice, no source). */
-const KG_PER_FRAME_WITHOUT_HONEY = 1.2;
-
-/** The weight of a box with these frames, in kg, to within a fifth. */
-export function boxWeightKg(frames: readonly Pick<PlanFrame, 'size' | 'stores' | 'reading'>[]): number {
-  return frames.reduce(
-    (kg, f) =>
-      kg +
-      KG_PER_FRAME_WITHOUT_HONEY +
-      ((f.reading.sides[0].contents.honey ?? 0) + (f.reading.sides[1].contents.honey ?? 0)) *
-        0.05 *
-        honeyKgPerFrame(f.size).likely,
-    0,
-  );
-}
-
 /** A warning for a box that has to be lifted whole. */
 export function boxLiftCaution(name: string, frames: readonly PlanFrame[]): string {
-  const kg = boxWeightKg(frames);
-  return `Lifting: the ${name} weighs about ${Math.round(kg)} kg (${Math.round(kg / 0.45359237)} lb). Lift it in pairs, or carry its frames over one by one.`;
+  return `Lifting: the ${name} weighs ${weightInWords(boxWeightKg(frames))}. Lift it in pairs, or carry its frames over one by one.`;
 }
 
 /** A warning for the heaviest box of a hive. */

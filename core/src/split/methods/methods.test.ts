@@ -133,7 +133,7 @@ describe('even walk-away halves: kit and days', () => {
   it('lifts the upper box as it stands and says what it weighs', () => {
     const { body, texts } = planOf('walk-away-halves');
     expect(body.newHives[0]?.boxes).toMatchObject([{ from: 'old-hive' }]);
-    expect(texts).toMatch(/Lift upper box onto the floor of New/);
+    expect(texts).toMatch(/Lift the upper box onto the floor of New/);
     expect(body.cautions.find((c) => c.startsWith('Lifting'))).toMatch(/about \d+ kg \(\d+ lb\)/);
   });
 

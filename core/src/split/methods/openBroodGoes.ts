@@ -10,7 +10,7 @@ import { queenFrameCanGo, donorFrames } from './donorFrames.ts';
 import { queenLooks, surplusCellsLook } from './lookTexts.ts';
 import { hiveKit } from './kits.ts';
 import { chosen, needsFeed, type MethodInput, type Setup, type SplitMethod } from '../base/method.ts';
-import { fillSteps, moveSteps, shakeSteps } from '../base/stepTexts.ts';
+import { hiveSteps } from '../base/hiveSteps.ts';
 
 function setUp(input: MethodInput): Setup {
   const { donor, rules, newName } = input;
@@ -87,7 +87,8 @@ export const openBroodGoes: SplitMethod = {
       .bad(w.now.cells !== 'none', 20, 'With cells there is a better way: they are the next queen.')
       .bad(w.now.wanted > 1, 15, 'It makes one colony, not several.'),
   setUp,
-  steps({ input, moves, shakes, fresh, setup }) {
+  steps(solved) {
+    const { input, fresh, setup } = solved;
     const { donor, newName } = input;
     const away = setup.distance === 'away';
     return [
@@ -102,9 +103,9 @@ export const openBroodGoes: SplitMethod = {
         text: `Open ${donor.name}`,
         detail: 'Little smoke. Begin at an outer frame.',
       },
-      ...moveSteps(moves),
-      ...shakeSteps(shakes, newName, 'Look for the queen first. If she is on it, let her run in with them.'),
-      ...fillSteps(moves),
+      ...hiveSteps(solved, {
+        shake: 'Look for the queen first. If she is on it, let her run in with them.',
+      }),
       ...endingSteps({
         newName,
         close: {

@@ -28,7 +28,8 @@ import {
 } from '../base/method.ts';
 import { nucKit } from './kits.ts';
 import { queenLooks, surplusCellsLook } from './lookTexts.ts';
-import { fillSteps, inWords, moveSteps, shakeSteps } from '../base/stepTexts.ts';
+import { hiveSteps } from '../base/hiveSteps.ts';
+import { inWords } from '../base/stepTexts.ts';
 
 function setUp(input: MethodInput): Setup {
   const { donor, rules, newName } = input;
@@ -194,7 +195,7 @@ export const queenToNuc: SplitMethod = {
       .bad(w.now.wanted > 1, 15, 'It makes one colony, not several.'),
   setUp,
   steps(solved) {
-    const { input, moves, shakes, fresh, setup } = solved;
+    const { input, fresh, setup } = solved;
     const { donor, newName } = input;
     const away = setup.distance === 'away';
     return [
@@ -209,14 +210,11 @@ export const queenToNuc: SplitMethod = {
         text: `Open ${donor.name}`,
         detail: 'Little smoke: it makes queens run. Begin at an outer frame.',
       },
-      ...queenSteps(solved),
-      ...moveSteps(moves),
-      ...shakeSteps(
-        shakes,
-        newName,
-        'Nurses off open brood. The queen must be safe in the nuc first, and the frame free of cells.',
-      ),
-      ...fillSteps(moves),
+      ...hiveSteps(solved, {
+        find: queenSteps(solved),
+        findIn: donor.frames.find((f) => f.hasQueen)?.boxId ?? null,
+        shake: 'Nurses off open brood. The queen must be safe in the nuc first, and the frame free of cells.',
+      }),
       ...(donorFrames(donor).hasCells
         ? [
             {

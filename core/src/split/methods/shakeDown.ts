@@ -17,7 +17,7 @@ import { donorFrames } from './donorFrames.ts';
 import { queenLooks, surplusCellsLook } from './lookTexts.ts';
 import { hiveKit } from './kits.ts';
 import { chosen, needsFeed, type MethodInput, type Setup, type SplitMethod } from '../base/method.ts';
-import { fillSteps, moveSteps } from '../base/stepTexts.ts';
+import { hiveSteps } from '../base/hiveSteps.ts';
 
 function setUp(input: MethodInput): Setup {
   const { donor, rules, newName } = input;
@@ -110,8 +110,10 @@ export const shakeDown: SplitMethod = {
       .bad(w.now.season === 'early', 12, 'Much shaking in cool weather chills brood.')
       .bad(w.now.wanted > 1, 12, 'It makes one part at a time.'),
   setUp,
-  steps({ input, moves, fresh, setup }) {
+  steps(solved) {
+    const { input, fresh, setup } = solved;
     const { donor, newName } = input;
+    const supers = donor.boxes.some((b) => b.role === 'super');
     const away = setup.distance === 'away';
     return [
       {
@@ -120,17 +122,24 @@ export const shakeDown: SplitMethod = {
         detail: 'Everything that is lifted needs a place before it is lifted.',
       },
       { kind: 'open', units: ['stay'], text: `Open ${donor.name}`, detail: 'Warm and still. Little smoke.' },
-      ...moveSteps(moves, 'Shake its bees below first.'),
-      {
-        kind: 'shake',
-        units: ['stay'],
-        text: `Shake every other frame of ${donor.name} into its bottom box`,
-        detail: 'No bee may stay above: also those on walls, lid and inner cover. Read each comb for cells.',
-      },
-      ...fillSteps(moves),
+      ...hiveSteps(solved, {
+        bees: 'Shake its bees below first.',
+        apart: [
+          {
+            kind: 'shake',
+            units: ['stay'],
+            text: `Shake every other frame of ${donor.name} into its bottom box`,
+            detail:
+              'No bee may stay above: also those on walls, lid and inner cover. Read each comb for cells.',
+          },
+        ],
+        supersStayOff: true,
+      }),
       {
         kind: 'lift',
-        text: `Excluder on ${donor.name}, the box of ${newName} on top`,
+        text: supers
+          ? `Excluder on the brood boxes of ${donor.name}, supers back, the box of ${newName} on top`
+          : `Excluder on ${donor.name}, the box of ${newName} on top`,
         detail: 'Nurses come up to their brood within a day.',
       },
       {

@@ -1,5 +1,4 @@
 import { METHOD_NAMES } from '../../records/index.ts';
-import { listInWords } from '../../basics/index.ts';
 import { queenCalendar } from '../../brood/index.ts';
 import { COMMON_CAUTIONS, droneCautions, heaviestBoxCaution } from './cautions.ts';
 import { endingSteps } from './closing.ts';
@@ -26,7 +25,7 @@ import {
   type Setup,
   type SplitMethod,
 } from '../base/method.ts';
-import { fillSteps, moveSteps } from '../base/stepTexts.ts';
+import { hiveSteps } from '../base/hiveSteps.ts';
 
 function setUp(input: MethodInput): Setup {
   const { donor, rules, newName } = input;
@@ -152,11 +151,9 @@ export const sideBySide: SplitMethod = {
       .bad(w.now.wanted > 1, 15, 'It makes one colony, not several.'),
   setUp,
   steps(solved) {
-    const { input, moves, fresh } = solved;
+    const { input, fresh } = solved;
     const { donor, newName } = input;
     const seen = donor.frames.find((f) => f.hasQueen);
-    const supers = supersThatMove(donor);
-    const count = donor.boxes.filter((b) => b.role === 'super').length;
     return [
       {
         kind: 'prepare',
@@ -169,42 +166,40 @@ export const sideBySide: SplitMethod = {
         text: `Open ${donor.name}`,
         detail: 'Little smoke: it makes queens run.',
       },
-      {
-        kind: 'find',
-        task: 'find-queen',
-        units: ['stay'],
-        text: seen ? `Find the queen; she was on ${seen.label}` : `Find the queen of ${donor.name}`,
-        detail: 'Cage her. Then shake the bees off each frame before you read it for cells: bees hide them.',
-      },
-      {
-        kind: 'find',
-        task: 'keep-cell',
-        units: ['stay'],
-        text: `Reserve one open, charged cell in ${donor.name}`,
-        detail: 'Large larva in plenty of jelly, mid-comb. Pin its frame first; that frame is never shaken.',
-      },
-      ...moveSteps(moves),
+      ...hiveSteps(solved, {
+        find: [
+          {
+            kind: 'find',
+            task: 'find-queen',
+            units: ['stay'],
+            text: seen ? `Find the queen; she was on ${seen.label}` : `Find the queen of ${donor.name}`,
+            detail:
+              'Cage her. Then shake the bees off each frame before you read it for cells: bees hide them.',
+          },
+          {
+            kind: 'find',
+            task: 'keep-cell',
+            units: ['stay'],
+            text: `Reserve one open, charged cell in ${donor.name}`,
+            detail:
+              'Large larva in plenty of jelly, mid-comb. Pin its frame first; that frame is never shaken.',
+          },
+        ],
+        findIn: seen?.boxId ?? null,
+        apart: [
+          {
+            kind: 'find',
+            task: 'cut-cells',
+            units: ['stay'],
+            text: `Remove every other cell in ${donor.name}`,
+            detail: 'Only now that the chosen one is reserved.',
+          },
+        ],
+      }),
       {
         kind: 'move',
         text: `Let the queen run into ${newName}`,
         detail: 'Onto a brood comb without any cell.',
-      },
-      ...fillSteps(moves),
-      ...(supers.length > 0
-        ? [
-            {
-              kind: 'lift' as const,
-              text: `Carry ${supers.length} of ${count} supers over: ${listInWords(supers.map((b) => b.name))}`,
-              detail: 'Name a place for each before it is lifted. Excluder under them if you use one.',
-            },
-          ]
-        : []),
-      {
-        kind: 'find',
-        task: 'cut-cells',
-        units: ['stay'],
-        text: `Remove every other cell in ${donor.name}`,
-        detail: 'Only now that the chosen one is reserved.',
       },
       ...endingSteps({
         newName,

@@ -8,7 +8,7 @@ import { donorFrames } from './donorFrames.ts';
 import { queenLooks } from './lookTexts.ts';
 import { nucKit } from './kits.ts';
 import { chosen, needsFeed, type MethodInput, type Setup, type SplitMethod } from '../base/method.ts';
-import { fillSteps, moveSteps, shakeSteps } from '../base/stepTexts.ts';
+import { hiveSteps } from '../base/hiveSteps.ts';
 
 function setUp(input: MethodInput): Setup {
   const { donor, rules, newName } = input;
@@ -106,7 +106,8 @@ export const spareCells: SplitMethod = {
       .bad(w.now.cells === 'open', 10, 'Cells are still open: wait until they are capped.')
       .bad(w.now.wantsHoney, 10, 'Two small parts gather little.'),
   setUp,
-  steps({ input, moves, shakes, fresh, setup }) {
+  steps(solved) {
+    const { input, fresh, setup } = solved;
     const { donor, newName } = input;
     const away = setup.distance === 'away';
     const cutOut = chosen(spareCells, input, 'cells') === 'cut-out';
@@ -122,15 +123,19 @@ export const spareCells: SplitMethod = {
         text: `Open ${donor.name}`,
         detail: 'Frame by frame: cells may bridge combs and boxes.',
       },
-      {
-        kind: 'find',
-        task: 'keep-cell',
-        units: ['stay', 'new'],
-        text: 'Reserve two cells for each part before anything is removed',
-        detail:
-          'Large, well shaped, of one age. Pin their combs. Combs with a reserved cell are never shaken.',
-      },
-      ...moveSteps(moves),
+      ...hiveSteps(solved, {
+        find: [
+          {
+            kind: 'find',
+            task: 'keep-cell',
+            units: ['stay', 'new'],
+            text: 'Reserve two cells for each part before anything is removed',
+            detail:
+              'Large, well shaped, of one age. Pin their combs. Combs with a reserved cell are never shaken.',
+          },
+        ],
+        shake: 'No cell may be on it.',
+      }),
       ...(cutOut
         ? [
             {
@@ -141,8 +146,6 @@ export const spareCells: SplitMethod = {
             },
           ]
         : []),
-      ...shakeSteps(shakes, newName, 'No cell may be on it.'),
-      ...fillSteps(moves),
       ...endingSteps({
         newName,
         close: { text: 'Close both; nuc entrance to a finger’s width', detail: 'No knocks.' },

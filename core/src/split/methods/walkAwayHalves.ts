@@ -14,7 +14,7 @@ import {
   type Setup,
   type SplitMethod,
 } from '../base/method.ts';
-import { fillSteps, moveSteps } from '../base/stepTexts.ts';
+import { hiveSteps } from '../base/hiveSteps.ts';
 
 /** The boxes that go to the new stand: the upper half of the brood boxes. Supers stay. */
 function boxesThatMove(donor: Donor): string[] {
@@ -171,11 +171,12 @@ export const walkAwayHalves: SplitMethod = {
       .bad(w.now.wantsHoney, 15, 'Halved in the flow, neither half fills supers.')
       .bad(w.now.wanted > 1, 15, 'It makes one colony, not several.'),
   setUp,
-  steps({ input, setup, moves, fresh }) {
+  steps(solved) {
+    const { input, setup, fresh } = solved;
     const { donor, newName } = input;
     const liftsBoxes = setup.boxesThatMove.length > 0;
     const away = setup.distance === 'away';
-    const upper = donor.boxes.filter((b) => setup.boxesThatMove.includes(b.id)).map((b) => b.name);
+    const upper = donor.boxes.filter((b) => setup.boxesThatMove.includes(b.id)).map((b) => `the ${b.name}`);
     return [
       {
         kind: 'prepare',
@@ -190,17 +191,9 @@ export const walkAwayHalves: SplitMethod = {
         text: `Open ${donor.name} from the back`,
         detail: 'A little smoke, then wait a minute. Veil closed.',
       },
-      ...moveSteps(moves),
-      ...(liftsBoxes
-        ? [
-            {
-              kind: 'lift' as const,
-              text: `Lift ${listInWords(upper)} onto the floor of ${newName}`,
-              detail: 'Bees stay on their combs. The queen goes with whichever half she is in.',
-            },
-          ]
-        : []),
-      ...fillSteps(moves),
+      ...hiveSteps(solved, {
+        lift: 'Bees stay on their combs. The queen goes with whichever half she is in.',
+      }),
       ...endingSteps({
         newName,
         close: {

@@ -161,6 +161,8 @@ function moveOf({ id, frame, blank, slot, done }: Hung, to: Target): LaidMove[] 
         fromLabel: frame?.label ?? 'the store',
         toLabel: `${to.label}, slot ${slot}`,
         toPart: to.part,
+        from: frame ? { boxId: frame.boxId, slot: frame.slot } : null,
+        to: { boxId: to.id, slot },
         blank,
         slides: frame?.boxId === to.id,
       },

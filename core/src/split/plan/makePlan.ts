@@ -158,6 +158,7 @@ export function makePlan(
     fresh,
     moves: laid.moves.filter((m) => !m.done).map((m) => m.planned),
     shakes: donor.frames.filter((f, i) => found.choice.shaken[i] && !facts.shaken.has(f.id)),
+    hung,
   };
   const wished = method.followUps(solved);
   // Found out in the course of the work, not by the method.

@@ -43,6 +43,7 @@ function donorOf(readings: readonly ReturnType<typeof bothSides>[], boxes: 1 | 2
       slots: perBox,
       combSlots: Array.from({ length: perBox }, (_, i) => i + 1),
       role: 'brood',
+      excluderBelow: false,
     })),
     frames: readings.map((reading, i) => {
       const boxId = ids[Math.floor(i / perBox)] as string;

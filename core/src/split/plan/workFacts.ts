@@ -1,11 +1,6 @@
+import type { Place } from '../../handling/index.ts';
 import type { Donor, Setup } from '../base/method.ts';
 import { windowAfter, type Day } from '../../basics/index.ts';
-
-/** The slot of a box. */
-export interface Place {
-  readonly boxId: string;
-  readonly slot: number;
-}
 
 /** What has been done of a plan already, and what turned out other than planned. */
 export interface WorkFacts {
