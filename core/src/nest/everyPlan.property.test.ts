@@ -9,6 +9,7 @@ import { METHODS } from '../split/methods/registry.ts';
 import { makePlan } from '../split/plan/makePlan.ts';
 import { generatedYards } from '../testing/generatedYards.ts';
 import { nestsAfter } from '../testing/nestsAfter.ts';
+import { replaySteps } from '../testing/replaySteps.ts';
 import { sampleSize } from '../testing/sampleSize.ts';
 import { fiveFrames, nucs, planned, problemOf, requestFor } from '../testing/yardRequests.ts';
 import { makeYardPlan } from '../yardplan/layout/makeYardPlan.ts';
@@ -45,7 +46,9 @@ describe.each(METHODS.map((m) => [m.name, m] as const))('%s', (_, method) => {
         seededIds(3),
       );
       if (!plan.ok) throw new Error(plan.problems[0]?.message);
-      for (const nest of nestsAfter(apiary, plan.value.command.work)) {
+      const { work, steps } = plan.value.command;
+      expect(replaySteps(apiary, work, steps), `${method.id}, yard ${seed}`).toEqual([]);
+      for (const nest of nestsAfter(apiary, work)) {
         boxes++;
         // In the cool nobody puts into order what the bees have made; but nothing is made worse.
         const wrong = options['nights'] === 'cold' ? nest.made : nest.faults;
@@ -84,7 +87,7 @@ describe.each(Object.entries(GOALS))('a yard plan, %s', (_, goals) => {
         continue;
       }
       const { plan } = planned(problem, 2);
-      const { work } = makeYardPlan(
+      const { work, steps } = makeYardPlan(
         apiary,
         problem,
         plan,
@@ -92,6 +95,7 @@ describe.each(Object.entries(GOALS))('a yard plan, %s', (_, goals) => {
         seededIds(9),
       );
       plans++;
+      expect(replaySteps(apiary, work, steps), `yard ${seed}`).toEqual([]);
       for (const nest of nestsAfter(apiary, work)) {
         const wrong = cold || asked.order === 'keep' ? nest.made : nest.faults;
         expect(wrong, `yard ${seed}: ${nest.unit} ${nest.hangs}`).toEqual([]);
@@ -114,7 +118,9 @@ describe('what is done with one colony', () => {
           for (const how of id === 'combine' ? (['paper', 'direct'] as const) : (['paper'] as const)) {
             const plan = planAction(id, facts, all, { how }, newId);
             if (!plan) continue;
-            for (const nest of nestsAfter(apiary, workOfAction(apiary, plan, DAY, newId).work)) {
+            const { work, steps } = workOfAction(apiary, plan, DAY, newId);
+            expect(replaySteps(apiary, work, steps), `${id} ${how}, yard ${seed}`).toEqual([]);
+            for (const nest of nestsAfter(apiary, work)) {
               boxes++;
               const wrong = coldNights ? nest.made : nest.faults;
               expect(wrong, `${id} ${how}, yard ${seed}: ${nest.unit} ${nest.hangs}`).toEqual([]);

@@ -84,7 +84,9 @@ export function withReport(workId: string, steps: readonly WorkStep[], told: Tol
   const kind = report.what === 'frame-went' || report.what === 'unit-added' ? 'move' : 'find';
   const frameId = 'frameId' in report ? report.frameId : null;
   const about =
-    kind === 'move' ? steps.find((s) => s.kind === 'move' && s.frameIds.join() === frameId) : undefined;
+    kind === 'move'
+      ? steps.find((s) => s.kind === 'move' && s.task !== 'aside' && s.frameIds.join() === frameId)
+      : undefined;
   const line: WorkStep = {
     id: about?.id ?? id,
     workId,

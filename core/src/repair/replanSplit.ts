@@ -146,7 +146,7 @@ function factsOf(
   const hung = new Map<string, Place>();
   const shaken = new Set<string>();
   for (const s of steps) {
-    if (s.doneOn === null) continue;
+    if (s.doneOn === null || s.task === 'aside') continue;
     for (const id of s.frameIds) {
       const move = moves.get(id);
       if (s.kind === 'shake') shaken.add(id);

@@ -112,7 +112,7 @@ function requestUnder(
   const shaken = new Map(request.shaken.map((p) => [p.frameId, p.to]));
   const ownKey = (frameId: string) => moves.find((m) => m.frameId === frameId)?.fromKey;
   for (const s of steps) {
-    if (s.doneOn === null) continue;
+    if (s.doneOn === null || s.task === 'aside') continue;
     for (const id of s.frameIds) {
       const move = moves.find((m) => m.frameId === id);
       const shake = shakes.find((m) => m.frameId === id);

@@ -1,6 +1,8 @@
 export type { PlannedPart } from './base/method.ts';
 export { fitsInto, planFrame, type PlanFrame } from './base/measure.ts';
 export { type Season, type Situation, situationOf } from './base/situation.ts';
+export { boxWeightKg } from './base/boxWeight.ts';
+export { liftsInWords, pushTogether, setAside, setBack, setDown } from './base/liftWords.ts';
 export { inWords } from './base/stepTexts.ts';
 export { COMMON_CAUTIONS, droneCautions, otherSizeCautions } from './methods/cautions.ts';
 export { findMethods, isSplitMethod, type RankedMethod } from './methods/findMethods.ts';

@@ -243,10 +243,19 @@ export type StepKind = (typeof STEP_KINDS)[number];
 /**
  * What a step is for, where its kind does not say it: code goes by this and never by the words.
  *
- * `carry`: one frame from one unit to another. `slide`: frames within a box. `carry-back`: a frame that hangs where
+ * `carry`: one frame from one unit to another. `aside`: a frame out of its slot, which waits to be hung. `slide`: frames within a box. `carry-back`: a frame that hangs where
  * it must not. `find-queen`, `keep-cell`, `cut-cells`: what is searched for. `told`: a report of what was done.
  */
-const STEP_TASKS = ['carry', 'slide', 'carry-back', 'find-queen', 'keep-cell', 'cut-cells', 'told'] as const;
+const STEP_TASKS = [
+  'carry',
+  'aside',
+  'slide',
+  'carry-back',
+  'find-queen',
+  'keep-cell',
+  'cut-cells',
+  'told',
+] as const;
 export type StepTask = (typeof STEP_TASKS)[number];
 
 /** One step of the work at the hives. */
@@ -271,6 +280,8 @@ export type StepDraft = Pick<WorkStep, 'kind' | 'text' | 'detail'> & {
   readonly task?: StepTask;
   readonly units?: readonly string[];
   readonly frameIds?: readonly string[];
+  /** What is lifted, in kg: for the sum of a plan; it is not kept with the step. */
+  readonly kg?: number;
 };
 
 /** The steps of work in their order, with identifiers. */

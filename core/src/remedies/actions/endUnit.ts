@@ -67,6 +67,7 @@ export function shakeOut(facts: UnitFacts, all: readonly UnitFacts[]): ActionPla
           brood > 0
             ? `${brood} with brood: cut drone brood out or freeze it, never leave it to robbers.`
             : 'Store them safe from moths.',
+        frameIds: rest.moves.map((m) => m.frameId),
       },
     ],
     cautions: ['Nothing of a unit with signs of disease is shaken out or reused: have it examined first.'],
@@ -107,6 +108,7 @@ export function letGo(facts: UnitFacts, all: readonly UnitFacts[], heirId?: stri
         kind: 'close',
         text: 'Take hive and combs home before robbers do',
         detail: 'What is left of its bees joins neighbours. Combs are kept from moths and mice.',
+        frameIds: moves.map((m) => m.frameId),
       },
       ...(heir
         ? [

@@ -1,4 +1,12 @@
-import { framesInStore, placeInWords, readingOf, type PlacedFrame, STORE_KEY } from '../../records/index.ts';
+import {
+  framesInStore,
+  placeInWords,
+  readingOf,
+  type PlacedFrame,
+  STORE_KEY,
+  type StepDraft,
+} from '../../records/index.ts';
+import { setAside } from '../../split/index.ts';
 import { addDays, capital } from '../../basics/index.ts';
 import { shareOf } from '../../comb/index.ts';
 import { blankComb } from '../../nest/index.ts';
@@ -115,16 +123,45 @@ export function freeQueen(facts: UnitFacts): ActionPlan {
         detail:
           'Brood to brood, no comb of honey between. Move her with it, and enter it on the hive’s page.',
       },
-      ...changed.map(({ honey, empty }) => ({
-        kind: 'move' as const,
-        text:
-          typeof empty === 'string'
-            ? `${capital(at(honey))}: the honey goes to the store, an empty drawn comb → slot ${to(empty, honey).slot}`
-            : `${capital(at(empty))}: the empty comb → slot ${to(empty.frame.id, honey).slot}; the honey from slot ${honey.slot} → slot ${to(honey.frame.id, empty).slot}`,
-        detail: 'Be sure that she is not on a comb that goes.',
-        frameIds: [honey.frame.id, typeof empty === 'string' ? empty : empty.frame.id],
-      })),
+      // Out first: nothing is hung where a comb still hangs.
+      ...changed.flatMap(({ honey, empty }): StepDraft[] =>
+        typeof empty === 'string'
+          ? [
+              {
+                kind: 'move',
+                units: [colony.id],
+                text: `${capital(at(honey))}: the honey goes to the store`,
+                detail: 'Be sure that she is not on it; brush its bees off.',
+                frameIds: [honey.frame.id],
+              },
+            ]
+          : [honey, empty].map((f) => ({ ...setAside(f.frame.id, at(f)), units: [colony.id] })),
+      ),
       ...hung.steps,
+      ...changed.flatMap(({ honey, empty }): StepDraft[] => {
+        const mine = typeof empty !== 'string';
+        const emptyId = mine ? empty.frame.id : empty;
+        return [
+          {
+            kind: mine ? 'move' : 'fill',
+            units: [colony.id],
+            text: `${mine ? `The empty comb (${at(empty)})` : 'An empty drawn comb of the store'} → slot ${to(emptyId, honey).slot}, beside her brood`,
+            detail: 'Room to lay.',
+            frameIds: [emptyId],
+          },
+          ...(mine
+            ? [
+                {
+                  kind: 'move' as const,
+                  units: [colony.id],
+                  text: `The honey (${at(honey)}) → slot ${to(honey.frame.id, empty).slot}, further out`,
+                  detail: 'There it is food, and bars nobody.',
+                  frameIds: [honey.frame.id],
+                },
+              ]
+            : []),
+        ];
+      }),
       ...(changed.length > 0
         ? []
         : [

@@ -82,10 +82,11 @@ function combPlan(
         ? [
             {
               kind: 'move' as const,
+              task: 'aside' as const,
               units: [colony.id],
               text: `${capital(at(facts, out))} of ${colony.name} out and aside`,
               detail: 'Empty comb in exchange; shake its bees off here.',
-              frameIds: [],
+              frameIds: [out.frame.id],
             },
           ]
         : []),

@@ -1,6 +1,7 @@
 import { capital } from '../../basics/index.ts';
 import { workHive, type HiveEvent } from '../../handling/index.ts';
 import { boxWeightKg, weightInWords } from './boxWeight.ts';
+import { pushTogether, setAside, setBack, setDown } from './liftWords.ts';
 import type { DonorBox, PartKey, PlannedMove, Solved, StepText } from './method.ts';
 import type { PlanFrame } from './measure.ts';
 import { fillSteps, inWords } from './stepTexts.ts';
@@ -34,14 +35,8 @@ type Box = DonorBox & { readonly goes: boolean };
 type Event = HiveEvent<Box, Move, Shake>;
 type Move = Pick<PlannedMove, 'frameId' | 'from' | 'to'> & { readonly planned: PlannedMove };
 
-/** Where boxes are set down, the first of them and those that follow. */
-const PLACES = [
-  'the upturned roof',
-  'a spare floor beside it',
-  'another floor or two bars beside it',
-] as const;
-
-const UNITS: readonly (readonly PartKey[])[] = [['stay'], ['new']];
+const at = (key: PartKey, words: readonly Omit<StepText, 'units'>[]): StepText[] =>
+  words.map((w) => ({ ...w, units: [key] }));
 
 /**
  * The steps at the hive that is split, in an order that can be done as it is written: from the top down what leaves,
@@ -66,84 +61,59 @@ export function hiveSteps(solved: Solved, words: HiveWords = {}): StepText[] {
   const findIn = words.findIn ?? null;
   const atHand = findIn !== null && work.down.some((e) => e.what === 'at-hand' && e.box.id === findIn);
   let lifted = 0;
-  const weight = (box: Box) => weightInWords(boxWeightKg(donor.frames.filter((f) => f.boxId === box.id)));
+  let searched = !atHand;
+  const weight = (box: Box) => boxWeightKg(donor.frames.filter((f) => f.boxId === box.id));
   const step = (e: Event): StepText[] => {
     switch (e.what) {
       case 'at-hand':
-        return atHand && e.box.id === findIn ? [...find] : [];
+        if (!atHand || e.box.id !== findIn) return [];
+        searched = true;
+        return [...find];
       case 'set-down':
         if (e.box.goes && e.box.role === 'brood') {
           return [
             {
               kind: 'lift',
+              kg: weight(e.box),
               text: `Lift the ${e.box.name} onto the floor of ${newName}`,
-              detail: `${capital(weight(e.box))}. ${words.lift ?? 'Bees stay on their combs.'}`,
+              detail: `${capital(weightInWords(weight(e.box)))}. ${words.lift ?? 'Bees stay on their combs.'}`,
             },
           ];
         }
-        return [
-          {
-            kind: 'lift',
-            units: ['stay'],
-            text: `Set the ${e.box.name} down on ${PLACES[Math.min(lifted++, PLACES.length - 1)] ?? PLACES[0]}`,
-            detail: `${capital(weight(e.box))}. ${e.box.role === 'super' ? 'Cover it at once: honey that stands open is robbed.' : 'Covered with a cloth.'}`,
-          },
-          ...(e.box.excluderBelow
-            ? [
-                {
-                  kind: 'lift' as const,
-                  units: ['stay'] as const,
-                  text: 'Excluder off',
-                  detail: 'Look for the queen on it before you put it down.',
-                },
-              ]
-            : []),
-        ];
+        return at('stay', setDown(e.box, lifted++, weight(e.box)));
       case 'set-back':
-        if (e.box.role === 'super' && words.supersStayOff) return [];
-        return [
-          {
-            kind: 'lift',
-            units: ['stay'],
-            text: e.box.excluderBelow
-              ? `Excluder on, then the ${e.box.name} back`
-              : `Set the ${e.box.name} back`,
-            detail: `${capital(weight(e.box))} before. Lower it slowly, so that no bees are crushed.`,
-          },
-        ];
+        return e.box.role === 'super' && words.supersStayOff
+          ? []
+          : at('stay', [setBack(e.box, weight(e.box))]);
       case 'set-over':
         return [
           {
             kind: 'lift',
+            kg: weight(e.box),
             units: ['stay', 'new'],
             text: `Set the ${e.box.name} on ${newName}`,
-            detail: `${capital(weight(e.box))}. A second excluder under it, if ${donor.name} has one.`,
+            detail: `${capital(weightInWords(weight(e.box)))}. A second excluder under it, if ${donor.name} has one.`,
           },
         ];
       case 'carry':
-        return [carry(e.move.planned, e.move.planned.fromLabel, words.bees)];
-      case 'aside':
         return [
-          {
-            kind: 'move',
-            units: ['stay'],
-            text: `${capital(e.move.planned.fromLabel)} aside`,
-            detail: 'With its bees, covered, in the shade: its slot is free in a moment.',
-          },
+          carry(
+            e.move.planned,
+            e.move.planned.fromLabel,
+            searched ? words.bees : `${words.bees ?? STAY} She is not found yet: read both sides first.`,
+          ),
         ];
+      case 'aside':
+        return at('stay', [setAside(e.move.frameId, e.move.planned.fromLabel)]);
       case 'hang':
         return [carry(e.move.planned, `the comb set aside (${e.move.planned.fromLabel})`, words.bees)];
       case 'slide':
-        return [
-          {
-            kind: 'move',
-            task: 'slide',
-            units: UNITS[e.moves[0]?.planned.toPart ?? 0] ?? ['stay'],
-            text: `Push the ${e.box.name} together: ${e.moves.length === 1 ? 'one frame slides' : `${e.moves.length} frames slide`}`,
-            detail: e.moves.map((m) => `Frame ${m.from?.slot ?? '?'} → slot ${m.to.slot}`).join('; '),
-            frameIds: e.moves.map((m) => m.frameId),
-          },
-        ];
+        return at(e.moves[0]?.planned.toPart === 1 ? 'new' : 'stay', [
+          pushTogether(
+            `the ${e.box.name}`,
+            e.moves.map((m) => ({ frameId: m.frameId, from: m.from?.slot ?? null, to: m.to.slot })),
+          ),
+        ]);
       case 'shake':
         return [
           {
@@ -173,7 +143,9 @@ export function hiveSteps(solved: Solved, words: HiveWords = {}): StepText[] {
   ];
 }
 
-function carry(move: PlannedMove, from: string, bees = 'Bees stay on it.'): StepText {
+const STAY = 'Bees stay on it.';
+
+function carry(move: PlannedMove, from: string, bees = STAY): StepText {
   return {
     kind: 'move',
     task: 'carry',

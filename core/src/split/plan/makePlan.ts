@@ -18,14 +18,15 @@ import {
   type WorkUnit,
 } from '../../records/index.ts';
 import { type Day, failure, success, type Result } from '../../basics/index.ts';
-import type { PlannedMove, PlannedPart, Setup, Solved } from '../base/method.ts';
+import type { Donor, PlannedMove, PlannedPart, Setup, Solved } from '../base/method.ts';
 import { methodById } from '../methods/registry.ts';
 import { houseRules, stayShares } from '../../rules/index.ts';
 import { prepareDonor } from '../base/donor.ts';
 import { layOut, type LaidOut } from './layOut.ts';
-import { measureParts, type PartMeasure, type PlanFrame } from '../base/measure.ts';
+import { measureParts, type Choice, type PartMeasure, type PlanFrame } from '../base/measure.ts';
 import { reasonForMove, reasonForShake, type ReasonContext } from './reasons.ts';
 import { ledgerOf, priceOf } from '../base/rules.ts';
+import { liftsInWords } from '../base/liftWords.ts';
 import { searchChoice } from './search.ts';
 import { settleQueen } from './settleQueen.ts';
 import { leftToDo, NOTHING_DONE, type WorkFacts } from './workFacts.ts';
@@ -111,6 +112,7 @@ export function makePlan(
   const input = { donor, day: request.day, options: request.options, rules, newName: request.newName };
   const asPlanned = method.setUp(input);
   const { setup, hung } = leftToDo(asPlanned, donor, facts);
+  const liftsFor = liftPrice(donor, setup);
   const found = searchChoice(
     {
       size: donor.frames.length,
@@ -120,7 +122,7 @@ export function makePlan(
       newPart: setup.newPart,
       price: (choice) => {
         const [stay, fresh] = measureParts(donor.frames, choice, setup.distance, shares);
-        return priceOf(setup.rules, stay, fresh) + setup.wish(stay, fresh, choice);
+        return priceOf(setup.rules, stay, fresh) + setup.wish(stay, fresh, choice) + liftsFor(choice);
       },
     },
     setup.start,
@@ -176,6 +178,11 @@ export function makePlan(
     setup.distance,
     shares,
   );
+  const drafts = method.steps(solved).map(({ units = [], ...s }): StepDraft => ({
+    ...s,
+    units: units.map((key) => (key === 'stay' ? colony.id : NEW_KEY)),
+  }));
+  const lifts = liftsInWords(drafts);
   const body: WorkBody = {
     v: 2,
     asked: {
@@ -223,6 +230,7 @@ export function makePlan(
     kit: kitOf(method.kit(solved), laid),
     cautions: [
       ...method.cautions(solved),
+      ...(lifts === null ? [] : [lifts]),
       ...otherSizeCautions(donor.frames.filter((f) => laid.moves.some((m) => m.frameId === f.id))),
     ],
     looks: followUps.map(({ parts: keys, ...f }) => ({
@@ -238,16 +246,26 @@ export function makePlan(
     status: 'draft',
     body,
   };
-  const drafts = method.steps(solved).map(({ units = [], ...s }): StepDraft => ({
-    ...s,
-    units: units.map((key) => (key === 'stay' ? colony.id : NEW_KEY)),
-  }));
   return success({
     command: { type: 'saveWork', work, steps: workSteps(ids.work, drafts, newId) },
     parts,
     frames: donor.frames,
     tried: found.tried,
   });
+}
+
+/** What a box that has to be set down is worth in frames: of two plans that are as good, the one with fewer lifts (judgement). */
+const LIFT = 0.05;
+
+/** Prices a choice by the boxes that must come off before its combs can be reached. */
+function liftPrice({ boxes, frames }: Donor, { restingPart }: Setup): (choice: Choice) => number {
+  const depth = frames.map((f) => boxes.length - 1 - boxes.findIndex((b) => b.id === f.boxId));
+  return ({ part, shaken }) => {
+    let deepest = 0;
+    for (let i = 0; i < depth.length; i++)
+      if (part[i] !== restingPart[i] || shaken[i]) deepest = Math.max(deepest, depth[i] ?? 0);
+    return LIFT * deepest;
+  };
 }
 
 /** The key of the part that comes out of the colony. */

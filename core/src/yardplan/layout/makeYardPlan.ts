@@ -14,7 +14,7 @@ import {
 } from '../../records/index.ts';
 import type { Day } from '../../basics/index.ts';
 import { ripeCellEmergence } from '../../followup/index.ts';
-import { otherSizeCautions, COMMON_CAUTIONS, droneCautions } from '../../split/index.ts';
+import { otherSizeCautions, COMMON_CAUTIONS, droneCautions, liftsInWords } from '../../split/index.ts';
 import { kitBoxKey } from '../problem/buildProblem.ts';
 import { evaluate, ledgerOf, type Evaluation } from '../search/evaluate.ts';
 import { isHivedUp, layOutYard, type LaidOut, type Slot } from './layOutYard.ts';
@@ -81,6 +81,7 @@ export function makeYardPlan(
       before: u.kind === 'nuc' ? null : strength(u.before),
       after: strength(seen.after[u.index] as Measured),
     }));
+  const steps = yardSteps(problem, plan, seen, laid, nameOf, (id) => apiary.yard[id]?.name ?? '');
   const body: WorkBody = {
     v: 2,
     asked: {
@@ -143,7 +144,7 @@ export function makeYardPlan(
         ? droneCautions(problem.frames)
         : []),
       ...otherSizeCautions(problem.frames.filter((f) => laid.moves.some((m) => m.index === f.index))),
-      'Lifting: a full deep box may exceed 35 kg. Take frames out, or lift in pairs.',
+      liftsInWords(steps) ?? 'Lifting: a full deep box may exceed 35 kg. Take frames out, or lift in pairs.',
       ...(made.some((u) => u.recipe?.distance === 'away')
         ? ['Transport: strap, ventilate, shade; open every entrance on arrival.']
         : []),
@@ -154,11 +155,7 @@ export function makeYardPlan(
   return {
     type: 'saveWork',
     work: { id: workId, name: finish.name, day: problem.day, status: 'draft', body },
-    steps: workSteps(
-      workId,
-      yardSteps(problem, plan, seen, laid, nameOf, (id) => apiary.yard[id]?.name ?? ''),
-      newId,
-    ),
+    steps: workSteps(workId, steps, newId),
   };
 }
 

@@ -7,6 +7,7 @@ const box = (id: string, name: string) => ({
   sizeId: 'langstroth-deep' as const,
   slots: 10,
   role: 'brood' as const,
+  excluderBelow: false,
   ownSlots: [1, 2, 3],
 });
 const two = { boxes: [box('a', 'lower box'), box('b', 'upper box')] };

@@ -215,6 +215,7 @@ function unitBoxes(apiary: Apiary, colony: Colony): UnitBox[] {
     sizeId: b.sizeId,
     slots: b.slots,
     role: b.role,
+    excluderBelow: b.excluderBelow,
     ownSlots: b.chambers
       .filter((c) => c.colonyId === colony.id)
       .flatMap((c) => combSlots(b).filter((s) => c.fromSlot <= s && s <= c.toSlot)),
@@ -249,6 +250,7 @@ function colonyUnit(
             sizeId: p.sizeId,
             slots: hiveUp.slots,
             role: 'brood',
+            excluderBelow: false,
             ownSlots: Array.from({ length: hiveUp.slots }, (_, i) => i + 1),
           },
         ]

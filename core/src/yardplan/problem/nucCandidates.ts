@@ -49,6 +49,7 @@ export function nucCandidates(
             sizeId: goal.recipe.sizeId,
             slots: goal.recipe.slots,
             role: 'brood',
+            excluderBelow: false,
             ownSlots: Array.from({ length: goal.recipe.slots }, (_, s) => s + 1),
           },
         ],

@@ -16,6 +16,8 @@ export interface UnitBox {
   readonly sizeId: FrameSizeId;
   readonly slots: number;
   readonly role: 'brood' | 'super';
+  /** An excluder lies under it. */
+  readonly excluderBelow: boolean;
   /** Slots of it that this unit may use. */
   readonly ownSlots: readonly number[];
 }

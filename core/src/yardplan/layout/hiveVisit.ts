@@ -1,0 +1,298 @@
+import { capital, listInWords } from '../../basics/index.ts';
+import { workHive, type HiveEvent } from '../../handling/index.ts';
+import { STORE_KEY, type StepDraft } from '../../records/index.ts';
+import { boxWeightKg, inWords, pushTogether, setAside, setBack, setDown } from '../../split/index.ts';
+import {
+  STORE,
+  type Assignment,
+  type UnitBox,
+  type YardFrame,
+  type YardProblem,
+  type YardUnit,
+} from '../problem/problem.ts';
+import { isHivedUp, type LaidMove, type LaidOut } from './layOutYard.ts';
+import { boxOf, slotsInWords } from './stepPlaces.ts';
+
+/** Names of the units that are there afterwards, by index: nucs are called what the beekeeper calls them. */
+export type NameOf = (unit: number) => string;
+
+/** The work at one hive: what comes out of it, and what is done when all that it gets is there. */
+export interface HiveVisit {
+  readonly unit: number;
+  readonly out: readonly StepDraft[];
+  readonly finish: readonly StepDraft[];
+  /** Hives that give combs to it. */
+  readonly givers: ReadonlySet<number>;
+}
+
+interface Move {
+  readonly frameId: string;
+  readonly from: LaidMove['from'];
+  readonly to: LaidMove['to'];
+  readonly laid: LaidMove;
+}
+interface Shake {
+  readonly frameId: string;
+  readonly boxId: string;
+  readonly frame: YardFrame;
+  readonly target: number;
+}
+type Box = UnitBox & { readonly goes: boolean };
+type Event = HiveEvent<Box, Move, Shake>;
+
+/** "Tansy, lower box, frame 4" at Tansy is "lower box, frame 4". */
+const short = (label: string, unitName: string) =>
+  label.startsWith(`${unitName}, `) ? label.slice(unitName.length + 2) : label;
+
+/** Works out the visit of one hive in an order that can be done as it is written. */
+export function hiveVisit(
+  problem: YardProblem,
+  plan: Assignment,
+  laid: LaidOut,
+  unit: YardUnit,
+  nameOf: NameOf,
+): HiveVisit {
+  const name = nameOf(unit.index);
+  const own = laid.moves.filter((m) => m.fromUnit === unit.index || m.toUnit === unit.index);
+  const moves = own.map((m): Move => ({ frameId: m.frame.id, from: m.from, to: m.to, laid: m }));
+  const shakes = problem.frames.flatMap((frame, i): Shake[] => {
+    const target = plan.shakenFor[i];
+    return frame.home === unit.index && typeof target === 'number'
+      ? [{ frameId: frame.id, boxId: frame.boxId, frame, target }]
+      : [];
+  });
+  const here = problem.frames.filter((f) => f.home === unit.index);
+  const queenFrame = here.find((f) => f.hasQueen);
+  const queenGoes = queenFrame !== undefined && plan.to[queenFrame.index] !== unit.index;
+  const toNuc = own.some((m) => m.fromUnit === unit.index && problem.units[m.toUnit]?.kind === 'nuc');
+  const find =
+    queenGoes || (!toNuc && shakes.length === 0)
+      ? []
+      : [findQueen(queenFrame, unit, name), ...(toNuc ? cellsBesideQueen(problem, plan, unit, name) : [])];
+  const open: StepDraft = {
+    kind: 'open',
+    units: [unit.key],
+    text: `Open ${name}`,
+    detail: 'Little smoke. Begin at an outer frame.',
+  };
+  const close: StepDraft = {
+    kind: 'close',
+    units: [unit.key],
+    text: `Close ${name}`,
+    detail: queenGoes
+      ? 'It raises a queen now: leave it its eggs or its best cells, and tag it.'
+      : isHivedUp(unit)
+        ? 'Shake or tap in the stragglers. Small entrance, feed 1:1 this evening.'
+        : '',
+  };
+  const givers = new Set(
+    own.flatMap((m) =>
+      m.toUnit === unit.index && m.fromUnit !== unit.index && m.fromUnit !== STORE ? [m.fromUnit] : [],
+    ),
+  );
+  const say = wordsAt(problem, unit, nameOf);
+  if (isHivedUp(unit)) {
+    const within = own.filter((m) => m.fromUnit === unit.index && m.toUnit === unit.index);
+    const isOut = (m: Move) => m.laid.toUnit !== unit.index;
+    return {
+      unit: unit.index,
+      givers,
+      out: [
+        open,
+        ...find,
+        ...moves.filter(isOut).map((m) => say.carry(m)),
+        ...shakes.map((s) => say.shake(s)),
+        hangOver(within, unit, name),
+      ],
+      finish: [
+        ...moves
+          .filter((m) => !isOut(m) && m.laid.fromUnit !== unit.index && m.from !== null)
+          .map((m) => say.hang(m)),
+        ...say.fill(
+          own.filter((m) => m.fromUnit === STORE),
+          name,
+        ),
+        close,
+      ],
+    };
+  }
+  const emptied = new Set(laid.emptied);
+  const boxes = unit.boxes.map((b): Box => ({ ...b, goes: emptied.has(b.id) }));
+  const work = workHive(
+    boxes,
+    moves,
+    shakes,
+    here.map((f) => ({ frameId: f.id, boxId: f.boxId, slot: f.slot })),
+    find.length > 0 && queenFrame === undefined,
+  );
+  const findIn = queenFrame?.boxId;
+  const atHand = find.length > 0 && work.down.some((e) => e.what === 'at-hand' && e.box.id === findIn);
+  const weight = (box: Box) => boxWeightKg(here.filter((f) => f.boxId === box.id));
+  const at = (words: readonly Omit<StepDraft, 'units'>[]): StepDraft[] =>
+    words.map((w) => ({ ...w, units: [unit.key] }));
+  let lifted = 0;
+  let searched = !atHand;
+  const step = (e: Event): StepDraft[] => {
+    switch (e.what) {
+      case 'at-hand':
+        if (!atHand || e.box.id !== findIn) return [];
+        searched = true;
+        return find;
+      case 'set-down':
+        return e.box.goes ? [takeOff(e.box, unit, name)] : at(setDown(e.box, lifted++, weight(e.box)));
+      case 'set-back':
+        return at([setBack(e.box, weight(e.box))]);
+      case 'carry':
+        return [say.carry(e.move, searched)];
+      case 'aside':
+        return at([setAside(e.move.frameId, short(e.move.laid.frame.label, unit.name))]);
+      case 'hang':
+        return [say.hang(e.move)];
+      case 'slide':
+        return at([
+          pushTogether(
+            unit.boxes.length > 1 ? `the ${e.box.name} of ${name}` : name,
+            e.moves.map((m) => ({ frameId: m.frameId, from: m.from?.slot ?? null, to: m.to?.slot ?? null })),
+          ),
+        ]);
+      case 'shake':
+        return [say.shake(e.shake)];
+      case 'fill':
+        return say.fill(
+          e.moves.map((m) => m.laid),
+          unit.boxes.length > 1 ? `the ${e.box.name} of ${name}` : name,
+        );
+      case 'set-over':
+        return [];
+    }
+  };
+  return {
+    unit: unit.index,
+    givers,
+    out: [open, ...(atHand ? [] : find), ...work.down.flatMap(step)],
+    finish: [...work.up.flatMap(step), close],
+  };
+}
+
+function wordsAt(problem: YardProblem, unit: YardUnit, nameOf: NameOf) {
+  const name = nameOf(unit.index);
+  return {
+    /** A comb leaves the box in which it hangs. */
+    carry({ laid }: Move, searched = true): StepDraft {
+      const from = capital(short(laid.frame.label, unit.name));
+      const target = problem.units[laid.toUnit];
+      const kind = capital(inWords(laid.frame));
+      const where = laid.to && target ? `, ${boxOf(target, laid.to)}slot ${laid.to.slot}` : '';
+      const step = (text: string, how: string, task: 'carry' | 'aside' = 'carry'): StepDraft => ({
+        kind: 'move',
+        task,
+        units: [unit.key, target?.key ?? STORE_KEY],
+        text,
+        detail: `${kind}. ${how}`,
+        frameIds: [laid.frame.id],
+      });
+      if (laid.toUnit === unit.index || target?.kind === 'nuc')
+        return step(`${from} → ${nameOf(laid.toUnit)}${where}`, searched ? 'Bees stay on it.' : BEFORE_FOUND);
+      const bare = 'Shake or brush its bees off here first: no queen travels, no bees fight.';
+      if (!target) return step(`${from} → the store`, bare);
+      return step(
+        `${from} → the carrying box, for ${nameOf(laid.toUnit)}`,
+        `${bare} Covered and warm.`,
+        'aside',
+      );
+    },
+    /** A comb that waits, or comes from another hive. */
+    hang({ laid }: Move): StepDraft {
+      const giver = problem.units[laid.fromUnit];
+      const isOwn = laid.fromUnit === unit.index;
+      const from = isOwn ? short(laid.frame.label, unit.name) : laid.frame.label;
+      const where = laid.to ? `${boxOf(unit, laid.to)}slot ${laid.to.slot}` : '';
+      return {
+        kind: 'move',
+        task: 'carry',
+        units: [giver?.key ?? STORE_KEY, unit.key],
+        text: isOwn
+          ? `The comb set aside (${from}) → ${where}`
+          : `From the carrying box: ${from} → ${name}, ${where}`,
+        detail: `${capital(inWords(laid.frame))}.${isOwn ? '' : ' Open brood waits half an hour at most, covered and in the shade.'}`,
+        frameIds: [laid.frame.id],
+      };
+    },
+    shake({ frame, target }: Shake): StepDraft {
+      const colony = problem.units[target]?.kind === 'colony';
+      return {
+        kind: 'shake',
+        units: [unit.key, problem.units[target]?.key ?? STORE_KEY],
+        text: `Shake the bees of ${short(frame.label, unit.name)} into ${colony ? `a box for ${nameOf(target)}` : nameOf(target)}`,
+        detail: colony
+          ? 'In the shade for 5 to 10 minutes, so that field bees fly home; then pour the nurses before its entrance.'
+          : 'Nurses off open brood. Then hang the frame back.',
+        frameIds: [frame.id],
+      };
+    },
+    fill: (moves: readonly LaidMove[], box: string): StepDraft[] =>
+      moves.length > 0 ? [fillStep(moves, unit, box)] : [],
+  };
+}
+
+/** One step for the combs of the store that go into a box or a unit. @param name - what is filled */
+export function fillStep(moves: readonly LaidMove[], unit: YardUnit, name: string): StepDraft {
+  const drawn = moves.filter((m) => m.frame.drawn > 0.5).length;
+  const rest = moves.length - drawn;
+  const parts = [...(drawn > 0 ? [`${drawn} drawn`] : []), ...(rest > 0 ? [`${rest} foundation`] : [])];
+  return {
+    kind: 'fill',
+    units: [unit.key],
+    text: `Fill ${name} from the store: ${parts.join(', ')}`,
+    detail: slotsInWords(moves, unit),
+    frameIds: moves.map((m) => m.frame.id),
+  };
+}
+
+/** A comb that goes with its bees from a box above the one in which she was seen. */
+const BEFORE_FOUND = 'Bees stay on it. She is not found yet: read both sides first.';
+
+const findQueen = (queenFrame: YardFrame | undefined, unit: YardUnit, name: string): StepDraft => ({
+  kind: 'find',
+  task: 'find-queen',
+  units: [unit.key],
+  text: queenFrame
+    ? `Find the queen of ${name}; she was on ${short(queenFrame.label, unit.name)}`
+    : `Make sure where the queen of ${name} is`,
+  detail:
+    'Cage her or set her frame aside. Not found in ten minutes: read each frame on both sides before it goes, and shake none that you are not sure of.',
+});
+
+/** What is to be done about live queen cells where the queen stays: a colony that raises one takes no part in plans. */
+function cellsBesideQueen(problem: YardProblem, plan: Assignment, unit: YardUnit, name: string): StepDraft[] {
+  const frames = problem.frames.filter((f) => plan.to[f.index] === unit.index && f.liveCells > 0);
+  if (frames.length === 0) return [];
+  return [
+    {
+      kind: 'check',
+      task: 'cut-cells',
+      units: [unit.key],
+      text: `Take the queen cells out of ${name}, where the queen stays`,
+      detail: `${capital(frames.map((f) => short(f.label, unit.name)).join('; '))}. Beside a queen that stays they end in a swarm: cut out the best with a margin of comb for a nuc that raises, break the others, and look at the frames beside. Only one or two, in the middle of a comb, may be there to replace her: then leave them.`,
+      frameIds: frames.map((f) => f.id),
+    },
+  ];
+}
+
+const hangOver = (within: readonly LaidMove[], unit: YardUnit, name: string): StepDraft => ({
+  kind: 'move',
+  units: [unit.key],
+  text: `Hang the ${within.length} frames of ${name} into the new box, in the same order`,
+  detail: within
+    .map((m) => `Frame ${m.from?.slot ?? '?'} → slot ${m.to?.slot ?? '?'}`)
+    .join('; ')
+    .slice(0, 1500),
+  frameIds: within.map((m) => m.frame.id),
+});
+
+const takeOff = (box: UnitBox, unit: YardUnit, name: string): StepDraft => ({
+  kind: 'lift',
+  units: [unit.key],
+  text: `Take ${listInWords([`the ${box.name}`])} off ${name}: no frame is left in it`,
+  detail: 'Look for the queen on its walls first. It goes to the store; the inner cover goes on what stays.',
+});
