@@ -58,6 +58,7 @@ const PROBLEM_STATUS = {
   'more-read-than-there': 422,
   'mostly-unread': 422,
   treated: 422,
+  season: 422,
   'name-taken': 422,
   'no-slot-free': 422,
   'no-stand': 422,

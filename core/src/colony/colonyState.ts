@@ -9,6 +9,7 @@ import {
   framesOfColony,
   nestOf,
   openFollowUps,
+  placeOf,
   queenOf,
   queenPerhapsIn,
   type PlacedFrame,
@@ -26,7 +27,7 @@ import {
 import { doubtOf } from './doubts.ts';
 import { calmly, urgently, type Notice } from './notice.ts';
 import { broodSlots, swarmCells } from './swarmCells.ts';
-import { colonyOn, commonCombs, foodOn, strengthOf, type Strength } from '../forecast/index.ts';
+import { colonyOn, commonCombs, foodOn, increaseGate, strengthOf, type Strength } from '../forecast/index.ts';
 
 /** Where a colony stands in the yard's order of things. */
 export type Lane = 'giver' | 'even' | 'weak' | 'watch' | 'raising' | 'unfit' | 'uncounted';
@@ -100,7 +101,9 @@ export function colonyState(
   if (swarm) return { ...base, lane, notice: swarm };
   if (hungry) return { ...base, lane: doubt?.lane ?? lane, notice: hungry };
   if (doubt) return { ...base, ...doubt };
-  return { ...base, lane, notice: noticeOf(lane, strength, slots, rules, countAgeDays) };
+  const { yard } = placeOf(apiary, colony);
+  const mayPart = (['raises', 'mated'] as const).some((q) => increaseGate(apiary, yard, today, q) === null);
+  return { ...base, lane, notice: noticeOf(lane, strength, slots, rules, countAgeDays, mayPart) };
 }
 
 /** Without an appointment one looks again within so many days. */
@@ -150,7 +153,14 @@ function laneOf(strength: Strength, slots: number, rules: HouseRules): Lane {
   return bees < weakUnder ? 'weak' : 'even';
 }
 
-function noticeOf(lane: Lane, strength: Strength, slots: number, rules: HouseRules, ageDays: number): Notice {
+function noticeOf(
+  lane: Lane,
+  strength: Strength,
+  slots: number,
+  rules: HouseRules,
+  ageDays: number,
+  mayPart: boolean,
+): Notice {
   const bees = strength.framesOfBees.likely;
   const brood = strength.broodFrames.likely;
   if (ageDays > rules.countAgesDays) {
@@ -164,7 +174,7 @@ function noticeOf(lane: Lane, strength: Strength, slots: number, rules: HouseRul
   }
   if (lane === 'giver') {
     const spare = sparesBrood(brood, rules);
-    return spare >= 4
+    return spare >= 4 && mayPart
       ? calmly('can-split', 'Strong enough to split')
       : calmly('can-spare-brood', `Can spare ${spare} ${spare === 1 ? 'frame' : 'frames'} of brood`);
   }

@@ -1,6 +1,7 @@
 import type { Apiary, NucRecipe, YardPlanRequest } from '../records/index.ts';
 import { addDays, type Day, floatAt } from '../basics/index.ts';
 import { buildProblem } from './problem/buildProblem.ts';
+import { problemsOfRequest } from './problem/requestProblems.ts';
 import { NO_PROOF } from './bound/bestProof.ts';
 import { evaluate } from './search/evaluate.ts';
 import type { FoundPlan } from './bound/hiveTree.ts';
@@ -126,6 +127,30 @@ function isInReach(problem: YardProblem, solver: Solver, wanted: number): boolea
   const { mostNucs } = proveYard(problem, solver, 'quick');
   if (mostNucs !== null && mostNucs < wanted) return false;
   return mostFound(problem, solver, wanted).nucs >= wanted;
+}
+
+/**
+ * Why no nuc can be made on any of these days, from the calendar of the yards; null where one of them is in season.
+ */
+export function outOfSeason(
+  apiary: Apiary,
+  request: YardPlanRequest,
+  recipe: NucRecipe,
+  days: readonly Day[],
+): string | null {
+  let why: string | null = null;
+  for (const day of days) {
+    const [gate] = problemsOfRequest(apiary, {
+      ...request,
+      day,
+      pins: [],
+      forbids: [],
+      goals: [{ id: 'most', kind: 'makeNucs', count: null, recipe, importance: 2 }],
+    }).filter((p) => p.code === 'season');
+    if (!gate) return null;
+    why ??= gate.message;
+  }
+  return why;
 }
 
 /** The days of a chart: today and the six weeks to come. */

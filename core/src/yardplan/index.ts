@@ -1,7 +1,15 @@
 export { gapOf, gapOfPlan, NO_PROOF, type Proof } from './bound/bestProof.ts';
 export { type ProofEffort, proofsOf, proveYard } from './bound/proveYard.ts';
 export { type Shortage, shortageOf } from './bound/shortage.ts';
-export { daysAhead, firstDayFor, type NucsOnDay, nucsOnDay, nucsOnDayProven, planOfAll } from './howMany.ts';
+export {
+  daysAhead,
+  firstDayFor,
+  type NucsOnDay,
+  nucsOnDay,
+  nucsOnDayProven,
+  outOfSeason,
+  planOfAll,
+} from './howMany.ts';
 export { type Alternative, alternativeOf } from './layout/alternative.ts';
 export { isHivedUp, type LaidMove, type LaidOut, layOutYard } from './layout/layOutYard.ts';
 export { makeYardPlan } from './layout/makeYardPlan.ts';

@@ -21,6 +21,8 @@ const now: Situation = {
   wantsHoney: false,
   day: '2026-05-15',
   hold: null,
+  noRaising: null,
+  noMated: null,
   lastForWinterBees: '2026-08-19',
   wanted: 1,
 };

@@ -70,6 +70,7 @@ export class Weighing {
   /** A queen that is raised has to mate. */
   raisesQueen(): this {
     const { now } = this;
+    this.never(now.noRaising !== null, now.noRaising ?? '');
     this.never(
       now.season === 'autumn',
       'Too late for a young queen to mate: few drones fly, and she would not lay in time.',

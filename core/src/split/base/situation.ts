@@ -1,9 +1,9 @@
-import type { Apiary, Colony } from '../../records/index.ts';
+import { placeOf, type Apiary, type Colony, type NucQueen } from '../../records/index.ts';
 import { assess } from '../../assessment/index.ts';
 import { cellsOf } from '../../cells/index.ts';
 import { DAYS_TO_EGGS } from '../../brood/index.ts';
 import { colonyState, treatmentFirst } from '../../colony/index.ts';
-import { colonySeason, seasonOfColony } from '../../forecast/index.ts';
+import { colonySeason, increaseGate, mayBeginSooner, seasonOfColony } from '../../forecast/index.ts';
 import type { Season as YearOfYard } from '../../season/index.ts';
 import { addDays, dayInWords, type Day } from '../../basics/index.ts';
 import { prepareDonor } from './donor.ts';
@@ -52,6 +52,9 @@ export interface Situation {
   readonly day: Day;
   /** What keeps it shut or whole today, whatever else suits: disease, winter, a virgin on her flights; null for nothing. */
   readonly hold: string | null;
+  /** Why no part may raise a queen today, and why none may be made with a mated one; null where it may. */
+  readonly noRaising: string | null;
+  readonly noMated: string | null;
   /** A queen that lays later raises too few winter bees. */
   readonly lastForWinterBees: Day;
 }
@@ -66,6 +69,9 @@ export function situationOf(apiary: Apiary, colony: Colony, day: Day): Situation
   const alive = cellsOf(apiary, colony, day).filter((c) => c.stage !== 'over');
   const capped = alive.some((c) => c.stage !== 'open');
   const seen = frames.some((f) => f.hasQueen);
+  const { yard } = placeOf(apiary, colony);
+  const sooner = alive.length > 0 || (yard !== undefined && mayBeginSooner(apiary, yard, day));
+  const gate = (queen: NucQueen) => increaseGate(apiary, yard, day, queen, sooner)?.why ?? null;
   // A queen that nobody wrote down lays all the same; one that is being raised does not.
   const lays = state.queen.state !== 'raising' && frames.some((f) => f.eggsTenths > 0 || f.open > 0.05);
   return {
@@ -87,6 +93,8 @@ export function situationOf(apiary: Apiary, colony: Colony, day: Day): Situation
     wanted: 1,
     day,
     hold: holdOn(apiary, colony, day),
+    noRaising: gate(alive.length > 0 ? 'cell' : 'raises'),
+    noMated: gate('mated'),
     lastForWinterBees: colonySeason(apiary, colony, day).lastForWinterBees,
   };
 }

@@ -25,7 +25,9 @@ export const assemblyLine: YardMethod = {
   fit: (w) =>
     w
       .needs(w.rules.strongForNuc, 4)
+      .never(w.now.noMated !== null, w.now.noMated ?? '')
       .never(w.now.matedQueens + w.now.ripeCells < 1, 'No cells and no mated queens are at hand.')
+      .never(w.now.noRaising !== null && w.now.matedQueens < 1, w.now.noRaising ?? '')
       .never(w.now.season === 'autumn' && w.now.matedQueens < 1, 'Cells need mating weather and drones.')
       .good(
         w.now.matedQueens + w.now.ripeCells >= Math.max(2, w.now.wanted),

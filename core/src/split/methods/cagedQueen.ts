@@ -118,6 +118,7 @@ export const cagedQueen: SplitMethod = {
   fit: (w) =>
     w
       .needs(w.rules.strongForNuc, 3.5)
+      .never(w.now.noMated !== null, w.now.noMated ?? '')
       .never(w.now.matedQueens < 1, 'No mated queen is at hand.')
       .never(
         w.now.season === 'early' && w.now.bees < w.rules.strongForNuc,

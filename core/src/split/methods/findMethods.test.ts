@@ -23,6 +23,8 @@ const strong: Situation = {
   wantsHoney: false,
   day: '2026-05-15',
   hold: null,
+  noRaising: null,
+  noMated: null,
   lastForWinterBees: '2026-08-19',
   wanted: 1,
 };

@@ -55,6 +55,7 @@ function reasonsToWait(now: Situation, rules: HouseRules): string[] {
   if (now.season === 'early' && !now.dronesFly) {
     reasons.push('No drones yet. Begin when they fly, or when drone pupae have purple eyes.');
   }
+  if (now.noRaising !== null) return [...reasons, now.noRaising];
   const tooLate = tooLateToRaise(now);
   if (now.season !== 'autumn' && tooLate !== null) {
     reasons.push(`${tooLate} A mated queen would be in time for longer.`);

@@ -2,6 +2,7 @@ import { otherSizeCautions } from '../methods/cautions.ts';
 import {
   operationOf,
   type Apiary,
+  type Colony,
   type Frame,
   type CommandOf,
   framesInStore,
@@ -17,7 +18,8 @@ import {
   type WorkEffect,
   type WorkUnit,
 } from '../../records/index.ts';
-import { type Day, failure, success, type Result } from '../../basics/index.ts';
+import { dayInWords, type Day, failure, success, type Result, yearOf } from '../../basics/index.ts';
+import { increaseGate, mayBeginSooner, openingGate, type SeasonGate } from '../../forecast/index.ts';
 import type { Donor, PlannedMove, PlannedPart, Setup, Solved } from '../base/method.ts';
 import { methodById } from '../methods/registry.ts';
 import { houseRules, stayShares } from '../../rules/index.ts';
@@ -100,6 +102,15 @@ export function makePlan(
       path: ['colonyId'],
       message: `${colony.name} has no stand.`,
       remedy: 'Put its hive on a stand first.',
+    });
+  }
+  const outOfSeason = gateOf(apiary, colony, request);
+  if (outOfSeason && under.ids === null) {
+    return failure({
+      code: 'season',
+      path: ['day'],
+      message: outOfSeason.why,
+      remedy: `Choose a day from ${dayInWords(outOfSeason.next)} ${yearOf(outOfSeason.next)} on, or a way that makes no increase.`,
     });
   }
   const prepared = prepareDonor(apiary, colony, request.day);
@@ -252,6 +263,14 @@ export function makePlan(
     frames: donor.frames,
     tried: found.tried,
   });
+}
+
+/** Why the time of the year forbids a way; null where it does not. */
+function gateOf(apiary: Apiary, colony: Colony, { methodId, day }: PlanRequest): SeasonGate | null {
+  const { yard } = placeOf(apiary, colony);
+  if (methodId === 'brood-above') return openingGate(apiary, yard, day);
+  const queen = methodId === 'caged-queen' ? 'mated' : methodId === 'spare-cells' ? 'cell' : 'raises';
+  return increaseGate(apiary, yard, day, queen, yard && mayBeginSooner(apiary, yard, day));
 }
 
 /** What a box that has to be set down is worth in frames: of two plans that are as good, the one with fewer lifts (judgement). */

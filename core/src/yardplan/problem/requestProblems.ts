@@ -7,9 +7,11 @@ import {
   rulesOut,
   type NucRecipe,
   type YardGoal,
+  type Yard,
   type YardPlanRequest,
 } from '../../records/index.ts';
-import type { Problem, ProblemCode } from '../../basics/index.ts';
+import { dayInWords, yearOf, type Day, type Problem, type ProblemCode } from '../../basics/index.ts';
+import { increaseGate, mayBeginSooner, openingGate, type SeasonGate } from '../../forecast/index.ts';
 
 /** What is wrong with a request before anything is reckoned: things that are gone, or that cannot be. */
 export function problemsOfRequest(apiary: Apiary, request: YardPlanRequest): Problem[] {
@@ -26,6 +28,7 @@ export function problemsOfRequest(apiary: Apiary, request: YardPlanRequest): Pro
             ),
           ],
     ),
+    ...problemsOfSeason(apiary, request),
     ...request.goals.flatMap((g, i) => problemsOfGoal(apiary, request, g, ['goals', i])),
     ...sameIdTwice(request),
     ...problemsOfPins(apiary, request),
@@ -40,6 +43,28 @@ const problem = (code: ProblemCode, path: Path, message: string, remedy: string)
   message,
   remedy,
 });
+
+/** What the time of the year forbids in every yard of the request. */
+function problemsOfSeason(apiary: Apiary, request: YardPlanRequest): Problem[] {
+  const yards = request.yardIds.flatMap((id) => apiary.yard[id] ?? []);
+  const [first] = yards;
+  if (!first) return [];
+  /** The gate of the first yard, where all are shut: one that is open is planned with. */
+  const shut = (gate: (yard: Yard) => SeasonGate | null) => {
+    const gates = yards.map(gate);
+    return gates.every((g) => g !== null) ? (gates[0] ?? null) : null;
+  };
+  const later = (next: Day) => `Plan it for ${dayInWords(next)} ${yearOf(next)} or later.`;
+  const winter = shut((y) => openingGate(apiary, y, request.day));
+  if (winter) return [problem('season', ['day'], winter.why, later(winter.next))];
+  return request.goals.flatMap((g, i) => {
+    if (g.kind !== 'makeNucs') return [];
+    const gate = shut((y) =>
+      increaseGate(apiary, y, request.day, g.recipe.queen, mayBeginSooner(apiary, y, request.day)),
+    );
+    return gate ? [problem('season', ['goals', i], gate.why, later(gate.next))] : [];
+  });
+}
 
 function problemsOfGoal(apiary: Apiary, request: YardPlanRequest, goal: YardGoal, path: Path): Problem[] {
   switch (goal.kind) {

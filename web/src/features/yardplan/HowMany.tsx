@@ -1,7 +1,7 @@
 import { Box, Button, Flex, Spinner, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core/basics';
 import type { Apiary, NucRecipe, YardPlanRequest } from '@incremen/core/records';
-import { daysAhead, type NucsOnDay } from '@incremen/core/yardplan';
+import { daysAhead, outOfSeason, type NucsOnDay } from '@incremen/core/yardplan';
 import { proxy } from 'comlink';
 import { Suspense, useEffect, useMemo, useState } from 'react';
 import { useInView } from 'react-intersection-observer';
@@ -42,10 +42,11 @@ export function HowMany({
   // Goals of the bench do not matter here: it asks for nucs alone.
   const key = JSON.stringify({ ...request, goals: [], pins: [], forbids: [], day: today, recipe });
   // Six weeks of plans keep a core busy: they are worked out when somebody looks.
+  const why = useMemo(() => outOfSeason(apiary, request, recipe, all), [apiary, request, recipe, all]);
   const { ref, inView } = useInView({ rootMargin: '150px 0px', triggerOnce: true });
   const [found, setFound] = useState<{ key: string; days: readonly NucsOnDay[] }>({ key: '', days: [] });
   useEffect(() => {
-    if (!inView) return undefined;
+    if (!inView || why !== null) return undefined;
     let current = true;
     const { recipe: asked, ...rest } = JSON.parse(key) as YardPlanRequest & { recipe: NucRecipe };
     void yardPlanner('days').days(
@@ -62,7 +63,7 @@ export function HowMany({
       current = false;
       void yardPlanner('days').stop();
     };
-  }, [apiary, key, all, inView]);
+  }, [apiary, key, all, inView, why]);
   const { day: madeOn, nucs: madeThere = 0 } = made ?? {};
   const days = useMemo(
     () =>
@@ -77,6 +78,16 @@ export function HowMany({
     undefined,
   );
   const next = days.find((d) => now && d.nucs > now.nucs);
+  if (why !== null) {
+    return (
+      <Box as="section" aria-label="How many, and when" ref={ref}>
+        <SectionHeading>How many, and when?</SectionHeading>
+        <Text>
+          <b>None in the next six weeks.</b> {why}
+        </Text>
+      </Box>
+    );
+  }
   return (
     <Box as="section" aria-label="How many, and when" ref={ref}>
       <Flex align="baseline" gap={3} wrap="wrap">
