@@ -52,7 +52,9 @@ test('a week-old split full of cells: none is ordered out, another nuc is offere
 
   await page.goto(`/colonies/${id}/ways`);
   await page.getByRole('button', { name: 'Plan: Second split on spare cells' }).click();
-  await expect(page.getByRole('list', { name: 'Rules' })).toContainText('Cells left in Thrift II');
+  await expect(page.getByRole('region', { name: 'Rules of the plan' })).toContainText(
+    'Cells left in Thrift II',
+  );
   await workOff(page);
   expect((await framesOf(records, 'Thrift')) + (await framesOf(records, 'Thrift II'))).toBe(10);
   const { records: r } = await records.get();
@@ -87,7 +89,7 @@ test('swarm cells near capping and rain in an hour: act today, the queen to a nu
   const id = await records.colonyId('Teasel');
   await page.goto(`/colonies/${id}/ways`);
   await page.getByRole('button', { name: 'Plan: Queen moved out to a nuc' }).click();
-  await expect(page.getByRole('list', { name: 'Rules' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Rules of the plan' })).toBeVisible();
   await workOff(page);
   const { records: r } = await records.get();
   const nuc = r.colony.find((c) => c.name === 'Teasel II');

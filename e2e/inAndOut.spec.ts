@@ -99,7 +99,7 @@ test('a count dated before the colony existed is refused beside the date, and no
 
 test('a rule that is broken shows its number and what would mend it', async ({ page, records }) => {
   await page.goto(`/colonies/${await records.colonyId('Burnet')}/plan`);
-  const rules = page.getByRole('list', { name: 'Rules' });
+  const rules = page.getByRole('region', { name: 'Rules of the plan' });
   await expect(rules.getByText(/Bees in Burnet before: broken/)).toBeVisible();
   await expect(rules).toContainText(/Short by \d+(\.\d+)? frames of bees: wait/);
   await expect(page.getByRole('button', { name: /Start all the same/ })).toBeEnabled();

@@ -121,7 +121,7 @@ test.describe('every view', () => {
         await page.goto(address[view]);
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
         if (view === 'plan') {
-          await expect(page.getByRole('list', { name: 'Rules' })).toBeVisible();
+          await expect(page.getByRole('region', { name: 'Rules of the plan' })).toBeVisible();
           await expect(page.getByRole('button', { name: /^Start/ })).toBeEnabled();
         }
         if (view === 'plan bench') await expect(page.getByText(/frames? to carry/)).toBeVisible();

@@ -14,7 +14,7 @@ async function waysOf(page: Page, name: string): Promise<void> {
 }
 const answer = (page: Page, question: string, words: string) =>
   page.getByRole('group', { name: question, exact: true }).getByText(words, { exact: true }).click();
-const rules = (page: Page) => page.getByRole('list', { name: 'Rules' });
+const rules = (page: Page) => page.getByRole('region', { name: 'Rules of the plan' });
 
 test('side by side: the queen moves next door, one chosen cell stays, day 7 or 8, cut-off', async ({
   page,

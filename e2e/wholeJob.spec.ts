@@ -5,7 +5,7 @@ test('even walk-away halves: count, plan, work, look on day 7, verdict', async (
   await countTansy(page);
   await page.getByRole('link', { name: 'Plan a split' }).click();
   await page.getByRole('button', { name: 'Plan: Even walk-away halves' }).click();
-  await expect(page.getByRole('list', { name: 'Rules' })).toContainText('Eggs in Tansy II');
+  await expect(page.getByRole('region', { name: 'Rules of the plan' })).toContainText('Eggs in Tansy II');
   await expect(page.getByText('Upper box as it stands → Tansy II')).toBeVisible();
   const before = (await records.get()).records.frame.length;
   await workOff(page);
@@ -129,7 +129,7 @@ test('work: a tick can be taken back, a reload loses nothing, the whole work can
   records,
 }) => {
   await page.goto(`/colonies/${await records.colonyId('Tansy')}/plan`);
-  await expect(page.getByRole('list', { name: 'Rules' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Rules of the plan' })).toBeVisible();
   await page.getByRole('button', { name: /^Start/ }).click();
   await page
     .getByRole('button', { name: /^Done:/ })

@@ -1,6 +1,7 @@
 export type { PlannedPart } from './base/method.ts';
 export { fitsInto, planFrame, type PlanFrame } from './base/measure.ts';
 export { type Season, type Situation, situationOf } from './base/situation.ts';
+export { combsInWords } from './base/combsInWords.ts';
 export { boxWeightKg } from './base/boxWeight.ts';
 export { liftsInWords, pushTogether, setAside, setBack, setDown } from './base/liftWords.ts';
 export { inWords } from './base/stepTexts.ts';
@@ -10,5 +11,6 @@ export type { Kit } from './methods/kits.ts';
 export { queenLooks } from './methods/lookTexts.ts';
 export { methodById, METHODS } from './methods/registry.ts';
 export type { YardMethod } from './methods/yardMethod.ts';
+export { splitAnswer } from './plan/splitAnswer.ts';
 export { makePlan, type PlanRequest, type WorkedPlan } from './plan/makePlan.ts';
 export { NOTHING_DONE, type WorkFacts } from './plan/workFacts.ts';

@@ -12,6 +12,7 @@ export {
 } from './howMany.ts';
 export { type Alternative, alternativeOf } from './layout/alternative.ts';
 export { isHivedUp, type LaidMove, type LaidOut, layOutYard } from './layout/layOutYard.ts';
+export { yardAnswer } from './layout/yardAnswer.ts';
 export { makeYardPlan } from './layout/makeYardPlan.ts';
 export { reasonOfMove, reasonOfShake } from './layout/moveReasons.ts';
 export { faultsOfPlan } from './layout/outcome.ts';

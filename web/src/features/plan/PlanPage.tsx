@@ -2,7 +2,7 @@ import { Box, Button, Field, Flex, Input, Spinner, Text } from '@chakra-ui/react
 import { capital, dayInWords } from '@incremen/core/basics';
 import { boxName, markingColour, type Apiary, type Colony, type MethodId } from '@incremen/core/records';
 import { colonyState } from '@incremen/core/colony';
-import { METHODS, methodById, type WorkedPlan } from '@incremen/core/split';
+import { METHODS, methodById, splitAnswer, type WorkedPlan } from '@incremen/core/split';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { RouteError } from '../../ui/RouteError.tsx';
@@ -14,7 +14,8 @@ import { Select } from '../../ui/Select.tsx';
 import { WaySketch } from '../../drawing/WaySketch.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { PlanPicture } from './PlanPicture.tsx';
-import { RuleLedger } from '../../shared/ledger/RuleLedger.tsx';
+import { FoldedLedger } from '../../shared/ledger/FoldedLedger.tsx';
+import { Answer } from '../../shared/work/Answer.tsx';
 import { usePlan } from './usePlan.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import common from '../../ui/common.module.css';
@@ -136,6 +137,7 @@ function Planner({ colony }: { readonly colony: Colony }) {
           )}
           {plan && (
             <>
+              <Answer>{splitAnswer(plan, methodId)}</Answer>
               <PlanPicture apiary={apiary} plan={plan} queenColour={colour} />
               <Flex gap={7} direction={{ base: 'column', lg: 'row' }} align="flex-start">
                 <Box flex="1" minW={0} w="100%">
@@ -157,7 +159,7 @@ function Rules({ plan, tookMs }: { readonly plan: WorkedPlan; readonly tookMs: n
   return (
     <Box as="aside" w={{ base: '100%', lg: '310px' }} flex="none">
       <SectionHeading mb={1}>Rules</SectionHeading>
-      <RuleLedger ledger={ledger} />
+      <FoldedLedger lines={ledger} />
       <Text mt={3} fontSize="sm" color="inkSoft">
         Rests on the count of {dayInWords(countedOn)}
         {projectedDays > 0 && `, carried forward ${count(projectedDays, 'day')}`}.{' '}
@@ -223,10 +225,10 @@ function Moves({
         ))}
         {slid > 0 && (
           <MoveLine
-            what={`${count(slid, 'frame')} within ${slid === 1 ? 'its box' : 'their box'}`}
-            to="one slot over"
+            what={`${count(slid, 'frame')} pushed together`}
+            to={slid === 1 ? 'its box' : 'their boxes'}
           >
-            To let brood hang beside brood and stores outside. Nothing is lifted out for it.
+            Brood beside brood, food outside, and no gap for wild comb.
           </MoveLine>
         )}
         {filled > 0 && (

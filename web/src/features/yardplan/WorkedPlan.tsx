@@ -1,18 +1,21 @@
 import { Box, Flex, Spinner, Text, useMediaQuery } from '@chakra-ui/react';
+import { type Apiary, STORE_KEY, type FramePin, type YardPlanRequest } from '@incremen/core/records';
 import {
-  type Apiary,
-  type RuleLine,
-  STORE_KEY,
-  type FramePin,
-  type YardPlanRequest,
-} from '@incremen/core/records';
-import { alternativeOf, evaluate, ledgerOf, nothingMoved, STORE, whyNotThere } from '@incremen/core/yardplan';
+  alternativeOf,
+  evaluate,
+  ledgerOf,
+  nothingMoved,
+  STORE,
+  whyNotThere,
+  yardAnswer,
+} from '@incremen/core/yardplan';
 import { useMemo, useState } from 'react';
 import { useAppDispatch } from '../../state/store.ts';
 import { Legend } from '../../drawing/Legend.tsx';
-import { count } from '../../ui/format.ts';
 import { toaster } from '../../ui/toaster.tsx';
+import { FoldedLedger } from '../../shared/ledger/FoldedLedger.tsx';
 import { RuleLedger } from '../../shared/ledger/RuleLedger.tsx';
+import { Answer } from '../../shared/work/Answer.tsx';
 import { Alternatives } from './Alternatives.tsx';
 import { benchPicture } from './benchHives.ts';
 import { FramePanel } from './FramePanel.tsx';
@@ -30,7 +33,6 @@ import { ProofLine } from './ProofLine.tsx';
 import { Stage } from './Stage.tsx';
 import { withPlaced, type Bench } from './useBench.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
-import common from '../../ui/common.module.css';
 
 /** A plan on the bench: how good it is, its hives, its moves, its rules, and others beside it. */
 export function WorkedPlan({
@@ -134,6 +136,7 @@ export function WorkedPlan({
   );
   return (
     <>
+      <Answer>{yardAnswer(problem, plan, seen, nameOf)}</Answer>
       <ProofLine bench={bench} placed={placed.length} onSolve={() => dispatch(solvedAround())} />
       <Flex gap={5} direction={{ base: 'column', xl: 'row' }} align="flex-start">
         <Box flex="1" minW={0} w="100%" display="grid" gridTemplateColumns="minmax(0, 1fr)" gap={3}>
@@ -145,11 +148,6 @@ export function WorkedPlan({
           {!isWide && <Box minH={{ base: 0, md: '152px' }}>{inHand}</Box>}
           {nothing ? (
             <Box as="section" aria-label="What you want, as it is">
-              <Text mb={2}>
-                {seen.shortfalls.length === 0
-                  ? 'Nothing has to be moved: what you want is there already.'
-                  : 'Nothing can be moved for it without breaking a rule.'}
-              </Text>
               <RuleLedger ledger={lines.filter((l) => wishes.has(l.id))} />
             </Box>
           ) : (
@@ -172,7 +170,7 @@ export function WorkedPlan({
           {/* Beside the hives it may grow: nothing there slips away under the finger. */}
           {isWide && <Box mb={3}>{inHand}</Box>}
           <SectionHeading mb={1}>Rules{hover ? ', if it hung there' : ''}</SectionHeading>
-          <Ledger lines={lines} />
+          <FoldedLedger lines={lines} />
         </Box>
       </Flex>
       <MoveList
@@ -187,24 +185,6 @@ export function WorkedPlan({
         onForbid={(pin) => dispatch(forbidToggled(pin))}
       />
       <Alternatives apiary={apiary} request={request} plan={plan} now={alternativeOf(problem, seen)} />
-    </>
-  );
-}
-
-/** The rules that are broken or near, and the rest behind one line: a plan has a dozen for each hive. */
-function Ledger({ lines }: { readonly lines: readonly RuleLine[] }) {
-  const tight = lines.filter((l) => l.state !== 'met');
-  const met = lines.filter((l) => l.state === 'met');
-  return (
-    <>
-      {tight.length === 0 && <Text mb={1}>No rule is broken or near.</Text>}
-      <RuleLedger ledger={tight} />
-      {met.length > 0 && (
-        <details>
-          <summary className={common.summary}>{count(met.length, 'rule')} met with room to spare</summary>
-          <RuleLedger ledger={met} />
-        </details>
-      )}
     </>
   );
 }

@@ -17,11 +17,17 @@ const figure = (n: number) => String(Math.abs(n) < 3 ? Math.round(n * 100) / 100
 const lookOf = ({ state, mend }: RuleLine) => (state === 'near' && mend !== '' ? 'short' : state);
 
 /** The rules of a plan, one line each: met, near, short or broken, the number, the threshold, the why. */
-export function RuleLedger({ ledger }: { readonly ledger: readonly RuleLine[] }) {
+export function RuleLedger({
+  ledger,
+  label = 'Rules',
+}: {
+  readonly ledger: readonly RuleLine[];
+  readonly label?: string;
+}) {
   const order = Object.keys(STATE);
   const lines = ledger.toSorted((a, b) => order.indexOf(lookOf(a)) - order.indexOf(lookOf(b)));
   return (
-    <Box as="ul" listStyleType="none" aria-label="Rules">
+    <Box as="ul" listStyleType="none" aria-label={label}>
       {lines.map((line) => {
         const look = STATE[lookOf(line)];
         return (

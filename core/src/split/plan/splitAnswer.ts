@@ -1,0 +1,32 @@
+import { capital } from '../../basics/index.ts';
+import type { MethodId } from '../../records/index.ts';
+import { combsInWords } from '../base/combsInWords.ts';
+import type { WorkedPlan } from './makePlan.ts';
+
+/** What a plan for one colony comes to, in one sentence: what goes where, and who has the queen. */
+export function splitAnswer({ parts, frames, command }: WorkedPlan, methodId: MethodId): string {
+  const [stay, fresh] = parts;
+  const { body } = command.work;
+  const moved = new Set(
+    body.moves.flatMap((m) =>
+      m.from !== null && m.to !== null && fresh.slots.some((s) => s.frameId === m.frameId) ? [m.frameId] : [],
+    ),
+  );
+  const combs = frames.filter((f) => moved.has(f.id));
+  const what = combs.length > 0 ? combsInWords(combs) : 'no comb';
+  const shaken = body.shakes.length > 0 ? ', and nurse bees are shaken in' : '';
+  if (methodId === 'brood-above')
+    return `Lift ${what} of ${stay.name} above an excluder; it stays one colony, with its queen below.`;
+  if (methodId === 'walk-away-halves') {
+    return `${body.newHives.some((h) => h.boxes[0]?.from === 'old-hive') ? `The upper half of ${stay.name} becomes ${fresh.name} as it stands` : `${capital(what)} of ${stay.name} become ${fresh.name}`}; the half without the queen raises one, and day 7 tells which.`;
+  }
+  const queen =
+    methodId === 'caged-queen'
+      ? `it gets a mated queen, and ${stay.name} keeps its own`
+      : fresh.queen === 'here'
+        ? `the old queen goes along, and ${stay.name} raises another`
+        : fresh.queen === 'unknown'
+          ? 'whichever part has no queen raises one'
+          : `it raises a queen, and ${stay.name} keeps its own`;
+  return `Make ${fresh.name} of ${what} of ${stay.name}${shaken}; ${queen}.`;
+}

@@ -1,0 +1,41 @@
+import { describe, expect, it } from 'vitest';
+import { TestYard } from '../../testing/builders.ts';
+import { NEST, STRONG_BOX, WEAK_BOX } from '../../testing/nests.ts';
+import { fiveFrames, nucs, planned, problemOf, requestFor } from '../../testing/yardRequests.ts';
+import type { YardGoal } from '../../records/bodies/request.ts';
+import { evaluate } from '../search/evaluate.ts';
+import { yardAnswer } from './yardAnswer.ts';
+
+const level: YardGoal = { id: 'l', kind: 'level', by: 'brood', importance: 2 };
+
+function answer(goals: YardGoal[], boxes: Readonly<Record<string, readonly (typeof STRONG_BOX)[]>>): string {
+  const yard = new TestYard();
+  for (const [name, own] of Object.entries(boxes)) yard.hive(name, own, '2026-05-14');
+  yard.stock('drawn', 8);
+  const problem = problemOf(yard.apiary, requestFor(yard.apiary, goals));
+  const { plan } = planned(problem);
+  return yardAnswer(problem, plan, evaluate(problem, plan), (u) => problem.units[u]?.name ?? '?');
+}
+
+const upper = [NEST.honey(6), NEST.open(8), NEST.capped(8), NEST.open(8), NEST.capped(8), NEST.bread()];
+
+describe('a yard plan in one sentence', () => {
+  it('says which combs go from whom to whom', () => {
+    expect(answer([level], { Strong: [STRONG_BOX, upper], Weak: [WEAK_BOX] })).toMatch(
+      /^Move .*combs? of (capped )?brood.* from Strong to Weak/,
+    );
+  });
+
+  it('says what a nuc is made of', () => {
+    expect(answer([nucs(1, fiveFrames())], { Strong: [STRONG_BOX, upper] })).toMatch(
+      /^Make Nuc 1 of .*combs? of .* of Strong/,
+    );
+  });
+
+  it('tells a wish that is met from one that cannot be', () => {
+    expect(answer([level], { One: [STRONG_BOX], Two: [STRONG_BOX] })).toMatch(/is there already/);
+    expect(
+      answer([{ ...level, by: 'brood' }], { One: [WEAK_BOX], Two: [[NEST.honey(2), NEST.open(2, 4)]] }),
+    ).toMatch(/^(Nothing can be moved|What you want is there)/);
+  });
+});

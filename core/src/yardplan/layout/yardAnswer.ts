@@ -1,0 +1,85 @@
+import { combsInWords, type PlanFrame } from '../../split/index.ts';
+import { listInWords } from '../../basics/index.ts';
+import { AT } from '../rules/measures.ts';
+import { nothingMoved, STORE, type Assignment, type YardProblem } from '../problem/problem.ts';
+import type { Evaluation } from '../search/evaluate.ts';
+import type { NameOf } from './hiveVisit.ts';
+
+/** So many things are said; the rest is counted. */
+const MOST = 3;
+
+/**
+ * What a yard plan comes to, in one sentence: "Move 2 combs of capped brood from Tansy to Burnet." A wish that is met
+ * already and one that cannot be met are told apart.
+ */
+export function yardAnswer(problem: YardProblem, plan: Assignment, seen: Evaluation, nameOf: NameOf): string {
+  const said = [
+    ...problem.unions.map((u) => `unite ${u.fromName} with ${nameOf(indexOf(problem, u.intoId))}`),
+    ...nucsMade(problem, plan, seen, nameOf),
+    ...combsMoved(problem, plan, nameOf),
+    ...beesShaken(problem, plan, nameOf),
+  ];
+  if (said.length === 0) {
+    const short = seen.shortfalls.length > 0;
+    return nothingMoved(problem).to.every((to, i) => plan.to[i] === to) && !short
+      ? 'What you want is there already: leave everything where it hangs.'
+      : 'Nothing can be moved towards what you want without breaking a rule: leave everything where it hangs.';
+  }
+  const first = said.slice(0, MOST);
+  const more = said.length - first.length;
+  const all = [...first, ...(more > 0 ? [`${more} more of the kind`] : [])].join('; ');
+  return `${all.charAt(0).toUpperCase()}${all.slice(1)}.`;
+}
+
+const indexOf = (problem: YardProblem, key: string) => problem.units.findIndex((u) => u.key === key);
+
+/** Combs by giver and taker, where they change hives. */
+function groups(problem: YardProblem, plan: Assignment) {
+  const found = new Map<string, { from: number; to: number; frames: PlanFrame[] }>();
+  problem.frames.forEach((f, i) => {
+    const to = plan.to[i] ?? f.home;
+    if (to === f.home) return;
+    const key = `${f.home}>${to}`;
+    const group = found.get(key) ?? { from: f.home, to, frames: [] };
+    group.frames.push(f);
+    found.set(key, group);
+  });
+  return [...found.values()].toSorted((a, b) => b.frames.length - a.frames.length);
+}
+
+function nucsMade(problem: YardProblem, plan: Assignment, seen: Evaluation, nameOf: NameOf): string[] {
+  const all = groups(problem, plan);
+  return problem.units
+    .filter((u) => u.kind === 'nuc' && seen.present[u.index] && (seen.after[u.index]?.[AT.frames] ?? 0) > 0)
+    .map((u) => {
+      const own = all.filter((g) => g.to === u.index);
+      const givers = own.map(
+        (g) => `${combsInWords(g.frames)} of ${g.from === STORE ? 'the store' : nameOf(g.from)}`,
+      );
+      return `make ${nameOf(u.index)} of ${listInWords(givers)}`;
+    });
+}
+
+const combsMoved = (problem: YardProblem, plan: Assignment, nameOf: NameOf): string[] =>
+  groups(problem, plan)
+    .filter((g) => problem.units[g.to]?.kind !== 'nuc')
+    .map((g) =>
+      g.to === STORE
+        ? `take ${combsInWords(g.frames)} of ${nameOf(g.from)} to the store`
+        : `move ${combsInWords(g.frames)} from ${g.from === STORE ? 'the store' : nameOf(g.from)} to ${nameOf(g.to)}`,
+    );
+
+function beesShaken(problem: YardProblem, plan: Assignment, nameOf: NameOf): string[] {
+  const combs = new Map<string, { from: number; to: number; n: number }>();
+  problem.frames.forEach((f, i) => {
+    const to = plan.shakenFor[i];
+    if (typeof to !== 'number' || problem.units[to]?.kind === 'nuc') return;
+    const key = `${f.home}>${to}`;
+    const known = combs.get(key) ?? { from: f.home, to, n: 0 };
+    combs.set(key, { ...known, n: known.n + 1 });
+  });
+  return [...combs.values()].map(
+    ({ from, to, n }) =>
+      `shake the nurse bees of ${n === 1 ? 'one comb' : `${n} combs`} of ${nameOf(from)} for ${nameOf(to)}`,
+  );
+}
