@@ -1,3 +1,4 @@
+export { type StepBox, stepBoxes } from './stepBoxes.ts';
 export { asFound } from './asFound.ts';
 export { combLines, combsToReplace, shoppingList } from './combStore.ts';
 export { goneUnits } from './goneUnits.ts';

@@ -70,7 +70,7 @@ export const pushTogether = (
 /**
  * What is lifted in the course of the work, for the back of whoever lifts it. Null where nothing is.
  *
- * @returns `Lifts: 4, about 96 kg (212 lb) in all; the heaviest about 28 kg (62 lb). ...`
+ * @returns `Lifting: 4 times, about 96 kg (212 lb) in all; the heaviest about 28 kg (62 lb). ...`
  */
 export function liftsInWords(steps: readonly { readonly kg?: number }[]): string | null {
   const weights = steps.flatMap((s) => (s.kg === undefined ? [] : [s.kg]));
@@ -78,6 +78,6 @@ export function liftsInWords(steps: readonly { readonly kg?: number }[]): string
   const all = weights.reduce((a, b) => a + b, 0);
   const heaviest = Math.max(...weights);
   return weights.length === 1
-    ? `Lifts: one box, ${weightInWords(all)}. Lift it in pairs, or carry its frames over one by one.`
-    : `Lifts: ${weights.length}, ${weightInWords(all)} in all; the heaviest ${weightInWords(heaviest)}. Lift in pairs, or carry frames over one by one.`;
+    ? `Lifting: one box, ${weightInWords(all)}. Lift it in pairs, or carry its frames over one by one.`
+    : `Lifting: ${weights.length} times, ${weightInWords(all)} in all; the heaviest ${weightInWords(heaviest)}. Lift in pairs, or carry frames over one by one.`;
 }

@@ -240,7 +240,7 @@ export function makePlan(
     ledger: ledgerOf(setup.rules, stay, fresh),
     kit: kitOf(method.kit(solved), laid),
     cautions: [
-      ...method.cautions(solved),
+      ...method.cautions(solved).filter((c) => lifts === null || !c.startsWith('Lifting:')),
       ...(lifts === null ? [] : [lifts]),
       ...otherSizeCautions(donor.frames.filter((f) => laid.moves.some((m) => m.frameId === f.id))),
     ],

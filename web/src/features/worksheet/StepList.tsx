@@ -1,10 +1,11 @@
-import { mayTakeHiveNext } from '@incremen/core/work';
+import { mayTakeHiveNext, type StepBox } from '@incremen/core/work';
 import type { WorkStep } from '@incremen/core/records';
 import { Check, Undo2 } from 'lucide-react';
 import { memo, startTransition, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { afterPaint } from '../../ui/afterPaint.ts';
 import { onTap } from '../../ui/onTap.ts';
 import { useLatest } from '../../ui/useLatest.ts';
+import { StepPicture } from './StepPicture.tsx';
 import styles from './StepList.module.css';
 
 /** Steps that are drawn at once; those further down follow. */
@@ -16,11 +17,14 @@ const DOUBLE_TAP_MS = 500;
 /** The steps of a piece of work, the next one large enough for a glove. */
 export function StepList({
   steps,
+  pictures,
   tick,
   onLast,
   onNext,
 }: {
   readonly steps: readonly WorkStep[];
+  /** By step, the boxes and slots that it is about. */
+  readonly pictures: ReadonlyMap<string, readonly StepBox[]>;
   /** Resolves when the records have taken it in, or refused it. */
   readonly tick: (step: WorkStep, done: boolean) => Promise<unknown>;
   /** The last step is to be ticked: the visit is closed first. */
@@ -87,6 +91,7 @@ export function StepList({
           <StepRow
             key={step.id}
             step={step}
+            boxes={pictures.get(step.id)}
             done={isDone(step)}
             current={step.id === current?.id}
             last={isLast}
@@ -101,6 +106,7 @@ export function StepList({
 
 const StepRow = memo(function StepRow({
   step,
+  boxes,
   done: doneByList,
   current,
   last,
@@ -108,6 +114,7 @@ const StepRow = memo(function StepRow({
   takeNext,
 }: {
   readonly step: WorkStep;
+  readonly boxes: readonly StepBox[] | undefined;
   readonly done: boolean;
   readonly current: boolean;
   readonly last: boolean;
@@ -131,6 +138,7 @@ const StepRow = memo(function StepRow({
           {step.text}
         </p>
         {step.detail && <p className={styles.detail}>{step.detail}</p>}
+        {boxes && boxes.length > 0 && <StepPicture boxes={boxes} />}
         {takeNext && (
           <button type="button" className={styles.next} {...onTap(() => takeNext(step))}>
             Take this hive next

@@ -3,6 +3,7 @@ import { capital, dayInWords } from '@incremen/core/basics';
 import { stepsOfWork, unitsOfWork, type Apiary, type MethodId, type Work } from '@incremen/core/records';
 import { methodById } from '@incremen/core/split';
 import { takeHiveNext } from '@incremen/core/work';
+import { stepPictures } from './stepPictures.ts';
 import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../ui/RouteError.tsx';
@@ -68,6 +69,7 @@ function Steps({ work }: { readonly work: Work }) {
     if (sent.ok) await navigate(plannedAt(work, ''));
   }
 
+  const pictures = stepPictures(apiary, work, steps);
   const goesWrong = useMemo(() => methodId && <GoesWrong methodId={methodId} />, [methodId]);
   return (
     <Box>
@@ -80,6 +82,7 @@ function Steps({ work }: { readonly work: Work }) {
       <WorkProblems work={work} problems={problems} />
       <Worksheet
         work={work}
+        pictures={pictures}
         steps={steps}
         units={unitsOfWork(apiary, work)}
         // Work planned for another day is dated by the day on which it is ticked.

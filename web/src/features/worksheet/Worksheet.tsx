@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ClosingAnswer, Work, WorkStep } from '@incremen/core/records';
+import type { StepBox } from '@incremen/core/work';
 import { memo, Suspense, useDeferredValue, useRef, useState, type ReactNode } from 'react';
 import { afterPaint } from '../../ui/afterPaint.ts';
 import { lazyPart } from '../../ui/lazyPart.tsx';
@@ -16,6 +17,7 @@ const WorkPromises = lazyPart(() => import('../../shared/work/WorkPromises.tsx')
 /** Work under way: the steps, what to bring and beware of, and the closing of the visit. */
 export function Worksheet({
   work,
+  pictures,
   steps,
   units,
   onTick,
@@ -23,6 +25,8 @@ export function Worksheet({
   children,
 }: {
   readonly work: Work;
+  /** By step, the boxes and slots that it is about. */
+  readonly pictures: ReadonlyMap<string, readonly StepBox[]>;
   readonly steps: readonly WorkStep[];
   /** Units that answer before the visit closes. */
   readonly units: readonly ReportUnit[];
@@ -62,6 +66,7 @@ export function Worksheet({
             <WorkBar workId={workId} steps={steps} units={body.units} onReport={() => setReporting(true)} />
             <StepList
               steps={steps}
+              pictures={pictures}
               tick={({ id }, done) => afterwards(() => onTick({ stepId: id, done }))}
               onLast={({ id }) => setLast(id)}
               onNext={onNext && (({ id }) => onNext(id))}
