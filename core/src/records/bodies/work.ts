@@ -70,6 +70,8 @@ export const kitLine = z.strictObject({
   count: finite,
   /** How many the store lacks; null where the store does not keep count of it. */
   shortBy: finite.nullable(),
+  /** The frame size that it has to fit, in words; left out where it fits any. */
+  size: z.string().max(60).optional(),
 });
 export type KitLine = z.infer<typeof kitLine>;
 

@@ -32,7 +32,12 @@ describe('brood over an excluder', () => {
     expect(texts).toMatch(/Shake its bees below first/);
     expect(texts).not.toMatch(/Bees stay on it/);
     expect(texts.indexOf('Excluder on Old')).toBeLessThan(texts.indexOf('Next day: lift the top box off'));
-    expect(body.kit).toContainEqual({ what: 'queen excluder', count: 1, shortBy: null });
+    expect(body.kit).toContainEqual({
+      size: 'Langstroth deep',
+      what: 'queen excluder',
+      count: 1,
+      shortBy: null,
+    });
     expect(body.cautions.some((c) => c.startsWith('Shaking'))).toBe(true);
   });
 });

@@ -24,6 +24,8 @@ export interface LaidOut {
   readonly slots: readonly [readonly PartSlot[], readonly PartSlot[]];
   /** Brood-box slots that stay empty because the store has no frame for them. */
   readonly unfilled: number;
+  /** Boxes that are not full then: a dummy board closes the nest. */
+  readonly gaps: readonly { readonly part: 0 | 1; readonly label: string; readonly slot: number }[];
 }
 
 interface Strength {
@@ -94,7 +96,18 @@ export function layOut(input: LayOutInput): LaidOut {
     targets
       .filter((t) => t.part === part)
       .flatMap((t) => (hung.get(t.id) ?? []).map(({ id, slot }) => ({ boxId: t.id, slot, frameId: id })));
-  return { moves, slots: [slotsOf(0), slotsOf(1)], unfilled };
+  const gaps = targets.flatMap((t): LaidOut['gaps'] => {
+    const combs = hung.get(t.id) ?? [];
+    const changed =
+      combs.some((h) => moveOf(h, t).length > 0) ||
+      donor.frames.some((f) => f.boxId === t.id && !combs.some((h) => h.id === f.id));
+    if (t.role !== 'brood' || !changed || combs.length === 0 || combs.length >= t.combSlots.length) return [];
+    // On the side with more room: the nest hangs against the other wall.
+    const [first, last] = [combs[0]!.slot, combs.at(-1)!.slot];
+    const right = (t.combSlots.at(-1) ?? last) - last >= first - (t.combSlots[0] ?? first);
+    return [{ part: t.part, label: t.label, slot: right ? last : first }];
+  });
+  return { moves, slots: [slotsOf(0), slotsOf(1)], unfilled, gaps };
 }
 
 /** The brood boxes of a part, the one with the most brood on its combs first once they have any. */

@@ -6,7 +6,9 @@ import {
   type Frame,
   type CommandOf,
   framesInStore,
+  markingColour,
   placeOf,
+  queenOf,
   type MethodId,
   type KitLine,
   STORE_KEY,
@@ -20,7 +22,8 @@ import {
 } from '../../records/index.ts';
 import { dayInWords, type Day, failure, success, type Result, yearOf } from '../../basics/index.ts';
 import { increaseGate, mayBeginSooner, openingGate, type SeasonGate } from '../../forecast/index.ts';
-import type { Donor, PlannedMove, PlannedPart, Setup, Solved } from '../base/method.ts';
+import type { Donor, PlannedMove, PlannedPart, Setup, Solved, StepText } from '../base/method.ts';
+import { frameSize } from '../../comb/index.ts';
 import { methodById } from '../methods/registry.ts';
 import { houseRules, stayShares } from '../../rules/index.ts';
 import { prepareDonor } from '../base/donor.ts';
@@ -189,7 +192,7 @@ export function makePlan(
     setup.distance,
     shares,
   );
-  const drafts = method.steps(solved).map(({ units = [], ...s }): StepDraft => ({
+  const drafts = closedUp(method.steps(solved), laid).map(({ units = [], ...s }): StepDraft => ({
     ...s,
     units: units.map((key) => (key === 'stay' ? colony.id : NEW_KEY)),
   }));
@@ -238,7 +241,7 @@ export function makePlan(
     ),
     effects: effectsOf(parts, isAbove),
     ledger: ledgerOf(setup.rules, stay, fresh),
-    kit: kitOf(method.kit(solved), laid),
+    kit: kitOf([...method.kit(solved), ...moreKit(apiary, colony, solved, laid)], laid, donor),
     cautions: [
       ...method.cautions(solved).filter((c) => lifts === null || !c.startsWith('Lifting:')),
       ...(lifts === null ? [] : [lifts]),
@@ -396,7 +399,56 @@ function partsOf(
   ];
 }
 
-function kitOf(kit: readonly { what: string; count: number }[], laid: LaidOut): KitLine[] {
+/** The steps with a dummy board where a box is not full, before anything is closed. */
+function closedUp(steps: readonly StepText[], { gaps }: LaidOut): StepText[] {
+  const close = steps.findIndex((s) => s.kind === 'close');
+  const at = close < 0 ? steps.length : close;
+  const boards = gaps.map(({ part, label, slot }): StepText => ({
+    kind: 'check',
+    units: [part === 0 ? 'stay' : 'new'],
+    text: `A dummy board closes the nest: ${label}, against slot ${slot}`,
+    detail: 'Bees build wild comb in an open gap within days.',
+  }));
+  return [...steps.slice(0, at), ...boards, ...steps.slice(at)];
+}
+
+/** What the work takes besides what its method names. */
+function moreKit(
+  apiary: Apiary,
+  colony: Colony,
+  { setup, input }: Solved,
+  { gaps }: LaidOut,
+): { what: string; count: number }[] {
+  const queen = queenOf(apiary, colony.id);
+  const { boxes } = input.donor;
+  const supersGo = boxes.some((b) => b.role === 'super' && setup.boxesThatMove.includes(b.id));
+  const hasExcluder = boxes.some((b) => b.excluderBelow);
+  const unmarked = queen && queen.dot === null && queen.birthYear !== null ? queen.birthYear : null;
+  return [
+    ...(gaps.length > 0 ? [{ what: 'dummy board', count: gaps.length }] : []),
+    ...(supersGo && hasExcluder ? [{ what: 'queen excluder', count: 1 }] : []),
+    ...(setup.distance === 'away'
+      ? [
+          { what: 'strap', count: 1 },
+          { what: 'tape or foam for the entrance', count: 1 },
+        ]
+      : []),
+    ...(unmarked === null
+      ? []
+      : [{ what: `marking pen, ${markingColour(unmarked)}: she is of ${unmarked}`, count: 1 }]),
+  ];
+}
+
+/** What has to fit the frames of the colony. */
+const FITS_FRAMES = /^(box|nuc box|frames|queen excluder|dummy board|super)/;
+
+function kitOf(kit: readonly { what: string; count: number }[], laid: LaidOut, donor: Donor): KitLine[] {
+  const broodBox = donor.boxes.find((b) => b.role === 'brood');
+  const size = broodBox && frameSize(broodBox.sizeId).name;
+  return kitLines(kit, laid).map((k) => (size && FITS_FRAMES.test(k.what) ? { ...k, size } : k));
+}
+
+function kitLines(kit: readonly { what: string; count: number }[], laid: LaidOut): KitLine[] {
   const fromStore = (blank: Frame['blank']) => laid.moves.filter((m) => m.planned.blank === blank).length;
   const drawn = fromStore('drawn');
   const foundation = fromStore('foundation');

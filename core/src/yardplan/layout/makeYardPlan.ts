@@ -14,6 +14,7 @@ import {
 } from '../../records/index.ts';
 import type { Day } from '../../basics/index.ts';
 import { ripeCellEmergence } from '../../followup/index.ts';
+import { frameSize } from '../../comb/index.ts';
 import { otherSizeCautions, COMMON_CAUTIONS, droneCautions, liftsInWords } from '../../split/index.ts';
 import { kitBoxKey } from '../problem/buildProblem.ts';
 import { evaluate, ledgerOf, type Evaluation } from '../search/evaluate.ts';
@@ -215,6 +216,13 @@ const strength = (m: Measured) => ({
   stores: tidy(m[AT.stores] ?? 0),
 });
 
+/** Combs go from one colony to another. */
+const between = ({ moves }: LaidOut, { units }: YardProblem): boolean =>
+  moves.some((m) => m.fromUnit !== STORE && m.fromUnit !== m.toUnit && units[m.toUnit]?.kind === 'colony');
+
+/** What has to fit the frames of the hives. */
+const FITS_FRAMES = /^(box|nuc box|frames|dummy board)/;
+
 function kitOf(
   problem: YardProblem,
   laid: LaidOut,
@@ -223,7 +231,9 @@ function kitOf(
 ): KitLine[] {
   const kit: KitLine[] = [];
   const bring = (what: string, count: number, shortBy: number | null = null) => {
-    if (count > 0) kit.push({ what, count, shortBy });
+    const [size] = new Set(problem.units.map((u) => u.sizeId));
+    const fits = FITS_FRAMES.test(what) && size ? { size: frameSize(size).name } : {};
+    if (count > 0) kit.push({ what, count, shortBy, ...fits });
   };
   for (const slots of [...new Set(made.map((u) => u.slots))].toSorted((a, b) => a - b)) {
     bring(`nuc box, ${slots} frames, with floor and lid`, made.filter((u) => u.slots === slots).length);
@@ -237,6 +247,11 @@ function kitOf(
   bring('mated queen in her cage', made.filter((u) => u.recipe?.queen === 'mated').length);
   bring('feeder', made.length + hived.length);
   bring('sheet of newspaper', problem.unions.length);
+  bring('dummy board', laid.unfilled.filter((n) => n > 0).length);
+  const away = made.filter((u) => u.recipe?.distance === 'away').length;
+  bring('strap', away);
+  bring('tape or foam for the entrance', away);
+  bring('carrying box for combs, with a lid', between(laid, problem) ? 1 : 0);
   const store = laid.moves.filter((m) => m.fromUnit === STORE);
   bring('frames of drawn comb from the store', store.filter((m) => m.frame.drawn > 0.5).length, 0);
   bring('frames of foundation from the store', store.filter((m) => m.frame.drawn <= 0.5).length, 0);

@@ -28,6 +28,11 @@ export function KitList({ workId, kit }: { readonly workId: string; readonly kit
             </Text>
             <Box flex="1">
               {k.what}
+              {k.size && (
+                <Text as="span" color="inkSoft">
+                  , {k.size}
+                </Text>
+              )}
               {k.shortBy !== null && k.shortBy > 0 && (
                 <Text color="alarm" fontWeight="600">
                   short by {k.shortBy}: the store has {k.inStore ? k.inStore : 'none left'}
