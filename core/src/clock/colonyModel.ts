@@ -1,3 +1,4 @@
+import { EMERGING_WARMTH } from '../brood/index.ts';
 import { BEES_PER_CM2, EMERGENCE_SHARE } from '../comb/index.ts';
 import type { SeasonPull } from '../season/index.ts';
 import { Adults } from './adults.ts';
@@ -55,8 +56,6 @@ const SMALL_POWER = 1.4;
 /** A little more brood than the rule of thumb lives through a mild spell; what is over dries out bit by bit. */
 const OVER_COVER = 1.15;
 const DRIES_A_DAY = 0.15;
-/** Emerging brood needs about a third of the warmth of other brood (common practice, our estimate). */
-const EMERGING_WARMTH = 1 / 3;
 
 /**
  * A queen is measured by the season: what she laid when she was counted against what a good one lays on such a day. She

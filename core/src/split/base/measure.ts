@@ -7,7 +7,7 @@ import {
   inReferenceFrames,
   type FrameSizeId,
 } from '../../comb/index.ts';
-import { stayShare, type Distance, type StayShares } from '../../brood/index.ts';
+import { stayShare, warmedShare, type Distance, type StayShares } from '../../brood/index.ts';
 
 /** What one part amounts to when the work is done, in reference frames. */
 export interface PartMeasure {
@@ -15,6 +15,8 @@ export interface PartMeasure {
   readonly framesOfBeesNow: number;
   readonly framesOfBeesAfterDrift: number;
   readonly broodFrames: number;
+  /** Brood that its bees must cover: emerging brood counts a third. */
+  readonly warmedFrames: number;
   readonly openFrames: number;
   readonly cappedFrames: number;
   readonly eggsTenths: number;
@@ -42,6 +44,8 @@ export interface PlanFrame {
   readonly open: number;
   readonly capped: number;
   readonly brood: number;
+  /** Brood that bees must cover: emerging brood counts a third. */
+  readonly warmed: number;
   readonly beeBread: number;
   readonly stores: number;
   readonly drawn: number;
@@ -77,6 +81,7 @@ export function planFrame(
     open: of('open'),
     capped: of('capped', 'emerging'),
     brood: of('eggs', 'open', 'capped', 'emerging', 'drone'),
+    warmed: warmedShare(reading) * worth,
     beeBread: of('beeBread'),
     stores: of('honey', 'nectar'),
     drawn: of('drawn'),
@@ -106,6 +111,7 @@ const zero = (): { -readonly [K in keyof PartMeasure]: PartMeasure[K] } => ({
   framesOfBeesNow: 0,
   framesOfBeesAfterDrift: 0,
   broodFrames: 0,
+  warmedFrames: 0,
   openFrames: 0,
   cappedFrames: 0,
   eggsTenths: 0,
@@ -136,6 +142,7 @@ export function measureParts(
     part.frames += 1;
     part.framesOfBeesNow += f.bees;
     part.broodFrames += f.brood;
+    part.warmedFrames += f.warmed;
     part.openFrames += f.open + f.eggs;
     part.cappedFrames += f.capped;
     part.eggsTenths += f.eggsTenths;

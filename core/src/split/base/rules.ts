@@ -67,6 +67,6 @@ function tidy(n: number): number {
 
 /** Bees over brood; a part without brood is covered whatever its bees. */
 export function coverOf(part: PartMeasure): number {
-  if (part.broodFrames < 0.05) return 0;
-  return part.broodFrames / Math.max(part.framesOfBeesAfterDrift, 0.01);
+  if (part.warmedFrames < 0.05) return 0;
+  return part.warmedFrames / Math.max(part.framesOfBeesAfterDrift, 0.01);
 }

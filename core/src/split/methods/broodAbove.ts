@@ -34,7 +34,7 @@ function setUp(input: MethodInput): Setup {
           0.3 * fresh.eggsTenths +
           0.4 * fresh.storesFrames +
           0.3 * Math.max(0, fresh.broodFrames - brood / 2),
-    movable: frames.free,
+    movable: frames.freeWithDrones,
     shakable: [],
     maxShakes: 0,
     ...broughtBox(frames, frames.slots),

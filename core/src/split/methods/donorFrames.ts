@@ -1,5 +1,5 @@
 import { isLiveCell, type FrameSizeId } from '../../comb/index.ts';
-import { temperOf } from '../../brood/index.ts';
+import { isDroneComb, temperOf } from '../../brood/index.ts';
 import { fitsInto, type PlanFrame } from '../base/measure.ts';
 import type { Donor } from '../base/method.ts';
 
@@ -14,8 +14,10 @@ export interface DonorFrames {
   /** Where the queen was seen; -1 when she was not. */
   readonly queenAt: number;
   readonly hasCells: boolean;
-  /** Of the size of the new box, without live cells and without the queen. */
+  /** Of the size of the new box, without live cells and without the queen; drone combs stay with the strong. */
   readonly free: readonly number[];
+  /** The same with drone combs, for brood that stays in its own colony. */
+  readonly freeWithDrones: readonly number[];
   /** Open brood without queen or cell: nurses can be shaken off it. */
   readonly shakable: readonly number[];
 }
@@ -28,7 +30,8 @@ export function donorFrames(donor: Donor): DonorFrames {
   const queenAt = donor.frames.findIndex((f) => f.hasQueen);
   const frame = (i: number) => donor.frames[i] as PlanFrame;
   const fits = (i: number) => fitsInto(frame(i), sizeId);
-  const free = all.filter((i) => frame(i).liveCells === 0 && fits(i) && i !== queenAt);
+  const freeWithDrones = all.filter((i) => frame(i).liveCells === 0 && fits(i) && i !== queenAt);
+  const free = freeWithDrones.filter((i) => !isDroneComb(frame(i).reading));
   return {
     sizeId,
     slots: broodBox?.slots ?? 10,
@@ -37,6 +40,7 @@ export function donorFrames(donor: Donor): DonorFrames {
     queenAt,
     hasCells: donor.cells.some((c) => isLiveCell(c.kind)),
     free,
+    freeWithDrones,
     shakable: free.filter((i) => temperOf(frame(i).reading) === 'open-brood'),
   };
 }

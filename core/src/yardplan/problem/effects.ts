@@ -15,6 +15,7 @@ export function broughtBy(frame: YardFrame, counted: boolean): Measured {
   const m = noMeasures();
   m[AT.bees] = frame.bees;
   m[AT.brood] = frame.brood;
+  m[AT.warmed] = frame.warmed;
   m[AT.capped] = frame.capped;
   m[AT.open] = frame.open + frame.eggs;
   m[AT.eggsTenths] = frame.eggsTenths;

@@ -1,4 +1,5 @@
 import { fitsInto } from '../../split/index.ts';
+import { isDroneComb } from '../../brood/index.ts';
 import { failure, floatAt, type Problem, type Result, success } from '../../basics/index.ts';
 import { broughtBy, combKind, isShakable } from './effects.ts';
 import { AT, type Measure } from '../rules/measures.ts';
@@ -135,7 +136,8 @@ const isConcerned = (unit: YardUnit) => unit.rules.some((r) => !r.hard && missin
 
 /** Where it makes sense that the frame goes. What the rules then say of it is another matter. */
 function targetsOf(frame: YardFrame, { units, lacks, ofYard }: Links): number[] {
-  if (frame.liveCells > 0) return [];
+  // Drones stay with the strong that raised them: in a nuc they are mouths, in a weak hive no help.
+  if (frame.liveCells > 0 || isDroneComb(frame.reading)) return [];
   const home = units[frame.home];
   const gives = broughtBy(frame, true);
   const kind = combKind(frame);

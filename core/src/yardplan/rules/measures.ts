@@ -8,6 +8,8 @@ const MEASURES = [
   /** Frames of bees, after drift. */
   'bees',
   'brood',
+  /** Brood that bees must cover: emerging brood counts a third. */
+  'warmed',
   'capped',
   /** Eggs and open brood. */
   'open',

@@ -8,6 +8,8 @@ import { colonyRules, nucRules } from './unitRules.ts';
 const measured = (of: Partial<Record<Measure, number>>): Measured => {
   const m = noMeasures();
   for (const [measure, n] of Object.entries(of)) m[AT[measure as Measure]] = n;
+  // None of it emerging, unless that is said.
+  m[AT.warmed] = of.warmed ?? of.brood ?? 0;
   return m;
 };
 const named = (rules: readonly UnitRule[], end: string): UnitRule => {

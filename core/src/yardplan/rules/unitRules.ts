@@ -32,13 +32,13 @@ function coverRule(
     label: 'Brood to bees',
     unit: 'brood a frame of bees',
     terms: [
-      ['brood', 1],
+      ['warmed', 1],
       ['bees', -threshold],
     ],
     sense: 'atMost',
     threshold: 0.02,
     nearWithin: 0.08,
-    ratio: { of: 'brood', to: 'bees', threshold },
+    ratio: { of: 'warmed', to: 'bees', threshold },
     why:
       nights === 'cold'
         ? 'Bees must cover their brood on the coldest night to come.'
@@ -63,7 +63,7 @@ export function colonyRules(
 ): UnitRule[] {
   const dearth = when.season === 'dearth';
   const b = (m: keyof typeof AT) => floatAt(before, AT[m]);
-  const nowCover = b('brood') < 0.05 ? 0 : b('brood') / Math.max(b('bees'), 0.01);
+  const nowCover = b('warmed') < 0.05 ? 0 : b('warmed') / Math.max(b('bees'), 0.01);
   const keep = (rule: UnitRule): UnitRule => ({
     ...rule,
     threshold: Math.min(rule.threshold, sumOf(rule, before)),
