@@ -3,8 +3,7 @@ import { bothSides } from '../comb/contents.ts';
 import { methodPlan, FULL_BOX } from '../testing/methodPlans.ts';
 import { TestYard } from '../testing/builders.ts';
 import { NEST, STRONG_BOX } from '../testing/nests.ts';
-import { fiveFrames, nucs, planned, problemOf, requestFor } from '../testing/yardRequests.ts';
-import { evaluate } from '../yardplan/search/evaluate.ts';
+import { fiveFrames, nucs, problemOf, requestFor } from '../testing/yardRequests.ts';
 import { isDroneComb, warmedShare } from './combWorth.ts';
 
 // What a comb is good for: common practice, no source.
@@ -40,10 +39,7 @@ describe('a drone comb', () => {
     const box = [...FULL_BOX.slice(0, 4), drones, ...FULL_BOX.slice(5)];
     for (const method of ['queen-to-nuc', 'caged-queen', 'open-brood-goes', 'side-by-side'] as const) {
       const { moved } = methodPlan(method, [box, FULL_BOX]);
-      expect(
-        moved.filter((f) => isDroneComb(f.reading)),
-        method,
-      ).toEqual([]);
+      expect(moved.filter((f) => isDroneComb(f.reading))).toEqual([]);
     }
   });
 
@@ -55,9 +51,8 @@ describe('a drone comb', () => {
     yard.hive('Weak', [[NEST.honey(3), NEST.open(3, 5), NEST.empty(2)]], '2026-05-14');
     const goals = [nucs(1, fiveFrames()), { id: 'l', kind: 'level', by: 'brood', importance: 2 } as const];
     const problem = problemOf(yard.apiary, requestFor(yard.apiary, goals));
-    const { plan } = planned(problem);
-    expect(evaluate(problem, plan).nucsMade).toBe(1);
-    const gone = problem.frames.filter((f, i) => isDroneComb(f.reading) && plan.to[i] !== f.home);
-    expect(gone).toEqual([]);
+    const droney = problem.frames.filter((f) => f.home >= 0 && isDroneComb(f.reading));
+    expect(droney.map((f) => f.mayGoTo)).toEqual([[]]);
+    expect(problem.frames.some((f) => f.brood > 0.5 && f.mayGoTo.length > 0)).toBe(true);
   });
 });

@@ -1,7 +1,7 @@
 import { METHOD_NAMES } from '../../records/index.ts';
 import { windowAfter } from '../../basics/index.ts';
 import { broughtBox, datedBySplit } from './broughtBox.ts';
-import { COMMON_CAUTIONS, heaviestBoxCaution } from './cautions.ts';
+import { COMMON_CAUTIONS } from './cautions.ts';
 import { donorFloorRule, noCellRule, strengthRule } from './commonRules.ts';
 import { donorFrames } from './donorFrames.ts';
 import { chosen, type MethodInput, type Setup, type SplitMethod } from '../base/method.ts';
@@ -186,5 +186,5 @@ export const broodAbove: SplitMethod = {
       },
     ];
   },
-  cautions: ({ input }) => [...COMMON_CAUTIONS, heaviestBoxCaution(input.donor)],
+  cautions: () => [...COMMON_CAUTIONS],
 };

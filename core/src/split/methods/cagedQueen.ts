@@ -226,6 +226,5 @@ export const cagedQueen: SplitMethod = {
   cautions: () => [
     ...COMMON_CAUTIONS,
     'Bought queens and bees: local rules on movement, health papers and registration apply.',
-    'Lifting: take supers off in halves or in pairs before you reach the brood box.',
   ],
 };

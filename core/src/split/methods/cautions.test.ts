@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { bothSides } from '../../comb/contents.ts';
 import { honeyKgPerFrame } from '../../comb/densities.ts';
-import { boxLiftCaution, COMMON_CAUTIONS, droneCautions, heaviestBoxCaution } from './cautions.ts';
-import { boxWeightKg } from '../base/boxWeight.ts';
+import { COMMON_CAUTIONS, droneCautions } from './cautions.ts';
+import { liftsInWords } from '../base/liftWords.ts';
+import { boxWeightKg, weightInWords } from '../base/boxWeight.ts';
 
 const comb = (honey: number) => ({
   size: 'langstroth-deep' as const,
@@ -39,23 +40,13 @@ describe('the weight of a box', () => {
     expect(boxWeightKg(tenOf(10))).toBeLessThan(45);
   });
 
-  it('is said in kilograms and pounds', () => {
-    const words = boxLiftCaution('upper box', []);
-    expect(words).toContain('the upper box weighs about 0 kg (0 lb)');
+  it('is said in kilograms and pounds, once for all that is lifted', () => {
     // 12 kg are 26.5 lb.
-    expect(boxLiftCaution('upper box', tenOf(0) as never)).toContain('about 12 kg (26 lb)');
-  });
-
-  it('that matters is that of the heaviest of a hive', () => {
-    const frames = [
-      ...tenOf(2).map((f) => ({ ...f, boxId: 'low' })),
-      ...tenOf(9).map((f) => ({ ...f, boxId: 'high' })),
-    ];
-    const boxes = [
-      { id: 'low', name: 'lower box' },
-      { id: 'high', name: 'upper box' },
-    ];
-    expect(heaviestBoxCaution({ boxes, frames } as never)).toMatch(/^Lifting: the upper box weighs/);
-    expect(heaviestBoxCaution({ boxes: [], frames: [] })).toMatch(/the fullest box/);
+    expect(weightInWords(boxWeightKg(tenOf(0)))).toBe('about 12 kg (26 lb)');
+    expect(liftsInWords([{ kg: 20 }, {}, { kg: 12 }])).toMatch(
+      /^Lifting: 2 times, about 32 kg \(71 lb\) in all; the heaviest about 20 kg/,
+    );
+    expect(liftsInWords([{ kg: 20 }])).toMatch(/^Lifting: one box, about 20 kg/);
+    expect(liftsInWords([{}])).toBeNull();
   });
 });

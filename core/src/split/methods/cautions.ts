@@ -1,6 +1,4 @@
 import { frameSize, shareOf } from '../../comb/index.ts';
-import { boxWeightKg, weightInWords } from '../base/boxWeight.ts';
-import type { Donor } from '../base/method.ts';
 import type { PlanFrame } from '../base/measure.ts';
 
 /** Shown with every piece of work at the hives. */
@@ -9,19 +7,6 @@ export const COMMON_CAUTIONS = [
   'Fire: set the smoker down on bare ground, never in dry grass.',
   'Suspect brood: stop moving combs and bees and call the inspector; some diseases are notifiable. Local rules on registration and movement apply.',
 ] as const;
-
-/** A warning for a box that has to be lifted whole. */
-export function boxLiftCaution(name: string, frames: readonly PlanFrame[]): string {
-  return `Lifting: the ${name} weighs ${weightInWords(boxWeightKg(frames))}. Lift it in pairs, or carry its frames over one by one.`;
-}
-
-/** A warning for the heaviest box of a hive. */
-export function heaviestBoxCaution({ boxes, frames }: Pick<Donor, 'boxes' | 'frames'>): string {
-  const [heaviest] = boxes
-    .map((box) => ({ box, own: frames.filter((f) => f.boxId === box.id) }))
-    .toSorted((a, b) => boxWeightKg(b.own) - boxWeightKg(a.own));
-  return boxLiftCaution(heaviest?.box.name ?? 'fullest box', heaviest?.own ?? []);
-}
 
 /** Combs that hang in boxes of another size, and go as they hang. */
 export function otherSizeCautions(frames: readonly PlanFrame[]): string[] {

@@ -154,9 +154,5 @@ export const openBroodGoes: SplitMethod = {
       }),
     ];
   },
-  cautions: ({ input }) => [
-    ...COMMON_CAUTIONS,
-    ...droneCautions(input.donor.frames),
-    'Lifting: take supers off in halves or in pairs before you reach the brood box.',
-  ],
+  cautions: ({ input }) => [...COMMON_CAUTIONS, ...droneCautions(input.donor.frames)],
 };

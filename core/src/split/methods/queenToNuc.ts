@@ -247,11 +247,7 @@ export const queenToNuc: SplitMethod = {
     { what: 'drawing pins to mark reserved cells', count: 2 },
   ],
   followUps,
-  cautions: ({ input }) => [
-    ...COMMON_CAUTIONS,
-    ...droneCautions(input.donor.frames),
-    'Lifting: take supers off in halves or in pairs before you reach the brood box.',
-  ],
+  cautions: ({ input }) => [...COMMON_CAUTIONS, ...droneCautions(input.donor.frames)],
 };
 
 function followUps({ input, setup }: Solved): FollowUpText[] {

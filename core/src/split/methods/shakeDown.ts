@@ -1,6 +1,6 @@
 import { METHOD_NAMES } from '../../records/index.ts';
 import { queenCalendar } from '../../brood/index.ts';
-import { COMMON_CAUTIONS, droneCautions, heaviestBoxCaution } from './cautions.ts';
+import { COMMON_CAUTIONS, droneCautions } from './cautions.ts';
 import { endingSteps } from './closing.ts';
 import { DISTANCE_OPTION, FEED_OPTION, NIGHTS_OPTION } from './commonOptions.ts';
 import {
@@ -193,6 +193,5 @@ export const shakeDown: SplitMethod = {
     ...COMMON_CAUTIONS,
     ...droneCautions(input.donor.frames),
     'Shaking: many bees in the air. Full suit, and nobody near without one.',
-    heaviestBoxCaution(input.donor),
   ],
 };

@@ -1,6 +1,6 @@
 import { METHOD_NAMES } from '../../records/index.ts';
 import { queenCalendar } from '../../brood/index.ts';
-import { COMMON_CAUTIONS, droneCautions, heaviestBoxCaution } from './cautions.ts';
+import { COMMON_CAUTIONS, droneCautions } from './cautions.ts';
 import { endingSteps } from './closing.ts';
 import { FEED_OPTION, NIGHTS_OPTION } from './commonOptions.ts';
 import {
@@ -246,9 +246,5 @@ export const sideBySide: SplitMethod = {
       },
     ];
   },
-  cautions: ({ input }) => [
-    ...COMMON_CAUTIONS,
-    ...droneCautions(input.donor.frames),
-    heaviestBoxCaution(input.donor),
-  ],
+  cautions: ({ input }) => [...COMMON_CAUTIONS, ...droneCautions(input.donor.frames)],
 };

@@ -170,6 +170,6 @@ export const spareCells: SplitMethod = {
   cautions: ({ input }) => [
     ...COMMON_CAUTIONS,
     ...droneCautions(input.donor.frames),
-    'Lifting: a cell comb is carried upright and level; put nothing heavy down beside it.',
+    'Cells: a cell comb is carried upright and level; put nothing heavy down beside it.',
   ],
 };

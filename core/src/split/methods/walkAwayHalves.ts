@@ -4,7 +4,7 @@ import { listInWords } from '../../basics/index.ts';
 import { emergencyEmergence, queenCalendar } from '../../brood/index.ts';
 import { DISTANCE_OPTION, FEED_OPTION, NIGHTS_OPTION } from './commonOptions.ts';
 import { beeBreadRule, beesRule, coverRule, eggsRule, storesRule, strengthRule } from './commonRules.ts';
-import { boxLiftCaution, COMMON_CAUTIONS, droneCautions } from './cautions.ts';
+import { COMMON_CAUTIONS, droneCautions } from './cautions.ts';
 import { endingSteps } from './closing.ts';
 import {
   chosen,
@@ -271,16 +271,5 @@ export const walkAwayHalves: SplitMethod = {
       },
     ];
   },
-  cautions: ({ input, setup }) => [
-    ...COMMON_CAUTIONS,
-    ...droneCautions(input.donor.frames),
-    ...input.donor.boxes
-      .filter((b) => setup.boxesThatMove.includes(b.id))
-      .map((b) =>
-        boxLiftCaution(
-          b.name,
-          input.donor.frames.filter((f) => f.boxId === b.id),
-        ),
-      ),
-  ],
+  cautions: ({ input }) => [...COMMON_CAUTIONS, ...droneCautions(input.donor.frames)],
 };

@@ -243,8 +243,8 @@ export function makePlan(
     ledger: ledgerOf(setup.rules, stay, fresh),
     kit: kitOf([...method.kit(solved), ...moreKit(apiary, colony, solved, laid)], laid, donor),
     cautions: [
-      ...method.cautions(solved).filter((c) => lifts === null || !c.startsWith('Lifting:')),
-      ...(lifts === null ? [] : [lifts]),
+      ...method.cautions(solved),
+      lifts ?? 'Lifting: take boxes off in pairs, or carry their frames over one by one.',
       ...otherSizeCautions(donor.frames.filter((f) => laid.moves.some((m) => m.frameId === f.id))),
     ],
     looks: followUps.map(({ parts: keys, ...f }) => ({
