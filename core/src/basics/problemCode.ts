@@ -59,6 +59,7 @@ const PROBLEM_STATUS = {
   'mostly-unread': 422,
   treated: 422,
   season: 422,
+  'does-not-fit': 422,
   'name-taken': 422,
   'no-slot-free': 422,
   'no-stand': 422,

@@ -28,6 +28,7 @@ export {
   type YardSeason,
 } from './yardSeason.ts';
 export { roomAhead, type RoomAhead } from './roomAhead.ts';
+export { type FewerBoxes, fewerBoxes, winterFloorKg } from './winterFloor.ts';
 export { increaseGate, mayBeginSooner, openingGate, type SeasonGate } from './seasonGate.ts';
 export { seasonSigns, type SeasonSign } from './seasonSigns.ts';
 export {

@@ -35,6 +35,12 @@ function asked(id: (typeof YARD_METHODS)[number]['id'], change: Partial<Situatio
     day: METHOD_DAY,
     now,
   });
+  return { yard, request, other };
+}
+
+/** What is asked for, worked out. */
+function worked(...asks: Parameters<typeof asked>) {
+  const { yard, request, other } = asked(...asks);
   const problem = problemOf(yard.apiary, request);
   const { plan } = planned(problem, 2);
   const store = Object.values(yard.apiary.frame).filter((f) => f.place === 'store');
@@ -53,14 +59,14 @@ describe.each(YARD_METHODS.map((m) => [m.name, m] as const))('%s', (_name, metho
   });
 
   it('finds a plan that breaks no rule', () => {
-    const { seen: outcome } = asked(method.id, { matedQueens: 3, wanted: 2 });
+    const { seen: outcome } = worked(method.id, { matedQueens: 3, wanted: 2 });
     expect(outcome.broken).toEqual([]);
   });
 });
 
 describe('yard methods', () => {
   it('one into several shares one colony out and leaves the others alone', () => {
-    const { seen: outcome, problem, other } = asked('one-into-several', { wanted: 2 });
+    const { seen: outcome, problem, other } = worked('one-into-several', { wanted: 2 });
     expect(outcome.nucsMade).toBe(2);
     expect(problem.leftOut.map((l) => l.colonyId)).toContain(other.id);
   });
@@ -68,7 +74,7 @@ describe('yard methods', () => {
   it('an assembly line makes no more than there are cells or queens, and gives each one', () => {
     const { request } = asked('assembly-line', { ripeCells: 2, wanted: 6, secondYard: true });
     expect(request.goals).toMatchObject([{ count: 2, recipe: { queen: 'cell', distance: 'away' } }]);
-    const mated = asked('assembly-line', { matedQueens: 1, wanted: 1 });
+    const mated = worked('assembly-line', { matedQueens: 1, wanted: 1 });
     expect(mated.request.goals).toMatchObject([
       { count: 1, recipe: { queen: 'mated', distance: 'same-yard' } },
     ]);
@@ -76,15 +82,15 @@ describe('yard methods', () => {
   });
 
   it('a total break-up makes as many as the colony yields, and two at least of twenty combs', () => {
-    const { request, seen: outcome } = asked('break-up', { wanted: 4 });
+    const { request, seen: outcome } = worked('break-up', { wanted: 4 });
     expect(request.goals).toMatchObject([{ count: null }]);
     expect(outcome.nucsMade).toBeGreaterThanOrEqual(2);
   });
 
   // Common practice, no source: of bees carried near, a third to a half fly home; carried far, next to none do.
   it('a total break-up carries its nucs to a second yard where there is one, and makes more of them', () => {
-    const near = asked('break-up', { wanted: 4, secondYard: false });
-    const far = asked('break-up', { wanted: 4, secondYard: true });
+    const near = worked('break-up', { wanted: 4, secondYard: false });
+    const far = worked('break-up', { wanted: 4, secondYard: true });
     expect(far.request.goals).toMatchObject([{ recipe: { distance: 'away' } }, { kind: 'shrink', boxes: 1 }]);
     expect(near.request.goals).toMatchObject([{ recipe: { distance: 'same-yard' } }]);
     expect(far.seen.nucsMade).toBeGreaterThan(near.seen.nucsMade);
@@ -115,7 +121,7 @@ describe('yard methods', () => {
 
   it('its late nuc raises its own queen as long as she lays in time, with a look on day 3', () => {
     const summer = { season: 'dearth', bees: 9, dronesFly: true, lastForWinterBees: '2026-08-19' } as const;
-    const inTime = asked('autumn-reduction', { ...summer, day: '2026-07-24' });
+    const inTime = worked('autumn-reduction', { ...summer, day: '2026-07-24' });
     expect(inTime.request.goals).toMatchObject([
       { kind: 'shrink' },
       { kind: 'makeNucs', recipe: { queen: 'raises' } },
@@ -127,7 +133,7 @@ describe('yard methods', () => {
   });
 
   it('brings no comb of the store into a colony that is to have fewer', () => {
-    const { problem, plan, seen: outcome, store } = asked('autumn-reduction', { season: 'dearth', bees: 9 });
+    const { problem, plan, seen: outcome, store } = worked('autumn-reduction', { season: 'dearth', bees: 9 });
     const old = problem.units.find((u) => u.name === 'Old');
     const laid = layOutYard(problem, plan, outcome, store);
     const into = laid.moves.filter((m) => m.fromUnit === STORE && m.toUnit === old?.index);

@@ -12,9 +12,9 @@ import {
   type PlacedFrame,
   type YardPlanRequest,
 } from '../../records/index.ts';
-import { beesAhead } from '../../forecast/index.ts';
+import { beesAhead, winterFloorKg } from '../../forecast/index.ts';
 import { colonyState, treatmentFirst } from '../../colony/index.ts';
-import { bothSides, type FrameSizeId } from '../../comb/index.ts';
+import { bothSides, type FrameSizeId, honeyKgPerFrame } from '../../comb/index.ts';
 import { fitsInto, planFrame, type PlanFrame } from '../../split/index.ts';
 import { failure, floatAt, type Problem, type Result, success } from '../../basics/index.ts';
 import { houseRules, stayShares, type HouseRules } from '../../rules/index.ts';
@@ -96,7 +96,14 @@ export function buildProblem(apiary: Apiary, request: YardPlanRequest): Result<Y
         ...u,
         before: own,
         rules: [
-          ...colonyRules(u.key, rules, request, own, u.slots),
+          ...colonyRules(
+            u.key,
+            rules,
+            request,
+            own,
+            u.slots,
+            winterStoresOf(apiary, request, u.key, own, operation.referenceSize),
+          ),
           ...request.goals.flatMap((g) => wishesOf(g, about, context)),
         ],
       };
@@ -220,6 +227,21 @@ function unitBoxes(apiary: Apiary, colony: Colony): UnitBox[] {
       .filter((c) => c.colonyId === colony.id)
       .flatMap((c) => combSlots(b).filter((s) => c.fromSlot <= s && s <= c.toSlot)),
   }));
+}
+
+/** Frames of stores that a colony must keep for the winter; null while the year is not that far. */
+function winterStoresOf(
+  apiary: Apiary,
+  request: YardPlanRequest,
+  colonyId: string,
+  before: Measured,
+  reference: FrameSizeId,
+): number | null {
+  const colony = apiary.colony[colonyId];
+  if (!colony) return null;
+  const narrowed = request.goals.some((g) => g.kind === 'shrink' && g.colonyId === colonyId);
+  const kg = winterFloorKg(apiary, colony, request.day, floatAt(before, AT.bees), narrowed);
+  return kg === null ? null : kg / honeyKgPerFrame(reference).likely;
 }
 
 /** The frame size of most brood slots. */

@@ -11,7 +11,14 @@ import {
   type YardPlanRequest,
 } from '../../records/index.ts';
 import { dayInWords, yearOf, type Day, type Problem, type ProblemCode } from '../../basics/index.ts';
-import { increaseGate, mayBeginSooner, openingGate, type SeasonGate } from '../../forecast/index.ts';
+import {
+  fewerBoxes,
+  type FewerBoxes,
+  increaseGate,
+  mayBeginSooner,
+  openingGate,
+  type SeasonGate,
+} from '../../forecast/index.ts';
 
 /** What is wrong with a request before anything is reckoned: things that are gone, or that cannot be. */
 export function problemsOfRequest(apiary: Apiary, request: YardPlanRequest): Problem[] {
@@ -112,24 +119,56 @@ function problemsOfGoal(apiary: Apiary, request: YardPlanRequest, goal: YardGoal
       if (gone.length > 0) return gone;
       const colony = apiary.colony[goal.colonyId];
       const boxes = colony ? boxesOfColony(apiary, colony).filter((b) => b.role === 'brood').length : 0;
-      return goal.boxes >= boxes
-        ? [
-            problem(
-              'nothing-to-shrink',
-              [...path, 'boxes'],
-              `${colony?.name} has ${boxes} brood ${boxes === 1 ? 'box' : 'boxes'} already.`,
-              boxes > 1
-                ? 'Ask for fewer boxes than it has.'
-                : 'It cannot be brought down further: choose another colony.',
-            ),
-          ]
-        : [];
+      if (goal.boxes >= boxes)
+        return [
+          problem(
+            'nothing-to-shrink',
+            [...path, 'boxes'],
+            `${colony?.name} has ${boxes} brood ${boxes === 1 ? 'box' : 'boxes'} already.`,
+            boxes > 1
+              ? 'Ask for fewer boxes than it has.'
+              : 'It cannot be brought down further: choose another colony.',
+          ),
+        ];
+      // A nuc or a neighbour may take what is over: then the plan has to say whether it fits.
+      const alone = request.goals.every((g) => g.kind === 'shrink');
+      const room = colony && alone ? fewerBoxes(apiary, colony, request.day, goal.boxes) : null;
+      return colony && room?.tooMuch ? [doesNotFit(colony.name, goal.boxes, room, [...path, 'boxes'])] : [];
     }
     case 'raise':
     case 'calm':
     case 'relieve':
     case 'provision':
       return goal.colonyIds.flatMap((id, k) => missing(apiary, request, id, [...path, 'colonyIds', k]));
+  }
+}
+
+/** Why a colony is not brought down to fewer boxes, and what would make it possible. Nothing is taken out of it. */
+function doesNotFit(name: string, boxes: number, room: FewerBoxes, path: Path): Problem {
+  const into = boxes === 1 ? 'one box' : `${boxes} boxes`;
+  const kg = (n: number) => `${Math.round(n)} kg`;
+  switch (room.tooMuch) {
+    case 'bees':
+      return problem(
+        'does-not-fit',
+        path,
+        `${name} has ${Math.round(room.framesOfBees)} frames of bees; ${into} of ${room.slots} combs cannot hold them.`,
+        'Leave it as it is, make a late nuc with a mated queen of what is over, or strengthen a weak hive with combs and bees first.',
+      );
+    case 'food':
+      return problem(
+        'does-not-fit',
+        path,
+        `${name} needs about ${kg(room.needKg ?? 0)} for the winter: ${room.broodCombs} combs of brood and ${room.foodCombs} of food are more than the ${room.slots} that ${into} can hold.`,
+        'Wait until brood has hatched and its combs are filled, or leave the food above as a second box.',
+      );
+    default:
+      return problem(
+        'does-not-fit',
+        path,
+        `${name} has ${room.broodCombs} combs with brood; ${into} can hold ${room.slots}.`,
+        'Wait until some of them have hatched, or give one to a hive that is short.',
+      );
   }
 }
 

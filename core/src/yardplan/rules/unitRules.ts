@@ -53,6 +53,7 @@ function coverRule(
  * Where it falls short already, the rule is that it must not fall any shorter.
  *
  * @param before - the colony as it is, by measure
+ * @param winterStores - frames of stores that it needs for the winter; null while the year is not that far
  */
 export function colonyRules(
   unit: string,
@@ -60,6 +61,7 @@ export function colonyRules(
   when: Circumstances,
   before: Measured,
   slots: number,
+  winterStores: number | null = null,
 ): UnitRule[] {
   const dearth = when.season === 'dearth';
   const b = (m: keyof typeof AT) => floatAt(before, AT[m]);
@@ -112,13 +114,18 @@ export function colonyRules(
     keep(
       hard({
         id: `${unit}/stores`,
-        label: 'Stores left',
+        label: winterStores === null ? 'Stores left' : 'Stores left for the winter',
         unit: 'frames',
         terms: [['stores', 1]],
         sense: 'atLeast',
-        threshold: dearth ? rules.minStoresDearth : rules.minStoresOnStand,
+        threshold: Math.max(winterStores ?? 0, dearth ? rules.minStoresDearth : rules.minStoresOnStand),
         nearWithin: 0.2,
-        why: dearth ? 'Nothing comes in.' : 'Field bees come home to it, but rain can last.',
+        why:
+          winterStores !== null
+            ? 'What it needs until spring, by its size and the climate of its yard.'
+            : dearth
+              ? 'Nothing comes in.'
+              : 'Field bees come home to it, but rain can last.',
         mend: (n) => `Short by ${n} of a frame: leave it a comb of honey, or feed.`,
       }),
     ),
