@@ -22,7 +22,8 @@ export function freeSlotFor(
   return (frame.brood >= BROOD_COMB ? byWarmth[0] : byWarmth.at(-1)) ?? null;
 }
 
-function warmSlot(body: CallOutBody, unit: CallUnit): number {
+/** Where brood is kept warmest in a unit: at the partition of a shared box, elsewhere in the middle. */
+export function warmSlot(body: CallOutBody, unit: CallUnit): number {
   const partner = body.units.find((u) => u.boxId === unit.boxId && u.key !== unit.key);
   if (!partner) return (unit.recipe.slots + 1) / 2;
   return partner.fromSlot > unit.fromSlot ? unit.recipe.slots : 1;

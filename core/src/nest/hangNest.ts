@@ -62,6 +62,7 @@ const AWAY: Readonly<Record<Exclude<CombRole, 'brood'>, number>> = {
  *
  * @param slots - the slots of the box that may be used, in order; at least as many as combs
  * @param framesOfBees - of the whole unit: in a small one food touches the brood before all
+ * @param warmSlot - the slot at a partition, behind which others sit: brood hangs against it
  * @returns by comb id, its slot
  */
 export function hangNest(
@@ -69,9 +70,10 @@ export function hangNest(
   slots: readonly number[],
   school: OrderSchool,
   framesOfBees: number,
+  warmSlot: number | null = null,
 ): Map<string, number> {
   const small = framesOfBees < SMALL_UNIT;
-  const costOf = (order: readonly (ToHang | null)[]) => costOfNest(order, slots, school, small);
+  const costOf = (order: readonly (ToHang | null)[]) => costOfNest(order, slots, school, small, warmSlot);
   const order: (ToHang | null)[] = slots.map((s) => frames.find((f) => f.slot === s) ?? null);
   const placed = new Set(order);
   // Those that come are taken in one by one where they cost least, the fullest first.
@@ -110,6 +112,7 @@ export function costOfNest(
   slots: readonly number[],
   school: OrderSchool,
   small: boolean,
+  warmSlot: number | null = null,
 ): number {
   let cost = 0;
   let lastSlot = 0;
@@ -117,6 +120,7 @@ export function costOfNest(
   const first = roles.indexOf('brood');
   const last = roles.lastIndexOf('brood');
   const middle = first < 0 ? (order.length - 1) / 2 : (first + last) / 2;
+  const warmAt = warmSlot === null ? null : slots.indexOf(warmSlot);
   const lowest = roles.findIndex((r) => r !== null);
   const highest = roles.findLastIndex((r) => r !== null);
   let outside = 0;
@@ -134,7 +138,8 @@ export function costOfNest(
     }
     if (f.frame.liveCells > 0 && (i === lowest || i === highest)) cost += CELL_OUTSIDE;
     if (role === 'brood') {
-      cost += 0.2 * f.frame.brood * Math.abs(i - middle);
+      // Behind a partition others keep it warm: the fullest hangs there.
+      cost += 0.2 * f.frame.brood * Math.abs(i - (warmAt ?? middle));
       return;
     }
     outside++;
@@ -151,7 +156,9 @@ export function costOfNest(
   const beside = [roles[first - 1], roles[last + 1]].filter((r) => r !== null && r !== undefined);
   const wellBeside = beside.filter((r) => r !== 'foundation').length;
   cost += FOUNDATION_AT_BROOD * Math.max(0, Math.min(better, beside.length) - wellBeside);
-  const atWall = Number(first === 0) + Number(last === order.length - 1);
+  const isCold = (i: number) => i !== warmAt;
+  const atWall =
+    Number(first === 0 && isCold(0)) + Number(last === order.length - 1 && isCold(order.length - 1));
   cost += AT_WALL * Math.max(0, atWall - Math.max(0, 2 - outside));
   const touching = [order[first - 1], order[first], order[last], order[last + 1]];
   if (!touching.some((t) => t && hasFood(t.frame))) cost += FOOD_APART[small ? 'small' : 'large'];

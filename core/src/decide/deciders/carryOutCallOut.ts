@@ -1,4 +1,7 @@
 import type { Day } from '../../basics/index.ts';
+import { nestOfUnit } from '../../callout/index.ts';
+import { shareOfBees } from '../../comb/index.ts';
+import { combOf, hangNest } from '../../nest/index.ts';
 import { ripeCellEmergence } from '../../followup/index.ts';
 import {
   type CallUnit,
@@ -6,8 +9,13 @@ import {
   type KitLine,
   type CommandOf,
   type CallOut,
+  boxesOfColony,
   boxesOfHive,
+  combSlots,
   framesOfBox,
+  framesOfColony,
+  isSlotOf,
+  readingOf,
   type Work,
   type WorkEffect,
   type WorkMove,
@@ -100,7 +108,10 @@ function workOfCallOut(draft: Draft, callOut: CallOut, command: Finish): Work {
         const hiveId = draft.get('colony', g.colonyId)?.hiveId;
         return hiveId ? boxesOfHive(draft.apiary, hiveId).map((b) => b.id) : [];
       }),
-      moves: filled.flatMap((u) => movesInto(draft, callOut, u)),
+      moves: [
+        ...filled.flatMap((u) => movesInto(draft, callOut, u)),
+        ...body.givers.flatMap((g) => (ends.includes(g) ? [] : pushedTogether(draft, callOut, g.colonyId))),
+      ],
       shakes: [],
       effects: [
         ...queenEffects(callOut),
@@ -124,6 +135,7 @@ function workOfCallOut(draft: Draft, callOut: CallOut, command: Finish): Work {
 }
 
 function movesInto(draft: Draft, callOut: CallOut, unit: CallUnit): WorkMove[] {
+  const nest = nestOfUnit(callOut.body, unit);
   return framesOf(callOut, unit).flatMap((c): WorkMove[] => {
     const frame = draft.get('frame', c.frameId);
     if (!frame || c.to.at !== 'unit') return [];
@@ -131,12 +143,49 @@ function movesInto(draft: Draft, callOut: CallOut, unit: CallUnit): WorkMove[] {
       {
         frameId: frame.id,
         from: frame.boxId === null || frame.slot === null ? null : { boxId: frame.boxId, slot: frame.slot },
-        to: { boxId: unit.boxId, slot: unit.fromSlot - 1 + c.to.slot },
+        to: { boxId: unit.boxId, slot: unit.fromSlot - 1 + (nest.get(c.id) ?? c.to.slot) },
         fromKey: c.giverId,
         toKey: unit.key,
         reason: 'Called frame by frame.',
       },
     ];
+  });
+}
+
+/** What stays of a giver is pushed together: no gap for wild comb, brood beside brood. */
+function pushedTogether(draft: Draft, { body }: CallOut, colonyId: string): WorkMove[] {
+  const colony = draft.get('colony', colonyId);
+  if (!colony) return [];
+  const gone = new Set(body.calls.flatMap((c) => (c.to.at === 'unit' ? [c.frameId] : [])));
+  const all = framesOfColony(draft.apiary, colony);
+  return boxesOfColony(draft.apiary, colony).flatMap((box): WorkMove[] => {
+    const own = all.filter((f) => f.box.id === box.id);
+    const left = own.filter((f) => !gone.has(f.frame.id));
+    if (box.role !== 'brood' || left.length === own.length) return [];
+    const hung = hangNest(
+      left.map((f) => {
+        const comb = combOf(f.frame.id, readingOf(f));
+        return { frame: comb, slot: f.slot, fixed: comb.liveCells > 0 };
+      }),
+      combSlots(box).filter((s) => isSlotOf(box, s, colonyId)),
+      'nest',
+      left.reduce((n, f) => n + shareOfBees(readingOf(f)), 0),
+    );
+    return left.flatMap((f): WorkMove[] => {
+      const slot = hung.get(f.frame.id) ?? f.slot;
+      return slot === f.slot
+        ? []
+        : [
+            {
+              frameId: f.frame.id,
+              from: { boxId: box.id, slot: f.slot },
+              to: { boxId: box.id, slot },
+              fromKey: colonyId,
+              toKey: colonyId,
+              reason: 'Pushed together: brood beside brood, and no gap for wild comb.',
+            },
+          ];
+    });
   });
 }
 

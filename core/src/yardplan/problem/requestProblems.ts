@@ -162,7 +162,8 @@ function doesNotFit(name: string, boxes: number, room: FewerBoxes, path: Path): 
         `${name} needs about ${kg(room.needKg ?? 0)} for the winter: ${room.broodCombs} combs of brood and ${room.foodCombs} of food are more than the ${room.slots} that ${into} can hold.`,
         'Wait until brood has hatched and its combs are filled, or leave the food above as a second box.',
       );
-    default:
+    case 'brood':
+    case null:
       return problem(
         'does-not-fit',
         path,

@@ -1,6 +1,6 @@
 import { Button } from '@chakra-ui/react';
 import { frameInWords, type CallOut, type CallOutChange } from '@incremen/core/records';
-import { advise, padCorrection, type PadState } from '@incremen/core/callout';
+import { advise, padCorrection, type PadState, untidyUnits } from '@incremen/core/callout';
 import { useApiary } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';
 import { PadAnswer } from './PadAnswer.tsx';
@@ -45,6 +45,15 @@ export function AllCalled({
   return (
     <div className={clsx(padAnswerStyles.answer, padAnswerStyles.waiting)}>
       <p>Every frame is called.</p>
+      {untidyUnits(callOut.body).map(({ unit, order }) => (
+        <p key={unit.key}>
+          <b>{unit.name}: put its frames in order before the lid goes on.</b>{' '}
+          {order
+            .map((o) => `Slot ${o.slot}: ${o.slot === o.was ? 'stays' : `the frame from slot ${o.was}`}`)
+            .join('; ')}
+          . Brood together, food outside, no gap.
+        </p>
+      ))}
       {better && (
         <>
           <p>
