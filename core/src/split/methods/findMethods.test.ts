@@ -3,6 +3,7 @@ import { DEFAULT_HOUSE_RULES } from '../../rules/houseRules.ts';
 import { COMBS, FULL_BOX, METHOD_DAY, withCells, withQueen } from '../../testing/methodPlans.ts';
 import { TestYard } from '../../testing/builders.ts';
 import { findMethods } from './findMethods.ts';
+import { optionsFor } from './optionsFor.ts';
 import { situationOf, type Situation } from '../base/situation.ts';
 
 const strong: Situation = {
@@ -142,5 +143,29 @@ describe('the situation of a colony', () => {
     expect(season()).toBe('autumn');
     yard.apiary = { ...yard.apiary, operation: { [operation.id]: { ...operation, hemisphere: 'south' } } };
     expect(season()).toBe('build-up');
+  });
+});
+
+describe('where no colony is wanted', () => {
+  const first = (change: Partial<Situation>) => {
+    const { ranked } = findMethods({ ...strong, wanted: 0, ...change }, DEFAULT_HOUSE_RULES);
+    return ranked.filter((r) => r.fit.cannot === null).map((r) => r.method.id);
+  };
+
+  it('ways without increase come first, with honey wished for or not', () => {
+    expect(first({ broodBoxes: 2 })[0]).toBe('brood-above');
+    expect(first({ broodBoxes: 2, wantsHoney: true })[0]).toBe('brood-above');
+    // With cells it is too late for that: a hive beside it is united again.
+    expect(first({ cells: 'open', cellCount: 6, season: 'swarm', queen: 'found' })[0]).toBe('side-by-side');
+  });
+
+  it('what was said of honey arrives in the plan, where the method asks for it', () => {
+    expect(optionsFor('queen-to-nuc', { wantsHoney: true, cells: 'none', season: 'build-up' })).toEqual({
+      purpose: 'honey',
+    });
+    expect(optionsFor('side-by-side', { wantsHoney: true, cells: 'none', season: 'build-up' })).toEqual({});
+    expect(optionsFor('caged-queen', { wantsHoney: false, cells: 'none', season: 'dearth' })).toEqual({
+      feed: 'always',
+    });
   });
 });

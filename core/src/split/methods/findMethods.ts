@@ -30,10 +30,23 @@ export function isSplitMethod(method: SplitMethod | YardMethod): method is Split
 /** Ranks all methods for what a beekeeper has and wants, with reasons; says so when none should be used now. */
 export function findMethods(now: Situation, rules: HouseRules): MethodAdvice {
   const ranked = [...METHODS, ...YARD_METHODS]
-    .map((method) => ({ method, fit: method.fit(new Weighing(now, rules)).done() }))
+    .map((method) => ({ method, fit: withoutIncrease(method, method.fit(new Weighing(now, rules))).done() }))
     .sort((a, b) => b.fit.score - a.fit.score);
   const best = ranked[0]?.fit.score ?? 0;
   return { ranked, waitBecause: best < WORTH_IT ? reasonsToWait(now, rules) : [] };
+}
+
+/** Ways that make no colony of their own. */
+const NO_INCREASE: ReadonlySet<string> = new Set(['brood-above', 'autumn-reduction']);
+/** A second hive that stands beside the first is united with it again after the flow. */
+const UNITED_AGAIN: ReadonlySet<string> = new Set(['side-by-side']);
+
+/** Where no colony is wanted, ways without increase come first. */
+function withoutIncrease(method: SplitMethod | YardMethod, weighing: Weighing): Weighing {
+  if (weighing.now.wanted > 0 || NO_INCREASE.has(method.id)) return weighing;
+  return UNITED_AGAIN.has(method.id)
+    ? weighing.bad(true, 10, 'It makes a colony for a while: the two are united again after the flow.')
+    : weighing.bad(true, 45, 'It makes a colony, and none is wanted: it would have to be united again.');
 }
 
 function reasonsToWait(now: Situation, rules: HouseRules): string[] {

@@ -41,7 +41,10 @@ function Planner({ colony }: { readonly colony: Colony }) {
       METHODS.find((m) => m.id === params.get('method'))?.id ??
       (state.notice.id === 'swarm-cells' ? 'queen-to-nuc' : 'walk-away-halves'),
   );
-  const [options, setOptions] = useState<Record<string, string>>({});
+  // What was said where ways were looked for.
+  const [options, setOptions] = useState<Record<string, string>>(() =>
+    Object.fromEntries([...params].filter(([id]) => id !== 'method')),
+  );
   const [day, setDay] = useChosenDay();
   const [newName, setNewName] = useState(() => freeName(apiary, colony.name));
   const method = methodById(methodId);

@@ -2,6 +2,7 @@ import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import {
   findMethods,
   isSplitMethod,
+  optionsFor,
   situationOf,
   type RankedMethod,
   type Situation,
@@ -49,7 +50,8 @@ function Finder({ colony }: { readonly colony: Colony }) {
 
   async function plan({ method }: RankedMethod) {
     if (isSplitMethod(method)) {
-      await navigate(`/colonies/${colony.id}/plan?method=${method.id}`);
+      const said = new URLSearchParams({ method: method.id, ...optionsFor(method.id, now) });
+      await navigate(`/colonies/${colony.id}/plan?${said.toString()}`);
       return;
     }
     const yard = placeOf(apiary, colony).yard;
@@ -86,6 +88,15 @@ function Finder({ colony }: { readonly colony: Colony }) {
           </details>
         </Box>
         <Box flex="1" minW={0} w="100%" display="grid" gap={4}>
+          {now.wanted === 0 && (
+            <Text maxW="46rem">
+              No colony is wanted. Without any split: give brood to weaker hives, or take swarm pressure off
+              with room and empty comb.{' '}
+              <Link to="/plan" className={common.inlineLink}>
+                Plan that for the yard
+              </Link>
+            </Text>
+          )}
           {waitBecause.length > 0 && <Wait name={colony.name} because={waitBecause} />}
           <Box as="ol" listStyleType="none" display="grid" gap={3} aria-label="Ways, best first">
             {can.map((r, i) => (
