@@ -102,7 +102,8 @@ export function colonyState(
   if (hungry) return { ...base, lane: doubt?.lane ?? lane, notice: hungry };
   if (doubt) return { ...base, ...doubt };
   const { yard } = placeOf(apiary, colony);
-  const mayPart = (['raises', 'mated'] as const).some((q) => increaseGate(apiary, yard, today, q) === null);
+  const mayPart = () =>
+    (['raises', 'mated'] as const).some((q) => increaseGate(apiary, yard, today, q) === null);
   return { ...base, lane, notice: noticeOf(lane, strength, slots, rules, countAgeDays, mayPart) };
 }
 
@@ -159,7 +160,7 @@ function noticeOf(
   slots: number,
   rules: HouseRules,
   ageDays: number,
-  mayPart: boolean,
+  mayPart: () => boolean,
 ): Notice {
   const bees = strength.framesOfBees.likely;
   const brood = strength.broodFrames.likely;
@@ -174,7 +175,7 @@ function noticeOf(
   }
   if (lane === 'giver') {
     const spare = sparesBrood(brood, rules);
-    return spare >= 4 && mayPart
+    return spare >= 4 && mayPart()
       ? calmly('can-split', 'Strong enough to split')
       : calmly('can-spare-brood', `Can spare ${spare} ${spare === 1 ? 'frame' : 'frames'} of brood`);
   }

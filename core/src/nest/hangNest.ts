@@ -26,6 +26,9 @@ const SLIDE: Readonly<Record<OrderSchool, number>> = { keep: 2.5, nest: 0.7, che
 /** What it costs that two combs which hang there already change their order: when it is to be kept, nothing outweighs it. */
 const TURNED: Readonly<Record<OrderSchool, number>> = { keep: 150, nest: 3, checkerboard: 3 };
 
+/** What an order costs in which hardly anything is left to be wished. */
+const WELL = 2;
+
 /** A slot left free between combs is filled with wild comb within days: the rest is pushed together, however many slide. */
 const GAP = 40;
 
@@ -93,7 +96,7 @@ export function hangNest(
     if (at >= 0) order[at] = f;
   }
   improve(order, costOf);
-  if (school !== 'keep') {
+  if (school !== 'keep' && costOf(order) > WELL) {
     // From its mirror image the nest may come to hang better at the other wall.
     const mirrored = order.toReversed();
     improve(mirrored, costOf);
@@ -114,22 +117,33 @@ export function costOfNest(
   small: boolean,
   warmSlot: number | null = null,
 ): number {
+  const n = order.length;
+  const warmAt = warmSlot === null ? -1 : slots.indexOf(warmSlot);
+  // Thousands of orders are priced for one box: roles are looked up, and nothing is made for it.
+  let first = -1;
+  let last = -1;
+  let lowest = -1;
+  let highest = -1;
+  for (let i = 0; i < n; i++) {
+    const role = roleAt(order, i);
+    if (role === null) continue;
+    if (lowest < 0) lowest = i;
+    highest = i;
+    if (role !== 'brood') continue;
+    if (first < 0) first = i;
+    last = i;
+  }
+  const middle = first < 0 ? (n - 1) / 2 : (first + last) / 2;
   let cost = 0;
   let lastSlot = 0;
-  const roles = order.map((f) => (f ? roleOf(f.frame) : null));
-  const first = roles.indexOf('brood');
-  const last = roles.lastIndexOf('brood');
-  const middle = first < 0 ? (order.length - 1) / 2 : (first + last) / 2;
-  const warmAt = warmSlot === null ? null : slots.indexOf(warmSlot);
-  const lowest = roles.findIndex((r) => r !== null);
-  const highest = roles.findLastIndex((r) => r !== null);
   let outside = 0;
   let better = 0;
-  order.forEach((f, i) => {
-    const role = roles[i];
-    if (!f || !role) {
+  for (let i = 0; i < n; i++) {
+    const f = order[i];
+    const role = roleAt(order, i);
+    if (!f || role === null) {
       if (i > lowest && i < highest) cost += GAP;
-      return;
+      continue;
     }
     if (f.slot !== null) {
       if (f.slot !== slots[i]) cost += f.fixed ? FIXED : SLIDE[school];
@@ -139,34 +153,56 @@ export function costOfNest(
     if (f.frame.liveCells > 0 && (i === lowest || i === highest)) cost += CELL_OUTSIDE;
     if (role === 'brood') {
       // Behind a partition others keep it warm: the fullest hangs there.
-      cost += 0.2 * f.frame.brood * Math.abs(i - (warmAt ?? middle));
-      return;
+      cost += 0.2 * f.frame.brood * Math.abs(i - (warmAt < 0 ? middle : warmAt));
+      continue;
     }
     outside++;
     if (role !== 'foundation') better++;
     // Nothing but brood within the brood: the bees cannot keep the far side warm.
     if (first >= 0 && i > first && i < last) {
-      const parted = (role === 'drawn' || role === 'foundation') && isBetweenTwo(roles, i);
+      const parted =
+        (role === 'drawn' || role === 'foundation') &&
+        roleAt(order, i - 1) === 'brood' &&
+        roleAt(order, i + 1) === 'brood';
       cost += school === 'checkerboard' && parted ? -2 : BETWEEN[role];
     }
     const away = first < 0 ? Math.abs(i - middle) : Math.max(first - i, i - last, 0);
     cost += AWAY[role] * away;
-  });
+  }
   if (first < 0) return cost;
-  const beside = [roles[first - 1], roles[last + 1]].filter((r) => r !== null && r !== undefined);
-  const wellBeside = beside.filter((r) => r !== 'foundation').length;
-  cost += FOUNDATION_AT_BROOD * Math.max(0, Math.min(better, beside.length) - wellBeside);
-  const isCold = (i: number) => i !== warmAt;
-  const atWall =
-    Number(first === 0 && isCold(0)) + Number(last === order.length - 1 && isCold(order.length - 1));
+  const left = roleAt(order, first - 1);
+  const right = roleAt(order, last + 1);
+  const beside = Number(left !== null) + Number(right !== null);
+  const wellBeside =
+    Number(left !== null && left !== 'foundation') + Number(right !== null && right !== 'foundation');
+  cost += FOUNDATION_AT_BROOD * Math.max(0, Math.min(better, beside) - wellBeside);
+  const atWall = Number(first === 0 && warmAt !== 0) + Number(last === n - 1 && warmAt !== n - 1);
   cost += AT_WALL * Math.max(0, atWall - Math.max(0, 2 - outside));
-  const touching = [order[first - 1], order[first], order[last], order[last + 1]];
-  if (!touching.some((t) => t && hasFood(t.frame))) cost += FOOD_APART[small ? 'small' : 'large'];
+  const fed =
+    foodAt(order, first - 1) || foodAt(order, first) || foodAt(order, last) || foodAt(order, last + 1);
+  if (!fed) cost += FOOD_APART[small ? 'small' : 'large'];
   return cost;
 }
 
-const isBetweenTwo = (roles: readonly (CombRole | null)[], i: number): boolean =>
-  roles[i - 1] === 'brood' && roles[i + 1] === 'brood';
+type Order = readonly (ToHang | null)[];
+
+const roles = new WeakMap<NestComb, CombRole>();
+
+/** The role of the comb at a place; null where none hangs. */
+function roleAt(order: Order, i: number): CombRole | null {
+  const comb = order[i]?.frame;
+  if (!comb) return null;
+  const known = roles.get(comb);
+  if (known !== undefined) return known;
+  const role = roleOf(comb);
+  roles.set(comb, role);
+  return role;
+}
+
+function foodAt(order: Order, i: number): boolean {
+  const comb = order[i]?.frame;
+  return comb !== undefined && hasFood(comb);
+}
 
 function improve(order: (ToHang | null)[], costOf: (order: readonly (ToHang | null)[]) => number): void {
   let cost = costOf(order);
@@ -182,7 +218,7 @@ function improve(order: (ToHang | null)[], costOf: (order: readonly (ToHang | nu
     };
     for (let a = 0; a < n; a++) {
       for (let b = 0; b < n; b++) {
-        if (a === b) continue;
+        if (a === b || (order[a] === null && order[b] === null)) continue;
         if (a < b) {
           const swapped = [...order];
           [swapped[a], swapped[b]] = [swapped[b] as ToHang | null, swapped[a] as ToHang | null];
