@@ -4,7 +4,7 @@ import { warmSlot } from './slotFor.ts';
 import type { CallOutBody, CallUnit, FrameCall } from '../records/index.ts';
 
 /** The frames that were called into a unit. */
-export const callsOf = (body: CallOutBody, unit: CallUnit): FrameCall[] =>
+const callsOf = (body: CallOutBody, unit: CallUnit): FrameCall[] =>
   body.calls.filter((c) => c.to.at === 'unit' && c.to.key === unit.key);
 
 /**
