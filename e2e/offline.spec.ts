@@ -242,3 +242,46 @@ async function stop(server: ChildProcess): Promise<void> {
   server.kill('SIGTERM');
   await gone;
 }
+
+test('what an older version kept on the device is brought along: a waiting entry is sent', async ({
+  page,
+  records,
+}) => {
+  const [operation] = (await (await page.request.get('/api/operations')).json()) as { id: string }[];
+  // The database of the first version, as it left it, before any page of today is opened.
+  await page.goto('/manifest.webmanifest');
+  await page.evaluate(
+    async ({ operationId, yardId, commandId }) => {
+      const open = indexedDB.open('incremen', 10);
+      open.onupgradeneeded = () => {
+        const { result: db } = open;
+        db.createObjectStore('snapshot', { keyPath: 'key' });
+        db.createObjectStore('confirmed', { keyPath: 'revision' });
+        const outbox = db.createObjectStore('outbox', { keyPath: 'seq' });
+        outbox.createIndex('id', 'id', { unique: true });
+        outbox.createIndex('state', 'state');
+        db.createObjectStore('photos', { keyPath: 'id' });
+      };
+      await new Promise((done) => (open.onsuccess = done));
+      const tx = open.result.transaction('outbox', 'readwrite');
+      tx.objectStore('outbox').put({
+        seq: 1,
+        id: commandId,
+        operationId,
+        madeAt: '2026-05-14T08:00:00.000Z',
+        summary: 'Added the yard Old Orchard.',
+        command: { type: 'addYard', yard: { id: yardId, name: 'Old Orchard', note: '' } },
+        state: 'waiting',
+        problems: [],
+      });
+      await new Promise((done) => (tx.oncomplete = done));
+      open.result.close();
+    },
+    { operationId: operation?.id ?? '', yardId: crypto.randomUUID(), commandId: crypto.randomUUID() },
+  );
+  await page.goto('/');
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await expect
+    .poll(async () => (await records.get()).records.yard.map((y) => y.name), { timeout: 20_000 })
+    .toContain('Old Orchard');
+});

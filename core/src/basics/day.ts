@@ -1,4 +1,3 @@
-import { addDays as plusDays, create, diff, toString } from 'temporal-polyfill/fns/PlainDate';
 import { z } from 'zod';
 
 /** A plain calendar day, `YYYY-MM-DD`. Bees do not care for time zones, so the core has no instants. */
@@ -9,19 +8,24 @@ export const daySchema = z.iso.date().refine((day) => day >= '1980-01-01' && day
   error: 'The year must be from 1980 to 2199.',
 });
 
-/** The calendar's own form of a day. @throws RangeError for a day that no calendar has */
-const plainDate = (day: Day) => create(yearOf(day), monthOf(day), Number(day.slice(8, 10)));
+const MS_A_DAY = 86_400_000;
 
-const FIRST = create(1970, 1, 1);
+// oxlint-disable-next-line no-restricted-globals -- its calendar alone, in UTC: no clock and no time zone is asked
+const Calendar = Date;
+
 /** Each day is worked out once: forecasts count days by the hundred thousand. */
 const numbers = new Map<Day, number>();
 const days = new Map<number, Day>();
 
-/** Days since the first of 1970. */
+/** A day by its number, by the calendar of the language itself, in UTC where every day has 24 hours. */
+const dayOf = (number: number): Day => new Calendar(number * MS_A_DAY).toISOString().slice(0, 10);
+
+/** Days since the first of 1970. @throws RangeError for a day that no calendar has */
 function numberOf(day: Day): number {
   const known = numbers.get(day);
   if (known !== undefined) return known;
-  const number = diff(FIRST, plainDate(day), { largestUnit: 'day' }).days;
+  const number = Calendar.UTC(yearOf(day), monthOf(day) - 1, Number(day.slice(8, 10))) / MS_A_DAY;
+  if (!Number.isInteger(number) || dayOf(number) !== day.slice(0, 10)) throw new RangeError(`no day: ${day}`);
   numbers.set(day, number);
   return number;
 }
@@ -31,7 +35,7 @@ export function addDays(day: Day, count: number): Day {
   const number = numberOf(day) + count;
   const known = days.get(number);
   if (known !== undefined) return known;
-  const made = toString(plusDays(FIRST, number));
+  const made = dayOf(number);
   days.set(number, made);
   return made;
 }
@@ -49,7 +53,6 @@ export function monthOf(day: Day): number {
   return Number(day.slice(5, 7));
 }
 
-const MS_A_DAY = 86_400_000;
 const dayFormats = new Map<string, Intl.DateTimeFormat>();
 
 /** A day in words for one line of text, as in `Sat 9 May`. The year is left out on purpose. */

@@ -12,7 +12,6 @@ import { memo, useEffect } from 'react';
 import { NavLink, Outlet, useNavigation } from 'react-router';
 import { CombPatterns } from '../drawing/CombPatterns.tsx';
 import { load } from '../mirror/sync.ts';
-import { warmUpPlanner } from '../workers/planner.ts';
 import { Toaster } from '../ui/toaster.tsx';
 import { LookSwitch } from '../shared/settings/LookSwitch.tsx';
 import { StatusStrip } from './StatusStrip.tsx';
@@ -30,7 +29,10 @@ const PLACES: readonly { to: string; label: string; icon: LucideIcon; end?: bool
 
 /** The frame around every view: rail on wide screens, bar at the thumb on narrow ones. */
 export function Shell() {
-  useEffect(warmUpPlanner, []);
+  // Fetched after the first view: nobody waits for it there.
+  useEffect(() => {
+    void import('../workers/planner.ts').then(({ warmUpPlanner }) => warmUpPlanner());
+  }, []);
   return (
     <Flex minH="100dvh" direction={{ base: 'column-reverse', md: 'row' }}>
       <CombPatterns />

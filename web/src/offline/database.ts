@@ -1,7 +1,6 @@
 import type { Snapshot } from '@incremen/contract';
 import { RECORD_KINDS, RECORD_SCHEMAS, type Change, type Command } from '@incremen/core/records';
 import type { Problem } from '@incremen/core/basics';
-import { upgradeCommand, upgradeRecords } from '@incremen/core/formats';
 import { Dexie, type EntityTable } from 'dexie';
 
 /** The operation as the server last gave it. */
@@ -43,8 +42,17 @@ export interface KeptPhoto {
   readonly sent: 0 | 1;
 }
 
+type Formats = typeof import('@incremen/core/formats');
+
+/** What brings old records along is fetched when there are some: the upgrade stays open for it. */
+const formats = (): Promise<Formats> => Dexie.waitFor(import('@incremen/core/formats'));
+
 /** The records of version 1 with all that was confirmed since, as those of today. */
-function snapshotOfToday(kept: KeptSnapshot, confirmed: readonly KeptChanges[]): KeptSnapshot {
+function snapshotOfToday(
+  kept: KeptSnapshot,
+  confirmed: readonly KeptChanges[],
+  { upgradeRecords }: Formats,
+): KeptSnapshot {
   const { snapshot } = kept;
   const tables: Record<string, Map<string, unknown>> = Object.fromEntries(
     Object.entries(snapshot.records).map(([kind, list]) => [
@@ -101,20 +109,21 @@ export class LocalDatabase extends Dexie {
     this.version(2).upgrade(async (tx) => {
       const kept = await tx.table<KeptSnapshot>('snapshot').get('current');
       const confirmed = await tx.table<KeptChanges>('confirmed').orderBy('revision').toArray();
-      if (kept) await tx.table('snapshot').put(snapshotOfToday(kept, confirmed));
+      const upgrading = await formats();
+      if (kept) await tx.table('snapshot').put(snapshotOfToday(kept, confirmed, upgrading));
       await tx.table('confirmed').clear();
       await tx
         .table<OutboxEntry>('outbox')
         .toCollection()
         .modify((entry, ref) => {
-          ref.value = { ...entry, command: upgradeCommand(entry.command) };
+          ref.value = { ...entry, command: upgrading.upgradeCommand(entry.command) };
         });
     });
     // Records have more to say: what is not there yet is filled with what it was without being said.
     this.version(3).upgrade(async (tx) => {
       const kept = await tx.table<KeptSnapshot>('snapshot').get('current');
       const confirmed = await tx.table<KeptChanges>('confirmed').orderBy('revision').toArray();
-      if (kept) await tx.table('snapshot').put(filledUp(snapshotOfToday(kept, confirmed)));
+      if (kept) await tx.table('snapshot').put(filledUp(snapshotOfToday(kept, confirmed, await formats())));
       await tx.table('confirmed').clear();
     });
   }
