@@ -32,6 +32,12 @@ describe('a yard plan in one sentence', () => {
     );
   });
 
+  it('of several nucs says who gives how much', () => {
+    expect(
+      answer([nucs(2, fiveFrames())], { Strong: [STRONG_BOX, upper], Other: [STRONG_BOX, upper] }),
+    ).toMatch(/^Make 2 nucs of \d+ combs of (Strong|Other)( and \d+ combs? of (Strong|Other|the store))*/);
+  });
+
   it('tells a wish that is met from one that cannot be', () => {
     expect(answer([level], { One: [STRONG_BOX], Two: [STRONG_BOX] })).toMatch(/is there already/);
     expect(

@@ -49,15 +49,26 @@ function groups(problem: YardProblem, plan: Assignment) {
 
 function nucsMade(problem: YardProblem, plan: Assignment, seen: Evaluation, nameOf: NameOf): string[] {
   const all = groups(problem, plan);
-  return problem.units
-    .filter((u) => u.kind === 'nuc' && seen.present[u.index] && (seen.after[u.index]?.[AT.frames] ?? 0) > 0)
-    .map((u) => {
-      const own = all.filter((g) => g.to === u.index);
-      const givers = own.map(
-        (g) => `${combsInWords(g.frames)} of ${g.from === STORE ? 'the store' : nameOf(g.from)}`,
-      );
-      return `make ${nameOf(u.index)} of ${listInWords(givers)}`;
-    });
+  const made = problem.units.filter(
+    (u) => u.kind === 'nuc' && seen.present[u.index] && (seen.after[u.index]?.[AT.frames] ?? 0) > 0,
+  );
+  const giver = (from: number) => (from === STORE ? 'the store' : nameOf(from));
+  const [only] = made;
+  if (only && made.length === 1) {
+    const from = all
+      .filter((g) => g.to === only.index)
+      .map((g) => `${combsInWords(g.frames)} of ${giver(g.from)}`);
+    return [`make ${nameOf(only.index)} of ${listInWords(from)}`];
+  }
+  if (made.length === 0) return [];
+  // Of several it is said who gives how much; which comb goes where stands in the picture.
+  const combs = new Map<number, number>();
+  for (const g of all)
+    if (problem.units[g.to]?.kind === 'nuc') combs.set(g.from, (combs.get(g.from) ?? 0) + g.frames.length);
+  const from = [...combs]
+    .toSorted((a, b) => b[1] - a[1])
+    .map(([unit, n]) => `${n} ${n === 1 ? 'comb' : 'combs'} of ${giver(unit)}`);
+  return [`make ${made.length} nucs of ${listInWords(from)}`];
 }
 
 const combsMoved = (problem: YardProblem, plan: Assignment, nameOf: NameOf): string[] =>
