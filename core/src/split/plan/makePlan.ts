@@ -3,14 +3,11 @@ import {
   operationOf,
   type Apiary,
   type Colony,
-  type Frame,
   type CommandOf,
   framesInStore,
-  markingColour,
   placeOf,
   queenOf,
   type MethodId,
-  type KitLine,
   STORE_KEY,
   workSteps,
   type StepDraft,
@@ -23,7 +20,6 @@ import {
 import { dayInWords, type Day, failure, success, type Result, yearOf } from '../../basics/index.ts';
 import { increaseGate, mayBeginSooner, openingGate, type SeasonGate } from '../../forecast/index.ts';
 import type { Donor, PlannedMove, PlannedPart, Setup, Solved, StepText } from '../base/method.ts';
-import { frameSize } from '../../comb/index.ts';
 import { methodById } from '../methods/registry.ts';
 import { houseRules, stayShares } from '../../rules/index.ts';
 import { prepareDonor } from '../base/donor.ts';
@@ -33,6 +29,7 @@ import { reasonForMove, reasonForShake, type ReasonContext } from './reasons.ts'
 import { ledgerOf, priceOf } from '../base/rules.ts';
 import { liftsInWords } from '../base/liftWords.ts';
 import { searchChoice } from './search.ts';
+import { planKit } from './planKit.ts';
 import { settleQueen } from './settleQueen.ts';
 import { leftToDo, NOTHING_DONE, type WorkFacts } from './workFacts.ts';
 
@@ -241,7 +238,7 @@ export function makePlan(
     ),
     effects: effectsOf(parts, isAbove),
     ledger: ledgerOf(setup.rules, stay, fresh),
-    kit: kitOf([...method.kit(solved), ...moreKit(apiary, colony, solved, laid)], laid, donor),
+    kit: planKit(method.kit(solved), solved, laid, queenOf(apiary, colony.id)),
     cautions: [
       ...method.cautions(solved),
       lifts ?? 'Lifting: take boxes off in pairs, or carry their frames over one by one.',
@@ -410,56 +407,4 @@ function closedUp(steps: readonly StepText[], { gaps }: LaidOut): StepText[] {
     detail: 'Bees build wild comb in an open gap within days.',
   }));
   return [...steps.slice(0, at), ...boards, ...steps.slice(at)];
-}
-
-/** What the work takes besides what its method names. */
-function moreKit(
-  apiary: Apiary,
-  colony: Colony,
-  { setup, input }: Solved,
-  { gaps }: LaidOut,
-): { what: string; count: number }[] {
-  const queen = queenOf(apiary, colony.id);
-  const { boxes } = input.donor;
-  const supersGo = boxes.some((b) => b.role === 'super' && setup.boxesThatMove.includes(b.id));
-  const hasExcluder = boxes.some((b) => b.excluderBelow);
-  const unmarked = queen && queen.dot === null && queen.birthYear !== null ? queen.birthYear : null;
-  return [
-    ...(gaps.length > 0 ? [{ what: 'dummy board', count: gaps.length }] : []),
-    ...(supersGo && hasExcluder ? [{ what: 'queen excluder', count: 1 }] : []),
-    ...(setup.distance === 'away'
-      ? [
-          { what: 'strap', count: 1 },
-          { what: 'tape or foam for the entrance', count: 1 },
-        ]
-      : []),
-    ...(unmarked === null
-      ? []
-      : [{ what: `marking pen, ${markingColour(unmarked)}: she is of ${unmarked}`, count: 1 }]),
-  ];
-}
-
-/** What has to fit the frames of the colony. */
-const FITS_FRAMES = /^(box|nuc box|frames|queen excluder|dummy board|super)/;
-
-function kitOf(kit: readonly { what: string; count: number }[], laid: LaidOut, donor: Donor): KitLine[] {
-  const broodBox = donor.boxes.find((b) => b.role === 'brood');
-  const size = broodBox && frameSize(broodBox.sizeId).name;
-  return kitLines(kit, laid).map((k) => (size && FITS_FRAMES.test(k.what) ? { ...k, size } : k));
-}
-
-function kitLines(kit: readonly { what: string; count: number }[], laid: LaidOut): KitLine[] {
-  const fromStore = (blank: Frame['blank']) => laid.moves.filter((m) => m.planned.blank === blank).length;
-  const drawn = fromStore('drawn');
-  const foundation = fromStore('foundation');
-  return [
-    ...kit.map((k) => ({ ...k, shortBy: null })),
-    ...(drawn > 0 ? [{ what: 'frames of drawn comb from the store', count: drawn, shortBy: 0 }] : []),
-    ...(foundation > 0
-      ? [{ what: 'frames of foundation from the store', count: foundation, shortBy: 0 }]
-      : []),
-    ...(laid.unfilled > 0
-      ? [{ what: 'frames to fill the free slots', count: laid.unfilled, shortBy: laid.unfilled }]
-      : []),
-  ];
 }
