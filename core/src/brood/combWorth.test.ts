@@ -35,7 +35,7 @@ describe('a drone comb', () => {
     expect(isDroneComb(bothSides({ drone: 2, capped: 6 }, 5))).toBe(false);
   });
 
-  it('stays with the giver, whatever way it is split', () => {
+  it('stays with the donor, whatever way it is split', () => {
     const box = [...FULL_BOX.slice(0, 4), drones, ...FULL_BOX.slice(5)];
     for (const method of ['queen-to-nuc', 'caged-queen', 'open-brood-goes', 'side-by-side'] as const) {
       const { moved } = methodPlan(method, [box, FULL_BOX]);

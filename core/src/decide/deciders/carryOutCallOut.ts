@@ -152,7 +152,7 @@ function movesInto(draft: Draft, callOut: CallOut, unit: CallUnit): WorkMove[] {
   });
 }
 
-/** What stays of a giver is pushed together: no gap for wild comb, brood beside brood. */
+/** What stays of a donor is pushed together: no gap for wild comb, brood beside brood. */
 function pushedTogether(draft: Draft, { body }: CallOut, colonyId: string): WorkMove[] {
   const colony = draft.get('colony', colonyId);
   if (!colony) return [];

@@ -63,7 +63,7 @@ function combPlan(
               to: back,
               fromKey: colony.id,
               toKey: giver.colony.id,
-              reason: 'It makes room, and gives the giver a comb to lay in.',
+              reason: 'It makes room, and gives the donor a comb to lay in.',
             },
           ]
         : []),

@@ -40,7 +40,7 @@ export function AllCalled({
     const to = callOut.body.calls.find((c) => c.id === callId)?.to;
     return to?.at === 'unit'
       ? `${callOut.body.units.find((u) => u.key === to.key)?.name ?? ''}, slot ${to.slot}`
-      : 'a frame of the giver';
+      : 'a frame of the donor';
   };
   return (
     <div className={clsx(padAnswerStyles.answer, padAnswerStyles.waiting)}>
