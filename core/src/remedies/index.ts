@@ -1,7 +1,7 @@
 export { type ActionChoice, type ActionPlan, workOfAction } from './actions/actionPlan.ts';
 export { planAction } from './actions/actions.ts';
 export { apiaryAfter } from './actions/apiaryAfter.ts';
-export { hostOf, waysToUnite } from './actions/combine.ts';
+export { hostOf, keptOf, wayToUnite, waysToUnite } from './actions/unionWays.ts';
 export { unionsDownTo, expectedColonies } from './unionsDownTo.ts';
 export { allFacts, remediesFor, type Remedy } from './remedies.ts';
 export type { Outside, UnitFacts } from './unit/unitFacts.ts';

@@ -1,3 +1,4 @@
+import type { FrameSizeId } from '../comb/index.ts';
 import { applyChanges } from '../records/change.ts';
 import type { Command } from '../records/commands.ts';
 import { decide } from '../decide/decide.ts';
@@ -61,7 +62,13 @@ export class TestYard {
   }
 
   /** A hive of deep boxes with the given frames, set up on 1 May and counted on `day`. */
-  hive(name: string, boxes: readonly (readonly FrameReading[])[], day = '2026-05-09', slots = 10): Colony {
+  hive(
+    name: string,
+    boxes: readonly (readonly FrameReading[])[],
+    day = '2026-05-09',
+    slots = 10,
+    sizeId: FrameSizeId = 'langstroth-deep',
+  ): Colony {
     const colonyId = this.newId();
     this.run({
       type: 'addHives',
@@ -75,7 +82,7 @@ export class TestYard {
           name,
           boxes: boxes.map((b) => ({
             id: this.newId(),
-            sizeId: 'langstroth-deep',
+            sizeId,
             slots,
             role: 'brood',
             frames: b.map((_, i) => ({ id: this.newId(), slot: i + 1, blank: 'drawn', combYear: null })),

@@ -32,7 +32,7 @@ import { replaceOperation, type Restored } from './replaceOperation.ts';
 /** More problems than this are not listed. */
 const MOST_LISTED = 20;
 /** Rows that are held before they are written. */
-const BATCH = 1000;
+const BATCH = 100;
 
 /**
  * Takes a backup in from a file: an archive, or JSON on its own. Years of counts never stand in memory: the file is

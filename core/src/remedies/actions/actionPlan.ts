@@ -21,14 +21,14 @@ export interface ActionChoice {
   readonly partnerId?: string;
   /** Further units that are united into the same one. */
   readonly alsoIds?: readonly string[];
-  /** Of a union: over paper, or comb to comb. */
-  readonly how?: 'paper' | 'direct';
+  /** Of a union: box over paper on box, in one box with a sheet upright between them, or comb to comb. */
+  readonly how?: 'paper' | 'sheet' | 'direct';
   /** Of a union: at dusk all field bees come along; by day some fly to the old stand. */
   readonly when?: 'dusk' | 'day';
-  /** Of a union: whose name, and whose stand, the united colony keeps; those of the hive that stays when left out. */
+  /** Of a union: whose name, and whose stand, the united colony keeps; those of the queen's unit when left out. */
   readonly nameOf?: string;
   readonly standOf?: string;
-  /** Of a union: whose boxes stay below, with the others set on them or emptied; the larger when left out. */
+  /** Of a union: whose boxes stay below, with the others set on them or emptied; the small one that suffices, or the queen's, when left out. */
   readonly boxOf?: string;
   /** The queen that is given. */
   readonly queen?: {

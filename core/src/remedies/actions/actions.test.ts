@@ -1,35 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { boxesOfColony, framesOfColony, openFollowUps, placeOf, queenOf } from '../../records/views.ts';
+import { framesOfColony, openFollowUps, placeOf, queenOf } from '../../records/views.ts';
 import { addDays } from '../../basics/day.ts';
-import { descentOf } from '../../colony/descent.ts';
 import { queenLane } from '../../followup/queenLane.ts';
 import { queenBeliefOf } from '../../queen-odds/beliefOf.ts';
 import { allFacts } from '../remedies.ts';
 import { caps, eggs, NO, queen } from '../../testing/queenLooks.ts';
 import { FULL_OF_BROOD, NO_BROOD, NO_NURSES, WEAK_DAY, WeakYard } from '../../testing/weakYard.ts';
+import { MILD, planned, work } from '../../testing/workedAction.ts';
 import { workOfAction, type ActionChoice } from './actionPlan.ts';
 import { ACTION_IDS, type ActionId } from '../../records/bodies/actionId.ts';
 import { planAction } from './actions.ts';
-import { waysToUnite } from './combine.ts';
-
-const MILD = { coldNights: false };
-
-function planned(yard: WeakYard, id: ActionId, choice: ActionChoice = {}) {
-  const all = allFacts(yard.apiary, WEAK_DAY, MILD);
-  const facts = all.find((f) => f.colony.id === yard.weak.id);
-  if (!facts) throw new Error('no facts');
-  return planAction(id, facts, all, choice, yard.newId);
-}
-
-/** Works an action off to its last step. */
-function work(yard: WeakYard, id: ActionId, choice: ActionChoice = {}) {
-  const plan = planned(yard, id, choice);
-  if (!plan) throw new Error(`${id} cannot be done`);
-  const command = workOfAction(yard.apiary, plan, WEAK_DAY, yard.newId);
-  yard.run(command);
-  for (const step of command.steps) yard.tick(step.id, WEAK_DAY);
-  return { plan, command };
-}
 
 const allFrames = (yard: WeakYard) => Object.values(yard.apiary.frame).length;
 const dueFor = (yard: WeakYard, name: string) =>
@@ -173,134 +153,6 @@ describe('a dead-out', () => {
     expect(yard.apiary.colony[dead.id]).toMatchObject({ endedOn: WEAK_DAY, hiveId: null });
     expect(Object.values(yard.apiary.hive).filter((h) => h.standId === stand)).toHaveLength(1);
     expect(dueFor(yard, 'Nettle').map((f) => f.topic)).toContain('rhythm');
-  });
-});
-
-describe('a union', () => {
-  it('goes comb to comb where one side is queenless, it flows, and brood fits one box', () => {
-    const yard = new WeakYard(NO_BROOD);
-    yard.look(yard.weak, { eggs: NO, cells: NO, olderLarvae: NO, cappedBrood: NO, mood: 'roaring' });
-    yard.flow(WEAK_DAY);
-    const all = allFacts(yard.apiary, WEAK_DAY, MILD);
-    const [a, b] = ['Nettle', 'Rowan'].map((n) => all.find((f) => f.colony.name === n));
-    if (!a || !b) throw new Error('no facts');
-    expect(waysToUnite([a, b]).usual).toBe('direct');
-    expect(waysToUnite([{ ...a, flow: false }, b]).usual).toBe('paper');
-  });
-
-  it('keeps the box, the name and the stand that are chosen, each by itself', () => {
-    const yard = new WeakYard(FULL_OF_BROOD);
-    const rowan = yard.colony('Rowan');
-    const stand = placeOf(yard.apiary, rowan).stand?.id;
-    const own = boxesOfColony(yard.apiary, yard.weak).map((b) => b.id);
-    const { plan } = work(yard, 'combine', {
-      partnerId: rowan.id,
-      boxOf: yard.weak.id,
-      nameOf: rowan.id,
-      standOf: rowan.id,
-      how: 'paper',
-    });
-    expect(plan.unions).toMatchObject([{ fromId: rowan.id, intoId: yard.weak.id }]);
-    const united = yard.apiary.colony[yard.weak.id];
-    if (!united) throw new Error('gone');
-    expect(united).toMatchObject({ name: 'Rowan', endedOn: null });
-    expect(placeOf(yard.apiary, united).stand?.id).toBe(stand);
-    expect(boxesOfColony(yard.apiary, united)[0]?.id).toBe(own[0]);
-    expect(yard.apiary.colony[rowan.id]?.endedOn).toBe(WEAK_DAY);
-  });
-
-  it('keeps the younger queen, the line of descent, and one hive', () => {
-    const yard = new WeakYard(FULL_OF_BROOD);
-    yard.queenIn(yard.weak, 2026);
-    yard.queenIn(yard.colony('Rowan'), 2023);
-    yard.look(yard.weak, { eggs: eggs(), cappedBrood: caps('flat', 'compact') });
-    const young = queenOf(yard.apiary, yard.weak.id)?.id;
-    const { plan } = work(yard, 'combine', { partnerId: yard.colony('Rowan').id });
-    expect(plan.steps[0]?.text).toBe('Find the queen of Rowan and take her out');
-    expect(queenOf(yard.apiary, yard.colony('Rowan').id)?.id).toBe(young);
-    expect(yard.apiary.colony[yard.weak.id]?.endedOn).toBe(WEAK_DAY);
-    expect(descentOf(yard.apiary, yard.colony('Rowan')).lines).toContainEqual({
-      from: yard.weak.id,
-      to: yard.colony('Rowan').id,
-      how: 'union',
-    });
-    expect(framesOfColony(yard.apiary, yard.colony('Rowan'))).toHaveLength(15);
-    expect(dueFor(yard, 'Rowan').map((f) => f.topic)).toContain('rhythm');
-  });
-
-  it('takes several units into one over paper: one queen, one hive, every comb, every line of descent', () => {
-    const yard = new WeakYard(FULL_OF_BROOD);
-    yard.hive('Teasel', [FULL_OF_BROOD], '2026-05-15', 5);
-    yard.queenIn(yard.weak, 2023);
-    yard.queenIn(yard.colony('Teasel'), 2026);
-    yard.queenIn(yard.colony('Rowan'), 2024);
-    for (const name of ['Nettle', 'Teasel']) {
-      yard.look(yard.colony(name), { eggs: eggs(), cappedBrood: caps('flat', 'compact') });
-    }
-    const young = queenOf(yard.apiary, yard.colony('Teasel').id)?.id;
-    const { plan } = work(yard, 'combine', {
-      partnerId: yard.colony('Rowan').id,
-      alsoIds: [yard.colony('Teasel').id],
-      how: 'paper',
-    });
-    expect(plan.name).toBe('unite Nettle and Teasel with Rowan');
-    expect(plan.kit).toEqual([{ what: 'sheet of newspaper', count: 2 }]);
-    expect(plan.steps.filter((s) => s.kind === 'find').map((s) => s.text)).toEqual([
-      'Find the queen of Rowan and take her out',
-      'Find the queen of Nettle and take her out',
-    ]);
-    expect(plan.steps.filter((s) => s.kind === 'lift').map((s) => s.text)).toEqual([
-      'Set the box of Nettle on the paper',
-      'Set the box of Teasel on the paper',
-    ]);
-    const rowan = yard.colony('Rowan');
-    expect(queenOf(yard.apiary, rowan.id)?.id).toBe(young);
-    expect(framesOfColony(yard.apiary, rowan)).toHaveLength(20);
-    for (const name of ['Nettle', 'Teasel']) expect(yard.colony(name).endedOn).toBe(WEAK_DAY);
-    expect(descentOf(yard.apiary, rowan).lines.filter((l) => l.how === 'union')).toHaveLength(2);
-    // Nearly all bees of the three: the small sides lose a tenth.
-    const bees = plan.units.reduce((s, u) => s + u.facts.unit.bees, 0);
-    expect(plan.units[0]?.after.bees).toBeGreaterThan(0.9 * bees);
-    expect(plan.units[0]?.after.bees).toBeLessThan(bees);
-  });
-
-  it('takes several units comb to comb into one box where their brood fits', () => {
-    const yard = new WeakYard(NO_BROOD);
-    yard.hive('Teasel', [NO_BROOD], '2026-05-15', 5);
-    const frames = [yard.weak, yard.colony('Teasel'), yard.colony('Rowan')].flatMap((c) =>
-      framesOfColony(yard.apiary, c).map((f) => f.frame.id),
-    );
-    const { plan } = work(yard, 'combine', {
-      partnerId: yard.colony('Rowan').id,
-      alsoIds: [yard.colony('Teasel').id],
-      how: 'direct',
-    });
-    expect(plan.steps.filter((s) => s.kind === 'shake')).toHaveLength(2);
-    const there = framesOfColony(yard.apiary, yard.colony('Rowan')).map((f) => f.frame.id);
-    expect(there).toHaveLength(10);
-    // No comb is lost: what does not hang in the box is in the store.
-    const stored = frames.filter((id) => yard.apiary.frame[id]?.place === 'store');
-    expect([...there, ...stored].toSorted((a, b) => a.localeCompare(b))).toEqual(
-      frames.toSorted((a, b) => a.localeCompare(b)),
-    );
-  });
-
-  it('takes in no further unit that may be sick', () => {
-    const yard = new WeakYard(NO_BROOD);
-    const sick = yard.hive('Teasel', [NO_BROOD], '2026-05-15', 5);
-    yard.look(sick, { diseaseSigns: { look: 'found', signs: ['smell'] } });
-    expect(planned(yard, 'combine', { partnerId: yard.colony('Rowan').id, alsoIds: [sick.id] })).toBeNull();
-  });
-
-  it('comb to comb leaves the best combs in one box, brood together, and the rest in the store', () => {
-    const yard = new WeakYard(NO_BROOD);
-    yard.look(yard.weak, { eggs: NO, cells: NO });
-    const { plan } = work(yard, 'combine', { how: 'direct', partnerId: yard.colony('Rowan').id });
-    const rowan = framesOfColony(yard.apiary, yard.colony('Rowan'));
-    expect(rowan).toHaveLength(10);
-    expect(plan.moves.filter((m) => m.to === null)).toHaveLength(5);
-    const brood = rowan.filter((f) => f.reading?.body.sides[0].contents.capped).map((f) => f.slot);
-    expect(Math.max(...brood) - Math.min(...brood)).toBeLessThan(8);
   });
 });
 

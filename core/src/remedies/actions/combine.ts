@@ -1,70 +1,12 @@
 import { boxesOfColony, queenOf, type WorkEffect, type StepDraft } from '../../records/index.ts';
 import { addDays, listInWords } from '../../basics/index.ts';
-import { betterQueen, bestUnion, unionOfAll } from '../unit/partners.ts';
+import { bestUnion, unionOfAll } from '../unit/partners.ts';
 import { usualHorizon } from '../unit/usualHorizon.ts';
 import { layingChance, type UnitFacts } from '../unit/unitFacts.ts';
 import { EMPTY_PLAN, type ActionChoice, type ActionPlan } from './actionPlan.ts';
-import { combsForOneBox, layDirect } from './oneBox.ts';
-import { directSteps, paperSteps, partitionSteps } from './unionSteps.ts';
-
-/** Below this chance of a laying queen a unit counts as queenless: then no paper is needed in a flow. */
-const QUEENLESS = 0.25;
-
-/** How units may be united, and why one way is the usual. */
-export interface UnionWays {
-  readonly usual: 'paper' | 'direct';
-  readonly why: string;
-  /** Why comb to comb does not go; null when it does. */
-  readonly noDirect: string | null;
-}
-
-/** Which way of uniting suits two units or several. */
-export function waysToUnite(units: readonly UnitFacts[], boxOf?: string): UnionWays {
-  const host = hostOf(units, boxOf);
-  const guests = units.filter((u) => u !== host);
-  const queenright = units.filter((u) => layingChance(u) >= QUEENLESS).length;
-  const noDirect = guests.some((g) => sameHive(host, g))
-    ? 'They live in one hive: the partition gives way to paper, and every comb stays.'
-    : combsForOneBox(host, guests) === null
-      ? 'Combs with brood do not all fit one box, or are of another size.'
-      : null;
-  if (noDirect === null && queenright < 2 && units.every((u) => u.flow)) {
-    return {
-      usual: 'direct',
-      why: 'No more than one of them has a queen and nectar comes in: they mix without paper.',
-      noDirect,
-    };
-  }
-  return {
-    usual: 'paper',
-    why:
-      queenright < 2
-        ? 'Without a flow one sheet of paper keeps the peace.'
-        : 'Queenright units meet slowly through one sheet of paper.',
-    noDirect,
-  };
-}
-
-/** They are parted by no more than a partition. */
-const sameHive = (a: UnitFacts, b: UnitFacts) => a.colony.hiveId === b.colony.hiveId;
-
-/** Boxes that a unit shares with others stay where they are: only its combs can go. */
-const sharesBoxes = ({ apiary, colony }: UnitFacts) =>
-  boxesOfColony(apiary, colony).some((b) =>
-    b.chambers.some((c) => c.colonyId !== null && c.colonyId !== colony.id),
-  );
-
-/** The hive whose boxes stay: the one that is chosen; else the larger, or that of the better queen when they are alike. */
-export function hostOf(units: readonly UnitFacts[], boxOf?: string): UnitFacts {
-  const chosen = units.find((u) => u.colony.id === boxOf);
-  if (chosen) return chosen;
-  return units.reduce((host, other) => {
-    const gap = other.unit.bees - host.unit.bees;
-    if (Math.abs(gap) > 1.5) return gap > 0 ? other : host;
-    if (host.slots !== other.slots) return host.slots > other.slots ? host : other;
-    return betterQueen(host, other) ?? other;
-  });
-}
+import { combsForOneBox, layOneBox } from './oneBox.ts';
+import { oneBoxSteps, paperSteps, partitionSteps } from './unionSteps.ts';
+import { hostOf, keptOf, sameHive, sharesBoxes, wayToUnite } from './unionWays.ts';
 
 /**
  * Unites a unit with another, or with several: which queen stays, over paper or comb to comb, at dusk or by day, which
@@ -86,8 +28,7 @@ export function combine(
   if (first.length === 0 || units.some((u) => u.sick)) return null;
   const host = hostOf(units, choice.boxOf);
   const guests = units.filter((u) => u !== host);
-  const ways = waysToUnite(units, choice.boxOf);
-  const how = choice.how === 'direct' && ways.noDirect !== null ? 'paper' : (choice.how ?? ways.usual);
+  const how = wayToUnite(units, choice);
   const when = choice.when ?? 'dusk';
   const beside = guests.filter((g) => sameHive(host, g));
   const away = guests.filter((g) => !beside.includes(g));
@@ -95,9 +36,11 @@ export function combine(
   if (how === 'paper' && away.some(sharesBoxes)) return null;
   const union = unionOfAll(units, horizon);
   const queen = queensOf(host, guests, union.queenOf);
-  const direct = how === 'direct' ? combsForOneBox(host, guests) : null;
-  const laid = direct ? layDirect(direct) : { moves: [], detail: '' };
-  const standGoesTo = (g: UnitFacts) => choice.standOf === g.colony.id && !sameHive(host, g);
+  const fits = how === 'paper' ? null : combsForOneBox(host, guests);
+  const inOne = typeof fits === 'string' ? null : fits;
+  const laid = inOne ? layOneBox(inOne, how === 'sheet') : { moves: [], detail: '', left: 0 };
+  const { nameOf, standOf } = keptOf(units, choice);
+  const standGoesTo = (g: UnitFacts) => standOf === g.colony.id && !sameHive(host, g);
   const newStand = guests.find(standGoesTo);
   const boxesOfGuests = new Set(guests.flatMap((g) => boxesOfColony(g.apiary, g.colony).map((b) => b.id)));
   return {
@@ -112,21 +55,15 @@ export function combine(
     unions: guests.map((g) => ({
       fromId: g.colony.id,
       intoId: host.colony.id,
-      ...(choice.nameOf === g.colony.id && { nameOf: g.colony.id }),
+      ...(nameOf === g.colony.id && { nameOf: g.colony.id }),
       ...(standGoesTo(g) && { standOf: g.colony.id }),
     })),
-    emptiedBoxIds: direct ? [...boxesOfGuests] : [],
+    emptiedBoxIds: inOne ? [...boxesOfGuests] : [],
     effects: queen.effects,
     steps: [
       ...queen.steps,
-      ...(direct
-        ? directSteps(
-            host,
-            guests,
-            laid.moves.map((m) => m.frameId),
-            laid.detail,
-            when,
-          )
+      ...(inOne
+        ? oneBoxSteps(host, guests, laid, how === 'sheet', when)
         : [
             ...(beside.length > 0 ? partitionSteps(host) : []),
             ...(away.length > 0 ? paperSteps(host, away, when) : []),
@@ -164,19 +101,24 @@ export function combine(
           likely: addDays(facts.day, 7),
           latest: addDays(facts.day, 10),
         },
-        expect: direct
-          ? 'Eggs are becoming larvae, and bees cover the combs. Then the weakest comb can go.'
+        expect: inOne
+          ? how === 'sheet'
+            ? 'The sheet is gone, eggs are becoming larvae. Then brood to brood, and what is left of the paper out.'
+            : 'Eggs are becoming larvae, and bees cover the combs. Then the weakest comb can go.'
           : 'The paper is gone, eggs are becoming larvae. Then brood to brood in one box, and what is empty to the store.',
       },
     ],
     cautions: [
       'Never combine to hide disease: nothing leaves a colony with suspect brood.',
       'Lifting: a full box may exceed 35 kg. Take combs out, or lift in pairs.',
-      ...(away.length > 1 && !direct
+      ...(away.length > 1 && !inOne
         ? ['A tall stack tips over: strap it, and take boxes off from the top first.']
         : []),
     ],
-    kit: direct ? [] : [{ what: 'sheet of newspaper', count: guests.length }],
+    kit: [
+      ...(how === 'direct' ? [] : [{ what: 'sheet of newspaper', count: guests.length }]),
+      ...(laid.left > 0 ? [{ what: 'dummy board', count: 1 }] : []),
+    ],
   };
 }
 

@@ -6,6 +6,7 @@ import {
   readingOf,
   type PlacedFrame,
   STORE_KEY,
+  type Box,
 } from '../../records/index.ts';
 import { shareOf, WORKER_BROOD } from '../../comb/index.ts';
 import { planFrame } from '../../split/index.ts';
@@ -21,28 +22,56 @@ const worth = (f: PlacedFrame) => {
   return 3 * shareOf(r, ...WORKER_BROOD) + 1.3 * shareOf(r, 'beeBread') + shareOf(r, 'honey', 'nectar');
 };
 
-/** The combs that hang in the one brood box of the host; null where brood would be left over or does not fit. */
-export function combsForOneBox(host: UnitFacts, guests: readonly UnitFacts[]) {
+/** A comb worth less has neither brood nor food that would be missed. */
+const EMPTY = 0.4;
+
+/** Combs of several units that share the one brood box of their host. */
+export interface OneBox {
+  readonly host: UnitFacts;
+  readonly box: Box;
+  readonly slots: readonly number[];
+  readonly own: readonly PlacedFrame[];
+  readonly coming: readonly { readonly frame: PlacedFrame; readonly guest: UnitFacts }[];
+  readonly kept: readonly PlacedFrame[];
+}
+
+/**
+ * The combs that hang in the one brood box of the host: all brood, then bread and food; empty combs only as far as the
+ * bees of all cover them.
+ *
+ * @returns or why there is no such box: the host has several, brood is of another size, or does not all fit
+ */
+export function combsForOneBox(
+  host: UnitFacts,
+  guests: readonly UnitFacts[],
+): OneBox | 'boxes' | 'size' | 'full' {
   const boxes = boxesOfColony(host.apiary, host.colony).filter((b) => b.role === 'brood');
   const [box] = boxes;
-  if (!box || boxes.length !== 1) return null;
+  if (!box || boxes.length !== 1) return 'boxes';
   const slots = combSlots(box).filter((s) => isSlotOf(box, s, host.colony.id));
   const own = host.frames.filter((f) => f.box.id === box.id);
   const coming = guests.flatMap((guest) => guest.frames.map((frame) => ({ frame, guest })));
-  if (coming.some(({ frame: f }) => hasBrood(f) && f.frame.sizeId !== box.sizeId)) return null;
+  if (coming.some(({ frame: f }) => hasBrood(f) && f.frame.sizeId !== box.sizeId)) return 'size';
   const all = [...own, ...coming.map((c) => c.frame).filter((f) => f.frame.sizeId === box.sizeId)].toSorted(
     (a, b) => Number(hasBrood(b)) - Number(hasBrood(a)) || worth(b) - worth(a),
   );
-  const kept = all.slice(0, slots.length);
-  if (all.slice(slots.length).some(hasBrood)) return null;
+  if (all.slice(slots.length).some(hasBrood)) return 'full';
+  const bees = [host, ...guests].reduce((n, u) => n + u.unit.bees, 0);
+  const covered = Math.max(3, Math.ceil(bees + 1));
+  const kept = all.slice(0, slots.length).filter((f, n) => n < covered || hasBrood(f) || worth(f) >= EMPTY);
   return { host, box, slots, own, coming, kept };
 }
 
-/** Slots in the host's box for the combs that stay, and the store for the rest. */
-export function layDirect(c: NonNullable<ReturnType<typeof combsForOneBox>>): {
-  moves: ActionPlan['moves'][number][];
-  detail: string;
-} {
+/**
+ * Slots in the host's box for the combs that stay, and the store for the rest.
+ *
+ * @param parted - a sheet hangs between the host's combs and those of the guest, the brood of both against it
+ * @returns `left`: slots that stay empty behind a dummy board
+ */
+export function layOneBox(
+  c: OneBox,
+  parted: boolean,
+): { moves: ActionPlan['moves'][number][]; detail: string; left: number } {
   const { referenceSize } = operationOf(c.host.apiary);
   const plan = (f: PlacedFrame) =>
     planFrame(
@@ -58,12 +87,24 @@ export function layDirect(c: NonNullable<ReturnType<typeof combsForOneBox>>): {
       referenceSize,
       stayShares(c.host.rules),
     );
-  const slots = hangNest(
-    c.kept.map((f) => ({ frame: plan(f), slot: c.own.includes(f) ? f.slot : null })),
-    c.slots,
-    'nest',
-    c.host.unit.bees,
-  );
+  const hang = (combs: readonly PlacedFrame[], slots: readonly number[], at: number | null = null) =>
+    hangNest(
+      combs.map((f) => ({
+        frame: plan(f),
+        slot: c.own.includes(f) && slots.includes(f.slot) ? f.slot : null,
+      })),
+      slots,
+      'nest',
+      c.host.unit.bees,
+      at,
+    );
+  const own = c.kept.filter((f) => c.own.includes(f));
+  const theirs = c.kept.filter((f) => !c.own.includes(f));
+  const here = c.slots.slice(0, own.length);
+  const there = c.slots.slice(own.length, c.kept.length);
+  const slots = parted
+    ? new Map([...hang(own, here, here.at(-1)), ...hang(theirs, there, there[0])])
+    : hang(c.kept, c.slots);
   const all = [...c.own.map((frame) => ({ frame, guest: null })), ...c.coming];
   const moves = all.flatMap(({ frame: f, guest }): ActionPlan['moves'][number][] => {
     const slot = slots.get(f.frame.id);
@@ -78,7 +119,9 @@ export function layDirect(c: NonNullable<ReturnType<typeof combsForOneBox>>): {
         ...base,
         to: { boxId: c.box.id, slot },
         toKey: c.host.colony.id,
-        reason: 'Brood beside brood, bread next, food outside.',
+        reason: parted
+          ? 'Its nest against the sheet, food outside.'
+          : 'Brood beside brood, bread next, food outside.',
       },
     ];
   });
@@ -93,5 +136,5 @@ export function layDirect(c: NonNullable<ReturnType<typeof combsForOneBox>>): {
         `${slot}: ${hasBrood(f) ? 'brood' : shareOf(readingOf(f), 'honey', 'nectar') > 0.4 ? 'stores' : 'comb'}${guest ? ` of ${guest.colony.name}` : ''}`,
     )
     .join('; ');
-  return { moves, detail };
+  return { moves, detail, left: c.slots.length - c.kept.length };
 }

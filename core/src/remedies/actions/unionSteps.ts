@@ -50,12 +50,16 @@ export function paperSteps(host: UnitFacts, guests: readonly UnitFacts[], when: 
   ];
 }
 
-/** The best combs of all hang in the one box of the host. */
-export function directSteps(
+/** The best combs of all hang in the one box of the host: brood beside brood, or a sheet upright between the two nests. */
+export function oneBoxSteps(
   host: UnitFacts,
   guests: readonly UnitFacts[],
-  frameIds: string[],
-  detail: string,
+  laid: {
+    readonly moves: readonly { readonly frameId: string }[];
+    readonly detail: string;
+    readonly left: number;
+  },
+  parted: boolean,
   when: 'dusk' | 'day',
 ): StepDraft[] {
   return [
@@ -68,14 +72,25 @@ export function directSteps(
     {
       kind: 'move',
       units: [host.colony.id],
-      text: `Hang the best combs into the box of ${host.colony.name}, brood beside brood`,
-      detail,
-      frameIds,
+      text: parted
+        ? `Hang the combs of ${namesInWords(guests)} into the box of ${host.colony.name}, beyond a sheet of newspaper`
+        : `Hang the best combs into the box of ${host.colony.name}, brood beside brood`,
+      detail: `${parted ? 'A few slits in the sheet; it reaches from the lid to the floor, the brood of both against it. ' : ''}${laid.detail}`,
+      frameIds: laid.moves.map((m) => m.frameId),
     },
     ...guests.map((guest): StepDraft => ({
       kind: 'shake',
-      text: `Shake what is left of ${guest.colony.name} in`,
+      text: `Shake what is left of ${guest.colony.name} in${parted ? ', on its own side of the sheet' : ''}`,
       detail: 'Then its box and the spare combs go to the store.',
     })),
+    ...(laid.left > 0
+      ? [
+          {
+            kind: 'check' as const,
+            text: 'A dummy board closes the nest',
+            detail: `${laid.left} ${laid.left === 1 ? 'slot stays' : 'slots stay'} empty behind it: they keep warm what they cover.`,
+          },
+        ]
+      : []),
   ];
 }

@@ -114,7 +114,7 @@ const LOST_IN_UNION = 0.1;
 const A_QUEEN = 0.4;
 
 /** The unit whose queen stays: the one that lays more surely; of two that lay, the younger. */
-export function betterQueen(a: UnitFacts, b: UnitFacts): UnitFacts | null {
+function betterQueen(a: UnitFacts, b: UnitFacts): UnitFacts | null {
   const sure = (f: UnitFacts) => layingChance(f);
   if (Math.max(sure(a), sure(b)) < A_QUEEN) return null;
   if (Math.abs(sure(a) - sure(b)) > 0.2) return sure(a) > sure(b) ? a : b;
@@ -128,12 +128,16 @@ export function betterQueen(a: UnitFacts, b: UnitFacts): UnitFacts | null {
   return broodOf(a.unit) >= broodOf(b.unit) ? a : b;
 }
 
-/** What a union of two units or more comes to on a day. */
-export function unionOfAll(units: readonly [UnitFacts, ...UnitFacts[]], on: Day): UnionOfAll {
-  const queenOf = units.reduce<UnitFacts | null>(
+/** The unit whose queen stays when units are united; null when none is likely enough to lay. */
+export const unitOfQueen = (units: readonly UnitFacts[]): UnitFacts | null =>
+  units.reduce<UnitFacts | null>(
     (best, u) => (best ? (betterQueen(best, u) ?? best) : layingChance(u) >= A_QUEEN ? u : null),
     null,
   );
+
+/** What a union of two units or more comes to on a day. */
+export function unionOfAll(units: readonly [UnitFacts, ...UnitFacts[]], on: Day): UnionOfAll {
+  const queenOf = unitOfQueen(units);
   const sum = (k: keyof UnitBees) => units.reduce((s, u) => s + u.unit[k], 0);
   const most = Math.max(...units.map((u) => u.unit.bees));
   const unit = {

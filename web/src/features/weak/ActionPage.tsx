@@ -9,7 +9,9 @@ import {
   type Promised,
   planAction,
   hostOf,
+  keptOf,
   waysToUnite,
+  wayToUnite,
   workOfAction,
   type ActionChoice,
   type ActionPlan,
@@ -62,10 +64,6 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
     () => (facts ? planAction(id, facts, all, choice, countedIds()) : null),
     [id, facts, all, choice],
   );
-  // The queen's unit keeps name and stand unless the keeper says otherwise.
-  const queenOf = plan?.queenOf;
-  if (queenOf && (choice.nameOf === undefined || choice.standOf === undefined))
-    setChoice({ nameOf: queenOf, standOf: queenOf, ...choice });
   // Worked off on trial, for the picture.
   const { after, promised } = useMemo(() => {
     if (!plan) return { after: apiary, promised: [] };
@@ -261,7 +259,8 @@ function UnionChoices({
   const united = [facts, partner, ...also];
   const ways = waysToUnite(united, choice.boxOf);
   const box = hostOf(united, choice.boxOf).colony.id;
-  const how = choice.how === 'direct' && ways.noDirect !== null ? 'paper' : (choice.how ?? ways.usual);
+  const how = wayToUnite(united, choice);
+  const { nameOf: name, standOf: stand } = keptOf(united, choice);
   const more = others.filter((o) => o !== partner && !also.includes(o));
   const unite = (ids: readonly string[]) =>
     onChange({ ...choice, partnerId: partner.colony.id, alsoIds: ids });
@@ -305,6 +304,7 @@ function UnionChoices({
           value={how}
           options={[
             { id: 'paper', label: 'Over paper' },
+            { id: 'sheet', label: 'One box, a sheet between' },
             { id: 'direct', label: 'Comb to comb' },
           ]}
           onChange={(h) => onChange({ ...choice, how: h })}
@@ -322,13 +322,13 @@ function UnionChoices({
       <Flex gap={5} wrap="wrap" mt={3}>
         <Choice
           label="Its name"
-          value={choice.nameOf ?? facts.colony.id}
+          value={name}
           options={united.map((u) => ({ id: u.colony.id, label: u.colony.name }))}
           onChange={(nameOf) => onChange({ ...choice, nameOf })}
         />
         <Choice
           label="Its stand"
-          value={choice.standOf ?? facts.colony.id}
+          value={stand}
           options={united.map((u) => ({ id: u.colony.id, label: `that of ${u.colony.name}` }))}
           onChange={(standOf) => onChange({ ...choice, standOf })}
         />
@@ -343,7 +343,7 @@ function UnionChoices({
         />
       </Flex>
       <Text color="inkSoft" mt={2}>
-        {ways.why} {ways.noDirect ?? ''} At dusk all field bees come along; by day some return to the old
+        {ways.why} {ways.noOneBox ?? ''} At dusk all field bees come along; by day some return to the old
         stand.
       </Text>
     </Box>
