@@ -1,5 +1,7 @@
 import type { Apiary, NucRecipe, WorkReport, YardPlanRequest } from '@incremen/core/records';
 import { reportWork } from '@incremen/core/repair';
+import { DEFAULT_HOUSE_RULES } from '@incremen/core/rules';
+import { findMethods, tryOut, type Situation, type Trials } from '@incremen/core/split';
 import type { Day, Problem } from '@incremen/core/basics';
 import {
   alternativeOf,
@@ -92,6 +94,12 @@ export const yardPlannerHere = {
 export const plannerHere = {
   warmUpPlanner: () => undefined,
   plannerWorker: () => ({
+    tryOut: (apiary: Apiary, colonyId: string, now: Situation): Promise<Trials> =>
+      Promise.resolve(
+        tryOut(apiary, colonyId, now, now.day, findMethods(now, DEFAULT_HOUSE_RULES), () =>
+          crypto.randomUUID(),
+        ),
+      ),
     repair: (...[apiary, workId, report, day]: [Apiary, string, WorkReport, Day]) =>
       Promise.resolve(reportWork(apiary, workId, report, day, () => crypto.randomUUID())),
   }),

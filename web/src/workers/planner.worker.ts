@@ -1,6 +1,16 @@
 import { DEMO_DAY, demoScenario } from '@incremen/core/demo';
-import { makePlan, METHODS, type PlanRequest, type WorkedPlan } from '@incremen/core/split';
-import type { Apiary, Command, WorkReport } from '@incremen/core/records';
+import {
+  findMethods,
+  makePlan,
+  METHODS,
+  tryOut,
+  type PlanRequest,
+  type Situation,
+  type Trials,
+  type WorkedPlan,
+} from '@incremen/core/split';
+import { operationOf, type Apiary, type Command, type WorkReport } from '@incremen/core/records';
+import { houseRules } from '@incremen/core/rules';
 import type { Day, Result } from '@incremen/core/basics';
 import { reportWork } from '@incremen/core/repair';
 import { expose } from 'comlink';
@@ -12,6 +22,16 @@ const planner = {
   /** Puts what was really done in the place of what was planned, and plans the rest anew. */
   repair: (apiary: Apiary, planId: string, report: WorkReport, day: Day): Result<Command> =>
     reportWork(apiary, planId, report, day, () => crypto.randomUUID()),
+  /** Works out the ways that look best for a colony. */
+  tryOut: (apiary: Apiary, colonyId: string, now: Situation): Trials =>
+    tryOut(
+      apiary,
+      colonyId,
+      now,
+      now.day,
+      findMethods(now, houseRules(operationOf(apiary).houseRules.changes)),
+      () => crypto.randomUUID(),
+    ),
   /** Has the planner compiled by working out plans of a made-up yard; their result is thrown away. */
   warmUp: (): void => {
     const { apiary } = demoScenario();

@@ -20,7 +20,7 @@ export interface MethodAdvice {
 }
 
 /** A method that scores less is not worth a split: waiting is. */
-const WORTH_IT = 40;
+export const WORTH_IT = 40;
 
 /** True when the method is planned for one colony at its own view. */
 export function isSplitMethod(method: SplitMethod | YardMethod): method is SplitMethod {

@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import {
+  afterTrials,
   findMethods,
   isSplitMethod,
   optionsFor,
@@ -18,6 +19,7 @@ import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { begunFrom } from '../../state/plannerSlice.ts';
 import { askFor } from './askFor.ts';
+import { useTrials } from './useTrials.ts';
 import { SituationForm } from './SituationForm.tsx';
 import { WayCard } from './WayCard.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
@@ -44,13 +46,18 @@ function Finder({ colony }: { readonly colony: Colony }) {
   const read = useMemo(() => situationOf(apiary, colony, today), [apiary, colony, today]);
   const now = { ...read, ...changed };
   const rules = houseRules(operationOf(apiary).houseRules.changes);
-  const { ranked, waitBecause } = findMethods(now, rules);
+  const asRecorded = (['queen', 'cells', 'cellCount', 'dronesFly'] as const).every((k) => now[k] === read[k]);
+  const trials = useTrials(apiary, colony.id, now, asRecorded);
+  const { ranked, waitBecause } = afterTrials(findMethods(now, rules), trials);
   const can = ranked.filter((r) => r.fit.cannot === null);
   const cannot = ranked.filter((r) => r.fit.cannot !== null);
 
   async function plan({ method }: RankedMethod) {
     if (isSplitMethod(method)) {
-      const said = new URLSearchParams({ method: method.id, ...optionsFor(method.id, now) });
+      const said = new URLSearchParams({
+        method: method.id,
+        ...(trials[method.id]?.options ?? optionsFor(method.id, now)),
+      });
       await navigate(`/colonies/${colony.id}/plan?${said.toString()}`);
       return;
     }
