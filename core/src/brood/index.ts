@@ -1,3 +1,4 @@
+export { worseInWords, type CombFigures } from './combDifference.ts';
 export { EMERGING_WARMTH, isDroneComb, warmedShare } from './combWorth.ts';
 export { DAYS_TO_EGGS } from './daysToEggs.ts';
 export {

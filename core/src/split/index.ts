@@ -7,7 +7,7 @@ export { liftsInWords, pushTogether, setAside, setBack, setDown } from './base/l
 export { inWords } from './base/stepTexts.ts';
 export { COMMON_CAUTIONS, droneCautions, otherSizeCautions } from './methods/cautions.ts';
 export { findMethods, isSplitMethod, type MethodAdvice, type RankedMethod } from './methods/findMethods.ts';
-export { afterTrials, tryOut, type Trials } from './methods/tryOut.ts';
+export { afterTrials, tryOut, type Trials } from './plan/tryOut.ts';
 export { optionsFor } from './methods/optionsFor.ts';
 export type { Kit } from './methods/kits.ts';
 export { queenLooks } from './methods/lookTexts.ts';

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import type { FrameReading } from '../comb/contents.ts';
+import { bothSides, type FrameReading } from '../comb/contents.ts';
 import { TestYard } from '../testing/builders.ts';
 import { restsOn } from '../testing/restsOn.ts';
+import { reasonOfMove } from './layout/moveReasons.ts';
 import { NEST, STRONG_BOX, WEAK_BOX, withQueen } from '../testing/nests.ts';
 import { fiveFrames, nucs, planned, problemOf, requestFor, twoAndTwo } from '../testing/yardRequests.ts';
 import { evaluate } from './search/evaluate.ts';
@@ -82,6 +83,60 @@ describe('donor floors', () => {
   });
 });
 
+// Emerging brood first for every small unit, drone comb and the youngest brood stay, one honey comb at least, of young brood
+// only as much as a queen is raised from: common practice, no source.
+describe('which combs a nuc of three frames of bees gets', () => {
+  const cobble = {
+    honey: bothSides({ honey: 10 }, 6),
+    drone: bothSides({ drone: 6, honey: 2, drawn: 2 }, 7),
+    emerging: bothSides({ emerging: 6, beeBread: 2, honey: 2 }, 9),
+    fresh: bothSides({ eggs: 1, open: 8, honey: 1 }, 9),
+    large: bothSides({ open: 6, beeBread: 1, honey: 2, drawn: 1 }, 9),
+    halfDrawn: bothSides({ drawn: 4, foundation: 6 }, 2),
+    young: bothSides({ eggs: 3, open: 3, honey: 2, beeBread: 1, drawn: 1 }, 9),
+    capped: bothSides({ capped: 6, honey: 3, beeBread: 1 }, 9),
+    hers: withQueen(bothSides({ capped: 5, eggs: 2, honey: 2, beeBread: 1 }, 9)),
+    more: bothSides({ honey: 9, drawn: 1 }, 6),
+  };
+  const names = Object.keys(cobble) as (keyof typeof cobble)[];
+  const given = (queen: 'cell' | 'raises') => {
+    const yard = new TestYard();
+    yard.hive('Cobble', [Object.values(cobble)], '2026-05-14');
+    yard.stock('drawn', 4);
+    const recipe = twoAndTwo({ storesCombs: 1, queen, distance: 'away' });
+    const problem = problemOf(yard.apiary, requestFor(yard.apiary, [nucs(1, recipe)], { day: '2026-05-14' }));
+    const { plan } = planned(problem);
+    const nuc = problem.units.findIndex((u) => u.kind === 'nuc');
+    const seen = evaluate(problem, plan);
+    const went = problem.frames.flatMap((f, i) => (plan.to[i] === nuc && f.home !== STORE ? [i] : []));
+    const reasons = layOutYard(problem, plan, seen, framesInStore(yard.apiary)).moves.map((m) =>
+      reasonOfMove(problem, plan, seen, m),
+    );
+    return { names: went.map((i) => names[problem.frames[i]!.slot - 1]), broken: seen.broken, reasons };
+  };
+
+  it('with a ripe cell: the emerging comb, another of brood, honey; never the freshest, nor drones', () => {
+    const { names: went, broken, reasons } = given('cell');
+    expect(broken).toEqual([]);
+    // Each comb with why it is not the next best.
+    expect(reasons.filter((r) => / Not frame \d+: /.test(r)).length).toBeGreaterThanOrEqual(2);
+    expect(went).toContain('emerging');
+    expect(went).toContain('capped');
+    expect(went.some((n) => n === 'honey' || n === 'more')).toBe(true);
+    expect(went).not.toContain('fresh');
+    expect(went).not.toContain('drone');
+  });
+
+  it('that raises its own queen: the emerging comb, and one on which a part is eggs and newly hatched larvae', () => {
+    const { names: went, broken } = given('raises');
+    expect(broken).toEqual([]);
+    expect(went).toContain('emerging');
+    expect(went).toContain('young');
+    expect(went).not.toContain('fresh');
+    expect(went).not.toContain('drone');
+  });
+});
+
 describe('recipes', () => {
   const strong = (crowded = false) => {
     const full = (r: FrameReading): FrameReading =>
@@ -138,14 +193,15 @@ describe('recipes', () => {
     expect(what.filter((k) => k === 'empty').length).toBeGreaterThanOrEqual(1);
   });
 
-  it('a part that raises its own queen gets eggs, one that gets a cell rather does without', () => {
+  it('a part that raises its own queen gets the eggs of one comb, one that gets a cell does without', () => {
     restsOn('minEggsTenths', 'minBeeBreadFrames');
-    // Bees enough on every comb, so that brood alone decides.
-    const raising = contents(fiveFrames({ queen: 'raises' }), true);
-    const withCell = contents(fiveFrames({ queen: 'cell' }), true);
+    // Bees enough on every comb and none fly home, so that brood alone decides.
+    const raising = contents(fiveFrames({ queen: 'raises', distance: 'away' }), true);
+    const withCell = contents(fiveFrames({ queen: 'cell', distance: 'away' }), true);
     const eggs = (c: ReturnType<typeof contents>) => c.seen.after[c.nuc?.index ?? 0]?.[AT.eggsTenths] ?? 0;
-    expect(eggs(raising)).toBeGreaterThanOrEqual(1);
-    expect(eggs(withCell)).toBeLessThan(eggs(raising));
+    // Two tenths on either side of one open comb; the other comb of brood is capped.
+    expect(eggs(raising)).toBe(4);
+    expect(eggs(withCell)).toBe(0);
   });
 
   it('carried beyond 3 km it keeps more of its bees and needs no more shakes', () => {

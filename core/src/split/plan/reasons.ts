@@ -3,8 +3,8 @@ import type { Setup } from '../base/method.ts';
 import { inWords } from '../base/stepTexts.ts';
 import { measureParts, type Choice, type PlanFrame } from '../base/measure.ts';
 import type { PartMeasure } from '../base/measure.ts';
-import { missedBy, type PlanRule } from '../base/rules.ts';
-import type { StayShares } from '../../brood/index.ts';
+import { missedBy, priceOf, type PlanRule } from '../base/rules.ts';
+import { worseInWords, type StayShares } from '../../brood/index.ts';
 
 /** What a reason is made from: the solved problem and the names of its parts. */
 export interface ReasonContext {
@@ -22,6 +22,46 @@ export interface ReasonContext {
  * When no rule suffers, the balance does, and that is said with its numbers.
  */
 export function reasonForMove(at: number, context: ReasonContext): string {
+  return [whatItDoes(at, context), notTheNextBest(at, context)].filter((t) => t !== '').join(' ');
+}
+
+/** Why this comb and not the next best that stays where it was, which is put in its place in thought; empty where none is. */
+function notTheNextBest(at: number, context: ReasonContext): string {
+  const { frames, setup, choice } = context;
+  const frame = frames[at] as PlanFrame;
+  const home = choice.part[at] === 0 ? 1 : 0;
+  if (frame.hasQueen || frame.liveCells > 0) return '';
+  const now = measure(context, choice);
+  const worth = (m: readonly [PartMeasure, PartMeasure], c: Choice) =>
+    priceOf(setup.rules, ...m) + setup.wish(...m, c);
+  const best = setup.movable
+    .filter(
+      (i) =>
+        i !== at && choice.part[i] === home && !choice.shaken[i] && isAlike(frames[i] as PlanFrame, frame),
+    )
+    .map((i) => {
+      const part = choice.part.map((p, j) => (j === at || j === i ? (p === 0 ? 1 : 0) : p));
+      const other: Choice = { part, shaken: choice.shaken };
+      const without = measure(context, other);
+      return { i, without, price: worth(without, other) };
+    })
+    .toSorted((a, b) => a.price - b.price)[0];
+  if (!best || best.price <= worth(now, choice)) return '';
+  const other = frames[best.i] as PlanFrame;
+  const hit = worstHit(setup.rules, now, best.without);
+  if (hit) {
+    const miss = hit.rule.sense === 'atLeast' ? 'would fall short' : 'would be too much';
+    return `Not ${lowerFirst(other.label)}: ${lowerFirst(hit.rule.label)} ${miss}.`;
+  }
+  const why = worseInWords(other, frame);
+  return why === null ? '' : `Not ${lowerFirst(other.label)}: ${why}.`;
+}
+
+/** Both brood combs, or neither. */
+const isAlike = (a: PlanFrame, b: PlanFrame) =>
+  a.brood >= 0.25 === b.brood >= 0.25 && a.foundation < 0.5 === b.foundation < 0.5;
+
+function whatItDoes(at: number, context: ReasonContext): string {
   const { frames, setup, choice, names } = context;
   const frame = frames[at] as PlanFrame;
   const to = choice.part[at] as 0 | 1;

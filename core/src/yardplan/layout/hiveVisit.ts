@@ -11,7 +11,7 @@ import {
   type YardUnit,
 } from '../problem/problem.ts';
 import { isHivedUp, type LaidMove, type LaidOut } from './layOutYard.ts';
-import { boxOf, slotsInWords } from './stepPlaces.ts';
+import { boxOf, labelIn, slotsInWords } from './stepPlaces.ts';
 
 /** Names of the units that are there afterwards, by index: nucs are called what the beekeeper calls them. */
 export type NameOf = (unit: number) => string;
@@ -39,10 +39,6 @@ interface Shake {
 }
 type Box = UnitBox & { readonly goes: boolean };
 type Event = HiveEvent<Box, Move, Shake>;
-
-/** "Tansy, lower box, frame 4" at Tansy is "lower box, frame 4". */
-const short = (label: string, unitName: string) =>
-  label.startsWith(`${unitName}, `) ? label.slice(unitName.length + 2) : label;
 
 /** Works out the visit of one hive in an order that can be done as it is written. */
 export function hiveVisit(
@@ -145,7 +141,7 @@ export function hiveVisit(
       case 'carry':
         return [say.carry(e.move, searched)];
       case 'aside':
-        return at([setAside(e.move.frameId, short(e.move.laid.frame.label, unit.name))]);
+        return at([setAside(e.move.frameId, labelIn(e.move.laid.frame.label, unit.name))]);
       case 'hang':
         return [say.hang(e.move)];
       case 'slide':
@@ -179,7 +175,7 @@ function wordsAt(problem: YardProblem, unit: YardUnit, nameOf: NameOf) {
   return {
     /** A comb leaves the box in which it hangs. */
     carry({ laid }: Move, searched = true): StepDraft {
-      const from = capital(short(laid.frame.label, unit.name));
+      const from = capital(labelIn(laid.frame.label, unit.name));
       const target = problem.units[laid.toUnit];
       const kind = capital(inWords(laid.frame));
       const where = laid.to && target ? `, ${boxOf(target, laid.to)}slot ${laid.to.slot}` : '';
@@ -205,7 +201,7 @@ function wordsAt(problem: YardProblem, unit: YardUnit, nameOf: NameOf) {
     hang({ laid }: Move): StepDraft {
       const giver = problem.units[laid.fromUnit];
       const isOwn = laid.fromUnit === unit.index;
-      const from = isOwn ? short(laid.frame.label, unit.name) : laid.frame.label;
+      const from = isOwn ? labelIn(laid.frame.label, unit.name) : laid.frame.label;
       const where = laid.to ? `${boxOf(unit, laid.to)}slot ${laid.to.slot}` : '';
       return {
         kind: 'move',
@@ -223,7 +219,7 @@ function wordsAt(problem: YardProblem, unit: YardUnit, nameOf: NameOf) {
       return {
         kind: 'shake',
         units: [unit.key, problem.units[target]?.key ?? STORE_KEY],
-        text: `Shake the bees of ${short(frame.label, unit.name)} into ${colony ? `a box for ${nameOf(target)}` : nameOf(target)}`,
+        text: `Shake the bees of ${labelIn(frame.label, unit.name)} into ${colony ? `a box for ${nameOf(target)}` : nameOf(target)}`,
         detail: colony
           ? 'In the shade for 5 to 10 minutes, so that field bees fly home; then pour the nurses before its entrance.'
           : 'Nurses off open brood. Then hang the frame back.',
@@ -257,7 +253,7 @@ const findQueen = (queenFrame: YardFrame | undefined, unit: YardUnit, name: stri
   task: 'find-queen',
   units: [unit.key],
   text: queenFrame
-    ? `Find the queen of ${name}; she was on ${short(queenFrame.label, unit.name)}`
+    ? `Find the queen of ${name}; she was on ${labelIn(queenFrame.label, unit.name)}`
     : `Make sure where the queen of ${name} is`,
   detail:
     'Cage her or set her frame aside. Not found in ten minutes: read each frame on both sides before it goes, and shake none that you are not sure of.',
@@ -273,7 +269,7 @@ function cellsBesideQueen(problem: YardProblem, plan: Assignment, unit: YardUnit
       task: 'cut-cells',
       units: [unit.key],
       text: `Take the queen cells out of ${name}, where the queen stays`,
-      detail: `${capital(frames.map((f) => short(f.label, unit.name)).join('; '))}. Beside a queen that stays they end in a swarm: cut out the best with a margin of comb for a nuc that raises, break the others, and look at the frames beside. Only one or two, in the middle of a comb, may be there to replace her: then leave them.`,
+      detail: `${capital(frames.map((f) => labelIn(f.label, unit.name)).join('; '))}. Beside a queen that stays they end in a swarm: cut out the best with a margin of comb for a nuc that raises, break the others, and look at the frames beside. Only one or two, in the middle of a comb, may be there to replace her: then leave them.`,
       frameIds: frames.map((f) => f.id),
     },
   ];

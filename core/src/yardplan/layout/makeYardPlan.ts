@@ -116,7 +116,7 @@ export function makeYardPlan(
       to: slotOf(m.to),
       fromKey: keyOf(m.fromUnit),
       toKey: keyOf(m.toUnit),
-      reason: reasonOfMove(problem, seen, m).slice(0, 400),
+      reason: reasonOfMove(problem, plan, seen, m).slice(0, 400),
     })),
     shakes: problem.frames.flatMap((f, i) => {
       const target = plan.shakenFor[i];

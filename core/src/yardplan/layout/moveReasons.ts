@@ -3,13 +3,27 @@ import { combKind } from '../problem/effects.ts';
 import type { Evaluation } from '../search/evaluate.ts';
 import type { LaidMove } from './layOutYard.ts';
 import { AT } from '../rules/measures.ts';
-import { STORE, type YardProblem, type YardUnit } from '../problem/problem.ts';
+import { notTheNextBest } from './nextBest.ts';
+import { STORE, type Assignment, type YardProblem, type YardUnit } from '../problem/problem.ts';
 import { missingOf } from '../rules/unitRule.ts';
 
 const one = (n: number) => String(Math.round(n * 10) / 10);
 
-/** Why a frame is moved, in one line, with the number that matters. */
-export function reasonOfMove(problem: YardProblem, seen: Evaluation, move: LaidMove): string {
+/** Why a frame is moved, in one line, with the number that matters, and why not the next best. */
+export function reasonOfMove(
+  problem: YardProblem,
+  plan: Assignment,
+  seen: Evaluation,
+  move: LaidMove,
+): string {
+  const next =
+    move.index === null || move.fromUnit === move.toUnit
+      ? ''
+      : notTheNextBest(problem, plan, seen, move.index);
+  return [whatItDoes(problem, seen, move), next].filter((t) => t !== '').join(' ');
+}
+
+function whatItDoes(problem: YardProblem, seen: Evaluation, move: LaidMove): string {
   const { units, frames } = problem;
   const to = units[move.toUnit];
   const from = units[move.fromUnit];

@@ -35,3 +35,7 @@ export function slotsInWords(moves: readonly Pick<LaidMove, 'from' | 'to'>[], un
     })
     .join(' ');
 }
+
+/** "Tansy, lower box, frame 4" at Tansy is "lower box, frame 4". */
+export const labelIn = (label: string, unitName: string) =>
+  label.startsWith(`${unitName}, `) ? label.slice(unitName.length + 2) : label;

@@ -1,4 +1,5 @@
 import { floatAt } from '../../basics/index.ts';
+import { EMERGING_WARMTH } from '../../brood/index.ts';
 import { AT } from '../rules/measures.ts';
 import { STORE, type YardFrame, type YardProblem, type YardUnit } from './problem.ts';
 
@@ -23,13 +24,21 @@ export function priceOfMove(problem: YardProblem, frame: YardFrame, to: YardUnit
   const strain = 0.6 * frame.brood * (1 - strengthOf(giver, problem));
   if (to.kind === 'colony') {
     // Open brood is a burden to a colony short of nurses; capped brood becomes bees.
-    return PRICES.combCarried + strain + 0.8 * (frame.open + frame.eggs);
+    return PRICES.combCarried + strain + 0.8 * (frame.open + frame.eggs) + 0.3 * lateShare(frame);
   }
   const receivesQueen = to.recipe?.queen === 'cell' || to.recipe?.queen === 'mated';
-  const drone = 2 * droneOf(frame);
-  // A part that is given a queen wants bees that hatch soon, and no eggs to raise rivals from.
-  return PRICES.combCarried + strain + drone + (receivesQueen ? 0.8 * frame.eggs + 0.3 * frame.open : 0);
+  // Eggs beside a queen that is given, or a cell, are what rivals are raised from; a part that raises its own gets those
+  // that its rule asks for, and no more. Young brood is to be fed for nine days.
+  const young = 0.3 * frame.open + (receivesQueen ? 0.8 : 0.3) * frame.eggs;
+  return PRICES.combCarried + strain + 2 * droneOf(frame) + young + 0.3 * lateShare(frame);
 }
+
+/**
+ * How much of the brood of a comb does not hatch within days: emerging brood needs little warmth and is bees before any
+ * other is, so that whoever gets a comb is best served with it. Common practice, no source.
+ */
+const lateShare = ({ brood, warmed }: YardFrame) =>
+  brood < 0.1 ? 0 : Math.max(0, 1 - (brood - warmed) / ((1 - EMERGING_WARMTH) * brood));
 
 const droneOf = (frame: YardFrame) => Math.max(0, frame.brood - frame.eggs - frame.open - frame.capped);
 

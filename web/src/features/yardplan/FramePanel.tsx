@@ -63,7 +63,7 @@ export function FramePanel({
       ? `stays; its bees are shaken out for ${nameOf(shaken)}`
       : 'stays where it hangs';
   const reason = move
-    ? reasonOfMove(problem, seen, move)
+    ? reasonOfMove(problem, plan, seen, move)
     : typeof shaken === 'number'
       ? reasonOfShake(problem, seen, frame.index, shaken)
       : '';

@@ -11,6 +11,7 @@ import {
 } from '@incremen/core/yardplan';
 import { STORE_KEY, type FramePin, type YardPlanRequest } from '@incremen/core/records';
 import { Ban, Pin } from 'lucide-react';
+import { useMemo } from 'react';
 import { count } from '../../ui/format.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import common from '../../ui/common.module.css';
@@ -37,7 +38,15 @@ export function MoveList({
   readonly onPin: (pin: FramePin) => void;
   readonly onForbid: (pin: FramePin) => void;
 }) {
-  const carried = laid.moves.filter((m) => m.index !== null && m.fromUnit !== m.toUnit);
+  const carried = useMemo(
+    () => laid.moves.filter((m) => m.index !== null && m.fromUnit !== m.toUnit),
+    [laid],
+  );
+  // Each weighs the plan up with the next best comb in its place.
+  const reasons = useMemo(
+    () => new Map(carried.map((m) => [m.frame.id, reasonOfMove(problem, plan, seen, m)])),
+    [carried, problem, plan, seen],
+  );
   const slid = laid.moves.filter((m) => m.fromUnit === m.toUnit).length;
   const filled = laid.moves.filter((m) => m.index === null).length;
   const missing = laid.unfilled.reduce((a, b) => a + b, 0);
@@ -63,7 +72,7 @@ export function MoveList({
             onPin={() => onPin({ frameId: m.frame.id, to: keyOf(m.toUnit) })}
             onForbid={() => onForbid({ frameId: m.frame.id, to: keyOf(m.toUnit) })}
           >
-            {reasonOfMove(problem, seen, m)}
+            {reasons.get(m.frame.id)}
           </Line>
         ))}
         {problem.frames.flatMap((f, i) => {

@@ -5,7 +5,7 @@ import { DEFAULT_HOUSE_RULES } from '../../rules/houseRules.ts';
 import { Scene } from '../../testing/scene.ts';
 import { withCells } from '../../testing/methodPlans.ts';
 import { situationOf, type Situation } from '../base/situation.ts';
-import { findMethods } from './findMethods.ts';
+import { findMethods } from '../methods/findMethods.ts';
 import { afterTrials, tryOut } from './tryOut.ts';
 
 const DAY = '2026-05-09';

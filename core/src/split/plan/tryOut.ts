@@ -3,12 +3,12 @@ import type { Apiary } from '../../records/index.ts';
 import type { FitReason } from '../base/fit.ts';
 import type { SplitMethod } from '../base/method.ts';
 import type { Situation } from '../base/situation.ts';
-import { makePlan } from '../plan/makePlan.ts';
-import { isSplitMethod, WORTH_IT, type MethodAdvice, type RankedMethod } from './findMethods.ts';
-import { optionsFor } from './optionsFor.ts';
+import { makePlan } from './makePlan.ts';
+import { isSplitMethod, WORTH_IT, type MethodAdvice, type RankedMethod } from '../methods/findMethods.ts';
+import { optionsFor } from '../methods/optionsFor.ts';
 
 /** What came of working a way out for the colony as it stands. */
-export interface Trial {
+interface Trial {
   /** The schools with which it goes, or falls least short. */
   readonly options: Readonly<Record<string, string>>;
   /** What its plan falls short of, in words; empty when it keeps every rule. */
