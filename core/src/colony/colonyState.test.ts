@@ -21,6 +21,17 @@ function stateOf(frames: readonly FrameReading[], slots = 10, today = TODAY) {
 }
 
 describe('the lane of a colony (thresholds: common practice, no source)', () => {
+  it('of seven brood combs it can spare one and keeps six, though four are capped', () => {
+    const capped = bothSides({ capped: 9, honey: 1 }, 9);
+    const young = bothSides({ eggs: 2, open: 6, beeBread: 1, honey: 1 }, 9);
+    const food = bothSides({ honey: 9, drawn: 1 }, 9);
+    const state = stateOf([food, ...times(4, capped), ...times(3, young), ...times(2, food)]);
+    expect(state).toMatchObject({ lane: 'giver', notice: { words: 'Can spare 1 frame of brood' } });
+    const full = bothSides({ capped: 10 }, 10);
+    const six = stateOf([...times(2, food), ...times(6, full), ...times(2, food)]);
+    expect(six.notice).toMatchObject({ id: 'steady', words: 'Strong: keep its brood together' });
+  });
+
   it('a giver is above both lines and can give what it has above its own', () => {
     expect(stateOf([...times(8, brood), ...times(2, honey)])).toMatchObject({
       lane: 'giver',

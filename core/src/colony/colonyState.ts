@@ -12,6 +12,7 @@ import {
   placeOf,
   queenOf,
   queenPerhapsIn,
+  readingOf,
   type PlacedFrame,
 } from '../records/index.ts';
 import {
@@ -21,9 +22,11 @@ import {
   isOutgrown,
   isStrongEnoughToGive,
   NUC_SLOTS,
-  sparesBrood,
+  isStrongEnoughToPart,
+  givesCombs,
   type HouseRules,
 } from '../rules/index.ts';
+import { shareOf, WORKER_BROOD } from '../comb/index.ts';
 import { doubtOf } from './doubts.ts';
 import { calmly, urgently, type Notice } from './notice.ts';
 import { broodSlots, swarmCells } from './swarmCells.ts';
@@ -104,7 +107,15 @@ export function colonyState(
   const { yard } = placeOf(apiary, colony);
   const mayPart = () =>
     (['raises', 'mated'] as const).some((q) => increaseGate(apiary, yard, today, q) === null);
-  return { ...base, lane, notice: noticeOf(lane, strength, slots, rules, countAgeDays, mayPart) };
+  return {
+    ...base,
+    lane,
+    notice: noticeOf(
+      { lane, strength, slots, broodCombs: broodCombsIn(frames), ageDays: countAgeDays },
+      rules,
+      mayPart,
+    ),
+  };
 }
 
 /** Without an appointment one looks again within so many days. */
@@ -154,12 +165,27 @@ function laneOf(strength: Strength, slots: number, rules: HouseRules): Lane {
   return bees < weakUnder ? 'weak' : 'even';
 }
 
+/** Combs that are brood combs, for drift and for what may be given. */
+const BROOD_COMB = 0.25;
+
+const broodCombsIn = (frames: readonly PlacedFrame[]): number =>
+  frames.filter((f) => f.reading !== null && shareOf(readingOf(f), ...WORKER_BROOD) >= BROOD_COMB).length;
+
 function noticeOf(
-  lane: Lane,
-  strength: Strength,
-  slots: number,
+  {
+    lane,
+    strength,
+    slots,
+    broodCombs,
+    ageDays,
+  }: {
+    readonly lane: Lane;
+    readonly strength: Strength;
+    readonly slots: number;
+    readonly broodCombs: number;
+    readonly ageDays: number;
+  },
   rules: HouseRules,
-  ageDays: number,
   mayPart: () => boolean,
 ): Notice {
   const bees = strength.framesOfBees.likely;
@@ -174,10 +200,11 @@ function noticeOf(
     return urgently('honey-bound', 'Honey-bound: give her empty comb');
   }
   if (lane === 'giver') {
-    const spare = sparesBrood(brood, rules);
-    return spare >= 4 && mayPart()
-      ? calmly('can-split', 'Strong enough to split')
-      : calmly('can-spare-brood', `Can spare ${spare} ${spare === 1 ? 'frame' : 'frames'} of brood`);
+    if (isStrongEnoughToPart(brood, rules) && mayPart()) return calmly('can-split', 'Strong enough to split');
+    const spare = givesCombs(broodCombs, rules);
+    return spare > 0
+      ? calmly('can-spare-brood', `Can spare ${spare} ${spare === 1 ? 'frame' : 'frames'} of brood`)
+      : calmly('steady', 'Strong: keep its brood together');
   }
   if (lane === 'weak') {
     const more = Math.floor(coversMore({ bees, brood }, rules, 'mild'));

@@ -29,5 +29,6 @@ export {
   isOutgrown,
   isStrongEnoughToGive,
   NUC_SLOTS,
-  sparesBrood,
+  isStrongEnoughToPart,
+  givesCombs,
 } from './judgements.ts';

@@ -1,7 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { restsOn } from '../testing/restsOn.ts';
 import { DEFAULT_HOUSE_RULES as RULES } from './houseRules.ts';
-import { coversMore, isHoneyBound, isOutgrown, isStrongEnoughToGive, sparesBrood } from './judgements.ts';
+import {
+  coversMore,
+  isHoneyBound,
+  isOutgrown,
+  isStrongEnoughToGive,
+  isStrongEnoughToPart,
+  givesCombs,
+} from './judgements.ts';
 
 // Worked by hand from the defaults (common practice, no source).
 describe('what a colony is called by', () => {
@@ -22,7 +29,8 @@ describe('what a colony is called by', () => {
     restsOn('giverBees', 'giverBrood', 'giftKeepShare');
     expect(isStrongEnoughToGive({ bees: 9, brood: 5.5 }, RULES)).toBe(true);
     expect(isStrongEnoughToGive({ bees: 12, brood: 5 }, RULES)).toBe(false);
-    expect(sparesBrood(7.5, RULES)).toBe(3);
+    expect([6, 7, 13, 14].map((n) => givesCombs(n, RULES))).toEqual([0, 1, 1, 2]);
+    expect([8.4, 8.5].map((n) => isStrongEnoughToPart(n, RULES))).toEqual([false, true]);
   });
 
   it('outgrown: four brood and all bees of five combs; never a full-sized box', () => {

@@ -30,9 +30,16 @@ export const isStrongEnoughToGive = (
   rules: HouseRules,
 ): boolean => bees >= rules.giverBees && brood >= rules.giverBrood;
 
-/** Frames of brood that it can spare and still be above its line: at least one where it is strong enough to give. */
-export const sparesBrood = (brood: number, rules: HouseRules): number =>
-  Math.floor(brood - rules.giverBrood + 1);
+/** Brood that a colony has above the line of those that give: so strong, it is divided rather than robbed of single combs. */
+export const isStrongEnoughToPart = (brood: number, rules: HouseRules): boolean =>
+  brood - rules.giverBrood >= PARTED_ABOVE;
+
+/** Judgement, no source. */
+const PARTED_ABOVE = 3;
+
+/** Combs of brood that a colony may give to others and stay as strong as one that gives is to stay: one of seven. */
+export const givesCombs = (broodCombs: number, rules: HouseRules): number =>
+  Math.floor(broodCombs * (1 - rules.giftKeepShare) + 1e-6);
 
 /** Boxes of so many combs or fewer are nucs: they are full before they are strong. */
 export const NUC_SLOTS = 6;

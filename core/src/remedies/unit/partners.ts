@@ -1,3 +1,4 @@
+import { givesCombs } from '../../rules/index.ts';
 import { type PlacedFrame, readingOf } from '../../records/index.ts';
 import { BROOD_COMB } from '../../callout/index.ts';
 import { hasLiveCell, shareOf, shareOfBees, WORKER_BROOD } from '../../comb/index.ts';
@@ -63,7 +64,7 @@ function bestGift(
     };
     const floor = giver.flow ? rules.donorFloorBrood : rules.donorFloorDearth;
     const combs = giver.frames.filter((f) => shareOf(readingOf(f), ...WORKER_BROOD) >= BROOD_COMB).length;
-    if (broodOf(left) < floor || combs - 1 < rules.giftKeepShare * combs) continue;
+    if (broodOf(left) < floor || givesCombs(combs, rules) < 1) continue;
     return { giver, frame, amount: amountOf(frame), left };
   }
   return null;

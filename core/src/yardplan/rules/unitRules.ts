@@ -1,5 +1,5 @@
 import { floatAt } from '../../basics/index.ts';
-import { coverShare, type HouseRules } from '../../rules/index.ts';
+import { coverShare, givesCombs, type HouseRules } from '../../rules/index.ts';
 import { AT, type Measured } from './measures.ts';
 import type { NucRecipe, YardPlanRequest } from '../../records/index.ts';
 import { counted, sumOf, type UnitRule } from './unitRule.ts';
@@ -92,7 +92,7 @@ export function colonyRules(
       unit: 'combs',
       terms: [['given', 1]],
       sense: 'atMost',
-      threshold: Math.floor(b('broodCombs') * (1 - rules.giftKeepShare) + 1e-6),
+      threshold: givesCombs(b('broodCombs'), rules),
       nearWithin: 0,
       why: 'Of seven brood combs it gives one and keeps six.',
       mend: (n) => `${counted(n, 'comb')} too many: let another colony give.`,
