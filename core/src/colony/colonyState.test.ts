@@ -27,7 +27,7 @@ describe('the lane of a colony (thresholds: common practice, no source)', () => 
     const food = bothSides({ honey: 9, drawn: 1 }, 9);
     const state = stateOf([food, ...times(4, capped), ...times(3, young), ...times(2, food)]);
     expect(state).toMatchObject({ lane: 'giver', notice: { words: 'Can spare 1 frame of brood' } });
-    const full = bothSides({ capped: 10 }, 10);
+    const full = bothSides({ eggs: 1, capped: 9 }, 10);
     const six = stateOf([...times(2, food), ...times(6, full), ...times(2, food)]);
     expect(six.notice).toMatchObject({ id: 'steady', words: 'Strong: keep its brood together' });
   });

@@ -115,7 +115,9 @@ describe('what is done with one colony', () => {
       const newId = seededIds(5);
       for (const facts of all) {
         for (const id of ACTION_IDS) {
-          for (const how of id === 'combine' ? (['paper', 'sheet', 'direct'] as const) : (['paper'] as const)) {
+          for (const how of id === 'combine'
+            ? (['paper', 'sheet', 'direct'] as const)
+            : (['paper'] as const)) {
             const plan = planAction(id, facts, all, { how }, newId);
             if (!plan) continue;
             const { work, steps } = workOfAction(apiary, plan, DAY, newId);
