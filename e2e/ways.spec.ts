@@ -72,7 +72,7 @@ test('a summer split around a caged queen: capped brood, what the giver keeps, f
   await expect(rules(page)).toContainText('Brood left in Tansy');
   await expect(page.getByText('new stand, new queen in her cage')).toBeVisible();
   await page.getByRole('button', { name: /^Start/ }).click();
-  await expect(page.getByText('Feed Tansy II this evening, inside, 1:1')).toBeVisible();
+  await expect(page.getByText('Set a feeder on Tansy II: it is fed 1:1 this evening')).toBeVisible();
   await page.goBack();
   await workOff(page);
   const { records: r } = await records.get();

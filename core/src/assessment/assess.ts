@@ -10,7 +10,7 @@ import {
 } from '../colony/index.ts';
 import { colonySeason, foodOn, seasonOfColony } from '../forecast/index.ts';
 import { queenAction, queenBeliefOf, type QueenAction, type QueenBelief } from '../queen-odds/index.ts';
-import { queenLane } from '../followup/index.ts';
+import { isInspection, queenLane } from '../followup/index.ts';
 import { countCells, openFollowUps, type Apiary, type Colony, type PlacedFrame } from '../records/index.ts';
 
 /** Something that a colony needs, as every page says it. */
@@ -130,7 +130,7 @@ function openingOf(
   if (lane && lane.certain && !lane.laying && lane.handsOff.from <= today && today <= lane.handsOff.to)
     return { may: false, because: 'queen', until: lane.handsOff.to, why: FLIES };
   // What was filed for it rules; where nothing was, the biology does.
-  const filed = openFollowUps(apiary).some((f) => f.kind === 'look' && f.colonyIds.includes(colony.id));
+  const filed = openFollowUps(apiary).some((f) => isInspection(f) && f.colonyIds.includes(colony.id));
   const { came, cagedSince } = before;
   const isNew = came !== null && came !== undefined && action.id === 'leave' && action.on > today;
   if (isNew) return { may: false, because: 'queen', until: action.on, why: action.why };

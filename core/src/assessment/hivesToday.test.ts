@@ -28,7 +28,11 @@ describe('the hives of a day', () => {
       yard.tick(s.id, METHOD_DAY);
     }
     const on = (days: number) => hivesToday(yard.apiary, addDays(METHOD_DAY, days));
-    expect(names(on(2).must)).toEqual([]);
+    // The lid of the new part is lifted, to see whether enough bees have stayed.
+    expect(on(2).must.map((h) => [h.colony.name, h.to])).toEqual([
+      ['New', `/colonies/${on(2).must[0]?.colony.id}`],
+    ]);
+    expect(on(2).must[0]?.why).toMatch(/enough bees have stayed.*Lid only/);
     expect(names(on(7).must).toSorted()).toEqual(['New', 'Old']);
     // By hand: the queen is out on day 12 likely; rest until 14 days later.
     for (const day of [12, 20, 26]) expect(names(on(day).mustNot).toSorted()).toEqual(['New', 'Old']);

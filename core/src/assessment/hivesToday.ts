@@ -1,6 +1,6 @@
-import { type Apiary, changedBy, type Colony, openFollowUps } from '../records/index.ts';
+import { type Apiary, changedBy, type Colony, type FollowUp, openFollowUps } from '../records/index.ts';
 import { dayInWords, daysBetween, type Day } from '../basics/index.ts';
-import { pressingLook } from '../followup/index.ts';
+import { followUpInShort, isJob, pressingLook } from '../followup/index.ts';
 import { assess, type Assessment } from './assess.ts';
 import { dateCell, emergenceOf } from '../cells/index.ts';
 
@@ -19,6 +19,15 @@ export interface DaySorted {
   readonly may: readonly HiveToday[];
   readonly mustNot: readonly HiveToday[];
 }
+
+/** What is to be done takes a minute, and an entrance that is shut cannot wait. */
+const JOB_RANK = 5;
+
+/** What is to be done about a hive by today, the most overdue first. */
+const dueJobs = (own: readonly FollowUp[], today: Day): FollowUp[] =>
+  own
+    .filter((f) => isJob(f) && f.window.earliest <= today)
+    .toSorted((a, b) => a.window.latest.localeCompare(b.window.latest));
 
 /** Longer than this since the last count a look pays even if nothing is due (judgement). */
 const LONG_DAYS = 14;
@@ -45,14 +54,16 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
     const isSick = opening.because === 'health';
     if (!opening.may && !isSick) {
       const until = opening.until ? ` Until ${dayInWords(opening.until)}.` : '';
-      // Food is given without opening the nest.
+      // Food is given, and other things done, without opening the nest.
       const feed = first.notice.id === 'hungry' ? `${first.notice.words}, without opening the nest. ` : '';
-      mustNot.push({ colony, why: `${feed}${opening.why}${until}`, to: null });
+      const jobs = dueJobs(own, today).map((f) => `${followUpInShort(f)}. `);
+      mustNot.push({ colony, why: `${feed}${jobs.join('')}${opening.why}${until}`, to: null });
       continue;
     }
     // Nothing is carried from a sick hive to a sound one: it comes last.
     const last = isSick ? 1000 : 0;
     const look = pressingLook(own, today);
+    const [job] = dueJobs(own, today);
     const plan = dueWork.find((w) => w.keys.has(colony.id));
     const cells = daysToEmergence(state, today);
     if (plan) {
@@ -70,6 +81,8 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
         to: `/look/${look.id}`,
         rank: last + (cells ?? (late > 0 ? 10 : 30)),
       });
+    } else if (job) {
+      must.push({ colony, why: job.expect, to: `/colonies/${colony.id}`, rank: last + JOB_RANK });
     } else if (state.notice.urgent) {
       must.push({
         colony,

@@ -241,7 +241,8 @@ const NEVER_AFTER: Readonly<Record<string, ReadonlySet<string | null>>> = {
 /** What the page of the last inspection says before it is saved, and every page on the evening of that day. */
 function lastInspection(l: Life) {
   const last = l.looks.toSorted((a, b) => a.after - b.after).at(-1);
-  if (!last) return null;
+  // An inspection in which nothing was looked at has no verdict: what was seen before stands.
+  if (!last || Object.keys(last.seen).length === 0) return null;
   const earlier = l.looks.filter((k) => k !== last);
   const before = lived({ ...l, looks: earlier, day: last.after });
   const { colony } = before;

@@ -120,6 +120,7 @@ const PROBLEM_STATUS = {
   'work-under-way': 422,
   'wrong-parts': 422,
   'yard-closed': 422,
+  'yard-too-near': 422,
   'yard-in-use': 422,
   'yards-apart': 422,
   'planner-failed': 500,

@@ -146,7 +146,7 @@ describe('a break-up that is called', () => {
     expect(t.yard.colony('B').separation?.queen).toBe('here');
     expect(Object.keys(t.yard.apiary.frame)).toHaveLength(before);
     const looks = openFollowUps(t.yard.apiary).filter((f) => f.colonyIds.includes(colony.id));
-    expect(looks.map((f) => f.topic)).toEqual(['surplus-cells', 'rest', 'eggs-due']);
+    expect(looks.map((f) => f.topic)).toEqual(['bees-stay', 'surplus-cells', 'rest', 'eggs-due']);
     // What was called is a count of that day.
     const visit = Object.values(t.yard.apiary.visit).find((v) => v.day === DAY);
     expect(Object.values(t.yard.apiary.reading).filter((r) => r.visitId === visit?.id)).toHaveLength(20);
@@ -184,7 +184,7 @@ describe('a break-up that is called', () => {
     const topics = openFollowUps(t.yard.apiary)
       .filter((f) => f.colonyIds.includes(ids[0] ?? ''))
       .map((f) => f.topic);
-    expect(topics).toEqual(['which-part', 'rest', 'eggs-due']);
+    expect(topics).toEqual(['bees-stay', 'which-part', 'rest', 'eggs-due']);
   });
 
   it('gives two units a side each of one box, with the brood at the partition', () => {

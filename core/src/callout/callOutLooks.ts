@@ -1,6 +1,6 @@
 import type { FollowUp, CallOutBody, CallUnit } from '../records/index.ts';
 import { addDays, type Day, windowAfter } from '../basics/index.ts';
-import { newUnitLooks, type LookText } from '../followup/index.ts';
+import { beesStay, newUnitLooks, type LookText } from '../followup/index.ts';
 import { queenCalendar } from '../brood/index.ts';
 
 /** Cells are given one to three days after the break-up, once the bees know that they have no queen. */
@@ -24,7 +24,8 @@ export function callOutLooks(body: CallOutBody, day: Day, newId: () => string): 
       !hasOwn && perhapsHere(body, u)
         ? [whichPart(day), ...usual.filter((l) => l.topic !== 'surplus-cells')]
         : usual;
-    return texts.map(filed(u.colonyId, newId));
+    const stays = u.recipe.distance === 'same-yard' ? [beesStay(u.name, day)] : [];
+    return [...stays, ...texts].map(filed(u.colonyId, newId));
   });
 }
 

@@ -1,4 +1,4 @@
-import { pressingLook } from '../followup/index.ts';
+import { isInspection, pressingLook } from '../followup/index.ts';
 import { dayInWords, daysBetween, type Day } from '../basics/index.ts';
 import {
   operationOf,
@@ -126,7 +126,7 @@ function hunger(apiary: Apiary, colony: Colony, today: Day): Notice | null {
   const food = foodOn(apiary, colony, today);
   if (food.kg === null || food.flow) return null;
   const next = openFollowUps(apiary).find(
-    (f) => f.kind === 'look' && f.colonyIds.includes(colony.id) && f.window.likely >= today,
+    (f) => isInspection(f) && f.colonyIds.includes(colony.id) && f.window.likely >= today,
   );
   const until = Math.min(MOST_DAYS_AHEAD, next ? daysBetween(today, next.window.likely) : LOOKS_AGAIN_DAYS);
   const days = Math.floor(food.days.likely);

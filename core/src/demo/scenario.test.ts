@@ -69,7 +69,8 @@ describe('the file of a whole operation', () => {
   it('is refused as a whole, with the place, when a record is missing or a slot is taken twice', () => {
     const text = JSON.stringify(file);
     const noVisit = JSON.parse(text) as typeof file;
-    noVisit.records.visit.pop();
+    const of = noVisit.records.reading.find((r) => r.visitId !== null)?.visitId;
+    noVisit.records.visit = noVisit.records.visit.filter((v) => v.id !== of);
     const dangling = fromBundle(noVisit);
     expect(dangling.ok ? '' : dangling.problems[0]?.message).toMatch(/visit that is not in the file/);
     const twice = JSON.parse(text) as typeof file;

@@ -1,3 +1,4 @@
+import { isInspection } from '../followup/index.ts';
 import { demoHappenings } from './demoHappenings.ts';
 import { decide, summarise } from '../decide/index.ts';
 import {
@@ -137,7 +138,7 @@ export function demoScenario(): Scenario {
       }
       for (const look of c.split.looks) {
         const colony = colonyNamed(look.colony);
-        const due = openFollowUps(apiary).find((f) => f.kind === 'look' && f.colonyIds.includes(colony.id));
+        const due = openFollowUps(apiary).find((f) => isInspection(f) && f.colonyIds.includes(colony.id));
         const frames = framesOfColony(apiary, colony).length;
         run(look.day, {
           type: 'recordLook',
@@ -182,6 +183,9 @@ export function demoScenario(): Scenario {
         ...(i === steps.length - 1 && { closing }),
       }),
     );
+    // The lid was lifted next day: enough bees had stayed.
+    for (const f of openFollowUps(apiary).filter((o) => o.topic === 'bees-stay'))
+      run(f.window.likely, { type: 'closeFollowUp', followUpId: f.id });
   }
 }
 

@@ -1,7 +1,7 @@
 import { type Apiary, type FollowUp, openFollowUps, placeOf } from '../records/index.ts';
 import { addDays, dayInWords, daysBetween, type Day, listInWords, type Window } from '../basics/index.ts';
 import type { QueenLane } from './queenLane.ts';
-import { isJob } from './topics.ts';
+import { isInspection, isJob } from './topics.ts';
 
 /** What is due on one day in one yard. */
 export interface AgendaDay {
@@ -51,7 +51,7 @@ export interface Clash {
 /** Looks that fall into days of rest of the same colony or of one behind the same partition, and virgins that fly together. */
 export function clashesOf(apiary: Apiary, lanes: readonly QueenLane[], today: Day): Clash[] {
   const clashes: Clash[] = [];
-  const looks = openFollowUps(apiary).filter((f) => f.kind === 'look' && f.topic !== 'eggs-due' && !isJob(f));
+  const looks = openFollowUps(apiary).filter((f) => isInspection(f) && f.topic !== 'eggs-due');
   const colony = (id: string) => apiary.colony[id];
   for (const lane of lanes.filter((l) => !l.laying && l.handsOff.to >= today)) {
     const own = colony(lane.colonyId);

@@ -3,6 +3,7 @@ export { datedByLooks } from './datedByLooks.ts';
 export {
   hivedSwarmLooks,
   type LookText,
+  beesStay,
   newUnitLooks,
   ripeCellEmergence,
   swarmedLooks,
@@ -10,5 +11,5 @@ export {
 export { pastLast, type PlanB, planBOf } from './planB.ts';
 export { pressingLook } from './pressingLook.ts';
 export { queenLane, type QueenLane } from './queenLane.ts';
-export { followUpInShort, isJob, topicInWords } from './topics.ts';
+export { followUpInShort, isInspection, isJob, topicInWords } from './topics.ts';
 export { watchVerdict, type WatchVerdict } from './watchVerdict.ts';

@@ -73,6 +73,14 @@ export function newUnitLooks(queen: NucQueen, day: Day, dearth = false): LookTex
   }
 }
 
+/** A unit made in its yard loses the bees that know the old stand: within two days it shows whether enough have stayed. */
+export const beesStay = (name: string, day: Day): LookText =>
+  look(
+    'bees-stay',
+    windowAfter(day, 1, 1, 2),
+    `See whether enough bees have stayed in ${name}. Lid only, no comb out: they cover the brood, and some carry pollen in. Too few: shake in the nurses of two combs of open brood, the queen found first, and leave the entrance small.`,
+  );
+
 /** When to come back to a colony that has swarmed: its first young queen is out within about a week. */
 export function swarmedLooks(day: Day, emergence: Window): LookText[] {
   const dates = queenCalendar(day, emergence);

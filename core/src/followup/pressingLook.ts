@@ -1,3 +1,4 @@
+import { isInspection } from './topics.ts';
 import type { Day } from '../basics/index.ts';
 import type { FollowUp } from '../records/index.ts';
 
@@ -9,7 +10,7 @@ import type { FollowUp } from '../records/index.ts';
  */
 export function pressingLook(followUps: readonly FollowUp[], today: Day): FollowUp | undefined {
   const looks = followUps
-    .filter((f) => f.kind === 'look')
+    .filter(isInspection)
     .toSorted((a, b) => a.window.latest.localeCompare(b.window.latest));
   const begun = looks.filter((f) => f.window.earliest <= today);
   const next = () => looks.toSorted((a, b) => a.window.earliest.localeCompare(b.window.earliest)).at(0);

@@ -1,4 +1,4 @@
-import type { FollowUpTopic } from '../records/index.ts';
+import type { FollowUp, FollowUpTopic } from '../records/index.ts';
 
 const WORDS: Readonly<Record<FollowUpTopic, string>> = {
   'early-capped': 'Cells capped too early?',
@@ -11,6 +11,8 @@ const WORDS: Readonly<Record<FollowUpTopic, string>> = {
   act: 'To be done',
   watch: 'On watch: is the test met?',
   cage: 'Is the cage empty?',
+  'bees-stay': 'Have the bees stayed?',
+  feed: 'Feed it this evening',
   entrance: 'Open the entrance',
   carry: 'Carry it to the other yard',
   'take-off': 'Take it off',
@@ -24,10 +26,22 @@ export function topicInWords(topic: FollowUpTopic): string {
 }
 
 /** Things to be done, which no inspection records: they are done or they are not. */
-const JOBS: ReadonlySet<FollowUpTopic> = new Set(['entrance', 'carry', 'take-off', 'take-out', 'drone-comb']);
+const JOBS: ReadonlySet<FollowUpTopic> = new Set([
+  'bees-stay',
+  'feed',
+  'entrance',
+  'carry',
+  'take-off',
+  'take-out',
+  'drone-comb',
+]);
 
 /** True for a thing to be done; false for a day to look, or to keep hands off. */
 export const isJob = ({ topic }: { readonly topic: FollowUpTopic }): boolean => JOBS.has(topic);
+
+/** True for a day to open the hive and look. */
+export const isInspection = ({ kind, topic }: Pick<FollowUp, 'kind' | 'topic'>): boolean =>
+  kind === 'look' && !JOBS.has(topic);
 
 /** A follow-up in one line: what is to be done is said itself, in its first sentence. */
 export function followUpInShort({ topic, expect }: { topic: FollowUpTopic; expect: string }): string {

@@ -16,6 +16,7 @@ export {
   type ClosingAnswer,
   type ClosingDraft,
   type ClosingUnit,
+  unitsOfCallOut,
   LEFT_IN_ORDER,
   silentUnits,
   stillToAnswer,

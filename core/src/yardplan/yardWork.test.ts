@@ -69,7 +69,7 @@ describe('the steps of a nuc', () => {
     expect(detail({ queen: 'cell' })).toContain('between its brood frames in one to three days');
     expect(detail({ queen: 'mated' })).toContain('The cage goes beside the brood');
     const away = worked(oneNuc({ distance: 'away' }));
-    expect(texts(away.steps)).toContain('Carry Nuc 1 beyond 3 km');
+    expect(texts(away.steps)).toContain('Strap Nuc 1, shut its entrance, in the shade and with air');
     expect(away.body.cautions.some((c) => c.startsWith('Transport'))).toBe(true);
   });
 
@@ -114,6 +114,7 @@ describe('when to come back', () => {
 
   it('to a nuc that raises its queen: days 7 to 9, hands off, eggs due', () => {
     expect(looks({})).toEqual([
+      ['look', 'bees-stay', '2026-05-16'],
       ['look', 'surplus-cells', '2026-05-22'],
       ['hands-off', 'rest', '2026-05-27'],
       ['look', 'eggs-due', '2026-06-10'],
@@ -121,9 +122,10 @@ describe('when to come back', () => {
   });
 
   it('to one with a ripe cell sooner, to one with a mated queen in five days', () => {
-    expect(looks({ queen: 'cell' }).map(([, topic]) => topic)).toEqual(['rest', 'eggs-due']);
-    expect(looks({ queen: 'cell' })[1]?.[2] ?? '').toBe('2026-06-01');
-    expect(looks({ queen: 'mated' })).toEqual([['look', 'rhythm', '2026-05-19']]);
+    const away = { distance: 'away' } as const;
+    expect(looks({ queen: 'cell', ...away }).map(([, topic]) => topic)).toEqual(['rest', 'eggs-due']);
+    expect(looks({ queen: 'cell', ...away })[1]?.[2] ?? '').toBe('2026-06-01');
+    expect(looks({ queen: 'mated', ...away })).toEqual([['look', 'rhythm', '2026-05-19']]);
   });
 
   it('to who was given something: in a week', () => {

@@ -1,5 +1,5 @@
 import { changeCallOut } from '../../callout/index.ts';
-import type { CommandOf, CallOut } from '../../records/index.ts';
+import { unitsOfCallOut, type CommandOf, type CallOut } from '../../records/index.ts';
 import type { Draft } from './draft.ts';
 import { carryOutCallOut } from './carryOutCallOut.ts';
 import { closes } from './closingVisits.ts';
@@ -105,18 +105,8 @@ export function decideFinishCallOut(draft: Draft, command: CommandOf<'finishCall
     );
     return;
   }
-  if (!closes(draft, unitsOfCallOut(draft, callOut), command.closing, [...path, 'closing'])) return;
+  if (!closes(draft, unitsOfCallOut(draft.apiary, callOut), command.closing, [...path, 'closing'])) return;
   carryOutCallOut(draft, callOut, command, path);
-}
-
-/** The units that answer before a break-up is finished: those that were filled, and the givers that stay. */
-function unitsOfCallOut(draft: Draft, { body }: CallOut): { colonyId: string; name: string }[] {
-  const filled = body.units.filter((u) => body.calls.some((c) => c.to.at === 'unit' && c.to.key === u.key));
-  const stay = body.givers.flatMap((g) => {
-    const colony = draft.get('colony', g.colonyId);
-    return colony && !g.whole ? [{ colonyId: colony.id, name: colony.name }] : [];
-  });
-  return [...filled, ...stay];
 }
 
 function open(draft: Draft, callOutId: string, path: Path): CallOut | undefined {

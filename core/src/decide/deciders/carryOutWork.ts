@@ -1,4 +1,4 @@
-import { daysBetween, onDay, type Day } from '../../basics/index.ts';
+import { daysBetween, listInWords, onDay, type Day } from '../../basics/index.ts';
 import {
   BARE_BOX,
   boxesOfHive,
@@ -9,6 +9,7 @@ import {
   type Work,
   type WorkUnit,
 } from '../../records/index.ts';
+import { carriedTo } from '../../colony/index.ts';
 import { goneUnits } from '../../work/index.ts';
 import { carryOutQueens, carryOutStandsAndEnds, partQueens } from './carryOutEffects.ts';
 import type { Draft } from './draft.ts';
@@ -59,6 +60,7 @@ export function carryOutWork(draft: Draft, work: Work, day: Day, path: Path): vo
       path,
     );
   }
+  fileFeeding(draft, work, day);
   takeKit(draft, work.body.kit);
   draft.put('work', { ...work, status: 'done' });
 }
@@ -142,20 +144,42 @@ function setUpNewUnits(draft: Draft, work: Work, day: Day, late: number, path: P
       },
       path,
     );
-    if (unit.distance === 'away') fileCarrying(draft, unit, h.hiveId, day);
+    if (unit.distance === 'away') leaveShut(draft, unit, h.hiveId, h.yardId, day);
   }
 }
 
 /**
- * What goes to another yard is carried there the same evening. The job bears the identifier of the hive, which nothing
- * else of its kind can have.
+ * What goes to another yard is carried there the same evening, its entrance shut until then. The job bears the identifier
+ * of the hive, which nothing else of its kind can have.
  */
-function fileCarrying(draft: Draft, unit: WorkUnit, hiveId: string, day: Day): void {
+function leaveShut(draft: Draft, unit: WorkUnit, hiveId: string, yardId: string, day: Day): void {
+  const to = carriedTo(draft.apiary, yardId, unit.toYardId);
+  const hive = draft.get('hive', hiveId);
+  if (hive) draft.put('hive', { ...hive, entrance: { state: 'shut', since: day } });
   fileJob(draft, [hiveId], {
     colonyIds: [unit.colonyId],
     topic: 'carry',
     window: onDay(day),
-    expect: `Carry ${unit.name} to the other yard at dusk, more than 3 km away, and open its entrance there.`,
+    expect: `At dusk, carry ${unit.name} to ${to?.name ?? 'the other yard'}, more than 3 km away: strapped, its entrance shut and aired, and opened as soon as it stands.`,
+    ...(to && {
+      move: { to: { standId: hiveId, fresh: { yardId: to.id, name: unit.name } }, hour: 'dusk' as const },
+    }),
+  });
+}
+
+/** What is fed this evening. The job bears the identifier of the work, which nothing else of its kind can have. */
+function fileFeeding(draft: Draft, work: Work, day: Day): void {
+  const fed = (work.body.closing ?? []).filter((a) => a.fed === 'this-evening');
+  const names = fed.flatMap((a) => draft.get('colony', a.colonyId)?.name ?? []);
+  fileJob(draft, [work.id], {
+    colonyIds: fed.map((a) => a.colonyId).slice(0, 12),
+    topic: 'feed',
+    window: onDay(day),
+    expect:
+      `This evening, feed ${listInWords(names)}. Inside, when nothing flies, a small entrance, nothing spilt: robbers smell syrup.`.slice(
+        0,
+        800,
+      ),
   });
 }
 

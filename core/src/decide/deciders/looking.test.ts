@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { isInspection } from '../../followup/topics.ts';
 import { bothSides } from '../../comb/contents.ts';
 import { makePlan } from '../../split/plan/makePlan.ts';
 import { noEvidence, type Evidence } from '../../records/bodies/evidence.ts';
@@ -45,7 +46,7 @@ function halves(): TestYard {
 }
 
 function look(yard: TestYard, day: string, parts: Record<string, Evidence>): void {
-  const followUp = openFollowUps(yard.apiary).find((f) => f.kind === 'look');
+  const followUp = openFollowUps(yard.apiary).find(isInspection);
   yard.run({
     type: 'recordLook',
     followUpId: followUp?.id ?? null,
@@ -129,6 +130,22 @@ describe('a look that settles where the queen is', () => {
     look(yard, '2026-06-06', { N: seen({ eggs }) });
     expect(due(yard, 'N')).toEqual(['capped-due']);
     expect(due(yard, 'M')).toEqual(['rest', 'eggs-due']);
+  });
+
+  it('leaves what is to be done, and answers whether the bees have stayed', () => {
+    const yard = halves();
+    const { hiveId } = yard.colony('B');
+    yard.run({
+      type: 'setEntrance',
+      hiveId: hiveId ?? '',
+      day: '2026-05-09',
+      state: 'shut',
+      newIds: [yard.newId(), yard.newId()],
+    });
+    expect(due(yard, 'B').filter((t) => t === 'bees-stay' || t === 'entrance')).toHaveLength(2);
+    look(yard, '2026-05-16', { B: seen({ eggs }) });
+    expect(due(yard, 'B')).toContain('entrance');
+    expect(due(yard, 'B')).not.toContain('bees-stay');
   });
 
   it('a look that several share is done for those that were looked at', () => {

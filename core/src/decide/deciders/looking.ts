@@ -93,7 +93,7 @@ function hasBeesToSwarm(apiary: Apiary, colony: Colony, day: Day): boolean | nul
 function beliefsWith(apiary: Apiary, colony: Colony, now: DatedLook) {
   const { separation } = colony;
   const asIs = queenBeliefOf(apiary, colony, now.day, now).belief;
-  if (separation?.queen !== 'unknown') return { asIs, ifQueenHere: asIs };
+  if (!separation || separation.queen === 'here') return { asIs, ifQueenHere: asIs };
   const known: Colony = { ...colony, separation: { ...separation, queen: 'here' } };
   return { asIs, ifQueenHere: queenBeliefOf(apiary, known, now.day, now).belief };
 }
@@ -152,6 +152,8 @@ export function decideLook(draft: Draft, command: CommandOf<'recordLook'>, path:
   settleQueen(draft, joint, command.day, ids);
   for (const { id, verdict } of joint.parts) {
     if (!verdict || !looked.includes(id)) continue;
+    // Whoever has opened it has seen how many bees there are.
+    dropLooks(draft, id, (f) => f.topic === 'bees-stay');
     if (verdict.certainty !== 'open') takeOffOpenFollowUps(draft, before, id, verdict);
     fileNext(draft, id, verdict, ids);
     raiseFromGift(draft, id, verdict, command.day);
@@ -176,11 +178,11 @@ function markDone(draft: Draft, followUp: FollowUp, looked: readonly string[], i
   });
 }
 
-/** What was filed for this colony before is overtaken by what the look says; a part that waits still has its last day. */
+/** What was to be looked at before is overtaken by what is seen; what is to be done stays, and of a part that waits its last day. */
 function takeOffOpenFollowUps(draft: Draft, before: Apiary, colonyId: string, { finding }: Verdict): void {
   const waits = finding === 'raising' || finding === 'virgin-or-mating';
   const lane = waits ? waitingLane(before, before.colony[colonyId]) : null;
-  dropLooks(draft, colonyId, (f) => !lane || !isDayOfDecision(f, lane));
+  dropLooks(draft, colonyId, (f) => !isJob(f) && (!lane || !isDayOfDecision(f, lane)));
 }
 
 function fileNext(draft: Draft, colonyId: string, verdict: Verdict, ids: string[]): void {

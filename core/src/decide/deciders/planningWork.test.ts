@@ -87,7 +87,7 @@ describe('a plan for a yard, kept and worked', () => {
       expect(nuc.origin.how).toBe('split');
       expect(nuc.separation?.queen).toBe('elsewhere');
       const due = openFollowUps(yard.apiary).filter((f) => f.colonyIds.includes(nuc.id));
-      expect(due.map((f) => f.topic).toSorted()).toEqual(['eggs-due', 'rest', 'surplus-cells']);
+      expect(due.map((f) => f.topic).toSorted()).toEqual(['bees-stay', 'eggs-due', 'rest', 'surplus-cells']);
       // A day late: the look for surplus cells is on day 7 after the work, not after the plan.
       expect(due.find((f) => f.topic === 'surplus-cells')?.window.earliest).toBe('2026-05-23');
     }

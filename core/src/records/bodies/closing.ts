@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Apiary, Colony } from '../records.ts';
+import type { Apiary, CallOut, Colony } from '../records.ts';
 import { coloniesOfWork } from '../views.ts';
 import type { WorkBody } from './work.ts';
 
@@ -10,7 +10,7 @@ const FED_AT_CLOSING = ['fed', 'this-evening', 'no-need'] as const;
 /** What must hold for every unit before a visit closes, and what is to be known of it. */
 export const closingAnswer = z.strictObject({
   colonyId: z.uuid(),
-  /** Open, and wide enough for its bees: a shut one kills within hours. */
+  /** Open, and wide enough for its bees; of one that is carried away in the evening shut, with air. A shut one kills within hours. */
   entranceOpen: z.literal(true),
   lidOn: z.literal(true),
   tagOn: z.literal(true),
@@ -80,6 +80,8 @@ export function answerOf(colonyId: string, draft: ClosingDraft): ClosingAnswer |
 export interface ClosingUnit {
   readonly colonyId: string;
   readonly name: string;
+  /** It is carried away in the evening: its entrance is shut until it stands there, with air. */
+  readonly leaves: boolean;
 }
 
 /** The keys of all units that work changes, those that end with it included. */
@@ -121,7 +123,23 @@ export function unitsOfWork(
       u.state === 'new' ||
       (u.state === 'stays' && (changed.has(u.key) || untouched) && !gone.has(u.colonyId)),
   );
-  return [...planned, ...unitsBeside(apiary, work).map((c) => ({ colonyId: c.id, name: c.name }))];
+  return [
+    ...planned.map((u) => ({ ...u, leaves: u.state === 'new' && u.distance === 'away' })),
+    ...unitsBeside(apiary, work).map((c) => ({ colonyId: c.id, name: c.name, leaves: false })),
+  ];
+}
+
+/** The units that answer before a break-up is finished: those that were filled, and the givers that stay. */
+export function unitsOfCallOut(
+  apiary: Pick<Apiary, 'colony'>,
+  { body }: Pick<CallOut, 'body'>,
+): ClosingUnit[] {
+  const filled = body.units.filter((u) => body.calls.some((c) => c.to.at === 'unit' && c.to.key === u.key));
+  const stay = body.givers.flatMap((g) => (g.whole ? [] : (apiary.colony[g.colonyId] ?? [])));
+  return [
+    ...filled.map(({ colonyId, name, recipe }) => ({ colonyId, name, leaves: recipe.distance === 'away' })),
+    ...stay.map(({ id, name }) => ({ colonyId: id, name, leaves: false })),
+  ];
 }
 
 /** The colonies that were made in the course of the work and stand in no plan. */

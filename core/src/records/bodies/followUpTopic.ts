@@ -13,6 +13,10 @@ export const followUpTopic = z.enum([
   'watch',
   /** A cage: empty, and no cells drawn? */
   'cage',
+  /** A unit made in its yard: have enough bees stayed? */
+  'bees-stay',
+  /** What is fed in the evening, when nothing flies. */
+  'feed',
   /** An entrance that is shut waits to be opened. */
   'entrance',
   /** A hive that is to be carried to another yard. */

@@ -23,6 +23,8 @@ export const nucRecipe = z.strictObject({
   emptyCombs: z.int().min(0).max(8),
   queen: z.enum(NUC_QUEENS),
   distance: z.enum(['same-yard', 'away']),
+  /** The yard to which one that goes away is carried; the only other, or told on arrival, when left out. */
+  toYardId: recordId.optional(),
 });
 export type NucRecipe = z.infer<typeof nucRecipe>;
 

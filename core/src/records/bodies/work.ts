@@ -103,6 +103,8 @@ const workUnit = z.strictObject({
   state: z.enum(['stays', 'new', 'above']),
   /** How far a new one stands from where its bees were; null where that changes nothing. */
   distance: z.enum(DISTANCES).nullable(),
+  /** The yard to which one that goes away is carried; left out where that is told when it is there. */
+  toYardId: recordId.optional(),
   /** How a new one comes by its queen; null where an inspection has to show it, and for what stays. */
   gets: z.enum(NUC_QUEENS).nullable(),
   parted: parting.nullable(),

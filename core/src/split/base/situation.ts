@@ -2,7 +2,7 @@ import { placeOf, type Apiary, type Colony, type NucQueen } from '../../records/
 import { assess } from '../../assessment/index.ts';
 import { cellsOf } from '../../cells/index.ts';
 import { DAYS_TO_EGGS } from '../../brood/index.ts';
-import { colonyState, treatmentFirst } from '../../colony/index.ts';
+import { colonyState, otherYards, tooNear, treatmentFirst } from '../../colony/index.ts';
 import { colonySeason, increaseGate, mayBeginSooner, seasonOfColony } from '../../forecast/index.ts';
 import type { Season as YearOfYard } from '../../season/index.ts';
 import { addDays, dayInWords, type Day } from '../../basics/index.ts';
@@ -86,7 +86,8 @@ export function situationOf(apiary: Apiary, colony: Colony, day: Day): Situation
     cellCount: alive.reduce((n, c) => n + c.count, 0),
     season: seasonIn(year, day, alive.length > 0),
     dronesFly: frames.some((f) => shareOf(f.reading, 'drone') > 0) || day >= year.days['first-drones'],
-    secondYard: Object.keys(apiary.yard).length > 1,
+    secondYard:
+      yard !== undefined && otherYards(apiary, yard.id).some((y) => tooNear(apiary, yard.id, y.id) === null),
     matedQueens: 0,
     ripeCells: 0,
     wantsHoney: false,

@@ -23,6 +23,7 @@ describe('split with a caged mated queen', () => {
   // By hand: set in on 9 May; let out on the third to fifth day, 12 to 14 May; eggs after about a week more.
   it('has its days: cage on day 3 to 5, eggs, the giver lays on; no month of rest', () => {
     expect(plan().looks).toEqual([
+      ['bees-stay', '2026-05-10', '2026-05-11'],
       ['act', '2026-05-12', '2026-05-14'],
       ['rhythm', '2026-05-17', '2026-05-21'],
       ['rhythm', '2026-05-16', '2026-05-23'],

@@ -19,14 +19,14 @@ export function endingSteps({ newName, close, away, feed, tag }: Ending): StepTe
           {
             kind: 'lift' as const,
             units: ['new'] as const,
-            text: `Strap ${newName} and carry it to the other yard`,
-            detail: 'Lift in pairs. Air, shade, no stops.',
+            text: `Strap ${newName}, shut its entrance, in the shade and with air`,
+            detail: 'It is carried to the other yard at dusk, and opened there. Lift in pairs.',
           },
         ]
       : []),
     {
       kind: 'check',
-      text: 'Every entrance is open again',
+      text: away ? `Every entrance is open again, but that of ${newName}` : 'Every entrance is open again',
       detail: 'A shut entrance suffocates bees within hours.',
     },
     ...(feed
@@ -34,8 +34,8 @@ export function endingSteps({ newName, close, away, feed, tag }: Ending): StepTe
           {
             kind: 'check' as const,
             units: ['new'] as const,
-            text: `Feed ${newName} this evening, inside, 1:1`,
-            detail: 'A small unit is easily robbed: small entrance, no syrup spilt.',
+            text: `Set a feeder on ${newName}: it is fed 1:1 this evening`,
+            detail: 'When nothing flies: a small unit is easily robbed. Small entrance, no syrup spilt.',
           },
         ]
       : []),

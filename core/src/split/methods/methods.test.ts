@@ -106,7 +106,7 @@ describe.each(parting.map((m) => [m.name, m] as const))('%s, its new part', (_na
 
   it('feeds when told to, and brings the feeder', () => {
     const fed = planOf(method.id, { feed: 'always' });
-    expect(fed.texts).toMatch(/Feed New this evening/);
+    expect(fed.texts).toMatch(/Set a feeder on New: it is fed 1:1 this evening/);
     expect(fed.body.kit.some((k) => k.what === 'feeder')).toBe(true);
   });
 
@@ -139,8 +139,8 @@ describe('even walk-away halves: kit and days', () => {
 
   it('looks on day 3 only when asked', () => {
     const topics = (day3: string) => planOf('walk-away-halves', { day3 }).body.looks.map((f) => f.topic);
-    expect(topics('no')).toEqual(['which-part', 'rest', 'eggs-due']);
-    expect(topics('yes')[0]).toBe('early-capped');
+    expect(topics('no')).toEqual(['bees-stay', 'which-part', 'rest', 'eggs-due']);
+    expect(topics('yes').slice(0, 2)).toEqual(['bees-stay', 'early-capped']);
   });
 
   it('splits a colony in one box into a second box that is brought', () => {
@@ -185,7 +185,13 @@ describe('queen moved out to a nuc: cells and days', () => {
       window: { earliest: addDays(DAY, 11), likely: addDays(DAY, 12), latest: addDays(DAY, 13) },
       anchor: 'cells',
     });
-    expect(body.looks.map((f) => f.topic)).toEqual(['rhythm', 'surplus-cells', 'rest', 'eggs-due']);
+    expect(body.looks.map((f) => f.topic)).toEqual([
+      'bees-stay',
+      'rhythm',
+      'surplus-cells',
+      'rest',
+      'eggs-due',
+    ]);
     expect(body.looks.find((f) => f.topic === 'surplus-cells')?.window.earliest).toBe(addDays(DAY, 7));
   });
 
@@ -193,7 +199,7 @@ describe('queen moved out to a nuc: cells and days', () => {
     const { body, emergence } = planOf('queen-to-nuc');
     expect(emergence).toBeNull();
     expect(body.ledger.some((l) => l.id === 'eggs-stay')).toBe(true);
-    expect(body.looks.map((f) => f.topic)).toEqual(['rhythm', 'which-part', 'rest', 'eggs-due']);
+    expect(body.looks.map((f) => f.topic)).toEqual(['bees-stay', 'rhythm', 'which-part', 'rest', 'eggs-due']);
   });
 
   it.each([

@@ -23,6 +23,7 @@ describe('the queen moved with the open brood', () => {
   // oldest that serves on 19 May. Eggs older than 3 days have hatched by 13 May, so eggs then prove a queen.
   it('has its days: which part has her, cells, rest, eggs', () => {
     expect(methodPlan('open-brood-goes', [FULL_BOX, FULL_BOX]).looks).toEqual([
+      ['bees-stay', '2026-05-10', '2026-05-11'],
       ['rhythm', '2026-05-14', '2026-05-19'],
       ['which-part', '2026-05-13', '2026-05-18'],
       ['surplus-cells', '2026-05-16', '2026-05-18'],

@@ -126,7 +126,12 @@ describe('yard methods', () => {
       { kind: 'shrink' },
       { kind: 'makeNucs', recipe: { queen: 'raises' } },
     ]);
-    const looks = yardLooks(inTime.problem, inTime.seen, (u) => u.key).map((l) => l.topic);
+    const looks = yardLooks(
+      inTime.problem,
+      inTime.seen,
+      (u) => u.key,
+      (u) => u.name,
+    ).map((l) => l.topic);
     expect(inTime.seen.nucsMade).toBe(1);
     expect(looks).toContain('early-capped');
     expect(asked('autumn-reduction', { ...summer, day: '2026-07-25' }).request.goals).toHaveLength(1);

@@ -128,6 +128,7 @@ describe('even walk-away halves', () => {
     expect(queenPerhapsIn(yard.apiary, fresh.id)?.name).toBe('Q');
     const due = openFollowUps(yard.apiary).map((f) => [f.topic, f.window.likely]);
     expect(due).toEqual([
+      ['bees-stay', '2026-05-10'],
       ['early-capped', '2026-05-12'],
       ['which-part', '2026-05-16'],
       ['rest', '2026-05-21'],

@@ -11,15 +11,22 @@ import {
   STORE_KEY,
   workSteps,
   type StepDraft,
-  type UnitStrength,
   type Work,
   type WorkBody,
-  type WorkEffect,
-  type WorkUnit,
 } from '../../records/index.ts';
 import { dayInWords, type Day, failure, success, type Result, yearOf } from '../../basics/index.ts';
+import { carriedTo, tooNear } from '../../colony/index.ts';
+import { beesStay } from '../../followup/index.ts';
 import { increaseGate, mayBeginSooner, openingGate, type SeasonGate } from '../../forecast/index.ts';
-import type { Donor, PlannedMove, PlannedPart, Setup, Solved, StepText } from '../base/method.ts';
+import type {
+  Donor,
+  PlannedMove,
+  PlannedPart,
+  Setup,
+  Solved,
+  StepText,
+  FollowUpText,
+} from '../base/method.ts';
 import { methodById } from '../methods/registry.ts';
 import { houseRules, stayShares } from '../../rules/index.ts';
 import { prepareDonor } from '../base/donor.ts';
@@ -29,6 +36,7 @@ import { reasonForMove, reasonForShake, type ReasonContext } from './reasons.ts'
 import { ledgerOf, priceOf } from '../base/rules.ts';
 import { liftsInWords } from '../base/liftWords.ts';
 import { searchChoice } from './search.ts';
+import { effectsOf, NEW_KEY, partsOf, unitsOf } from './plannedUnits.ts';
 import { planKit } from './planKit.ts';
 import { settleQueen } from './settleQueen.ts';
 import { leftToDo, NOTHING_DONE, type WorkFacts } from './workFacts.ts';
@@ -41,6 +49,8 @@ export interface PlanRequest {
   readonly newName: string;
   /** Schools by option; options left out take their defaults. */
   readonly options: Readonly<Record<string, string>>;
+  /** The yard to which a part that goes away is carried; the only other there is, when left out. */
+  readonly toYardId?: string;
 }
 
 /** What a plan sets up, by identifier: the same when it is worked out anew. */
@@ -122,6 +132,10 @@ export function makePlan(
   const method = methodById(request.methodId);
   const input = { donor, day: request.day, options: request.options, rules, newName: request.newName };
   const asPlanned = method.setUp(input);
+  const toYard =
+    asPlanned.distance === 'away' ? carriedTo(apiary, stand.yardId, request.toYardId) : undefined;
+  const near = toYard && under.ids === null ? tooNear(apiary, stand.yardId, toYard.id) : null;
+  if (near) return failure({ ...near, path: ['toYardId'] });
   const { setup, hung } = leftToDo(asPlanned, donor, facts);
   const liftsFor = liftPrice(donor, setup);
   const found = searchChoice(
@@ -176,6 +190,10 @@ export function makePlan(
   const wished = method.followUps(solved);
   // Found out in the course of the work, not by the method.
   const followUps = asPlanned.queen.includes('unknown') ? settleQueen(wished, setup.queen) : wished;
+  const stayed: FollowUpText[] =
+    setup.distance === 'same-yard'
+      ? [{ parts: ['new'], anchor: 'work', ...beesStay(request.newName, request.day) }]
+      : [];
   const parts = partsOf(colony.id, ids.colony, request.newName, donor.name, setup, [stay, fresh], laid);
   const keyOf = (part: 0 | 1) => (part === 0 ? colony.id : NEW_KEY);
   const boxesOfNew: WorkBody['newHives'][number]['boxes'] = [
@@ -204,7 +222,7 @@ export function makePlan(
       projectedDays,
     },
     countedOn: donor.countedOn,
-    units: unitsOf(parts, setup, nothingMoved),
+    units: unitsOf(parts, setup, nothingMoved, toYard?.id),
     newHives: isAbove
       ? []
       : [
@@ -244,7 +262,7 @@ export function makePlan(
       lifts ?? 'Lifting: take boxes off in pairs, or carry their frames over one by one.',
       ...otherSizeCautions(donor.frames.filter((f) => laid.moves.some((m) => m.frameId === f.id))),
     ],
-    looks: followUps.map(({ parts: keys, ...f }) => ({
+    looks: [...stayed, ...followUps].map(({ parts: keys, ...f }) => ({
       id: newId(),
       ...f,
       colonyIds: keys.map((key) => (key === 'stay' ? colony.id : ids.colony)),
@@ -287,58 +305,7 @@ function liftPrice({ boxes, frames }: Donor, { restingPart }: Setup): (choice: C
   };
 }
 
-/** The key of the part that comes out of the colony. */
-const NEW_KEY = 'new';
-
 const bothOf = (m: PartMeasure) => ({ bees: m.framesOfBeesAfterDrift, capped: m.cappedFrames });
-
-const strengthOf = (m: PartMeasure): UnitStrength => ({
-  frames: m.frames,
-  bees: m.framesOfBeesAfterDrift,
-  brood: m.broodFrames,
-  capped: m.cappedFrames,
-  stores: m.storesFrames,
-});
-
-function unitsOf(
-  parts: readonly [PlannedPart, PlannedPart],
-  setup: Setup,
-  nothingMoved: PartMeasure,
-): WorkUnit[] {
-  const isAbove = setup.distance === 'above';
-  return parts.map(({ key, colonyId, name, queen, measure }): WorkUnit => ({
-    key: key === 'stay' ? colonyId : NEW_KEY,
-    colonyId,
-    name,
-    state: key === 'stay' ? 'stays' : isAbove ? 'above' : 'new',
-    distance: key === 'stay' ? null : setup.distance,
-    gets: key === 'new' && queen === 'here' ? (isTwoQueens(parts) ? 'mated' : 'old-queen') : null,
-    // Where brood only goes above, the colony stays one.
-    parted: isAbove
-      ? null
-      : {
-          queen,
-          emergence:
-            queen === 'here' || !setup.fromCells ? null : { window: setup.emergence, anchor: 'cells' },
-          partIds: parts.map((p) => p.colonyId),
-        },
-    before: key === 'stay' ? strengthOf(nothingMoved) : null,
-    after: strengthOf(measure),
-  }));
-}
-
-/** Where both have one, the old queen stays and the new part is given another. */
-const isTwoQueens = (parts: readonly PlannedPart[]) => parts.every((p) => p.queen === 'here');
-
-function effectsOf(parts: readonly [PlannedPart, PlannedPart], isAbove: boolean): WorkEffect[] {
-  const [stay, fresh] = parts;
-  if (isAbove) return [{ kind: 'excluder-in', colonyId: stay.colonyId }];
-  if (fresh.queen === 'unknown')
-    return [{ kind: 'queen-unsure', fromId: stay.colonyId, colonyIds: [stay.colonyId, fresh.colonyId] }];
-  return fresh.queen === 'here' && stay.queen !== 'here'
-    ? [{ kind: 'queen-over', colonyId: stay.colonyId, intoId: fresh.colonyId }]
-    : [];
-}
 
 function schoolOf(
   option: { schools: readonly { id: string }[]; default: string },
@@ -363,37 +330,6 @@ function reasonOf(
     frames.findIndex((f) => f.id === frameId),
     context,
   );
-}
-
-function partsOf(
-  stayId: string,
-  freshId: string,
-  freshName: string,
-  stayName: string,
-  setup: Setup,
-  [stay, fresh]: readonly [PartMeasure, PartMeasure],
-  laid: LaidOut,
-): [PlannedPart, PlannedPart] {
-  return [
-    {
-      key: 'stay',
-      colonyId: stayId,
-      name: stayName,
-      queen: setup.queen[0],
-      distance: 'stand',
-      measure: stay,
-      slots: [...laid.slots[0]],
-    },
-    {
-      key: 'new',
-      colonyId: freshId,
-      name: freshName,
-      queen: setup.queen[1],
-      distance: setup.distance,
-      measure: fresh,
-      slots: [...laid.slots[1]],
-    },
-  ];
 }
 
 /** The steps with a dummy board where a box is not full, before anything is closed. */

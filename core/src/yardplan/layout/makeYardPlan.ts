@@ -1,3 +1,4 @@
+import { carriedTo } from '../../colony/index.ts';
 import {
   type CommandOf,
   type Apiary,
@@ -77,6 +78,9 @@ export function makeYardPlan(
       name: nameOf(u.index),
       state: u.kind === 'nuc' ? 'new' : 'stays',
       distance: u.recipe?.distance ?? null,
+      ...(u.recipe?.distance === 'away' && {
+        toYardId: carriedTo(apiary, u.yardId, u.recipe.toYardId)?.id,
+      }),
       gets: u.recipe?.queen ?? null,
       parted: partingOf(u),
       before: u.kind === 'nuc' ? null : strength(u.before),
@@ -150,7 +154,7 @@ export function makeYardPlan(
         ? ['Transport: strap, ventilate, shade; open every entrance on arrival.']
         : []),
     ],
-    looks: yardLooks(problem, seen, ids.colony).map((l) => ({ id: newId(), ...l })),
+    looks: yardLooks(problem, seen, ids.colony, (u) => nameOf(u.index)).map((l) => ({ id: newId(), ...l })),
   };
   const workId = finish.instead?.id ?? newId();
   return {

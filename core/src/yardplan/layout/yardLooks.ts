@@ -1,4 +1,4 @@
-import { newUnitLooks } from '../../followup/index.ts';
+import { beesStay, newUnitLooks } from '../../followup/index.ts';
 import { windowAfter } from '../../basics/index.ts';
 import type { Evaluation } from '../search/evaluate.ts';
 import { isHivedUp } from './layOutYard.ts';
@@ -14,6 +14,7 @@ export function yardLooks(
   problem: YardProblem,
   seen: Evaluation,
   colonyIdOf: (unit: YardUnit) => string,
+  nameOf: (unit: YardUnit) => string,
 ): LookDraft[] {
   const { day } = problem;
   return problem.units.flatMap((u): LookDraft[] => {
@@ -33,7 +34,12 @@ export function yardLooks(
     const queen = u.recipe?.queen ?? (queenLeft ? 'raises' : u.kind === 'nuc' ? 'old-queen' : null);
     if (queen !== null) {
       const dearth = problem.request.season === 'dearth';
-      return newUnitLooks(queen, day, dearth).map((text) => ({ colonyIds: ids, anchor: 'work', ...text }));
+      const stays = u.recipe?.distance === 'same-yard' ? [beesStay(nameOf(u), day)] : [];
+      return [...stays, ...newUnitLooks(queen, day, dearth)].map((text) => ({
+        colonyIds: ids,
+        anchor: 'work',
+        ...text,
+      }));
     }
     const wished = u.rules.some((r) => !r.hard);
     if (isHivedUp(u)) {

@@ -1,3 +1,4 @@
+import { listInWords } from '../../basics/index.ts';
 import type { StepDraft } from '../../records/index.ts';
 import { inWords } from '../../split/index.ts';
 import type { Evaluation } from '../search/evaluate.ts';
@@ -40,13 +41,18 @@ export function yardSteps(
     ...own,
     {
       kind: 'check' as const,
-      text:
-        busy.length > 1
-          ? `${yardName(yardId)}: every entrance is open again, every lid is on`
-          : 'Every entrance is open again, every lid is on',
+      text: `${busy.length > 1 ? `${yardName(yardId)}: every` : 'Every'} entrance is open again, every lid is on${shutOnes(problem, seen, nameOf, yardId)}`,
       detail: 'A shut entrance suffocates a nuc within hours.',
     },
   ]);
+}
+
+/** Who is carried away in the evening stays shut until then. */
+function shutOnes(problem: YardProblem, seen: Evaluation, nameOf: NameOf, yardId: string): string {
+  const names = problem.units
+    .filter((u) => u.yardId === yardId && u.recipe?.distance === 'away' && seen.present[u.index])
+    .map((u) => nameOf(u.index));
+  return names.length === 0 ? '' : `; ${listInWords(names)} shut, with air, until dusk`;
 }
 
 /** What was done on the way through the yards. */
@@ -189,15 +195,15 @@ function finishNuc(
     steps.push({
       kind: 'lift',
       units: [nuc.key],
-      text: `Carry ${name} beyond 3 km`,
-      detail: 'Strapped, with air, in the shade.',
+      text: `Strap ${name}, shut its entrance, in the shade and with air`,
+      detail: 'It is carried beyond 3 km at dusk, and opened there. Lift in pairs.',
     });
   }
   if (stores < problem.rules.minStoresNoField + 0.25 || problem.request.season === 'dearth') {
     steps.push({
       kind: 'check',
       units: [nuc.key],
-      text: `Feed ${name} this evening, inside`,
+      text: `Set a feeder on ${name}: it is fed 1:1 this evening`,
       detail: 'It has no field bees for days. No syrup spilt: robbing kills a nuc in a day.',
     });
   }

@@ -11,6 +11,7 @@ import {
   type YardPlanRequest,
 } from '../../records/index.ts';
 import { dayInWords, yearOf, type Day, type Problem, type ProblemCode } from '../../basics/index.ts';
+import { carriedTo, tooNear } from '../../colony/index.ts';
 import {
   fewerBoxes,
   type FewerBoxes,
@@ -76,7 +77,10 @@ function problemsOfSeason(apiary: Apiary, request: YardPlanRequest): Problem[] {
 function problemsOfGoal(apiary: Apiary, request: YardPlanRequest, goal: YardGoal, path: Path): Problem[] {
   switch (goal.kind) {
     case 'makeNucs':
-      return problemsOfRecipe(goal.recipe, [...path, 'recipe']);
+      return [
+        ...problemsOfRecipe(goal.recipe, [...path, 'recipe']),
+        ...nearYards(apiary, request, goal.recipe, [...path, 'recipe', 'toYardId']),
+      ];
     case 'level':
       return [];
     case 'unite':
@@ -172,6 +176,18 @@ function doesNotFit(name: string, boxes: number, room: FewerBoxes, path: Path): 
       );
   }
 }
+
+/** A yard within flying range of one that nucs are made in. */
+const nearYards = (apiary: Apiary, request: YardPlanRequest, recipe: NucRecipe, path: Path): Problem[] =>
+  recipe.distance !== 'away'
+    ? []
+    : request.yardIds
+        .flatMap((id) => {
+          const to = carriedTo(apiary, id, recipe.toYardId);
+          return (to && tooNear(apiary, id, to.id)) ?? [];
+        })
+        .slice(0, 1)
+        .map((p) => ({ ...p, path }));
 
 /** A recipe that no box can hold. */
 function problemsOfRecipe(recipe: NucRecipe, path: Path): Problem[] {

@@ -3,7 +3,7 @@ import { capital, type Day } from '@incremen/core/basics';
 import { openFollowUps, type Apiary, type FollowUp, type Work } from '@incremen/core/records';
 import type { ColonyState } from '@incremen/core/colony';
 import { openSplitOf } from '@incremen/core/work';
-import { followUpInShort } from '@incremen/core/followup';
+import { followUpInShort, isInspection } from '@incremen/core/followup';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
@@ -62,7 +62,7 @@ export const NextUp = memo(function NextUp({ states }: { readonly states: readon
 function nextItems(apiary: Apiary, states: readonly ColonyState[], today: Day): Item[] {
   const here = new Set(states.map((s) => s.colony.id));
   const due = openFollowUps(apiary).filter(
-    (f) => f.kind === 'look' && f.window.earliest <= today && f.colonyIds.some((c) => here.has(c)),
+    (f) => isInspection(f) && f.window.earliest <= today && f.colonyIds.some((c) => here.has(c)),
   );
   const working = Object.values(apiary.work).filter(
     (w) => w.status === 'working' && w.body.units.some((u) => here.has(u.colonyId)),

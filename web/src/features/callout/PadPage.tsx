@@ -1,5 +1,5 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import type { CallOut, CallOutChange, CallPlace } from '@incremen/core/records';
+import { unitsOfCallOut, type CallOut, type CallOutChange, type CallPlace } from '@incremen/core/records';
 import { callOutLooks } from '@incremen/core/callout';
 import { Crown, Undo2 } from 'lucide-react';
 import { useCallback, useState } from 'react';
@@ -146,17 +146,12 @@ function Finishing({ callOut, onBack }: { readonly callOut: CallOut; readonly on
   const today = useToday();
   const { send, problems } = useSend();
   const { body } = callOut;
-  const filled = body.units.filter((u) => body.calls.some((c) => c.to.at === 'unit' && c.to.key === u.key));
-  const stay = body.givers.flatMap((g) => {
-    const colony = apiary.colony[g.colonyId];
-    return colony && !g.whole ? [{ colonyId: colony.id, name: colony.name }] : [];
-  });
   return (
     <Box maxW="46rem">
       <PageHeader title={callOut.name} />
       <ProblemList problems={problems} />
       <ClosingPanel
-        units={[...filled, ...stay]}
+        units={unitsOfCallOut(apiary, callOut)}
         onBack={onBack}
         onClosed={(closing) =>
           void send({

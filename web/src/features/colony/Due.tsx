@@ -3,7 +3,7 @@ import { addDays, dayInWords } from '@incremen/core/basics';
 import { openFollowUps, type Apiary, type Colony } from '@incremen/core/records';
 import { Link } from 'react-router';
 import { LaneAxis, TimeLane } from '../../drawing/TimeLane.tsx';
-import { isJob } from '@incremen/core/followup';
+import { isInspection, isJob } from '@incremen/core/followup';
 import { JobDone } from '../../shared/telling/JobDone.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
@@ -38,7 +38,7 @@ export function Due({
                   : `Hands off ${dayInWords(f.window.earliest)} to ${dayInWords(f.window.latest)}`}
             </Text>
             . {f.expect} {isJob(f) && <JobDone job={f} />}
-            {f.kind === 'look' && !isJob(f) && (
+            {isInspection(f) && (
               <Link to={`/look/${f.id}`} style={{ textDecoration: 'underline' }}>
                 Record it
               </Link>

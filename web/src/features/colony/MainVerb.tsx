@@ -1,4 +1,5 @@
 import { Button } from '@chakra-ui/react';
+import { isInspection } from '@incremen/core/followup';
 import { openFollowUps, type Apiary } from '@incremen/core/records';
 import type { ColonyState } from '@incremen/core/colony';
 import { openSplitOf } from '@incremen/core/work';
@@ -19,7 +20,7 @@ export function MainVerb({
   const { colony } = state;
   const plan = openSplitOf(apiary, colony.id);
   const due = openFollowUps(apiary).find(
-    (f) => f.kind === 'look' && f.colonyIds.includes(colony.id) && f.window.earliest <= today,
+    (f) => isInspection(f) && f.colonyIds.includes(colony.id) && f.window.earliest <= today,
   );
   if (colony.endedOn !== null) return null;
   if (plan) {

@@ -1,7 +1,14 @@
 import { Box, Button, Field, Flex, Input, Spinner, Text } from '@chakra-ui/react';
 import { capital, dayInWords } from '@incremen/core/basics';
-import { boxName, markingColour, type Apiary, type Colony, type MethodId } from '@incremen/core/records';
-import { colonyState } from '@incremen/core/colony';
+import {
+  boxName,
+  markingColour,
+  placeOf,
+  type Apiary,
+  type Colony,
+  type MethodId,
+} from '@incremen/core/records';
+import { colonyState, otherYards } from '@incremen/core/colony';
 import { METHODS, methodById, splitAnswer, type WorkedPlan } from '@incremen/core/split';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
@@ -46,6 +53,9 @@ function Planner({ colony }: { readonly colony: Colony }) {
     Object.fromEntries([...params].filter(([id]) => id !== 'method')),
   );
   const [day, setDay] = useChosenDay();
+  const [toYardId, setToYardId] = useState('');
+  const { yard } = placeOf(apiary, colony);
+  const yards = yard ? otherYards(apiary, yard.id) : [];
   const [newName, setNewName] = useState(() => freeName(apiary, colony.name));
   const method = methodById(methodId);
   const staysOne = methodId === 'brood-above';
@@ -55,6 +65,7 @@ function Planner({ colony }: { readonly colony: Colony }) {
     day: day || today,
     newName: staysOne ? `the box above ${colony.name}` : newName.trim() || '?',
     options,
+    ...(toYardId !== '' && { toYardId }),
   });
   const { plan } = planning;
   const broken = plan?.command.work.body.ledger.filter((l) => l.state === 'broken').length ?? 0;
@@ -109,6 +120,14 @@ function Planner({ colony }: { readonly colony: Colony }) {
             <Field.Label>Day of the work</Field.Label>
             <Input type="date" bg="sheet" value={day} onChange={(e) => setDay(e.target.value)} />
           </Field.Root>
+          {options['distance'] === 'away' && yards.length > 1 && (
+            <Select
+              label="To which yard"
+              value={toYardId}
+              options={[['', 'said on arrival'] as const, ...yards.map((y) => [y.id, y.name] as const)]}
+              onChange={setToYardId}
+            />
+          )}
           {method.options.map((o) => {
             const value = options[o.id] ?? o.default;
             return (

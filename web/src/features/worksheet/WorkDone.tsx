@@ -1,4 +1,5 @@
-import { Box, Button, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { isInspection, isJob } from '@incremen/core/followup';
 import { addDays, capital, dayInWords } from '@incremen/core/basics';
 import { METHOD_NAMES, openFollowUps, unitsOfWork, type Work } from '@incremen/core/records';
 import { Link } from 'react-router';
@@ -6,6 +7,7 @@ import { LaneAxis, TimeLane } from '../../drawing/TimeLane.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
+import { JobDone } from '../../shared/telling/JobDone.tsx';
 import { DrawnColonies } from '../../shared/work/DrawnColonies.tsx';
 
 /** After the last tick: how the hives now stand, and when to come back. */
@@ -17,7 +19,8 @@ export function WorkDone({ work }: { readonly work: Work }) {
     f.colonyIds.some((id) => colonies.some((c) => c.id === id)),
   );
   const scale = { from: addDays(today, -3), days: 42, dayWidth: 13 };
-  const next = due.find((f) => f.kind === 'look');
+  const next = due.find(isInspection);
+  const jobs = due.filter((f) => isJob(f));
   const { asked } = work.body;
   const what = asked.source === 'split' ? METHOD_NAMES[asked.methodId] : capital(work.name);
   const waiting = colonies.filter((c) => due.some((f) => f.colonyIds.includes(c.id)));
@@ -40,8 +43,19 @@ export function WorkDone({ work }: { readonly work: Work }) {
         ) : (
           'No inspection is due for it.'
         )}{' '}
-        {due.length > 1 && `${count(due.length, 'day')} to inspect or to keep hands off are filed.`}
+        {due.length - jobs.length > 1 &&
+          `${count(due.length - jobs.length, 'day')} to inspect or to keep hands off are filed.`}
       </Text>
+      {jobs.length > 0 && (
+        <Box as="ul" aria-label="Still to be done" mb={5} maxW="44rem" display="grid" gap={2}>
+          {jobs.map((f) => (
+            <Flex as="li" key={f.id} gap={3} align="center" justify="space-between">
+              <Text>{f.expect}</Text>
+              <JobDone job={f} />
+            </Flex>
+          ))}
+        </Box>
+      )}
       <DrawnColonies colonies={colonies} />
       {waiting.length > 0 && (
         <Box overflowX="auto" tabIndex={0} role="region" aria-label="Inspections and hands-off days">

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { ClosingAnswer, Work, WorkStep } from '@incremen/core/records';
+import type { ClosingAnswer, ClosingUnit, Work, WorkStep } from '@incremen/core/records';
 import type { StepBox } from '@incremen/core/work';
 import { memo, Suspense, useDeferredValue, useRef, useState, type ReactNode } from 'react';
 import { afterPaint } from '../../ui/afterPaint.ts';
@@ -7,7 +7,7 @@ import { lazyPart } from '../../ui/lazyPart.tsx';
 import { Cautions } from '../../shared/work/Cautions.tsx';
 import { ClosingPanel } from '../../shared/work/ClosingPanel.tsx';
 import { KitList } from './KitList.tsx';
-import { ReportPanel, type ReportUnit } from './ReportPanel.tsx';
+import { ReportPanel } from './ReportPanel.tsx';
 import { StepList } from './StepList.tsx';
 import { WorkBar } from './WorkBar.tsx';
 
@@ -29,7 +29,7 @@ export function Worksheet({
   readonly pictures: ReadonlyMap<string, readonly StepBox[]>;
   readonly steps: readonly WorkStep[];
   /** Units that answer before the visit closes. */
-  readonly units: readonly ReportUnit[];
+  readonly units: readonly ClosingUnit[];
   /** With the last step come the answers of all units. */
   readonly onTick: (tick: { stepId: string; done: boolean; closing?: ClosingAnswer[] }) => Promise<unknown>;
   /** Takes a hive before the others. */

@@ -1,4 +1,5 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { isInspection } from '@incremen/core/followup';
 import { dayInWords } from '@incremen/core/basics';
 import { openFollowUps, type Yard } from '@incremen/core/records';
 import type { ColonyState } from '@incremen/core/colony';
@@ -46,7 +47,7 @@ function YardRow({ yard, offset }: { readonly yard: Yard; readonly offset: numbe
   const { states } = useColoniesOn(yard.id, offset);
   const here = new Set(states.map((s) => s.colony.id));
   const looks = openFollowUps(apiary).filter(
-    (f) => f.kind === 'look' && f.colonyIds.some((id) => here.has(id)),
+    (f) => isInspection(f) && f.colonyIds.some((id) => here.has(id)),
   );
   const due = looks.filter((f) => f.window.likely <= today);
   const next = looks.find((f) => f.window.likely > today);

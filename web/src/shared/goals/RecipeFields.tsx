@@ -1,5 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { NUC_RECIPES, type NucRecipe } from '@incremen/core/records';
+import { useApiary } from '../../mirror/hooks.ts';
 import { Select } from '../../ui/Select.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';
 import { QUEEN_WAYS } from './goalWords.ts';
@@ -14,6 +15,7 @@ export function RecipeFields({
   readonly onChange: (recipe: NucRecipe) => void;
 }) {
   const change = (by: Partial<NucRecipe>) => onChange({ ...recipe, ...by });
+  const yards = Object.values(useApiary().yard).filter((y) => y.closedOn === null);
   const known = NUC_RECIPES.find((r) => isLike(r.recipe, recipe));
   return (
     <>
@@ -32,6 +34,17 @@ export function RecipeFields({
         ]}
         onChange={(distance) => change({ distance: distance as NucRecipe['distance'] })}
       />
+      {recipe.distance === 'away' && yards.length > 2 && (
+        <Select
+          label="To which yard"
+          value={recipe.toYardId ?? ''}
+          options={[['', 'said on arrival'] as const, ...yards.map((y) => [y.id, y.name] as const)]}
+          onChange={(id) => {
+            const { toYardId: _before, ...rest } = recipe;
+            onChange(id === '' ? rest : { ...rest, toYardId: id });
+          }}
+        />
+      )}
       <details>
         <summary className={common.summary}>{known?.name ?? 'Recipe of your own'}</summary>
         <Box display="grid" gap={1} pt={2}>

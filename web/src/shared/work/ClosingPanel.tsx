@@ -5,22 +5,24 @@ import {
   UNANSWERED,
   type ClosingAnswer,
   type ClosingDraft,
+  type ClosingUnit,
 } from '@incremen/core/records';
 import { useState } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
 import checkRowStyles from './checkRow.module.css';
-
-/** A unit that has to answer. */
-interface Unit {
-  readonly colonyId: string;
-  readonly name: string;
-}
 
 const MUSTS = [
   ['entranceOpen', 'Entrance open'],
   ['lidOn', 'Lid on'],
   ['tagOn', 'Tag on'],
 ] as const;
+
+/** One that is carried away this evening. */
+const MUSTS_LEAVING = MUSTS.map(([key, words]) =>
+  key === 'entranceOpen'
+    ? ([key, 'Shut, with air, until it stands there'] as const)
+    : ([key, words] as const),
+);
 
 const QUEEN = [
   { id: 'seen', label: 'Seen' },
@@ -44,15 +46,15 @@ export function ClosingPanel({
   onBack,
   onClosed,
 }: {
-  readonly units: readonly Unit[];
+  readonly units: readonly ClosingUnit[];
   readonly onBack: () => void;
   readonly onClosed: (answers: ClosingAnswer[]) => void;
 }) {
   const [drafts, setDrafts] = useState<Readonly<Record<string, ClosingDraft>>>({});
-  const draftOf = (u: Unit) => drafts[u.colonyId] ?? UNANSWERED;
+  const draftOf = (u: ClosingUnit) => drafts[u.colonyId] ?? UNANSWERED;
   const answers = units.map((u) => answerOf(u.colonyId, draftOf(u)));
   const missing = units.filter((_, i) => answers[i] === null);
-  const change = (u: Unit, by: Partial<ClosingDraft>) =>
+  const change = (u: ClosingUnit, by: Partial<ClosingDraft>) =>
     setDrafts({ ...drafts, [u.colonyId]: { ...draftOf(u), ...by } });
   return (
     <Box as="section" aria-label="Close the visit" display="grid" gap={4}>
@@ -67,7 +69,7 @@ export function ClosingPanel({
           key={u.colonyId}
           unit={u}
           draft={draftOf(u)}
-          above={at === 0 ? null : draftOf(units[at - 1] as Unit)}
+          above={at === 0 ? null : draftOf(units[at - 1] as ClosingUnit)}
           onChange={(by) => change(u, by)}
         />
       ))}
@@ -98,7 +100,7 @@ function UnitAnswers({
   above,
   onChange,
 }: {
-  readonly unit: Unit;
+  readonly unit: ClosingUnit;
   readonly draft: ClosingDraft;
   /** The answers of the unit above, which may be the same. */
   readonly above: ClosingDraft | null;
@@ -129,7 +131,7 @@ function UnitAnswers({
         )}
       </Flex>
       <Flex gap={2} wrap="wrap" mb={3}>
-        {MUSTS.map(([key, words]) => (
+        {(unit.leaves ? MUSTS_LEAVING : MUSTS).map(([key, words]) => (
           <label key={key} className={checkRowStyles.checkRow} data-sunk>
             <input
               type="checkbox"
