@@ -78,7 +78,7 @@ test('two givers are called into partitioned boxes, cells are coming: sides, tag
   expect(box?.chambers.map((c) => c.colonyId)).toEqual([idOf('Nuc 1'), idOf('Nuc 2')]);
   expect(await framesOf(records, 'Nuc 1')).toBe(8);
   const looks = r.followUp.filter((f) => f.status === 'open' && f.colonyIds.includes(idOf('Nuc 2')));
-  expect(looks.map((f) => f.topic).toSorted()).toEqual(['act', 'eggs-due', 'rest']);
+  expect(looks.map((f) => f.topic).toSorted()).toEqual(['act', 'bees-stay', 'eggs-due', 'rest']);
   await page.getByRole('link', { name: 'Tags' }).click();
   await expect(page.getByRole('listitem')).toHaveCount(2);
   await expect(page.getByText('ripe cell, not mated yet').first()).toBeVisible();

@@ -208,7 +208,12 @@ function needsOf(
   const awaited = before.came != null || before.cagedSince != null;
   // A doubt about the queen stands with the stories that the next inspection tells apart.
   const doubts = looked && action.id === 'look' && QUEEN_DOUBTS.has(state.notice.id);
-  const own: Need = { notice: state.notice, why: doubts ? action.why : '', by: null, action: null };
+  const own: Need = {
+    notice: state.notice,
+    why: doubts ? action.why : '',
+    by: state.notice.by ?? null,
+    action: null,
+  };
   if (isSick(state, action)) {
     const notice =
       state.notice.id === 'disease-suspected'

@@ -1,6 +1,14 @@
-import { type Apiary, changedBy, type Colony, type FollowUp, openFollowUps } from '../records/index.ts';
+import {
+  type Apiary,
+  changedBy,
+  type Colony,
+  type FollowUp,
+  openFollowUps,
+  stepsOfWork,
+} from '../records/index.ts';
 import { dayInWords, daysBetween, type Day } from '../basics/index.ts';
 import { followUpInShort, isJob, pressingLook } from '../followup/index.ts';
+import { stopBefore } from '../work/index.ts';
 import { assess, type Assessment } from './assess.ts';
 import { dateCell, emergenceOf } from '../cells/index.ts';
 
@@ -11,7 +19,15 @@ export interface HiveToday {
   readonly why: string;
   /** Where to go to do it; null where nothing is to be done. */
   readonly to: string | null;
+  /** About so long it takes. */
+  readonly minutes: number;
+  /** The last day on which it can be done; null where nothing hangs on one. */
+  readonly by: Day | null;
 }
+
+/** An inspection of a hive, and a thing done about one, in minutes (judgement). */
+const INSPECTION_MINUTES = 15;
+const JOB_MINUTES = 5;
 
 /** The day's hives, each in the order in which they should be taken. */
 export interface DaySorted {
@@ -57,7 +73,13 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
       // Food is given, and other things done, without opening the nest.
       const feed = first.notice.id === 'hungry' ? `${first.notice.words}, without opening the nest. ` : '';
       const jobs = dueJobs(own, today).map((f) => `${followUpInShort(f)}. `);
-      mustNot.push({ colony, why: `${feed}${jobs.join('')}${opening.why}${until}`, to: null });
+      mustNot.push({
+        colony,
+        why: `${feed}${jobs.join('')}${opening.why}${until}`,
+        to: null,
+        minutes: 0,
+        by: null,
+      });
       continue;
     }
     // Nothing is carried from a sick hive to a sound one: it comes last.
@@ -71,6 +93,8 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
         colony,
         why: 'Work is planned for it.',
         to: `/worksheet/${plan.id}`,
+        minutes: stopBefore(stepsOfWork(apiary, plan.id), 0).needed,
+        by: first.by,
         rank: last + (cells ?? 20),
       });
     } else if (look && look.window.earliest <= today) {
@@ -79,15 +103,26 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
         colony,
         why: late > 0 ? `${look.expect} Overdue since ${dayInWords(look.window.latest)}.` : look.expect,
         to: `/look/${look.id}`,
+        minutes: INSPECTION_MINUTES,
+        by: earlierOf(look.window.latest, first.by),
         rank: last + (cells ?? (late > 0 ? 10 : 30)),
       });
     } else if (job) {
-      must.push({ colony, why: job.expect, to: `/colonies/${colony.id}`, rank: last + JOB_RANK });
+      must.push({
+        colony,
+        why: job.expect,
+        to: `/colonies/${colony.id}`,
+        minutes: JOB_MINUTES,
+        by: job.window.latest,
+        rank: last + JOB_RANK,
+      });
     } else if (state.notice.urgent) {
       must.push({
         colony,
         why: state.notice.words,
         to: `/colonies/${colony.id}`,
+        minutes: INSPECTION_MINUTES,
+        by: first.by,
         rank: last + (cells ?? 25),
       });
     } else {
@@ -101,6 +136,8 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
               ? `Last counted ${age} days ago.`
               : 'Nothing is due; it can wait.',
         to: age === null || age > LONG_DAYS ? `/colonies/${colony.id}/count` : null,
+        minutes: INSPECTION_MINUTES,
+        by: null,
         rank: last - (age ?? 99),
       });
     }
@@ -109,6 +146,8 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
     a.rank - b.rank || a.colony.name.localeCompare(b.colony.name);
   return { must: must.toSorted(inOrder), may: may.toSorted(inOrder), mustNot };
 }
+
+const earlierOf = (a: Day, b: Day | null): Day => (b !== null && b < a ? b : a);
 
 /** Days until the first queen may be out of the cells that were seen; null without any. */
 function daysToEmergence({ frames, colony }: Assessment, today: Day): number | null {

@@ -94,7 +94,7 @@ describe('swarm cells say by when to act: the first cell is capped about day 8 (
       'Swarm cells: act by Thu 14 May',
     ],
   ])('%s', (_what, cell, words) => {
-    expect(stateOf([withCells([cell]), ...times(9, brood)]).notice).toEqual({
+    expect(stateOf([withCells([cell]), ...times(9, brood)]).notice).toMatchObject({
       id: 'swarm-cells',
       words,
       urgent: true,

@@ -1,3 +1,5 @@
+import type { Day } from '../basics/index.ts';
+
 /**
  * What is to be said of a colony in one line. Code goes by the id; the words are for people and may change.
  */
@@ -39,10 +41,17 @@ export interface Notice {
   readonly words: string;
   /** It cannot wait. */
   readonly urgent: boolean;
+  /** The last day for it, where it hangs on one. */
+  readonly by?: Day;
 }
 
 /** A notice that can wait. */
 export const calmly = (id: NoticeId, words: string): Notice => ({ id, words, urgent: false });
 
 /** A notice that cannot. */
-export const urgently = (id: NoticeId, words: string): Notice => ({ id, words, urgent: true });
+export const urgently = (id: NoticeId, words: string, by?: Day): Notice => ({
+  id,
+  words,
+  urgent: true,
+  ...(by !== undefined && { by }),
+});

@@ -84,6 +84,7 @@ export function swarmCells(
       : due <= today
         ? 'Swarm cells: act today'
         : `Swarm cells: act by ${dayInWords(due)}`,
+    due < today ? today : due,
   );
 }
 

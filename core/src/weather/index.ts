@@ -11,6 +11,7 @@ export {
   type WorkingWindow,
   workingWindows,
 } from './beeWeather.ts';
+export { type DayOfWork, dayOfWork, minutesLeft } from './dayOfWork.ts';
 export {
   dayOfHour,
   type ScaleHour,

@@ -18,6 +18,7 @@ import { Choice } from '../../ui/Choice.tsx';
 import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { Select } from '../../ui/Select.tsx';
+import { DayForetold } from '../../shared/weather/DayForetold.tsx';
 import { WaySketch } from '../../drawing/WaySketch.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { PlanPicture } from './PlanPicture.tsx';
@@ -119,6 +120,7 @@ function Planner({ colony }: { readonly colony: Colony }) {
           <Field.Root>
             <Field.Label>Day of the work</Field.Label>
             <Input type="date" bg="sheet" value={day} onChange={(e) => setDay(e.target.value)} />
+            <DayForetold day={day || today} onChange={setDay} />
           </Field.Root>
           {options['distance'] === 'away' && yards.length > 1 && (
             <Select

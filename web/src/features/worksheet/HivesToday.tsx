@@ -3,6 +3,7 @@ import { hivesToday, type HiveToday } from '@incremen/core/assessment';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { DryHours } from './DryHours.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import styles from './HivesToday.module.css';
 
@@ -13,11 +14,14 @@ export function HivesToday() {
   const { must, may, mustNot } = useMemo(() => hivesToday(apiary, today), [apiary, today]);
   if (must.length + may.length + mustNot.length === 0) return null;
   return (
-    <Box as="section" aria-label="Hives of the day" className={styles.today}>
-      <Group title="Must open" hives={must} none="Nothing has to be opened today." numbered />
-      <Group title="Must not open" hives={mustNot} none="None rests today." />
-      <Group title="May open" hives={may} none="" />
-    </Box>
+    <>
+      <DryHours must={must} />
+      <Box as="section" aria-label="Hives of the day" className={styles.today}>
+        <Group title="Must open" hives={must} none="Nothing has to be opened today." numbered />
+        <Group title="Must not open" hives={mustNot} none="None rests today." />
+        <Group title="May open" hives={may} none="" />
+      </Box>
+    </>
   );
 }
 

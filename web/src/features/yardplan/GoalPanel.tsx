@@ -10,6 +10,7 @@ import { GOAL_KINDS, newGoal } from '../../shared/goals/goalWords.ts';
 import { LimitField } from './LimitField.tsx';
 import { asked, colonyLeftOut, goalsChanged } from '../../state/plannerSlice.ts';
 import { WorkDayField } from './WorkDayField.tsx';
+import { DayForetold } from '../../shared/weather/DayForetold.tsx';
 import { NightsForetold } from '../../shared/weather/NightsForetold.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import common from '../../ui/common.module.css';
@@ -89,6 +90,7 @@ function Circumstances({ request, apiary }: { readonly request: YardPlanRequest;
       <summary className={common.summary}>Day, nights, season, order, limits</summary>
       <Box display="grid" gap={3} pt={2} fontSize="sm">
         <WorkDayField day={request.day} today={today} onChange={(day) => dispatch(asked({ day }))} />
+        <DayForetold day={request.day} onChange={(day) => dispatch(asked({ day }))} />
         <Choice
           label="Nights to come"
           value={request.nights}

@@ -42,7 +42,7 @@ export function senseOf(report: WeatherReport, now: string): WeatherSense {
 const oClock = (hour: number) => `${String(hour).padStart(2, '0')}:00`;
 
 /** "11:00 to 17:00". */
-const windowInWords = (w: WorkingWindow) => `${oClock(w.fromHour)} to ${oClock(w.toHour + 1)}`;
+export const windowInWords = (w: WorkingWindow) => `${oClock(w.fromHour)} to ${oClock(w.toHour + 1)}`;
 
 /** When hives can be opened, in one line: today, or the next day on which they can. */
 export function workInWords({ windows }: WeatherSense, today: Day): string {
