@@ -132,6 +132,40 @@ describe('a union', () => {
     );
   });
 
+  it('is not proposed with a colony that stays shut for a virgin, and says so where she is chosen all the same', () => {
+    const yard = new WeakYard(FULL_OF_BROOD);
+    const rest = (colony: Colony) => {
+      const window = { earliest: '2026-05-10', likely: '2026-05-10', latest: '2026-05-25' };
+      const id = yard.newId();
+      yard.apiary = {
+        ...yard.apiary,
+        followUp: {
+          ...yard.apiary.followUp,
+          [id]: {
+            id,
+            workId: null,
+            colonyIds: [colony.id],
+            kind: 'hands-off',
+            topic: 'rest',
+            window,
+            expect: 'A virgin flies and mates.',
+            status: 'open',
+          },
+        },
+      };
+    };
+    const first = planned(yard, 'combine')?.units.find(
+      (u) => u.facts !== undefined && u.facts.colony.id !== yard.weak.id,
+    );
+    if (!first) throw new Error('no union');
+    rest(first.facts.colony);
+    const other = planned(yard, 'combine')?.units.map((u) => u.facts.colony.id) ?? [];
+    expect(other).toHaveLength(2);
+    expect(other).not.toContain(first.facts.colony.id);
+    const chosen = planned(yard, 'combine', { partnerId: first.facts.colony.id });
+    expect(chosen?.cautions[0]).toMatch(new RegExp(`^${first.facts.colony.name} is to stay shut today`));
+  });
+
   describe('of two small units', () => {
     const food = bothSides({ honey: 7, drawn: 3 }, 2);
     const nest = bothSides({ eggs: 1, open: 2, capped: 3, honey: 3, beeBread: 1 }, 7);

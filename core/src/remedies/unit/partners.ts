@@ -21,10 +21,14 @@ export interface Gift {
 const mayGo = (f: PlacedFrame) =>
   f.reading !== null && f.box.role === 'brood' && !f.reading.body.queenSeen && !hasLiveCell(readingOf(f));
 
-/** Healthy colonies of the same operation with a laying queen, those of the same yard first, the strongest first. */
+/** Another colony that may be opened today, as far as is known healthy. */
+const isAtHand = (o: UnitFacts, facts: UnitFacts): boolean =>
+  o.colony.id !== facts.colony.id && !o.sick && o.counted && o.shut === null;
+
+/** Healthy colonies with a laying queen that may be opened, those of the same yard first, the strongest first. */
 export function giversFor(facts: UnitFacts, others: readonly UnitFacts[]): UnitFacts[] {
   return others
-    .filter((o) => o.colony.id !== facts.colony.id && !o.sick && o.counted && layingChance(o) > 0.6)
+    .filter((o) => isAtHand(o, facts) && layingChance(o) > 0.6)
     .toSorted(
       (a, b) =>
         Number(b.yardId === facts.yardId) - Number(a.yardId === facts.yardId) ||
@@ -157,7 +161,7 @@ export function unionOfAll(units: readonly [UnitFacts, ...UnitFacts[]], on: Day)
 /** The union that leaves most colonies; null when there is nobody healthy to unite with. */
 export function bestUnion(facts: UnitFacts, others: readonly UnitFacts[], on: Day): Union | null {
   const unions = others
-    .filter((o) => o.colony.id !== facts.colony.id && !o.sick && o.counted)
+    .filter((o) => isAtHand(o, facts))
     .filter((o) => layingChance(o) > 0.6 || layingChance(facts) > 0.6)
     .map((o): Union => ({ partner: o, ...unionOfAll([facts, o], on) }));
   const near = (u: Union) => (u.partner.yardId === facts.yardId ? 0.05 : 0);

@@ -8,6 +8,7 @@ import {
   queenOf,
   type PlacedFrame,
 } from '../../records/index.ts';
+import { assess } from '../../assessment/index.ts';
 import { WORKER_STAGE_DAYS } from '../../brood/index.ts';
 import { addDays, yearOf, type Day } from '../../basics/index.ts';
 import { workerCellsPerFrame } from '../../comb/index.ts';
@@ -51,6 +52,8 @@ export interface UnitFacts {
   /** Open brood dries out: it has too few bees for the brood that it has. */
   readonly drying: boolean;
   readonly counted: boolean;
+  /** Why it stays shut today, in words: a virgin on her flights, winter, robbers; null where it may be opened. */
+  readonly shut: string | null;
   /** Its queen is past the seasons that queens are kept for: the season she is in; null otherwise. */
   readonly pastSeason: number | null;
 }
@@ -61,6 +64,7 @@ export function unitFacts(apiary: Apiary, colony: Colony, day: Day, outside: Out
   const { frames } = state;
   const { belief, looks, before } = queenBeliefOf(apiary, colony, day);
   const drying = dryingBrood(apiary, colony, day);
+  const { opening } = assess(apiary, colony, day);
   const { strength } = state;
   const { eggs, open, capped, emerging, drawn } = strength.frames;
   return {
@@ -84,6 +88,7 @@ export function unitFacts(apiary: Apiary, colony: Colony, day: Day, outside: Out
     sick: suspectedDisease(apiary, colony, day) !== null || drying === 'unexamined',
     drying: drying !== null,
     counted: nestOf(frames).length > 0 && state.countAgeDays !== null,
+    shut: opening.may || opening.because === 'health' ? null : opening.why,
     pastSeason: pastSeason(apiary, colony, day),
   };
 }

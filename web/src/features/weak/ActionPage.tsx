@@ -253,7 +253,9 @@ function UnionChoices({
   readonly choice: ActionChoice;
   readonly onChange: (choice: ActionChoice) => void;
 }) {
-  const others = all.filter((o) => o.colony.id !== facts.colony.id && !o.sick);
+  const others = all.filter(
+    (o) => o.colony.id !== facts.colony.id && !o.sick && (o.shut === null || o === partner),
+  );
   const alsoIds = choice.alsoIds ?? [];
   const also = others.filter((o) => alsoIds.includes(o.colony.id));
   const united = [facts, partner, ...also];
