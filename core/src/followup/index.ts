@@ -1,4 +1,4 @@
-export { agendaOf, type Clash, clashesOf, type Reschedule, reschedulesFor } from './agenda.ts';
+export { type Clash, clashesOf, type Reschedule, reschedulesFor } from './clashes.ts';
 export { datedByLooks } from './datedByLooks.ts';
 export {
   hivedSwarmLooks,

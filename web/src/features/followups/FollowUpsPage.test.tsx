@@ -17,7 +17,7 @@ const section = (title: string) =>
 
 /** The demonstration with only these of its follow-ups, changed. */
 function only(change: (f: FollowUp) => Partial<FollowUp>): Apiary {
-  const [first] = openFollowUps(apiary);
+  const first = openFollowUps(apiary).find((f) => f.kind === 'look' && f.colonyIds.includes(campion));
   if (!first) throw new Error('nothing is open in the demonstration');
   return { ...apiary, followUp: { [first.id]: { ...first, ...change(first) } } };
 }
@@ -45,9 +45,9 @@ describe('follow-ups', () => {
         only(() => ({ kind: 'look', window })),
       ),
     );
-    const headings = screen.getAllByRole('heading', { level: 2 }).map((h) => h.textContent ?? '');
-    expect(headings.filter((h) => h.startsWith(day))).toHaveLength(1);
-    expect(screen.getByText(new RegExp(`^${words}`))).toBeTruthy();
+    const own = screen.getByText(new RegExp(`^${words}`)).closest('section');
+    const heading = within(own as HTMLElement).getByRole('heading', { level: 2 });
+    expect(heading.textContent).toMatch(new RegExp(`^${day}`));
   });
 
   it('of hands-off days stand apart, and cannot be recorded', () => {
@@ -96,6 +96,14 @@ describe('follow-ups', () => {
     ).toContain('First eggs');
   });
 
+  it('have what a colony needs though nobody filed it, in the words of the board', () => {
+    renderView(<FollowUpsPage />);
+    const need = screen.getByText('Swarm cells: act by Sat 16 May').closest('li');
+    expect(within(need as HTMLElement).getByRole('link', { name: 'See Sorrel' })).toBeTruthy();
+    const day = need?.closest('section');
+    expect(within(day as HTMLElement).getByRole('heading').textContent).toMatch(/^Sat 16 May/);
+  });
+
   it('point out a look that falls into days of rest', () => {
     renderView(
       <FollowUpsPage />,
@@ -113,7 +121,7 @@ describe('follow-ups', () => {
   });
 
   it('say how they come about when there are none', () => {
-    renderView(<FollowUpsPage />, demoStore([], { ...apiary, followUp: {} }));
+    renderView(<FollowUpsPage />, demoStore([], { ...apiary, colony: {}, followUp: {} }));
     expect(screen.getByText(/^Nothing is due\./)).toBeTruthy();
     expect(screen.queryByRole('region', { name: 'Lanes by colony' })).toBeNull();
   });

@@ -1,7 +1,8 @@
 import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
 import { addDays, dayInWords, type Day } from '@incremen/core/basics';
 import { openFollowUps, type Apiary, type FollowUp } from '@incremen/core/records';
-import { followUpInShort, agendaOf, isJob } from '@incremen/core/followup';
+import { agendaOf, type AgendaNeed } from '@incremen/core/assessment';
+import { followUpInShort, isJob } from '@incremen/core/followup';
 import { API_PATHS } from '@incremen/contract';
 import { CalendarPlus, HeartPulse } from 'lucide-react';
 import { Fragment, useMemo } from 'react';
@@ -45,7 +46,7 @@ export function FollowUpsPage() {
         )}
       </PageHeader>
       <Warnings moves={moves} clashes={clashes} />
-      {open.length === 0 ? (
+      {open.length === 0 && agenda.length === 0 ? (
         <Text maxW="34rem">
           Nothing is due. Do a split or save an inspection, and the next inspections and hands-off days appear
           here.
@@ -54,6 +55,7 @@ export function FollowUpsPage() {
         <>
           <Box
             as="section"
+            hidden={colonies.length === 0}
             overflowX="auto"
             w={{ base: '100%', md: 'fit-content' }}
             maxW="100%"
@@ -95,6 +97,9 @@ export function FollowUpsPage() {
                   {yards > 1 && `, ${apiary.yard[a.yardId]?.name ?? ''}`}
                 </SectionHeading>
                 <Box as="ul" listStyleType="none" display="grid" gap={2}>
+                  {a.needs.map((n) => (
+                    <NeedItem key={`${n.colony.id} ${n.need.notice.id}`} {...n} />
+                  ))}
                   {a.followUps.map((f) => (
                     <FollowUpItem key={f.id} followUp={f} apiary={apiary} today={today} />
                   ))}
@@ -116,6 +121,39 @@ export function FollowUpsPage() {
       )}
       <QueensComing lanes={lanes} />
     </Box>
+  );
+}
+
+/** What a colony needs without anybody having filed it: as the board and its own page say. */
+function NeedItem({ colony, need: { notice, why } }: AgendaNeed) {
+  return (
+    <Flex
+      as="li"
+      gap={3}
+      align="center"
+      bg="sheet"
+      borderWidth="1px"
+      borderLeftWidth="5px"
+      borderLeftColor="alarm"
+      borderRadius="lg"
+      px={3}
+      py={2}
+    >
+      <Box flex="1">
+        <Text fontWeight="700">{colony.name}</Text>
+        <Text>{notice.words}</Text>
+        {why !== '' && (
+          <Text fontSize="sm" color="inkSoft">
+            {why}
+          </Text>
+        )}
+      </Box>
+      <Button asChild variant="outline">
+        <Link to={`/colonies/${colony.id}`} aria-label={`See ${colony.name}`}>
+          See
+        </Link>
+      </Button>
+    </Flex>
   );
 }
 

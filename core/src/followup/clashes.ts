@@ -1,46 +1,7 @@
 import { type Apiary, type FollowUp, openFollowUps, placeOf } from '../records/index.ts';
 import { addDays, dayInWords, daysBetween, type Day, listInWords, type Window } from '../basics/index.ts';
 import type { QueenLane } from './queenLane.ts';
-import { isInspection, isJob } from './topics.ts';
-
-/** What is due on one day in one yard. */
-export interface AgendaDay {
-  readonly day: Day;
-  readonly yardId: string;
-  readonly followUps: readonly FollowUp[];
-}
-
-/** Looks by day and yard: what is overdue stands under today, first; then by the likely day. */
-export function agendaOf(apiary: Apiary, today: Day): AgendaDay[] {
-  const groups = new Map<string, { day: Day; yardId: string; followUps: FollowUp[] }>();
-  const open = openFollowUps(apiary);
-  const rests = new Set(
-    open.flatMap((f) =>
-      f.kind === 'hands-off' && f.window.earliest <= today && today <= f.window.latest ? f.colonyIds : [],
-    ),
-  );
-  // An inspection whose days are over is not made up for while its colony rests: the next one tells.
-  const overtaken = (f: FollowUp) =>
-    !isJob(f) && f.window.latest < today && f.colonyIds.every((id) => rests.has(id));
-  for (const f of open.filter((g) => g.kind === 'look' && !overtaken(g))) {
-    const colony = apiary.colony[f.colonyIds[0] ?? ''];
-    const yardId = (colony && placeOf(apiary, colony).yard?.id) ?? '';
-    const day = f.window.likely < today ? today : f.window.likely;
-    const key = `${day} ${yardId}`;
-    const group = groups.get(key) ?? { day, yardId, followUps: [] };
-    group.followUps.push(f);
-    groups.set(key, group);
-  }
-  const overdue = (f: FollowUp) => f.window.latest < today;
-  return [...groups.values()]
-    .map((g) => ({
-      ...g,
-      followUps: g.followUps.toSorted(
-        (a, b) => Number(overdue(b)) - Number(overdue(a)) || a.window.latest.localeCompare(b.window.latest),
-      ),
-    }))
-    .toSorted((a, b) => a.day.localeCompare(b.day) || a.yardId.localeCompare(b.yardId));
-}
+import { isInspection } from './topics.ts';
 
 /** Things in one yard that get in each other's way. */
 export interface Clash {

@@ -3,7 +3,7 @@ import { openFollowUps } from '../records/views.ts';
 import { PartYard } from '../testing/partYard.ts';
 import { cells, NO } from '../testing/queenLooks.ts';
 import type { FollowUp } from '../records/records.ts';
-import { agendaOf, clashesOf, reschedulesFor } from './agenda.ts';
+import { clashesOf, reschedulesFor } from './clashes.ts';
 import { pastLast, planBOf } from './planB.ts';
 import { queenLane, type QueenLane } from './queenLane.ts';
 
@@ -64,36 +64,7 @@ describe('plan B', () => {
   });
 });
 
-describe('the agenda', () => {
-  it('has what is overdue under today, first', () => {
-    const yard = new PartYard(LOST);
-    watched(yard, '2026-05-12', 'rhythm');
-    watched(yard, '2026-05-20', 'act');
-    const [today, later] = agendaOf(yard.apiary, '2026-05-16');
-    expect(today).toMatchObject({ day: '2026-05-16', yardId: yard.yardId });
-    expect(today?.followUps[0]?.window.latest).toBe('2026-05-12');
-    expect(later?.day).toBe('2026-05-20');
-  });
-
-  it('makes up for no missed inspection while the colony rests; a job that is due stays due', () => {
-    const yard = new PartYard(LOST);
-    watched(yard, '2026-05-12', 'rhythm');
-    yard.run({
-      type: 'fileFollowUp',
-      followUp: {
-        ...watched(yard, '2026-05-14', 'take-out'),
-        id: yard.newId(),
-        kind: 'hands-off',
-        topic: 'rest',
-        window: { earliest: '2026-05-15', likely: '2026-05-18', latest: '2026-05-21' },
-      },
-    });
-    const topics = (day: string) =>
-      agendaOf(yard.apiary, day).flatMap((d) => d.followUps.map((f) => f.topic));
-    expect(topics('2026-05-16')).toEqual(['take-out']);
-    expect(topics('2026-05-22')).toEqual(['rhythm', 'take-out']);
-  });
-
+describe('clashes', () => {
   it('points out a look in the days of rest', () => {
     const yard = new PartYard(LOST);
     watched(yard, '2026-05-28');
