@@ -10,8 +10,9 @@ const lost = (day: string) => ({
     partIds: ['a'],
     emergence: null,
   },
+  broodGiven: [],
 });
-const whole = { separation: null };
+const whole = { separation: null, broodGiven: [] };
 
 // Worked by hand from 3 days to hatching, 8 to capping and 16 to emergence (Winston 1987, from memory).
 describe('the age of a cell', () => {

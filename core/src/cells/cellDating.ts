@@ -22,24 +22,46 @@ export const cappingOf = ({ egg }: Pick<CellAge, 'egg'>): Window => shiftWindow(
 
 /**
  * Dates a cell by every clock that is known: what it looked like, the age of its larva, and the day on which its part
- * lost its queen, after which bees begin emergency cells on larvae that are there. Where two clocks agree, the narrower
+ * lost its queen, or was given eggs, after which bees begin emergency cells on larvae that are there. Where two clocks agree, the narrower
  * window rules; a cell that cannot come from that loss, as a swarm cell that was there before, is dated by its looks.
  *
  * @returns null for a cell in which nothing lives
  */
-export function dateCell(cell: CellFinding, seenOn: Day, colony: Pick<Colony, 'separation'>): CellAge | null {
+export function dateCell(
+  cell: CellFinding,
+  seenOn: Day,
+  colony: Pick<Colony, 'separation' | 'broodGiven'>,
+): CellAge | null {
   const emerges = emergenceFromCells([cell], seenOn);
   if (!emerges) return null;
   const seen: CellAge = {
     egg: shiftWindow(emerges, -EMERGES),
     datedBy: cell.larvaAgeDays === undefined ? 'stage' : 'larva',
   };
-  const { separation } = colony;
-  const isEmergency = separation && separation.queen !== 'here' && separation.emergence === null;
-  if (!isEmergency || seenOn < separation.day) return seen;
-  const egg = overlap(seen.egg, shiftWindow(emergencyEmergence(separation.day), -EMERGES));
+  const clock = clockOf(colony, seenOn);
+  if (!clock) return seen;
+  const egg = overlap(seen.egg, shiftWindow(emergencyEmergence(clock.day), -EMERGES));
   if (!egg || daysIn(egg) >= daysIn(seen.egg)) return seen;
-  return { egg, datedBy: 'queen-lost' };
+  return { egg, datedBy: clock.by };
+}
+
+/** From the day on which young brood was given cells on it stand for so many days, and then they have emerged. */
+const CELLS_OF_GIFT = EMERGES - 1;
+
+/** The day from which bees raise emergency cells: that on which the queen was lost, or later eggs given to a part without one. */
+function clockOf(
+  { separation, broodGiven }: Pick<Colony, 'separation' | 'broodGiven'>,
+  seenOn: Day,
+): { readonly day: Day; readonly by: 'queen-lost' | 'eggs-given' } | null {
+  const gift = broodGiven.findLast(
+    (g) => g.young && g.day <= seenOn && daysBetween(g.day, seenOn) <= CELLS_OF_GIFT,
+  );
+  const lost =
+    separation && separation.queen !== 'here' && separation.emergence === null && seenOn >= separation.day
+      ? separation.day
+      : null;
+  if (gift && (lost === null || gift.day > lost)) return { day: gift.day, by: 'eggs-given' };
+  return lost === null ? null : { day: lost, by: 'queen-lost' };
 }
 
 const daysIn = ({ earliest, latest }: Window) => daysBetween(earliest, latest);

@@ -41,7 +41,7 @@ describe('a colony brought to the day of the work', () => {
       FULL_BOX.map((c, i) => (i === 3 ? withCells(c, 'capped', 2) : c)),
     );
     if (!result.ok) throw new Error('not prepared');
-    expect(result.value.donor.cells).toEqual([{ kind: 'capped', count: 2 }]);
+    expect(result.value.donor.cells).toMatchObject([{ kind: 'capped', count: 2, stage: 'tender' }]);
   });
 
   it('is refused before its count, with the remedy', () => {

@@ -1,3 +1,4 @@
+import { cellsOf } from '../../cells/index.ts';
 import { treatmentFirst } from '../../colony/index.ts';
 import { daysBetween, type Day, failure, success, type Result } from '../../basics/index.ts';
 import {
@@ -94,7 +95,7 @@ export function prepareDonor(apiary: Apiary, colony: Colony, day: Day): Result<P
         excluderBelow: b.excluderBelow,
       })),
       frames,
-      cells: placed.flatMap((p) => p.reading?.body.cells ?? []),
+      cells: cellsOf(apiary, colony, day).filter((c) => c.stage !== 'over'),
       countedOn: counted,
     },
   });

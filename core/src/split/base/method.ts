@@ -2,7 +2,8 @@ import type { Place } from '../../handling/index.ts';
 import type { Weighing } from './fit.ts';
 import type { MethodId, FollowUpTopic, StepDraft } from '../../records/index.ts';
 import type { Day, Window } from '../../basics/index.ts';
-import type { FrameSizeId, CellFinding } from '../../comb/index.ts';
+import type { LedgerLine } from '../../cells/index.ts';
+import type { FrameSizeId } from '../../comb/index.ts';
 import type { Distance } from '../../brood/index.ts';
 import type { Choice, PlanFrame, PartMeasure } from './measure.ts';
 import type { PlanRule } from './rules.ts';
@@ -36,8 +37,8 @@ export interface Donor {
   /** Bottom first. */
   readonly boxes: readonly DonorBox[];
   readonly frames: readonly PlanFrame[];
-  /** All cells seen, for dating. */
-  readonly cells: readonly CellFinding[];
+  /** Its live queen cells, as every page dates them. */
+  readonly cells: readonly LedgerLine[];
   readonly countedOn: Day;
 }
 

@@ -1,6 +1,6 @@
-import { emergenceFromCells, emergencyEmergence } from '../../brood/index.ts';
+import { emergencyEmergence } from '../../brood/index.ts';
 import type { DonorFrames } from './donorFrames.ts';
-import type { MethodInput, Setup } from '../base/method.ts';
+import type { Donor, MethodInput, Setup } from '../base/method.ts';
 
 /**
  * The new part in a box that is brought: every frame hangs in the old hive until it is carried over.
@@ -25,13 +25,23 @@ export function broughtBox(
   };
 }
 
-/** When the queen is out that is raised from cells which are there or, without any, from eggs of that day. */
+/**
+ * When the queen is out that is raised from cells which are there or, without any, from eggs of that day: the first of all,
+ * or of those that are left in it.
+ *
+ * @param left - which cells are left, where others are cut; all of them where none of these is there
+ */
 export function datedByCells(
   { donor, day }: MethodInput,
   frames: DonorFrames,
+  left: (cell: Donor['cells'][number]) => boolean = () => true,
 ): Pick<Setup, 'emergence' | 'fromCells'> {
+  const firstOf = (cells: Donor['cells']) =>
+    cells
+      .map((c) => c.emerges)
+      .toSorted((a, b) => a.likely.localeCompare(b.likely) || a.earliest.localeCompare(b.earliest))[0];
   return {
-    emergence: emergenceFromCells(donor.cells, donor.countedOn) ?? emergencyEmergence(day),
+    emergence: firstOf(donor.cells.filter(left)) ?? firstOf(donor.cells) ?? emergencyEmergence(day),
     fromCells: frames.hasCells,
   };
 }

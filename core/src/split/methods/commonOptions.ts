@@ -1,7 +1,7 @@
 import type { MethodOption } from '../base/method.ts';
 
 /** Same yard or away. */
-export const DISTANCE_OPTION: MethodOption = {
+export const DISTANCE_OPTION = {
   id: 'distance',
   question: 'Where does the new part go?',
   schools: [
@@ -17,6 +17,20 @@ export const DISTANCE_OPTION: MethodOption = {
     },
   ],
   default: 'same-yard',
+} as const satisfies MethodOption;
+
+/** Both parts on either side of the old stand: the field bees, coming home to the middle, divide. */
+export const BESIDE_OPTION: MethodOption = {
+  ...DISTANCE_OPTION,
+  schools: [
+    DISTANCE_OPTION.schools[0],
+    {
+      id: 'beside',
+      label: 'Left and right of the old place',
+      why: 'The field bees come home to the middle and divide. Move the weaker nearer when they do not.',
+    },
+    DISTANCE_OPTION.schools[1],
+  ],
 };
 
 /** How much brood bees can cover on the nights to come. */

@@ -1,4 +1,4 @@
-import { isLiveCell, type FrameSizeId } from '../../comb/index.ts';
+import type { FrameSizeId } from '../../comb/index.ts';
 import { isDroneComb, temperOf } from '../../brood/index.ts';
 import { fitsInto, type PlanFrame } from '../base/measure.ts';
 import type { Donor } from '../base/method.ts';
@@ -38,7 +38,7 @@ export function donorFrames(donor: Donor): DonorFrames {
     all,
     fits,
     queenAt,
-    hasCells: donor.cells.some((c) => isLiveCell(c.kind)),
+    hasCells: donor.cells.length > 0,
     free,
     freeWithDrones,
     shakable: free.filter((i) => temperOf(frame(i).reading) === 'open-brood'),

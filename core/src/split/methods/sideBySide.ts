@@ -62,7 +62,10 @@ function setUp(input: MethodInput): Setup {
     shakable: [],
     maxShakes: 0,
     ...broughtBox(frames, frames.slots, queenGoes),
-    ...datedByCells(input, frames),
+    // Inspections follow the cell that is left, not those that are cut.
+    ...datedByCells(input, frames, (c) =>
+      chosen(sideBySide, input, 'cells') === 'one-open' ? c.kind === 'charged' || c.kind === 'open' : true,
+    ),
     ...withSupers(donor, broughtBox(frames, frames.slots, queenGoes)),
   };
 }

@@ -15,8 +15,9 @@ describe('second split on spare cells', () => {
   it('says how many are missing when all sit on one comb, and offers to cut them out', () => {
     const oneComb = FULL_BOX.map((c, i) => (i === 5 ? withCells(c, 'capped', 5) : c));
     expect(methodPlan('spare-cells', [oneComb]).broken).toHaveLength(1);
+    // Capped, and nobody knows since when: by their looks they open in four days, and bear no knife before Sunday.
     const cut = methodPlan('spare-cells', [oneComb], { cells: 'cut-out' });
-    expect(cut.broken).toEqual([]);
+    expect(cut.broken).toEqual(['cells-ripe']);
     expect(cut.texts).toMatch(/thumb’s width of comb/);
   });
 

@@ -1,13 +1,21 @@
 import { METHOD_NAMES } from '../../records/index.ts';
 import { COMMON_CAUTIONS, droneCautions } from './cautions.ts';
 import { endingSteps } from './closing.ts';
-import { DISTANCE_OPTION, FEED_OPTION, NIGHTS_OPTION } from './commonOptions.ts';
+import { BESIDE_OPTION, FEED_OPTION, NIGHTS_OPTION } from './commonOptions.ts';
 import { beeBreadRule, beesRule, cellsRule, coverRule, storesRule } from './commonRules.ts';
 import { broughtBox, datedByCells } from './broughtBox.ts';
 import { donorFrames } from './donorFrames.ts';
 import { queenLooks } from './lookTexts.ts';
 import { nucKit } from './kits.ts';
-import { chosen, needsFeed, type MethodInput, type Setup, type SplitMethod } from '../base/method.ts';
+import type { PlanRule } from '../base/rules.ts';
+import {
+  chosen,
+  needsFeed,
+  type Donor,
+  type MethodInput,
+  type Setup,
+  type SplitMethod,
+} from '../base/method.ts';
 import { hiveSteps } from '../base/hiveSteps.ts';
 
 function setUp(input: MethodInput): Setup {
@@ -19,12 +27,13 @@ function setUp(input: MethodInput): Setup {
   const fresh = { at: 'fresh', name: newName } as const;
   const why = 'Two good cells: one may fail, or be lost in handling.';
   return {
-    distance: chosen(spareCells, input, 'distance') === 'away' ? 'away' : 'same-yard',
+    distance: distanceOf(input),
     queen: ['elsewhere', 'elsewhere'],
     rules: [
       cellsRule(old, 2, why),
       // Cells that are cut out are pressed into a comb of the new part, wherever they hung.
       cellsRule(fresh, cutOut ? 0 : 2, why),
+      ...(cutOut ? [ripeRule(donor)] : []),
       beesRule(old, rules.minBeesNewPart, 'It must warm cells through the night.'),
       beesRule(fresh, rules.minBeesNewPart, 'Field bees fly home, and cells need steady warmth.'),
       coverRule(old, rules, cold),
@@ -45,6 +54,28 @@ function setUp(input: MethodInput): Setup {
   };
 }
 
+/** Cut out before they are ripe, pupae are jarred to death or chilled. */
+function ripeRule({ cells }: Donor): PlanRule {
+  const tender = cells.filter((c) => c.stage === 'open' || c.stage === 'tender');
+  return {
+    id: 'cells-ripe',
+    label: 'Cells too young to be cut out',
+    unit: 'cells',
+    sense: 'atMost',
+    threshold: 0,
+    nearWithin: 0,
+    price: 500,
+    why: 'Only ripe ones, two or three days before they open, bear the knife.',
+    value: () => tender.reduce((n, c) => n + c.count, 0),
+    mend: () => tender[0]?.move ?? '',
+  };
+}
+
+function distanceOf(input: MethodInput): Setup['distance'] {
+  const said = chosen(spareCells, input, 'distance');
+  return said === 'away' || said === 'beside' ? said : 'same-yard';
+}
+
 /** A queenless part with many cells divided once more. */
 export const spareCells: SplitMethod = {
   id: 'spare-cells',
@@ -52,7 +83,8 @@ export const spareCells: SplitMethod = {
   aim: 'Turns cells that would be removed into one more colony: a queenless part is divided, two good cells in each.',
   season:
     'About day 7 after a split, when cells are capped and none can be made any more, before the first opens.',
-  needs: 'A queenless part with at least four good cells on two combs, and bees for two.',
+  needs:
+    'A queenless part with at least four good cells on two combs, and bees and food for two. Brood it need not have.',
   shares: 'Cells, brood, bees and food are halved; the part on the old stand keeps the field bees.',
   skips: 'No queen is looked for: there is none.',
   options: [
@@ -73,7 +105,7 @@ export const spareCells: SplitMethod = {
       ],
       default: 'on-comb',
     },
-    DISTANCE_OPTION,
+    BESIDE_OPTION,
     NIGHTS_OPTION,
     FEED_OPTION,
   ],
@@ -90,13 +122,18 @@ export const spareCells: SplitMethod = {
   ],
   fit: (w) =>
     w
-      .needs(2 * w.rules.minBeesNewPart + 1, 2)
+      // Its brood is nearly all out by the time its cells are: bees, cells and food are what is divided.
+      .needs(2 * w.rules.minBeesNewPart + 1, 0)
       .raisesQueen()
       .never(w.now.queen !== 'gone', 'It has a queen: with cells beside her, move her out first.')
       .never(w.now.cells === 'none', 'There are no cells.')
       .never(
         w.now.cellCount > 0 && w.now.cellCount < 4,
         `Four good cells are needed, two for each; there are ${w.now.cellCount}.`,
+      )
+      .never(
+        w.now.stores < w.rules.minStoresNoField + w.rules.minStoresOnStand,
+        `${Math.round(10 * w.now.stores) / 10} frames of stores, where two parts want ${w.rules.minStoresNoField + w.rules.minStoresOnStand}: feed it first.`,
       )
       .good(
         w.now.cells === 'capped',
@@ -111,6 +148,7 @@ export const spareCells: SplitMethod = {
     const { donor, newName } = input;
     const away = setup.distance === 'away';
     const cutOut = chosen(spareCells, input, 'cells') === 'cut-out';
+    const beside = setup.distance === 'beside';
     return [
       {
         kind: 'prepare',
@@ -143,6 +181,17 @@ export const spareCells: SplitMethod = {
               text: `Cut two cells out and press them into a comb of ${newName}`,
               detail:
                 'A thumb’s width of comb around each, upright, tip free. Only when ripe, two or three days before they open.',
+            },
+          ]
+        : []),
+      ...(beside
+        ? [
+            {
+              kind: 'lift' as const,
+              units: ['stay', 'new'] as const,
+              text: `Set ${donor.name} half its width aside, ${newName} as far on the other side`,
+              detail:
+                'Level and gently, for the cells: both entrances as far from the old place, facing as it did.',
             },
           ]
         : []),

@@ -23,7 +23,7 @@ const MOST = 4;
 
 /**
  * Works out the ways that look best, so that none is praised whose plan breaks a rule. Where a part loses too many field
- * bees and there is a second yard, it is tried there too.
+ * bees it is tried beside the old place, and in the second yard where there is one; where all cells are on one comb, cut out.
  */
 export function tryOut(
   apiary: Apiary,
@@ -39,10 +39,14 @@ export function tryOut(
   );
   for (const method of worth.slice(0, MOST)) {
     const options = optionsFor(method.id, now);
-    const tries = [
-      options,
-      ...(now.secondYard && asksFor(method, 'distance', 'away') ? [{ ...options, distance: 'away' }] : []),
+    const where = [
+      {},
+      ...(asksFor(method, 'distance', 'beside') ? [{ distance: 'beside' }] : []),
+      ...(now.secondYard && asksFor(method, 'distance', 'away') ? [{ distance: 'away' }] : []),
     ];
+    const tries = (asksFor(method, 'cells', 'cut-out') ? [{}, { cells: 'cut-out' }] : [{}]).flatMap((cut) =>
+      where.map((w) => ({ ...options, ...cut, ...w })),
+    );
     let best: Trial | null = null;
     for (const said of tries) {
       const trial = { options: said, shortOf: shortOf(apiary, colonyId, method, said, day, newId) };
@@ -82,15 +86,20 @@ function shortOf(
 /** Two decimals for small figures: more is not in a count by eye. */
 const figure = (n: number) => String(Math.abs(n) < 3 ? Math.round(n * 100) / 100 : Math.round(n * 10) / 10);
 
-const AWAY = {
-  speaksFor: true,
-  text: 'Worked out with the new part taken to the other yard: beside it too many field bees would fly home.',
+/** Where the new part stands that it goes at all. */
+const ELSEWHERE: Readonly<Record<string, FitReason>> = {
+  away: {
+    speaksFor: true,
+    text: 'Worked out with the new part taken to the other yard: beside it too many field bees would fly home.',
+  },
+  beside: {
+    speaksFor: true,
+    text: 'Worked out with both parts left and right of the old place, so that the field bees divide.',
+  },
 };
 
-const withReason = (r: RankedMethod, reason: FitReason): RankedMethod => ({
-  ...r,
-  fit: { ...r.fit, reasons: [reason, ...r.fit.reasons] },
-});
+const withReason = (r: RankedMethod, reason: FitReason | undefined): RankedMethod =>
+  reason ? { ...r, fit: { ...r.fit, reasons: [reason, ...r.fit.reasons] } } : r;
 
 /**
  * The advice once the ways were worked out: one that falls short is not worth a split, says by how much, and stands
@@ -101,7 +110,7 @@ export function afterTrials({ ranked, waitBecause }: MethodAdvice, trials: Trial
     const trial = trials[r.method.id];
     if (!trial) return r;
     const short = trial.shortOf;
-    if (short.length === 0) return trial.options['distance'] === 'away' ? withReason(r, AWAY) : r;
+    if (short.length === 0) return withReason(r, ELSEWHERE[trial.options['distance'] ?? '']);
     const text = `Worked out for the colony as it stands, it falls short. ${short.join('. ')}.`;
     const told = withReason(r, { speaksFor: false, text });
     return { ...told, fit: { ...told.fit, score: Math.min(r.fit.score, WORTH_IT - 1) } };
