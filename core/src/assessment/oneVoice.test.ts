@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addDays, type Day } from '../basics/day.ts';
 import { bothSides } from '../comb/contents.ts';
-import { judgeLook } from '../decide/deciders/looking.ts';
+import { judgeLook } from '../decide/deciders/judgingInspection.ts';
 import type { Evidence } from '../records/bodies/evidence.ts';
 import { applyChanges } from '../records/change.ts';
 import type { Command } from '../records/commands.ts';

@@ -100,6 +100,9 @@ function parted(before: PartBefore, lostDay: Day, keeper: KeeperLikelihoods): Co
 /** Emergency cells on eggs and young larvae that were given: seen from day 2 on, out on day 12. */
 const ON_GIFT = { cells: 2, out: 12 } as const;
 
+/** Eggs are given where a queen is doubted: a colony that got them is so many times likelier to have had none (judgement). */
+const GIVEN_WHERE_DOUBTED = 6;
+
 /** A colony without a queen that gets eggs raises one from them, or does not; any other leaves them alone. */
 function raisedFromGift(
   course: Course,
@@ -108,12 +111,15 @@ function raisedFromGift(
   keeper: KeeperLikelihoods,
 ): Course[] {
   if (course.stateOn(on) !== 'hopeless') return [course];
+  // Of a part that is known to have none nothing is doubted.
+  const doubted = before.separatedOn === null ? GIVEN_WHERE_DOUBTED : 1;
+  const prior = course.prior * doubted;
   const out = on + ON_GIFT.out;
   return [
     ...youngQueenCourses(
       {
         id: `${course.id}, raised from a gift`,
-        prior: course.prior * keeper.raisesCells,
+        prior: prior * keeper.raisesCells,
         emerged: out,
         cells: { from: on + ON_GIFT.cells, to: out },
         old: course.laying.filter((l) => l.by === 'queen'),
@@ -124,6 +130,6 @@ function raisedFromGift(
       keeper,
       COARSE,
     ),
-    { ...course, prior: course.prior * (1 - keeper.raisesCells) },
+    { ...course, prior: prior * (1 - keeper.raisesCells) },
   ];
 }

@@ -101,6 +101,8 @@ const recordCount = z.strictObject({
   /** What was seen besides frames. A count without readings must have this. */
   evidence: evidence.nullable().optional(),
   conditions: visitRecord.shape.conditions.optional(),
+  /** For what an inspection files; without them it is kept, and nothing follows from it. */
+  newIds: z.array(id).max(60).optional(),
 });
 
 /** Puts a photo to a visit. Its content is sent before, under the same id. */

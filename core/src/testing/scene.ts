@@ -2,7 +2,7 @@ import { assess, hivesToday } from '../assessment/index.ts';
 import { addDays, type Day } from '../basics/day.ts';
 import type { Window } from '../basics/index.ts';
 import { bothSides, type FrameReading } from '../comb/contents.ts';
-import { judgeLook } from '../decide/deciders/looking.ts';
+import { judgeLook } from '../decide/deciders/judgingInspection.ts';
 import { queenLane } from '../followup/queenLane.ts';
 import type { Evidence } from '../records/bodies/evidence.ts';
 import type { Colony } from '../records/records.ts';

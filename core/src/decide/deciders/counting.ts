@@ -16,6 +16,7 @@ import { unexpectedCount } from '../../forecast/index.ts';
 import type { Draft } from './draft.ts';
 import { moveWithQueen } from './movingWithQueen.ts';
 import { noteEnded } from './noteEnded.ts';
+import { settleInspection, speaksOfQueen } from './settlingInspection.ts';
 
 type Path = readonly (string | number)[];
 type Visit = RecordOf<'visit'>;
@@ -67,6 +68,9 @@ export function decideCount(draft: Draft, command: CommandOf<'recordCount'>, pat
   if (queenSeen) settleQueenSeen(draft, colony.id);
   closeWeeklyLooks(draft, colony.id, command.day);
   moveWithQueen(draft, before, colony.id);
+  const { evidence } = visit;
+  if (evidence && speaksOfQueen(evidence) && command.newIds && draft.problems.length === 0)
+    settleInspection(draft, before, [{ colonyId: colony.id, evidence }], command.day, [...command.newIds]);
 }
 
 function checkTime(draft: Draft, { day }: { day: Day }, colony: Colony, path: Path): void {

@@ -1,5 +1,7 @@
 import { Box, Grid, Heading, Text } from '@chakra-ui/react';
 import { cellLedger, type LedgerLine } from '@incremen/core/cells';
+import { frameSize } from '@incremen/core/comb';
+import { boxesOfColony } from '@incremen/core/records';
 import { dayInWords } from '@incremen/core/basics';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
@@ -25,6 +27,11 @@ export function CellsPage() {
   const apiary = useApiary();
   const today = useToday();
   const lines = cellLedger(apiary, today);
+  /** Its comb is made for another box: it cannot go into one of the others. */
+  const isOther = (line: LedgerLine) => {
+    const colony = apiary.colony[line.colonyId];
+    return colony !== undefined && !boxesOfColony(apiary, colony).some((b) => b.sizeId === line.sizeId);
+  };
   return (
     <Box>
       <PageHeader title="Queen cells" aside={`Today is ${dayInWords(today)}`} />
@@ -50,6 +57,8 @@ export function CellsPage() {
                   <br />
                   {line.count} × {cellName(line.kind)}, seen {dayInWords(line.seenOn)}
                   {line.datedBy === 'queen-lost' && ', dated by the day the queen went'}
+                  {line.datedBy === 'eggs-given' && ', dated by the day eggs were given'}
+                  {isOther(line) && `, on a ${frameSize(line.sizeId).name} comb that hangs in another box`}
                   {line.followed?.reserved && ', reserved'}
                 </span>
                 <span className={styles.stage}>{STAGE_WORDS[line.stage]}</span>

@@ -151,6 +151,7 @@ function commandOf({
     time: atTheHive ? timeOf(new Date(now + clockOffsetMs)) : null,
     evidence: saysAnything(evidence) ? evidence : null,
     conditions: { ...conditions, minutesOpen },
+    newIds: Array.from({ length: 12 }, () => crypto.randomUUID()),
     readings: draft.frames.flatMap((f) =>
       f.reading
         ? [{ id: crypto.randomUUID(), frameId: f.frameId, body: f.reading as never, replaces: f.lastId }]
