@@ -71,7 +71,7 @@ test('two chances from one comb of cells of another size: today or too late, cut
     r.colony.find((c) => c.name === name && c.endedOn === null),
   );
   const due = r.followUp.find((f) => f.status === 'open' && f.topic === 'eggs-due');
-  expect(due?.colonyIds.toSorted()).toEqual(parts.map((c) => c?.id).toSorted());
+  expect(new Set(due?.colonyIds)).toEqual(new Set(parts.map((c) => c?.id)));
   if (!due) throw new Error('no day for eggs');
 
   // One of the two cells pressed in is followed to its comb there.
