@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { seededIds } from '../demo/seededIds.ts';
 import { ACTION_IDS } from '../records/bodies/actionId.ts';
 import type { YardGoal } from '../records/bodies/request.ts';
-import { workOfAction } from '../remedies/actions/actionPlan.ts';
+import { workOfAction, type ActionChoice } from '../remedies/actions/actionPlan.ts';
 import { planAction } from '../remedies/actions/actions.ts';
 import { allFacts } from '../remedies/remedies.ts';
 import { METHODS } from '../split/methods/registry.ts';
@@ -105,6 +105,12 @@ describe.each(Object.entries(GOALS))('a yard plan, %s', (_, goals) => {
   });
 });
 
+/** The ways in which an action is done, where there are several. */
+const CHOICES: Partial<Record<(typeof ACTION_IDS)[number], readonly ActionChoice[]>> = {
+  combine: [{ how: 'paper' }, { how: 'sheet' }, { how: 'direct' }],
+  'boost-nurses': [{ nurses: 'shaken' }, { nurses: 'on-comb' }],
+};
+
 describe('what is done with one colony', () => {
   it('leaves a nest in every box that it touches', () => {
     let boxes = 0;
@@ -115,10 +121,9 @@ describe('what is done with one colony', () => {
       const newId = seededIds(5);
       for (const facts of all) {
         for (const id of ACTION_IDS) {
-          for (const how of id === 'combine'
-            ? (['paper', 'sheet', 'direct'] as const)
-            : (['paper'] as const)) {
-            const plan = planAction(id, facts, all, { how }, newId);
+          for (const choice of CHOICES[id] ?? [{}]) {
+            const how = JSON.stringify(choice);
+            const plan = planAction(id, facts, all, choice, newId);
             if (!plan) continue;
             const { work, steps } = workOfAction(apiary, plan, DAY, newId);
             expect(replaySteps(apiary, work, steps), `${id} ${how}, yard ${seed}`).toEqual([]);

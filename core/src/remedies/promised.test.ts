@@ -78,12 +78,15 @@ describe('what a plan promises for a day is what every page shows on that day af
     expectKept(promised, yard.apiary);
   });
 
-  it.each(LEAVES_COLONIES)('action %s', (id) => {
+  it.each([
+    ...LEAVES_COLONIES.map((id) => [id, {}] as const),
+    ['boost-nurses', { nurses: 'on-comb' }] as const,
+  ])('action %s, %o', (id, choice) => {
     const yard = new WeakYard(id === 'shrink' ? NO_BROOD : id === 'combine' ? FULL_OF_BROOD : NO_NURSES);
     yard.flow(WEAK_DAY);
     const all = allFacts(yard.apiary, WEAK_DAY, MILD);
     const facts = all.find((f) => f.colony.id === yard.weak.id)!;
-    const plan = planAction(id, facts, all, {}, yard.newId);
+    const plan = planAction(id, facts, all, choice, yard.newId);
     if (!plan) throw new Error(`${id} cannot be done`);
     const command = workOfAction(yard.apiary, plan, WEAK_DAY, yard.newId);
     const promised = promisedBy(yard.apiary, command.work);

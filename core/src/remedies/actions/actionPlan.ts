@@ -30,6 +30,8 @@ export interface ActionChoice {
   readonly standOf?: string;
   /** Of a union: whose boxes stay below, with the others set on them or emptied; the small one that suffices, or the queen's, when left out. */
   readonly boxOf?: string;
+  /** Of a boost with nurses: shaken before the entrance, or on the comb of open brood that they feed. */
+  readonly nurses?: 'shaken' | 'on-comb';
   /** The queen that is given. */
   readonly queen?: {
     readonly name: string | null;

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { framesOfColony, openFollowUps, placeOf, queenOf } from '../../records/views.ts';
+import { shareOf } from '../../comb/contents.ts';
+import { readingOf, framesOfColony, openFollowUps, placeOf, queenOf } from '../../records/views.ts';
 import { addDays } from '../../basics/day.ts';
 import { queenLane } from '../../followup/queenLane.ts';
 import { queenBeliefOf } from '../../queen-odds/beliefOf.ts';
@@ -121,6 +122,32 @@ describe('actions about one unit', () => {
     expect(ended).toMatchObject({ endedOn: WEAK_DAY, hiveId: null });
     expect(frames.every((id) => yard.apiary.frame[id]?.place === 'store')).toBe(true);
     expect(dueFor(yard, 'Nettle')).toHaveLength(0);
+  });
+});
+
+describe('nurses on the comb that they feed', () => {
+  it('come with it, and it hangs beside her brood; the donor keeps its floor', () => {
+    const yard = new WeakYard(NO_NURSES);
+    const { plan } = work(yard, 'boost-nurses', { nurses: 'on-comb' });
+    const [move] = plan.moves;
+    expect(plan.shakes).toMatchObject([{ frameId: move?.frameId, toKey: yard.weak.id }]);
+    const given = framesOfColony(yard.apiary, yard.weak).find((f) => f.frame.id === move?.frameId);
+    expect(given && shareOf(readingOf(given), 'open')).toBeGreaterThanOrEqual(0.2);
+    expect(
+      plan.steps.some((s) => s.detail.includes('Its bees stay on it: read both sides for the queen')),
+    ).toBe(true);
+    const [giver, weak] = plan.units;
+    expect(weak?.after.bees).toBeGreaterThan((weak?.facts.unit.bees ?? 0) + 0.3);
+    expect(giver?.after.bees).toBeLessThan(giver?.facts.unit.bees ?? 0);
+  });
+
+  it('are shaken instead while nights are cold: a comb more could not be warmed', () => {
+    const yard = new WeakYard(NO_NURSES);
+    const all = allFacts(yard.apiary, WEAK_DAY, { coldNights: true });
+    const facts = all.find((f) => f.colony.id === yard.weak.id);
+    const plan = facts && planAction('boost-nurses', facts, all, { nurses: 'on-comb' }, yard.newId);
+    expect(plan?.moves).toEqual([]);
+    expect(plan?.shakes.length).toBeGreaterThanOrEqual(2);
   });
 });
 

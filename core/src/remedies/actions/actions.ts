@@ -2,7 +2,7 @@ import type { UnitFacts } from '../unit/unitFacts.ts';
 import { boostNurses } from './boostNurses.ts';
 import { combine } from './combine.ts';
 import { letGo, shakeOut } from './endUnit.ts';
-import { boostBrood, testFrame } from './giveComb.ts';
+import { boostBrood, boostOnComb, testFrame } from './giveComb.ts';
 import { freeQueen } from './freeQueen.ts';
 import { shakeOutPart } from './shakeOutPart.ts';
 import { cutCells, giveCell, giveQueen } from './settleQueen.ts';
@@ -29,7 +29,7 @@ export function planAction(
     case 'boost-brood':
       return boostBrood(facts, all);
     case 'boost-nurses':
-      return boostNurses(facts, all);
+      return (choice.nurses === 'on-comb' ? boostOnComb(facts, all) : null) ?? boostNurses(facts, all);
     case 'swap-stands':
       return swapStands(facts, all, choice.partnerId);
     case 'shrink':

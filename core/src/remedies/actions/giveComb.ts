@@ -1,7 +1,7 @@
 import { capital, addDays } from '../../basics/index.ts';
 import { placeInWords, readingOf, type PlacedFrame, type StepDraft } from '../../records/index.ts';
-import { shareOf } from '../../comb/index.ts';
-import { cappedGift, eggGift, type Gift } from '../unit/partners.ts';
+import { shareOf, shareOfBees } from '../../comb/index.ts';
+import { cappedGift, eggGift, openGift, type Gift } from '../unit/partners.ts';
 import type { UnitFacts } from '../unit/unitFacts.ts';
 import { EMPTY_PLAN, inAWeek, type ActionPlan } from './actionPlan.ts';
 import { hangIn, incoming } from './hangIn.ts';
@@ -19,6 +19,8 @@ function combPlan(
   reason: string,
   steps: readonly StepDraft[],
   rest: Pick<ActionPlan, 'looks' | 'cautions'>,
+  /** Frames of bees that go with the comb; they are shaken off where none do. */
+  nurses = 0,
 ): ActionPlan | null {
   const { colony, unit } = facts;
   const { giver, frame } = gift;
@@ -35,11 +37,11 @@ function combPlan(
     ...EMPTY_PLAN,
     name,
     units: [
-      { facts: giver, after: gift.left },
+      { facts: giver, after: { ...gift.left, bees: gift.left.bees - nurses } },
       {
         facts,
         after: {
-          bees: unit.bees,
+          bees: unit.bees + nurses,
           eggs: unit.eggs + of('eggs'),
           open: unit.open + of('open'),
           capped: unit.capped + of('capped', 'emerging'),
@@ -70,6 +72,17 @@ function combPlan(
       ...here.slides,
       ...there.slides,
     ],
+    shakes:
+      nurses > 0
+        ? [
+            {
+              frameId: frame.frame.id,
+              fromKey: giver.colony.id,
+              toKey: colony.id,
+              reason: 'Its nurses stay on the brood that they feed.',
+            },
+          ]
+        : [],
     steps: [
       // Room first: nothing is hung where a comb still hangs.
       {
@@ -102,7 +115,11 @@ function combPlan(
         task: 'carry',
         units: [giver.colony.id, colony.id],
         text: `${capital(at(giver, frame))} of ${giver.colony.name} → ${colony.name}, slot ${to.slot}`,
-        detail: `${reason} Shake and brush its bees off before its own hive: no queen travels, no bees fight.`,
+        detail: `${reason} ${
+          nurses > 0
+            ? 'Its bees stay on it: read both sides for the queen, then wait five minutes, until the field bees have left it.'
+            : 'Shake and brush its bees off before its own hive: no queen travels, no bees fight.'
+        }`,
         frameIds: [frame.frame.id],
       },
       ...there.steps,
@@ -153,6 +170,39 @@ export function boostBrood(facts: UnitFacts, all: readonly UnitFacts[]): ActionP
       looks: [inAWeek(facts, 'The comb given is hatching, and her brood has grown.')],
       cautions: ['Nothing is taken from or given to a colony with suspect brood.'],
     },
+  );
+}
+
+/**
+ * A comb of open brood with its nurses on it: the other school. They stay on the brood that they feed and it feeds nobody
+ * else's, but it is one comb of brood more to warm: null while nights are cold, or where no donor can spare one.
+ */
+export function boostOnComb(facts: UnitFacts, all: readonly UnitFacts[]): ActionPlan | null {
+  const gift = openGift(facts, all, sizeOf(facts));
+  if (!gift || facts.outside.coldNights) return null;
+  const { colony } = facts;
+  const nurses = shareOfBees(readingOf(gift.frame)) * gift.giver.rules.stayOpenBrood;
+  return combPlan(
+    facts,
+    gift,
+    `boost ${colony.name} with nurses on their comb`,
+    'Open brood with the nurses that feed it.',
+    [
+      {
+        kind: 'check',
+        text: `${colony.name}: the comb hangs beside its brood`,
+        detail:
+          'A puff of smoke in both hives, so that they smell alike. Only on mild nights: it has to be kept warm.',
+      },
+    ],
+    {
+      looks: [inAWeek(facts, 'The comb given is being capped, and her brood has grown.')],
+      cautions: [
+        'The queen of the donor is found first: she must not travel.',
+        'Nothing is taken from or given to a colony with suspect brood.',
+      ],
+    },
+    nurses,
   );
 }
 

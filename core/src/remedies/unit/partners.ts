@@ -41,6 +41,11 @@ export function cappedGift(facts: UnitFacts, others: readonly UnitFacts[], size:
   return bestGift(facts, others, size, (f) => shareOf(readingOf(f), 'capped', 'emerging'), 0.3);
 }
 
+/** The comb of open brood whose nurses are wanted; null where every giver would fall below its floor. */
+export function openGift(facts: UnitFacts, others: readonly UnitFacts[], size: string): Gift | null {
+  return bestGift(facts, others, size, (f) => shareOf(readingOf(f), 'open'), 0.2);
+}
+
 /** The comb with eggs that a unit without a queen is given: little of it is enough. */
 export function eggGift(facts: UnitFacts, others: readonly UnitFacts[], size: string): Gift | null {
   return bestGift(facts, others, size, (f) => shareOf(readingOf(f), 'eggs'), 0.02);

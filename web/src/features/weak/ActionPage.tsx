@@ -126,6 +126,27 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
           />
         </Box>
       )}
+      {id === 'boost-nurses' && !coldNights && (
+        <Box mb={5}>
+          <Choice
+            label="How the nurses come"
+            value={choice.nurses ?? 'shaken'}
+            options={[
+              {
+                id: 'shaken',
+                label: 'Shaken before the entrance',
+                hint: 'No brood to keep warm, no queen travels.',
+              },
+              {
+                id: 'on-comb',
+                label: 'On the comb they feed',
+                hint: 'They stay on it; one comb of brood more.',
+              },
+            ]}
+            onChange={(nurses) => setChoice({ ...choice, nurses })}
+          />
+        </Box>
+      )}
       {id === 'give-queen' && <QueenChoices today={today} choice={choice} onChange={setChoice} />}
       <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 340px' }} gap={8} alignItems="start">
         <Box>
