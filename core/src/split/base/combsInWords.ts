@@ -1,8 +1,9 @@
 import { listInWords } from '../../basics/index.ts';
+import { EMERGING_WARMTH } from '../../brood/index.ts';
 import type { PlanFrame } from './measure.ts';
 
 /** What decides where a comb goes. */
-type Kind = 'cells' | 'capped' | 'open' | 'brood' | 'foundation' | 'food' | 'bread' | 'empty';
+type Kind = 'cells' | 'emerging' | 'capped' | 'open' | 'brood' | 'foundation' | 'food' | 'bread' | 'empty';
 
 /** One comb of a kind, and several, where it is not "combs of" something. */
 const OWN_WORDS: Partial<Readonly<Record<Kind, readonly [one: string, many: string]>>> = {
@@ -12,6 +13,7 @@ const OWN_WORDS: Partial<Readonly<Record<Kind, readonly [one: string, many: stri
 
 const OF: Readonly<Record<Kind, string>> = {
   cells: 'queen cells',
+  emerging: 'emerging brood',
   capped: 'capped brood',
   open: 'open brood',
   brood: 'brood',
@@ -25,6 +27,8 @@ function kindOf(f: PlanFrame): Kind {
   if (f.liveCells > 0) return 'cells';
   if (f.brood > 0.1) {
     const younger = f.open + f.eggs;
+    const emerging = (f.brood - f.warmed) / (1 - EMERGING_WARMTH);
+    if (emerging > 0.5 * f.brood) return 'emerging';
     if (f.capped > 2 * younger) return 'capped';
     return younger > 2 * f.capped ? 'open' : 'brood';
   }

@@ -1,9 +1,10 @@
 import { combsInWords, type PlanFrame } from '../../split/index.ts';
-import { listInWords } from '../../basics/index.ts';
+import { capital, listInWords } from '../../basics/index.ts';
 import { AT } from '../rules/measures.ts';
 import { nothingMoved, STORE, type Assignment, type YardProblem } from '../problem/problem.ts';
 import type { Evaluation } from '../search/evaluate.ts';
 import type { NameOf } from './hiveVisit.ts';
+import { whyNothing } from './whyNothing.ts';
 
 /** So many things are said; the rest is counted. */
 const MOST = 3;
@@ -21,9 +22,10 @@ export function yardAnswer(problem: YardProblem, plan: Assignment, seen: Evaluat
   ];
   if (said.length === 0) {
     const short = seen.shortfalls.length > 0;
-    return nothingMoved(problem).to.every((to, i) => plan.to[i] === to) && !short
-      ? 'What you want is there already: leave everything where it hangs.'
-      : 'Nothing can be moved towards what you want without breaking a rule: leave everything where it hangs.';
+    if (nothingMoved(problem).to.every((to, i) => plan.to[i] === to) && !short)
+      return 'What you want is there already: leave everything where it hangs.';
+    const why = whyNothing(problem, plan, seen, nameOf);
+    return `Nothing is moved towards what you want: leave everything where it hangs.${why === '' ? '' : ` ${capital(why)}`}`;
   }
   const first = said.slice(0, MOST);
   const more = said.length - first.length;
