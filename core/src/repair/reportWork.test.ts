@@ -92,7 +92,9 @@ describe('a frame that went elsewhere', () => {
     const w = begun('queen-to-nuc');
     w.tick(/^Open/);
     // Not hers: that one would be carried over all the same.
-    const step = w.move(1);
+    const old = w.yard.apiary.colony[w.stay.colonyId];
+    const hers = old && framesOfColony(w.yard.apiary, old).find((p) => p.reading?.body.queenSeen)?.frame.id;
+    const step = [w.move(0), w.move(1)].find((m) => m.frameIds[0] !== hers) ?? w.move(1);
     const [frameId = ''] = step.frameIds;
     w.tell({ what: 'frame-went', frameId, toColonyId: w.stay.colonyId, slot: null });
     const told = w.steps().find((s) => s.id === step.id);

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { bothSides } from '../../comb/contents.ts';
 import { FULL_BOX, methodPlan, withQueen } from '../../testing/methodPlans.ts';
 
 const seen = FULL_BOX.map((c, i) => (i === 3 ? withQueen(c) : c));
@@ -12,6 +13,29 @@ describe('split with a caged mated queen', () => {
     expect(fresh.measure.cappedFrames / fresh.measure.broodFrames).toBeGreaterThan(0.8);
     expect(fresh.measure.eggsTenths).toBe(0);
     expect([stay.queen, fresh.queen]).toEqual(['here', 'here']);
+  });
+
+  it('takes emerging combs before capped ones', () => {
+    const emerging = {
+      ...FULL_BOX[1]!,
+      sides: bothSides({ emerging: 6, beeBread: 1, honey: 2, drawn: 1 }, 9).sides,
+    };
+    const { moved } = methodPlan('caged-queen', [
+      seen,
+      FULL_BOX.map((c, i) => (i === 4 || i === 6 ? emerging : c)),
+    ]);
+    const brood = moved.filter((f) => f.brood > 0.3);
+    expect(brood.length).toBeGreaterThanOrEqual(2);
+    expect(brood.filter((f) => f.warmed < 0.5 * f.brood).length).toBe(2);
+  });
+
+  it('is a full box of four or five combs when that is asked', () => {
+    const { moved, body, broken } = plan({ size: 'full' });
+    expect(broken).toEqual([]);
+    expect(moved.length).toBeGreaterThanOrEqual(4);
+    expect(moved.length).toBeLessThanOrEqual(6);
+    expect(body.newHives[0]?.boxes).toMatchObject([{ from: 'kit', slots: 10 }]);
+    expect(body.kit.map((k) => k.what)).toContain('floor');
   });
 
   it('asks more of the giver in dearth', () => {

@@ -14,9 +14,13 @@ import {
 } from './commonRules.ts';
 import { broughtBox } from './broughtBox.ts';
 import { donorFrames } from './donorFrames.ts';
-import { nucKit } from './kits.ts';
+import { hiveKit, nucKit } from './kits.ts';
 import { chosen, needsFeed, type MethodInput, type Setup, type SplitMethod } from '../base/method.ts';
 import { hiveSteps } from '../base/hiveSteps.ts';
+
+/** Brood and combs of a part by its size: a nuc, or a full box that goes into the winter (common practice, no source). */
+const NUC = { brood: 2, combs: 0 } as const;
+const FULL = { brood: 3, combs: 5 } as const;
 
 function setUp(input: MethodInput): Setup {
   const { donor, rules, newName } = input;
@@ -25,6 +29,8 @@ function setUp(input: MethodInput): Setup {
   const dearth = chosen(cagedQueen, input, 'season') === 'dearth';
   const nuc = { at: 'fresh', name: newName } as const;
   const giver = { at: 'stay', name: donor.name } as const;
+  const full = chosen(cagedQueen, input, 'size') === 'full';
+  const size = full ? FULL : NUC;
   const floor = dearth ? { ...rules, donorFloorBrood: rules.donorFloorDearth } : rules;
   return {
     distance: chosen(cagedQueen, input, 'distance') === 'away' ? 'away' : 'same-yard',
@@ -49,19 +55,20 @@ function setUp(input: MethodInput): Setup {
     wish: (_stay, fresh, choice) => {
       const capped = fresh.cappedFrames / Math.max(fresh.broodFrames, 0.1);
       return (
-        2 * Math.abs(fresh.broodFrames - 2) +
-        // Young brood tempts a part to raise rivals; hatching brood gives her young bees.
+        2 * Math.abs(fresh.broodFrames - size.brood) +
+        // Young brood tempts a part to raise rivals; emerging brood gives her bees before it has to be warmed.
         3 * Math.max(0, 0.8 - capped) +
+        0.5 * fresh.warmedFrames +
         0.4 * fresh.eggsTenths +
         Math.max(0, 0.5 - fresh.drawnFrames) +
-        0.25 * fresh.frames +
+        0.25 * Math.abs(fresh.frames - size.combs) +
         0.3 * choice.shaken.filter(Boolean).length
       );
     },
     movable: frames.free,
     shakable: frames.shakable,
     maxShakes: 3,
-    ...broughtBox(frames, rules.nucSlots),
+    ...broughtBox(frames, full ? frames.slots : rules.nucSlots),
     emergence: windowAfter(input.day, 0, 0, 0),
     fromCells: false,
   };
@@ -79,6 +86,19 @@ export const cagedQueen: SplitMethod = {
     'Capped and hatching brood, nurses, bee bread, food and empty comb go; the giver keeps its queen and its eggs.',
   skips: 'No cells, no mating, no broodless month.',
   options: [
+    {
+      id: 'size',
+      question: 'How large',
+      schools: [
+        { id: 'nuc', label: 'A nuc', why: 'Two combs of brood: the giver hardly notices.' },
+        {
+          id: 'full',
+          label: 'Four or five combs in a full box',
+          why: 'It is a colony by autumn without another move; the giver must be strong.',
+        },
+      ],
+      default: 'nuc',
+    },
     {
       id: 'season',
       question: 'Time of year',
@@ -144,7 +164,7 @@ export const cagedQueen: SplitMethod = {
     return [
       {
         kind: 'prepare',
-        text: `Set the nuc box for ${newName}; keep the caged queen in shade`,
+        text: `Set the ${chosen(cagedQueen, input, 'size') === 'full' ? 'floor, box and roof' : 'nuc box'} for ${newName}; keep the caged queen in shade`,
         detail: 'A drop of water on the cage, out of sun and wind. Entrance one bee wide.',
       },
       {
@@ -190,7 +210,9 @@ export const cagedQueen: SplitMethod = {
   },
   kit: ({ input, setup, fresh }) => [
     { what: 'mated queen in her cage', count: 1 },
-    ...nucKit(setup.broughtBox?.slots ?? 5, needsFeed(cagedQueen, input, fresh.storesFrames), 1),
+    ...(chosen(cagedQueen, input, 'size') === 'full'
+      ? hiveKit(needsFeed(cagedQueen, input, fresh.storesFrames), 1)
+      : nucKit(setup.broughtBox?.slots ?? 5, needsFeed(cagedQueen, input, fresh.storesFrames), 1)),
   ],
   followUps({ input }) {
     const byHand = chosen(cagedQueen, input, 'release') === 'hand';

@@ -67,6 +67,7 @@ function setUp(input: MethodInput): Setup {
         2 * Math.abs(fresh.broodFrames - target) +
         // Capped brood feeds nobody and hatches soon; open brood wants nurses that a nuc has not.
         1.5 * Math.max(0, 0.55 - capped) +
+        0.4 * fresh.warmedFrames +
         Math.max(0, 0.5 - fresh.drawnFrames) +
         0.3 * Math.max(0, fresh.storesFrames - 1.5) +
         0.25 * fresh.frames +

@@ -1,6 +1,7 @@
 import { capital } from '../../basics/index.ts';
 import type { MethodId } from '../../records/index.ts';
 import { combsInWords } from '../base/combsInWords.ts';
+import type { PlanFrame } from '../base/measure.ts';
 import type { WorkedPlan } from './makePlan.ts';
 
 /** What a plan for one colony comes to, in one sentence: what goes where, and who has the queen. */
@@ -15,8 +16,10 @@ export function splitAnswer({ parts, frames, command }: WorkedPlan, methodId: Me
   const combs = frames.filter((f) => moved.has(f.id));
   const what = combs.length > 0 ? combsInWords(combs) : 'no comb';
   const shaken = body.shakes.length > 0 ? ', and nurse bees are shaken in' : '';
-  if (methodId === 'brood-above')
-    return `Lift ${what} of ${stay.name} above an excluder; it stays one colony, with its queen below.`;
+  if (methodId === 'brood-above') {
+    const capped = (of: readonly PlanFrame[]) => Math.round(10 * of.reduce((n, f) => n + f.capped, 0)) / 10;
+    return `Lift ${what} of ${stay.name} above an excluder, ${capped(combs)} of its ${capped(frames)} frames of capped brood; it stays one colony, with its queen below.`;
+  }
   if (methodId === 'walk-away-halves') {
     return `${body.newHives.some((h) => h.boxes[0]?.from === 'old-hive') ? `The upper half of ${stay.name} becomes ${fresh.name} as it stands` : `${capital(what)} of ${stay.name} become ${fresh.name}`}; the half without the queen raises one, and day 7 tells which.`;
   }
