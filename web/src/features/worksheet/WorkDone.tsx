@@ -19,7 +19,10 @@ export function WorkDone({ work }: { readonly work: Work }) {
     f.colonyIds.some((id) => colonies.some((c) => c.id === id)),
   );
   const scale = { from: addDays(today, -3), days: 42, dayWidth: 13 };
-  const next = due.find(isInspection);
+  const inspections = due
+    .filter(isInspection)
+    .toSorted((a, b) => a.window.likely.localeCompare(b.window.likely));
+  const next = inspections.find((f) => f.workId === work.id) ?? inspections[0];
   const jobs = due.filter((f) => isJob(f));
   const { asked } = work.body;
   const what = asked.source === 'split' ? METHOD_NAMES[asked.methodId] : capital(work.name);
