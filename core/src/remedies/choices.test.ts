@@ -42,6 +42,19 @@ describe('choices for a strong colony', () => {
     expect(fed[20]!.foodKg).toBeGreaterThan(left[20]!.foodKg);
   });
 
+  it('say of a new part nothing that shows before the field bees are home, nor that a part without a queen may be split', () => {
+    const { parts } = compared(yard(), 'Old', METHOD_DAY, 70).of('split-now')!;
+    const settled = addDays(METHOD_DAY, 2);
+    for (const { milestones: m } of parts)
+      for (const day of [m.full, m.super, m.split, m.foodEnds])
+        expect(day === null || day >= settled).toBe(true);
+    const raising = parts.find((p) => p.raises)!;
+    // She lays about 25 days after the split at the soonest: day 12 she is out, two weeks later she lays.
+    expect(raising.milestones.split === null || raising.milestones.split >= addDays(METHOD_DAY, 20)).toBe(
+      true,
+    );
+  });
+
   it('a split in two weeks is one colony until then, and two afterwards', () => {
     const { of } = compared(yard(), 'Old', METHOD_DAY);
     const later = of('split-later')!;

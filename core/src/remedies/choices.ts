@@ -1,3 +1,4 @@
+import { SETTLED_DAYS } from './promised.ts';
 import { addDays, type Day } from '../basics/index.ts';
 import { queenCalendar } from '../brood/index.ts';
 import { inReferenceFrames } from '../comb/index.ts';
@@ -163,7 +164,12 @@ function bySplit({ apiary, facts, days, newId, alone }: Asked, day: Day): Choice
   return work.body.units.flatMap((unit): ChoicePart[] => {
     const colony = after.colony[unit.colonyId];
     if (!colony) return [];
-    const part = partOf(after, colony, day, days - until.length, raisedQueen(colony, day));
+    const queen = raisedQueen(colony, day);
+    const part = partOf(after, colony, day, days - until.length, queen, {
+      // What shows before the field bees are home shows nothing; who raises a queen is divided when she lays.
+      settled: addDays(day, SETTLED_DAYS),
+      mayPart: queen[0]?.day ?? day,
+    });
     // Until the day of the split there is one colony, and its course is that of the part that stays.
     const before = unit.state === 'stays' ? until : [];
     return [{ ...part, days: [...before, ...part.days] }];
@@ -196,6 +202,7 @@ function partOf(
   from: Day,
   days: number,
   change: readonly Happening[],
+  since: { readonly settled: Day; readonly mayPart: Day } = { settled: from, mayPart: from },
 ): ChoicePart {
   const course = courseOf(apiary, colony, from, days, change);
   const { referenceSize, houseRules: changed } = operationOf(apiary);
@@ -208,10 +215,11 @@ function partOf(
     name: colony.name,
     days: course,
     milestones: milestonesOf(
-      course,
+      course.filter((d) => d.day >= since.settled),
       combs,
       houseRules(changed.changes),
       seasonOfColony(apiary, colony, from).days,
+      since.mayPart,
     ),
     raises: change.some((h) => h.what === 'lays'),
   };
@@ -222,6 +230,7 @@ function milestonesOf(
   combs: number,
   rules: HouseRules,
   season: Readonly<Record<'main-flow' | 'first-frost', Day>>,
+  mayPart: Day,
 ): Milestones {
   const first = (is: (d: CourseDay) => boolean) => course.find(is)?.day ?? null;
   const on = (day: Day) => course.find((d) => d.day === day);
@@ -229,7 +238,9 @@ function milestonesOf(
   return {
     full: combs > 0 ? first((d) => d.bees >= FULL_SHARE * combs) : null,
     super: combs > 0 ? first((d) => d.bees >= SUPER_SHARE * combs && d.bees >= rules.strongForNuc) : null,
-    split: first((d) => d.bees >= rules.strongForNuc && d.brood >= rules.donorFloorBrood * 2),
+    split: first(
+      (d) => d.day >= mayPart && d.bees >= rules.strongForNuc && d.brood >= rules.donorFloorBrood * 2,
+    ),
     foodEnds: first((d) => d.foodKg < 0.5),
     atFlow: on(season['main-flow'])?.bees ?? null,
     atFrost: frost ? { bees: frost.bees, enough: frost.bees >= rules.winterBees } : null,
