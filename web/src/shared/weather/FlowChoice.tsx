@@ -4,6 +4,7 @@ import { useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { useTell } from '../telling/useTell.ts';
+import { useWeather } from './useWeather.ts';
 
 /**
  * Whether nectar comes in at a yard, as is on record. The answer is noted, so that every page counts with it.
@@ -12,6 +13,8 @@ import { useTell } from '../telling/useTell.ts';
  */
 export function FlowChoice({ yard, named = false }: { readonly yard: Yard; readonly named?: boolean }) {
   const today = useToday();
+  // A scale that is asked may know already: what it says is put on record.
+  useWeather();
   const { tell, problems, busy } = useTell();
   const flow = flowOn(yard, today);
   const on = flow !== null && flow.to === null;
