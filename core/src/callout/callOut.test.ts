@@ -146,7 +146,13 @@ describe('a break-up that is called', () => {
     expect(t.yard.colony('B').separation?.queen).toBe('here');
     expect(Object.keys(t.yard.apiary.frame)).toHaveLength(before);
     const looks = openFollowUps(t.yard.apiary).filter((f) => f.colonyIds.includes(colony.id));
-    expect(looks.map((f) => f.topic)).toEqual(['bees-stay', 'surplus-cells', 'rest', 'eggs-due']);
+    expect(looks.map((f) => f.topic)).toEqual([
+      'empty-stand',
+      'bees-stay',
+      'surplus-cells',
+      'rest',
+      'eggs-due',
+    ]);
     // What was called is a count of that day.
     const visit = Object.values(t.yard.apiary.visit).find((v) => v.day === DAY);
     expect(Object.values(t.yard.apiary.reading).filter((r) => r.visitId === visit?.id)).toHaveLength(20);
@@ -157,6 +163,11 @@ describe('a break-up that is called', () => {
     whole.callAll();
     whole.yard.run(whole.finish());
     const left = framesOfColony(whole.yard.apiary, whole.colony).length;
+    // Nothing stands where it stood, no box for stragglers either: it would collect the field bees of all.
+    const [job] = openFollowUps(whole.yard.apiary).filter((f) => f.topic === 'empty-stand');
+    expect(job).toMatchObject({ window: { earliest: DAY, latest: DAY } });
+    expect(job?.expect).toMatch(/no box for stragglers/);
+    expect(job?.colonyIds).toHaveLength(5);
     expect(whole.yard.colony('Big').endedOn).toBe(left === 0 ? DAY : null);
     expect(left).toBe(0);
 
@@ -184,7 +195,7 @@ describe('a break-up that is called', () => {
     const topics = openFollowUps(t.yard.apiary)
       .filter((f) => f.colonyIds.includes(ids[0] ?? ''))
       .map((f) => f.topic);
-    expect(topics).toEqual(['bees-stay', 'which-part', 'rest', 'eggs-due']);
+    expect(topics).toEqual(['empty-stand', 'bees-stay', 'which-part', 'rest', 'eggs-due']);
   });
 
   it('gives two units a side each of one box, with the brood at the partition', () => {

@@ -1,5 +1,5 @@
 import type { FollowUp, CallOutBody, CallUnit } from '../records/index.ts';
-import { addDays, type Day, windowAfter } from '../basics/index.ts';
+import { addDays, type Day, onDay, windowAfter } from '../basics/index.ts';
 import { beesStay, newUnitLooks, type LookText } from '../followup/index.ts';
 import { queenCalendar } from '../brood/index.ts';
 
@@ -14,7 +14,19 @@ const giveCells = (day: Day): LookText => ({
 /** When to come back to the units of a break-up, and what to expect then. */
 export function callOutLooks(body: CallOutBody, day: Day, newId: () => string): FollowUp[] {
   const filled = body.units.filter((u) => body.calls.some((c) => c.to.at === 'unit' && c.to.key === u.key));
-  return filled.flatMap((u): FollowUp[] => {
+  const atDusk: FollowUp[] =
+    filled.length > 0 && body.givers.some((g) => g.whole)
+      ? [
+          {
+            id: newId(),
+            workId: null,
+            colonyIds: filled.map((u) => u.colonyId),
+            status: 'open',
+            ...emptyStand(day),
+          },
+        ]
+      : [];
+  const ofEach = filled.flatMap((u): FollowUp[] => {
     const hasOwn = body.queens.some((q) => q.now === u.key);
     const queen = hasOwn ? 'old-queen' : u.recipe.queen;
     const looks = newUnitLooks(queen, day);
@@ -27,7 +39,17 @@ export function callOutLooks(body: CallOutBody, day: Day, newId: () => string): 
     const stays = u.recipe.distance === 'same-yard' ? [beesStay(u.name, day)] : [];
     return [...stays, ...texts].map(filed(u.colonyId, newId));
   });
+  return [...atDusk, ...ofEach];
 }
+
+/** Of a colony that was broken up whole nothing stays behind. */
+const emptyStand = (day: Day): LookText => ({
+  topic: 'empty-stand',
+  kind: 'look',
+  window: onDay(day),
+  expect:
+    'At dusk, carry the units to places apart from each other and set a branch before each entrance. Nothing is left on the old stand, no box for stragglers either: it would collect the field bees of all.',
+});
 
 const filed =
   (colonyId: string, newId: () => string) =>

@@ -12,6 +12,7 @@ const WORDS: Readonly<Record<FollowUpTopic, string>> = {
   watch: 'On watch: is the test met?',
   cage: 'Is the cage empty?',
   'bees-stay': 'Have the bees stayed?',
+  'empty-stand': 'Leave nothing on the old stand',
   feed: 'Feed it this evening',
   entrance: 'Open the entrance',
   carry: 'Carry it to the other yard',
@@ -28,6 +29,7 @@ export function topicInWords(topic: FollowUpTopic): string {
 /** Things to be done, which no inspection records: they are done or they are not. */
 const JOBS: ReadonlySet<FollowUpTopic> = new Set([
   'bees-stay',
+  'empty-stand',
   'feed',
   'entrance',
   'carry',

@@ -204,6 +204,19 @@ describe('recipes', () => {
     expect(eggs(withCell)).toBe(0);
   });
 
+  it('made in the same yard it is reckoned with about half the bees on its combs, and nurses are shaken in', () => {
+    restsOn('stayCappedBrood', 'stayOpenBrood', 'stayStores', 'minBeesNewPart');
+    const { seen, nuc, problem, plan } = contents(fiveFrames());
+    const onCombs = problem.frames.reduce((n, f, i) => n + (plan.to[i] === nuc?.index ? f.bees : 0), 0);
+    const shaken = problem.frames.reduce((n, f, i) => n + (plan.shakenFor[i] === nuc?.index ? f.bees : 0), 0);
+    const after = seen.after[nuc?.index ?? 0]?.[AT.bees] ?? 0;
+    const stayed = after - shaken * problem.rules.stayOpenBrood;
+    expect(stayed / onCombs).toBeGreaterThan(0.35);
+    expect(stayed / onCombs).toBeLessThan(0.65);
+    expect(seen.framesShaken).toBeGreaterThanOrEqual(1);
+    expect(after).toBeGreaterThanOrEqual(problem.rules.minBeesNewPart);
+  });
+
   it('carried beyond 3 km it keeps more of its bees and needs no more shakes', () => {
     restsOn('stayAway', 'stayCappedBrood', 'stayOpenBrood', 'minBeesNewPart');
     const near = contents(fiveFrames());

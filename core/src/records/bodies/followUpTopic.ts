@@ -15,6 +15,8 @@ export const followUpTopic = z.enum([
   'cage',
   /** A unit made in its yard: have enough bees stayed? */
   'bees-stay',
+  /** Of a colony that was broken up whole: nothing may stand where it stood. */
+  'empty-stand',
   /** What is fed in the evening, when nothing flies. */
   'feed',
   /** An entrance that is shut waits to be opened. */
