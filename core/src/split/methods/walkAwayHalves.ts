@@ -1,4 +1,4 @@
-import { fitsInto } from '../base/measure.ts';
+import { fitsInto, type PlanFrame } from '../base/measure.ts';
 import { METHOD_NAMES } from '../../records/index.ts';
 import { listInWords } from '../../basics/index.ts';
 import { emergencyEmergence, queenCalendar } from '../../brood/index.ts';
@@ -13,6 +13,8 @@ import {
   type MethodInput,
   type Setup,
   type SplitMethod,
+  type Solved,
+  type StepText,
 } from '../base/method.ts';
 import { hiveSteps } from '../base/hiveSteps.ts';
 
@@ -35,11 +37,14 @@ function setUp(input: MethodInput): Setup {
   const staySlots = slotsOf(
     donor.boxes.filter((b) => !moving.includes(b.id) && b.role === 'brood').map((b) => b.id),
   );
+  // Of frames that were only spread as a typical nest nobody knows which to carry.
+  const known = moving.length === 0 || !isSpread(donor);
   const movable = donor.frames.flatMap((f, i) =>
-    broodBox && inBrood.has(f.boxId) && fitsInto(f, broodBox.sizeId) ? [i] : [],
+    known && broodBox && inBrood.has(f.boxId) && fitsInto(f, broodBox.sizeId) ? [i] : [],
   );
   const cold = chosen(walkAwayHalves, input, 'nights') === 'cold';
-  const even = chosen(walkAwayHalves, input, 'frames') === 'even';
+  // A single box is shared out comb by comb.
+  const even = moving.length === 0 || chosen(walkAwayHalves, input, 'frames') === 'even';
   const stayPart = { at: 'stay', name: donor.name } as const;
   const newPart = { at: 'fresh', name: newName } as const;
   // As they stand, a frame is lifted only to mend a broken rule; evened, whenever it pays.
@@ -93,6 +98,29 @@ function setUp(input: MethodInput): Setup {
   };
 }
 
+/** Its count was a few numbers, spread as a typical nest: combs are not known one by one. */
+const isSpread = ({ frames }: Donor): boolean =>
+  frames.filter((f) => f.reading.estimated).length > frames.length / 2;
+
+/** Without eggs or the youngest larvae a half cannot raise a queen: they are seen before the lids go on. */
+function seeEggs({ input: { donor, newName }, setup, moves }: Solved): StepText {
+  const goesTo = new Map(moves.flatMap((m) => (m.frame ? [[m.frame.id, m.toPart] as const] : [])));
+  const partOf = (f: PlanFrame) => goesTo.get(f.id) ?? (setup.boxesThatMove.includes(f.boxId) ? 1 : 0);
+  const parts = [donor.name, newName].map((name, part) => {
+    const eggs = isSpread(donor) ? [] : donor.frames.filter((f) => f.eggsTenths >= 1 && partOf(f) === part);
+    const [first, ...more] = eggs.map((f) => f.label);
+    return first === undefined
+      ? `${name}: in the middle combs`
+      : `${name}: on ${first}${more.length > 0 ? ` and ${more.length} more` : ''}`;
+  });
+  return {
+    kind: 'check',
+    units: ['stay', 'new'],
+    text: 'See eggs in both before you close',
+    detail: `${parts.join('; ')}. One comb is enough; where one half has none, one comb with eggs goes over, her bees shaken off.`,
+  };
+}
+
 /** A start for a colony in one box: every other frame. */
 function alternate(donor: Donor): (0 | 1)[] {
   return donor.frames.map((_, i) => (i % 2 === 1 ? 1 : 0));
@@ -121,10 +149,10 @@ export const walkAwayHalves: SplitMethod = {
         {
           id: 'as-they-stand',
           label: 'Leave as they stand',
-          why: 'Fastest. A frame is moved only where a half lacks what it needs.',
+          why: 'One box is lifted off. A comb is moved only where a half lacks what it needs, as eggs.',
         },
       ],
-      default: 'even',
+      default: 'as-they-stand',
     },
     DISTANCE_OPTION,
     NIGHTS_OPTION,
@@ -194,6 +222,7 @@ export const walkAwayHalves: SplitMethod = {
       ...hiveSteps(solved, {
         lift: 'Bees stay on their combs. The queen goes with whichever half she is in.',
       }),
+      seeEggs(solved),
       ...endingSteps({
         newName,
         close: {
