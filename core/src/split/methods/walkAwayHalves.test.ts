@@ -58,4 +58,18 @@ describe('walk-away halves of two boxes', () => {
     expect(carried(p).length).toBeGreaterThanOrEqual(4);
     expect(p.body.newHives[0]?.boxes).toMatchObject([{ from: 'kit' }]);
   });
+
+  it('are four combs into a nuc when that is asked, the queen wherever she is: not eight of ten', () => {
+    for (const boxes of [[FULL_BOX], [FULL_BOX, FULL_BOX]]) {
+      const p = methodPlan('walk-away-halves', boxes, { size: 'four' });
+      expect(p.fresh.queen).toBe('unknown');
+      const from = carried(p).filter((m) => m.toKey === 'new');
+      expect(from.length).toBeGreaterThanOrEqual(3);
+      expect(from.length).toBeLessThanOrEqual(4);
+      expect(p.fresh.measure.eggsTenths).toBeGreaterThanOrEqual(1);
+      expect(p.stay.measure.eggsTenths).toBeGreaterThanOrEqual(1);
+      expect(p.looks.map(([topic]) => topic)).toContain('which-part');
+      expect(p.body.kit.map((k) => k.what)[0]).toMatch(/^nuc box/);
+    }
+  });
 });

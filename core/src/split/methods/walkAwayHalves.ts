@@ -4,6 +4,7 @@ import { listInWords } from '../../basics/index.ts';
 import { emergencyEmergence, queenCalendar } from '../../brood/index.ts';
 import { DISTANCE_OPTION, FEED_OPTION, NIGHTS_OPTION } from './commonOptions.ts';
 import { beeBreadRule, beesRule, coverRule, eggsRule, storesRule, strengthRule } from './commonRules.ts';
+import { nucKit } from './kits.ts';
 import { COMMON_CAUTIONS, droneCautions } from './cautions.ts';
 import { endingSteps } from './closing.ts';
 import {
@@ -25,15 +26,19 @@ function boxesThatMove(donor: Donor): string[] {
   return broodBoxes.slice(Math.ceil(broodBoxes.length / 2)).map((b) => b.id);
 }
 
+/** Combs of the small part. */
+const FOUR = 4;
+
 function setUp(input: MethodInput): Setup {
   const { donor, rules, newName } = input;
-  const moving = boxesThatMove(donor);
+  const four = chosen(walkAwayHalves, input, 'size') === 'four';
+  const moving = four ? [] : boxesThatMove(donor);
   const broodBox = donor.boxes.find((b) => b.role === 'brood') ?? donor.boxes[0];
   const inBrood = new Set(donor.boxes.filter((b) => b.role === 'brood').map((b) => b.id));
   const restingPart = donor.frames.map((f): 0 | 1 => (moving.includes(f.boxId) ? 1 : 0));
   const slotsOf = (ids: readonly string[]) =>
     donor.boxes.reduce((n, b) => n + (ids.includes(b.id) ? b.combSlots.length : 0), 0);
-  const newSlots = moving.length > 0 ? slotsOf(moving) : (broodBox?.slots ?? 10);
+  const newSlots = moving.length > 0 ? slotsOf(moving) : four ? FOUR : (broodBox?.slots ?? 10);
   const staySlots = slotsOf(
     donor.boxes.filter((b) => !moving.includes(b.id) && b.role === 'brood').map((b) => b.id),
   );
@@ -53,13 +58,15 @@ function setUp(input: MethodInput): Setup {
     distance: chosen(walkAwayHalves, input, 'distance') === 'away' ? 'away' : 'same-yard',
     queen: ['unknown', 'unknown'],
     rules: [
-      strengthRule(rules.strongForHalves, donor.name),
+      strengthRule(four ? rules.strongForNuc : rules.strongForHalves, donor.name),
       eggsRule(stayPart, rules),
       eggsRule(newPart, rules),
       beesRule(
         newPart,
-        Math.max(rules.minBeesNewPart, 4),
-        'Half a colony must cover half its brood when field bees are gone.',
+        four ? rules.minBeesNewPart : Math.max(rules.minBeesNewPart, 4),
+        four
+          ? 'Field bees fly home: what stays must cover its brood.'
+          : 'Half a colony must cover half its brood when field bees are gone.',
       ),
       beesRule(stayPart, Math.max(rules.minBeesNewPart, 4), 'It keeps the field bees, but must still nurse.'),
       coverRule(stayPart, rules, cold),
@@ -72,6 +79,10 @@ function setUp(input: MethodInput): Setup {
     wish: (stay, fresh, choice) => {
       let lifted = 0;
       for (let i = 0; i < restingPart.length; i++) if (choice.part[i] !== restingPart[i]) lifted++;
+      if (four)
+        return (
+          2 * Math.abs(fresh.broodFrames - 2) + 0.3 * Math.abs(fresh.storesFrames - 1.2) + fresh.frames * 0.1
+        );
       return (
         Math.abs(stay.broodFrames - fresh.broodFrames) +
         0.4 * Math.abs(stay.storesFrames - fresh.storesFrames) +
@@ -80,7 +91,7 @@ function setUp(input: MethodInput): Setup {
       );
     },
     start: {
-      part: moving.length > 0 ? restingPart : alternate(donor),
+      part: moving.length > 0 || four ? restingPart : alternate(donor),
       shaken: donor.frames.map(() => false),
     },
     restingPart,
@@ -88,11 +99,14 @@ function setUp(input: MethodInput): Setup {
     shakable: [],
     maxShakes: 0,
     newPart: {
-      min: Math.max(0, movable.length - staySlots),
+      min: four ? FOUR - 1 : Math.max(0, movable.length - staySlots),
       max: newSlots,
     },
     boxesThatMove: moving,
-    broughtBox: moving.length > 0 || !broodBox ? null : { sizeId: broodBox.sizeId, slots: broodBox.slots },
+    broughtBox:
+      moving.length > 0 || !broodBox
+        ? null
+        : { sizeId: broodBox.sizeId, slots: four ? rules.nucSlots : broodBox.slots },
     emergence: emergencyEmergence(input.day),
     fromCells: false,
   };
@@ -137,6 +151,19 @@ export const walkAwayHalves: SplitMethod = {
     'Brood, bees and food by halves; the queen stays where she happens to be; field bees fly to the old stand.',
   skips: 'The queen need not be found. A look on day 7 tells which half has her.',
   options: [
+    {
+      id: 'size',
+      question: 'How much goes',
+      schools: [
+        { id: 'halves', label: 'Half of it', why: 'Two colonies of one strength.' },
+        {
+          id: 'four',
+          label: 'Four combs into a nuc',
+          why: 'Little is taken from it; she need not be found, and day 7 tells which part has her.',
+        },
+      ],
+      default: 'halves',
+    },
     {
       id: 'frames',
       question: 'Frames between the halves',
@@ -208,7 +235,10 @@ export const walkAwayHalves: SplitMethod = {
     return [
       {
         kind: 'prepare',
-        text: `Set floor, stand and roof for ${newName} where it will stand`,
+        text:
+          chosen(walkAwayHalves, input, 'size') === 'four'
+            ? `Set the nuc box for ${newName} where it will stand`
+            : `Set floor, stand and roof for ${newName} where it will stand`,
         detail: liftsBoxes
           ? `A place for ${listInWords(upper)} must be ready before anything is lifted.`
           : 'Put the empty box on the new floor.',
@@ -241,6 +271,9 @@ export const walkAwayHalves: SplitMethod = {
     ];
   },
   kit({ input, setup, fresh }) {
+    const feed = needsFeed(walkAwayHalves, input, fresh.storesFrames);
+    if (chosen(walkAwayHalves, input, 'size') === 'four')
+      return nucKit(setup.broughtBox?.slots ?? 5, feed, 1);
     return [
       { what: 'floor', count: 1 },
       ...(setup.boxesThatMove.length === 0 ? [{ what: 'box', count: 1 }] : []),
@@ -248,7 +281,7 @@ export const walkAwayHalves: SplitMethod = {
       { what: 'roof', count: 1 },
       { what: 'stand', count: 1 },
       { what: 'entrance block', count: 1 },
-      ...(needsFeed(walkAwayHalves, input, fresh.storesFrames) ? [{ what: 'feeder', count: 1 }] : []),
+      ...(feed ? [{ what: 'feeder', count: 1 }] : []),
       { what: 'hive tag', count: 1 },
     ];
   },

@@ -21,7 +21,12 @@ export function splitAnswer({ parts, frames, command }: WorkedPlan, methodId: Me
     return `Lift ${what} of ${stay.name} above an excluder, ${capped(combs)} of its ${capped(frames)} frames of capped brood; it stays one colony, with its queen below.`;
   }
   if (methodId === 'walk-away-halves') {
-    return `${body.newHives.some((h) => h.boxes[0]?.from === 'old-hive') ? `The upper half of ${stay.name} becomes ${fresh.name} as it stands` : `${capital(what)} of ${stay.name} become ${fresh.name}`}; the half without the queen raises one, and day 7 tells which.`;
+    const lifted = body.newHives.some((h) => h.boxes[0]?.from === 'old-hive');
+    const made = lifted
+      ? `The upper half of ${stay.name} becomes ${fresh.name} as it stands`
+      : `${capital(what)} of ${stay.name} become ${fresh.name}`;
+    const across = lifted && combs.length > 0 ? `, with ${what} of the lower` : '';
+    return `${made}${across}; the part without the queen raises one, and day 7 tells which.`;
   }
   const queen =
     methodId === 'caged-queen'
