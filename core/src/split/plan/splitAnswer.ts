@@ -10,7 +10,12 @@ export function splitAnswer({ parts, frames, command }: WorkedPlan, methodId: Me
   const { body } = command.work;
   const moved = new Set(
     body.moves.flatMap((m) =>
-      m.from !== null && m.to !== null && fresh.slots.some((s) => s.frameId === m.frameId) ? [m.frameId] : [],
+      m.from !== null &&
+      m.to !== null &&
+      m.from.boxId !== m.to.boxId &&
+      fresh.slots.some((s) => s.frameId === m.frameId)
+        ? [m.frameId]
+        : [],
     ),
   );
   const combs = frames.filter((f) => moved.has(f.id));
