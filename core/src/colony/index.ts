@@ -7,6 +7,7 @@ export {
   METRES_A_DAY,
   type MoveNote,
 } from './moveAdvice.ts';
+export { type Happening, happeningsOf } from './happenings.ts';
 export { carriedTo, otherYards, tooNear } from './yardsBeyond.ts';
 export { colonyState, type ColonyState, type Lane } from './colonyState.ts';
 export { type Descent, descentOf } from './descent.ts';

@@ -1,7 +1,8 @@
 import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
 import { dayInWords, yearOf } from '@incremen/core/basics';
+import { happeningsOf, type Happening } from '@incremen/core/colony';
 import { queensOf, readingsOfVisit, type Apiary, type Visit } from '@incremen/core/records';
-import { useMemo, useState } from 'react';
+import { Fragment, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { seenInWords } from '../../shared/evidence/seenInWords.ts';
 import { TellForm } from '../../shared/telling/TellForm.tsx';
@@ -32,27 +33,65 @@ function textOf(apiary: Apiary, v: Visit): string {
     .toLowerCase();
 }
 
+const isVisit = (v: Visit | Happening): v is Visit => 'purpose' in v;
+
+const textOfHappening = (apiary: Apiary, { colonyIds, day, words }: Happening): string =>
+  [
+    ...colonyIds.flatMap((id) => [
+      apiary.colony[id]?.name ?? '',
+      ...queensOf(apiary, id).map((q) => q.name ?? ''),
+    ]),
+    day,
+    dayInWords(day),
+    words,
+  ]
+    .join(' ')
+    .toLowerCase();
+
+/** Feed, a treatment, a move, a swarm, work: in one line, with the way to its colonies. */
+function HappeningLine({ happening: { colonyIds, words } }: { readonly happening: Happening }) {
+  const apiary = useApiary();
+  const colonies = colonyIds.flatMap((id) => apiary.colony[id] ?? []).slice(0, NAMED);
+  return (
+    <Text py={1} pl={4}>
+      {colonies.map((c, i) => (
+        <Fragment key={c.id}>
+          {i > 0 && ', '}
+          <Link className={common.inlineLink} to={`/colonies/${c.id}`}>
+            {c.name}
+          </Link>
+        </Fragment>
+      ))}
+      {colonyIds.length > NAMED && ` and ${colonyIds.length - NAMED} more`}: {words}
+    </Text>
+  );
+}
+
+/** So many colonies are named in a line. */
+const NAMED = 4;
+
 /** The journal of the hives: by day and visit, one line a visit that opens, with a search. */
 export function Visits() {
   const apiary = useApiary();
   const [search, setSearch] = useState('');
   const [days, setDays] = useState(DAYS_AT_ONCE);
   const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+  const happened = useMemo(() => happeningsOf(apiary), [apiary]);
   const byDay = useMemo(() => {
-    const groups = new Map<string, Visit[]>();
+    const groups = new Map<string, (Visit | Happening)[]>();
     const visits = Object.values(apiary.visit).toSorted((a, b) =>
       `${b.day} ${b.time ?? ''}`.localeCompare(`${a.day} ${a.time ?? ''}`),
     );
-    for (const v of visits) groups.set(v.day, [...(groups.get(v.day) ?? []), v]);
-    return [...groups];
-  }, [apiary.visit]);
+    for (const v of [...visits, ...happened]) groups.set(v.day, [...(groups.get(v.day) ?? []), v]);
+    return [...groups].toSorted(([a], [b]) => b.localeCompare(a));
+  }, [apiary.visit, happened]);
   const found =
     words.length === 0
       ? byDay
       : byDay
           .map(([day, visits]) => {
             const those = visits.filter((v) => {
-              const text = textOf(apiary, v);
+              const text = isVisit(v) ? textOf(apiary, v) : textOfHappening(apiary, v);
               return words.every((w) => text.includes(w));
             });
             return [day, those] as const;
@@ -85,9 +124,9 @@ export function Visits() {
           <Text fontWeight="700" borderBottomWidth="1px" borderColor="line">
             {dayInWords(day)} {yearOf(day)}
           </Text>
-          {visits.map((v) => (
-            <VisitLine key={v.id} visit={v} />
-          ))}
+          {visits.map((v) =>
+            isVisit(v) ? <VisitLine key={v.id} visit={v} /> : <HappeningLine key={v.id} happening={v} />,
+          )}
         </Box>
       ))}
       {found.length > days && (
