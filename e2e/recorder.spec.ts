@@ -108,7 +108,7 @@ test('what is seen besides frames: three answers apart, a caution for sick brood
   await page.reload();
   await expect(page.getByRole('button', { name: 'Open photo 1' })).toBeVisible();
   await page.getByRole('button', { name: 'Save what was seen' }).click();
-  await expect(page.getByText('Disease suspected (foul smell)')).toBeVisible();
+  await expect(page.getByText('Disease suspected (foul smell)').first()).toBeVisible();
   await expect(page.getByText('She may be another queen')).toBeVisible();
   await expect(
     page.getByText(/queen seen, long, red dot, no eggs, foul smell, pollen coming in/),
