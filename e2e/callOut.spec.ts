@@ -28,7 +28,7 @@ async function begin(page: Page, units: number, whole: boolean): Promise<void> {
   const tansy = await new Records(page).colonyId('Tansy');
   await page.goto(`/callout?from=${tansy}`);
   await expect(
-    page.getByRole('group', { name: 'Givers' }).getByRole('button', { name: 'Tansy', pressed: true }),
+    page.getByRole('group', { name: 'Donors' }).getByRole('button', { name: 'Tansy', pressed: true }),
   ).toBeVisible();
   if (whole) await page.getByText('Nothing: broken up wholly').click();
   for (let n = 2; n < units; n++) await page.getByRole('button', { name: 'More: units' }).click();

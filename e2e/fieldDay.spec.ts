@@ -37,14 +37,14 @@ test('a standby nuc gets a full box on a warm day before a wet spell: the day, t
   await expect(syrup.getByText(/more than nothing/).first()).toBeVisible();
 });
 
-test('two givers are called into partitioned boxes, cells are coming: sides, tags, a month of rest', async ({
+test('two donors are called into partitioned boxes, cells are coming: sides, tags, a month of rest', async ({
   page,
   records,
 }) => {
   await countTansy(page);
   await page.goto(`/callout?from=${await records.colonyId('Tansy')}`);
   await page
-    .getByRole('group', { name: 'Givers' })
+    .getByRole('group', { name: 'Donors' })
     .getByRole('button', { name: 'Burnet', exact: true })
     .click();
   await page.getByLabel('Queen of a nuc').selectOption('cell');

@@ -55,7 +55,7 @@ test('side by side: the queen moves next door, one chosen cell stays, day 7 or 8
   await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('This part is raising a queen');
 });
 
-test('a summer split around a caged queen: capped brood, what the giver keeps, feed that evening', async ({
+test('a summer split around a caged queen: capped brood, what the donor keeps, feed that evening', async ({
   page,
   records,
 }) => {

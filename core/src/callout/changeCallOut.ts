@@ -43,7 +43,7 @@ export function changeCallOut(body: CallOutBody, change: CallOutChange): Changed
 
 const done = (body: CallOutBody): Changed => ({ ok: true, body });
 const noUnit = refuse('unknown-unit', 'This unit is not there any more.', 'Choose another.');
-const noGiver = refuse('unknown-giver', 'This colony gives nothing in this break-up.', 'Choose a giver.');
+const noGiver = refuse('unknown-giver', 'This colony gives nothing in this break-up.', 'Choose a donor.');
 
 const unitOf = (body: CallOutBody, key: string) => body.units.find((u) => u.key === key);
 

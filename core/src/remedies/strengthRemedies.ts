@@ -51,7 +51,7 @@ export const boostBrood: RemedyMaker = (facts, all, on) => {
     title: 'Give it a comb of capped or hatching brood',
     why: gift
       ? `${gift.giver.colony.name} can spare one; its bees hatch within twelve days. ${inWords(broodOf(after))} frames of brood, ${inWords(covered)} are covered.`
-      : 'No giver is above its floor.',
+      : 'No donor is above its floor.',
     blocked: !gift
       ? 'No healthy colony can spare a comb of the same size.'
       : facts.drying

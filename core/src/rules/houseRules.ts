@@ -73,21 +73,21 @@ export const HOUSE_RULES = {
     'Field bees come home to it, but rain can last.',
   ),
   donorFloorBrood: rule(
-    'Brood left with the giver',
+    'Brood left with the donor',
     'frames of brood',
     2,
     [0, 8, 0.5],
     'In build-up one or two good brood frames carry on: all field bees return to the old stand.',
   ),
   donorFloorDearth: rule(
-    'Brood left with the giver in dearth or midsummer',
+    'Brood left with the donor in dearth or midsummer',
     'frames of brood',
     3,
     [0, 10, 0.5],
     'It has about eight weeks to recover and must still raise winter bees.',
   ),
   minStoresDearth: rule(
-    'Stores left with the giver in dearth or midsummer',
+    'Stores left with the donor in dearth or midsummer',
     'frames',
     1,
     [0, 6, 0.25],
@@ -101,7 +101,7 @@ export const HOUSE_RULES = {
     'Of seven brood combs it gives one and keeps six: it stays strong and has its queen.',
   ),
   shakesPerGiver: rule(
-    'Frames shaken for nurse bees, for each giver',
+    'Frames shaken for nurse bees, for each donor',
     'frames',
     3,
     [0, 8, 1],
@@ -276,7 +276,7 @@ export const HOUSE_RULES = {
     'Out of flying range nothing draws them back.',
   ),
   giverBees: rule(
-    'A giver has at least',
+    'A donor has at least',
     'frames of bees',
     9,
     [4, 20, 0.5],

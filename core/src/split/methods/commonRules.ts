@@ -114,7 +114,7 @@ export function donorFloorRule(part: Part, rules: HouseRules): PlanRule {
     threshold: rules.donorFloorBrood,
     nearWithin: 0.4,
     price: 30,
-    why: 'The giver must carry on: its floor is a house rule.',
+    why: 'The donor must carry on: its floor is a house rule.',
     value: (s, f) => of(s, f).broodFrames,
     mend: (missing) => `${missing} frames of brood under its floor: take less, or wait for more brood.`,
   };
