@@ -55,7 +55,7 @@ test('twenty frames into five units by taps, a call taken back, the queen found 
   await callAsCounted(tablet, 5);
   await expect(page.getByText(/^5 frames called/)).toBeVisible({ timeout: 1000 });
 
-  await page.getByRole('button', { name: 'Take back', exact: true }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByText(/^4 frames called/)).toBeVisible();
 
   // A shortage: hardly anything is left of what the count promised.

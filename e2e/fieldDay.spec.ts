@@ -110,7 +110,7 @@ test('one frame of cells, two chances: today or too late, who gets which, and th
   await records.setToday('2026-06-01');
   await page.reload();
   await expect(cells.getByRole('listitem').first()).toContainText('Do not cut any other by sight');
-  const odds = page.getByRole('region', { name: 'What may be hoped for' });
+  const odds = page.getByRole('region', { name: 'Chances of success' });
   await expect(odds.getByRole('list', { name: 'Odds' })).toContainText('at least one of 2 parts');
   await expect(odds).toContainText(/Make \d+ parts to have 4 on average/);
 });

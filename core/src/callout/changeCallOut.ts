@@ -54,7 +54,7 @@ function withCall(body: CallOutBody, callId: string, then: (call: FrameCall) => 
   const found = body.calls.find((c) => c.id === callId);
   return found
     ? then(found)
-    : refuse('unknown-call', 'This call was taken back meanwhile.', 'Call the frame again.');
+    : refuse('unknown-call', 'This call was undone meanwhile.', 'Call the frame again.');
 }
 
 /** Why a frame cannot go to a place; null when it can. */

@@ -78,12 +78,12 @@ function setUp(input: MethodInput): Setup {
 export const cagedQueen: SplitMethod = {
   id: 'caged-queen',
   name: METHOD_NAMES['caged-queen'],
-  aim: 'A nuc that lays within a week: hatching brood, young bees, bee bread and food, and a mated queen in a cage.',
+  aim: 'A nuc that lays within a week: emerging brood, young bees, bee bread and food, and a mated queen in a cage.',
   season:
     'From build-up to late summer, also in dearth, while the donor has some eight weeks to recover before winter.',
   needs: 'A mated queen in her cage, a colony that can spare two frames of capped brood.',
   shares:
-    'Capped and hatching brood, nurses, bee bread, food and empty comb go; the donor keeps its queen and its eggs.',
+    'Capped and emerging brood, nurses, bee bread, food and empty comb go; the donor keeps its queen and its eggs.',
   skips: 'No cells, no mating, no broodless month.',
   options: [
     {

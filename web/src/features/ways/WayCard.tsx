@@ -11,6 +11,7 @@ export function WayCard({
   colonyId,
   known,
   isBest,
+  isOpening,
   onPlan,
 }: {
   readonly ranked: RankedMethod;
@@ -18,6 +19,8 @@ export function WayCard({
   /** Reasons that were read at another way already. */
   readonly known: RankedMethod['fit']['reasons'];
   readonly isBest: boolean;
+  /** Its plan is asked for, and still being worked out. */
+  readonly isOpening: boolean;
   readonly onPlan: () => void;
 }) {
   const own = fit.reasons.filter((r) => !known.some((k) => k.text === r.text));
@@ -75,6 +78,7 @@ export function WayCard({
         <Button
           minH="48px"
           variant={isBest ? 'solid' : 'outline'}
+          loading={isOpening}
           onClick={onPlan}
           aria-label={`Plan: ${method.name}`}
         >

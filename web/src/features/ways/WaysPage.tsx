@@ -43,20 +43,23 @@ function Finder({ colony }: { readonly colony: Colony }) {
   const [changed, setChanged] = useState<Partial<Situation>>({});
   // On a phone the ways come first; what they rest on is a tap away.
   const [isWide] = useState(() => globalThis.matchMedia?.('(min-width: 62em)').matches ?? true);
+  const [opening, setOpening] = useState<string | null>(null);
   const read = useMemo(() => situationOf(apiary, colony, today), [apiary, colony, today]);
   const now = { ...read, ...changed };
   const rules = houseRules(operationOf(apiary).houseRules.changes);
   const asRecorded = (['queen', 'cells', 'cellCount', 'dronesFly'] as const).every((k) => now[k] === read[k]);
-  const trials = useTrials(apiary, colony.id, now, asRecorded);
+  const { trials, settled } = useTrials(apiary, colony.id, now, asRecorded);
   const { ranked, waitBecause } = afterTrials(findMethods(now, rules), trials);
   const can = ranked.filter((r) => r.fit.cannot === null);
   const cannot = ranked.filter((r) => r.fit.cannot !== null);
 
   async function plan({ method }: RankedMethod) {
     if (isSplitMethod(method)) {
+      setOpening(method.id);
+      const { [method.id]: trial } = await settled();
       const said = new URLSearchParams({
         method: method.id,
-        ...(trials[method.id]?.options ?? optionsFor(method.id, now)),
+        ...(trial?.options ?? optionsFor(method.id, now)),
       });
       await navigate(`/colonies/${colony.id}/plan?${said.toString()}`);
       return;
@@ -71,7 +74,7 @@ function Finder({ colony }: { readonly colony: Colony }) {
   return (
     <Box>
       <PageHeader
-        title={`Ways for ${colony.name}`}
+        title={`Split methods for ${colony.name}`}
         aside={
           read.bees > 0
             ? `${tidy(now.bees)} frames of bees, ${tidy(now.brood)} of brood, ${tidy(now.stores)} of stores, in ${count(now.broodBoxes, 'brood box', 'brood boxes')}`
@@ -84,7 +87,7 @@ function Finder({ colony }: { readonly colony: Colony }) {
           </Button>
         )}
         <Button asChild variant="outline" bg="sheet">
-          <Link to={`/colonies/${colony.id}`}>Leave it</Link>
+          <Link to={`/colonies/${colony.id}`}>Close</Link>
         </Button>
       </PageHeader>
       <Flex gap={6} direction={{ base: 'column', lg: 'row' }} align="flex-start">
@@ -105,7 +108,7 @@ function Finder({ colony }: { readonly colony: Colony }) {
             </Text>
           )}
           {waitBecause.length > 0 && <Wait name={colony.name} because={waitBecause} />}
-          <Box as="ol" listStyleType="none" display="grid" gap={3} aria-label="Ways, best first">
+          <Box as="ol" listStyleType="none" display="grid" gap={3} aria-label="Split methods, best first">
             {can.map((r, i) => (
               <WayCard
                 key={r.method.id}
@@ -113,6 +116,7 @@ function Finder({ colony }: { readonly colony: Colony }) {
                 colonyId={colony.id}
                 known={i === 0 ? [] : (can[0]?.fit.reasons ?? [])}
                 isBest={i === 0 && waitBecause.length === 0}
+                isOpening={opening === r.method.id}
                 onPlan={() => void plan(r)}
               />
             ))}
