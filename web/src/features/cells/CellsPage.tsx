@@ -80,7 +80,7 @@ export function CellsPage() {
         <Panel title="Who gets which">
           <ShareOut lines={lines} />
         </Panel>
-        <Panel title="Chances of success">
+        <Panel title="What may be hoped for">
           <CellOdds />
         </Panel>
         <Panel title="Cells on a date">

@@ -48,7 +48,7 @@ export const CountFoot = memo(function CountFoot({
               onClick={() => forgetDraft(colonyId)}
               style={{ textDecoration: 'underline' }}
             >
-              Discard this count
+              Give it up
             </Link>
           </Text>
         )}

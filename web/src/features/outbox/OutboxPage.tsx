@@ -81,10 +81,10 @@ export function OutboxPage() {
                   ml="auto"
                   variant="ghost"
                   size="sm"
-                  aria-label={`Undo: ${e.summary}`}
+                  aria-label={`Take back: ${e.summary}`}
                   onClick={() => void dispatch(discard(e.seq))}
                 >
-                  Undo
+                  Take back
                 </Button>
               </Flex>
             ))}
