@@ -28,7 +28,7 @@ async function begin(page: Page, units: number, whole: boolean): Promise<void> {
   const tansy = await new Records(page).colonyId('Tansy');
   await page.goto(`/callout?from=${tansy}`);
   await expect(
-    page.getByRole('group', { name: 'Givers' }).getByRole('button', { name: 'Tansy', pressed: true }),
+    page.getByRole('group', { name: 'Donors' }).getByRole('button', { name: 'Tansy', pressed: true }),
   ).toBeVisible();
   if (whole) await page.getByText('Nothing: broken up wholly').click();
   for (let n = 2; n < units; n++) await page.getByRole('button', { name: 'More: units' }).click();
@@ -55,7 +55,7 @@ test('twenty frames into five units by taps, a call taken back, the queen found 
   await callAsCounted(tablet, 5);
   await expect(page.getByText(/^5 frames called/)).toBeVisible({ timeout: 1000 });
 
-  await page.getByRole('button', { name: 'Take back', exact: true }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByText(/^4 frames called/)).toBeVisible();
 
   // A shortage: hardly anything is left of what the count promised.

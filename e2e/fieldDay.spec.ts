@@ -37,14 +37,14 @@ test('a standby nuc gets a full box on a warm day before a wet spell: the day, t
   await expect(syrup.getByText(/more than nothing/).first()).toBeVisible();
 });
 
-test('two givers are called into partitioned boxes, cells are coming: sides, tags, a month of rest', async ({
+test('two donors are called into partitioned boxes, cells are coming: sides, tags, a month of rest', async ({
   page,
   records,
 }) => {
   await countTansy(page);
   await page.goto(`/callout?from=${await records.colonyId('Tansy')}`);
   await page
-    .getByRole('group', { name: 'Givers' })
+    .getByRole('group', { name: 'Donors' })
     .getByRole('button', { name: 'Burnet', exact: true })
     .click();
   await page.getByLabel('Queen of a nuc').selectOption('cell');
@@ -110,7 +110,7 @@ test('one frame of cells, two chances: today or too late, who gets which, and th
   await records.setToday('2026-06-01');
   await page.reload();
   await expect(cells.getByRole('listitem').first()).toContainText('Do not cut any other by sight');
-  const odds = page.getByRole('region', { name: 'What may be hoped for' });
+  const odds = page.getByRole('region', { name: 'Chances of success' });
   await expect(odds.getByRole('list', { name: 'Odds' })).toContainText('at least one of 2 parts');
   await expect(odds).toContainText(/Make \d+ parts to have 4 on average/);
 });

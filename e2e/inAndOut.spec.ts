@@ -38,7 +38,7 @@ test('a file of counts is previewed, bad rows are explained, good ones are taken
   await expect(preview).toContainText('“yesterday” is not a day.');
   await page.getByRole('button', { name: 'Take in 2 rows, leave out 2' }).click();
   await expect(page.getByRole('link', { name: /Elm/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Take back' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('link', { name: 'Set up a yard' })).toBeVisible();
   expect((await records.get()).records.frame).toEqual([]);
 });
@@ -94,7 +94,7 @@ test('a count dated before the colony existed is refused beside the date, and no
   await expect(page.getByText('goes on where it stopped')).toBeVisible();
   await page.getByLabel('Counted on').fill('2026-05-15');
   await page.getByRole('button', { name: 'Save 2 of 10' }).click();
-  await expect(page.getByRole('button', { name: 'Take back' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible();
 });
 
 test('a rule that is broken shows its number and what would mend it', async ({ page, records }) => {

@@ -110,7 +110,7 @@ test('an odd nest two weeks after a queen was given: rivals side by side, what p
 /** Three nucs of one colony that lost their queens on the same day. */
 function threeNucs(lostOn: string, counted = addDays(lostOn, 30)): TestYard {
   const yard = new TestYard(11);
-  const giver = yard.hive('Giver', [STRONG_BOX], counted);
+  const giver = yard.hive('Donor', [STRONG_BOX], counted);
   const names = ['Nuc A', 'Nuc B', 'Nuc C'];
   const parts = names.map((n) => yard.hive(n, [NO_BROOD], counted, 5));
   const workId = yard.newId();
@@ -188,7 +188,7 @@ test('one hive made into four on one stand: only the three without field bees ar
   await page.goto('/feed');
   await page.getByText('Yes', { exact: true }).click();
   const round = page.getByRole('list', { name: 'Round' });
-  await expect(round.getByRole('listitem').filter({ hasText: 'Giver' })).toContainText('it feeds itself');
+  await expect(round.getByRole('listitem').filter({ hasText: 'Donor' })).toContainText('it feeds itself');
   await page.goto('/follow-ups');
   const coming = page.getByRole('region', { name: 'Queens on their way' });
   await expect(coming.getByRole('article')).toHaveCount(3);

@@ -83,7 +83,7 @@ test('what is seen besides frames: three answers apart, a caution for sick brood
       .click();
   await say('queen', 'Found');
   await say('build of the queen', 'Long, laying');
-  await page.getByRole('group', { name: 'Yarrow: dot of the queen' }).getByTitle('red').click();
+  await page.getByRole('group', { name: 'Yarrow: mark of the queen' }).getByTitle('red').click();
   await say('eggs', 'Found');
   await page.getByRole('button', { name: 'Undo' }).click();
   await say('eggs', 'None');
@@ -111,7 +111,7 @@ test('what is seen besides frames: three answers apart, a caution for sick brood
   await expect(page.getByText('Disease suspected (foul smell)').first()).toBeVisible();
   await expect(page.getByText('She may be another queen')).toBeVisible();
   await expect(
-    page.getByText(/queen seen, long, red dot, no eggs, foul smell, pollen coming in/),
+    page.getByText(/queen seen, long, red mark, no eggs, foul smell, pollen coming in/),
   ).toBeVisible();
   await expect(page.getByRole('img', { name: '[h2 c *9 q]' })).toBeVisible();
   await page

@@ -56,7 +56,7 @@ test('two chances from one comb of cells of another size: today or too late, cut
 
   // No brood is needed for a division three days before the queens are out: bees, cells and food are.
   await page.goto(`/colonies/${mint}/ways`);
-  const best = page.getByRole('list', { name: 'Ways, best first' }).getByRole('listitem').first();
+  const best = page.getByRole('list', { name: 'Split methods, best first' }).getByRole('listitem').first();
   await expect(best).toContainText('Second split on spare cells');
   await expect(best).toContainText('left and right of the old place');
   await page.getByRole('button', { name: 'Plan: Second split on spare cells' }).click();

@@ -10,7 +10,7 @@ async function waysOf(page: Page, name: string): Promise<void> {
     .click();
   await page.getByRole('heading', { level: 1, name, exact: true }).waitFor();
   await page.goto(`${page.url()}/ways`);
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText(`Ways for ${name}`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(`Split methods for ${name}`);
 }
 const answer = (page: Page, question: string, words: string) =>
   page.getByRole('group', { name: question, exact: true }).getByText(words, { exact: true }).click();
@@ -55,7 +55,7 @@ test('side by side: the queen moves next door, one chosen cell stays, day 7 or 8
   await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('This part is raising a queen');
 });
 
-test('a summer split around a caged queen: capped brood, what the giver keeps, feed that evening', async ({
+test('a summer split around a caged queen: capped brood, what the donor keeps, feed that evening', async ({
   page,
   records,
 }) => {
@@ -64,9 +64,9 @@ test('a summer split around a caged queen: capped brood, what the giver keeps, f
   await answer(page, 'Time of year', 'Dearth');
   await expect(page.getByText('No mated queen is at hand.')).toBeVisible();
   await page.getByRole('button', { name: 'More: Mated queens at hand' }).click();
-  await expect(page.getByRole('list', { name: 'Ways, best first' }).getByRole('heading').first()).toHaveText(
-    'Split with a caged mated queen',
-  );
+  await expect(
+    page.getByRole('list', { name: 'Split methods, best first' }).getByRole('heading').first(),
+  ).toHaveText('Split with a caged mated queen');
   await page.getByRole('button', { name: 'Plan: Split with a caged mated queen' }).click();
   await answer(page, 'Time of year', 'Midsummer, dearth');
   await expect(rules(page)).toContainText('Brood left in Tansy');
@@ -159,7 +159,7 @@ test('work is stopped for robbers, taken up again, and its tags are printed', as
   await records.get();
   await waysOf(page, 'Tansy');
   await page
-    .getByRole('list', { name: 'Ways, best first' })
+    .getByRole('list', { name: 'Split methods, best first' })
     .getByRole('button', { name: /^Plan:/ })
     .first()
     .click();

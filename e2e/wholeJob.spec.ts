@@ -164,10 +164,10 @@ test('work: a tick can be taken back, a reload loses nothing, the whole work can
 
   await page.goto('/records');
   await page
-    .getByRole('button', { name: /^Take back: Tansy: done/ })
+    .getByRole('button', { name: /^Undo: Tansy: done/ })
     .first()
     .click();
-  await expect(page.getByText(/^Taken back: Tansy: done/)).toBeVisible();
+  await expect(page.getByText(/^Undone: Tansy: done/)).toBeVisible();
   expect(await framesOf(records, 'Tansy')).toBe(20);
   expect(await records.colonyId('Tansy II')).toBe('');
 });

@@ -220,7 +220,7 @@ test('levelling in early spring: who gives one capped comb to whom, before a col
   const moves = page.getByRole('list', { name: 'Moves' });
   await expect(moves.getByText(/→ Burnet, slot \d/)).toHaveCount(1);
   await expect(
-    moves.getByText(/of capped brood hatches into about [\d.]+ frames of bees for Burnet/),
+    moves.getByText(/of capped brood emerges as about [\d.]+ frames of bees for Burnet/),
   ).toBeVisible();
   // Before a cold week it could not cover it: no brood then, but nurse bees.
   await page.getByText('Day, nights, season, order, limits').click();

@@ -109,7 +109,7 @@ try {
   await colony(page, 'Sorrel');
   const sorrel = page.url();
   await page.goto(`${sorrel}/ways`);
-  await page.getByRole('list', { name: 'Ways, best first' }).waitFor();
+  await page.getByRole('list', { name: 'Split methods, best first' }).waitFor();
   await shoot(page, 'ways');
   await page.goto(`${sorrel}/plan`);
   await page.getByRole('list', { name: 'Rules' }).waitFor();

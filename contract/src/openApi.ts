@@ -87,7 +87,7 @@ const CALLS: readonly Call[] = [
     what: 'Takes an entry of the journal back, while nothing has built on it.',
     asks: 'UndoRequest',
     answers: {
-      201: { what: 'Taken back.', body: 'CommandResult' },
+      201: { what: 'Undone.', body: 'CommandResult' },
       409: { what: 'A record that it touched has been changed since.', body: 'Problem' },
     },
   },

@@ -7,7 +7,7 @@ import { honey, QUEENLESS } from '../testing/scene.ts';
 // Judgements: common practice, no source; days of development: Winston 1987 (as remembered).
 const CASES: readonly Judgement[] = [
   {
-    name: 'weak, well, warm nights: brood or bees, with a giver that can spare it',
+    name: 'weak, well, warm nights: brood or bees, with a donor that can spare it',
     combs: WEAK,
     strong: true,
     looks: [['2026-05-10', WELL]],
@@ -22,7 +22,7 @@ const CASES: readonly Judgement[] = [
     first: ['boost-nurses'],
   },
   {
-    name: 'weak and no giver: it is watched, made smaller or united, and never given what nobody has',
+    name: 'weak and no donor: it is watched, made smaller or united, and never given what nobody has',
     combs: WEAK,
     looks: [['2026-05-10', WELL]],
     notOffered: ['boost-brood', 'boost-nurses', 'swap-stands'],

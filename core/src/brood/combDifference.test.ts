@@ -23,7 +23,7 @@ const open = comb({ open: 6, honey: 4 });
 
 describe('why a comb is not the one that was chosen', () => {
   it.each([
-    [capped, emerging, 'its brood hatches later'],
+    [capped, emerging, 'its brood emerges later'],
     [open, capped, 'it has more young brood to feed'],
     [comb({ drone: 6, honey: 4 }), capped, 'it has more drone brood'],
     [comb({ capped: 3, honey: 4, drawn: 3 }), capped, 'it has less capped brood'],

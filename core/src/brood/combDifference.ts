@@ -24,7 +24,7 @@ const WORSE: readonly {
   readonly from: number;
   readonly words: string;
 }[] = [
-  { by: (o, c) => emergingOn(c) - emergingOn(o), from: 0.1, words: 'its brood hatches later' },
+  { by: (o, c) => emergingOn(c) - emergingOn(o), from: 0.1, words: 'its brood emerges later' },
   { by: (o, c) => o.open + o.eggs - c.open - c.eggs, from: 0.15, words: 'it has more young brood to feed' },
   { by: (o, c) => dronesOn(o) - dronesOn(c), from: 0.1, words: 'it has more drone brood' },
   { by: (o, c) => c.capped - o.capped, from: 0.15, words: 'it has less capped brood' },

@@ -39,7 +39,7 @@ const nuc: Place = {
 const CERTAIN = { brood: 1, stores: 1, spread: 0 };
 
 describe('where a called frame goes', () => {
-  it('keeps what the giver must keep when nothing more is expected', () => {
+  it('keeps what the donor must keep when nothing more is expected', () => {
     const places = [giver({ broodCombs: { min: 1, max: 40 } }), { ...nuc, broodFrames: 0, storesCombs: 1 }];
     const state = new BreakUp(places, 0.8);
     state.put(1, frame(0.6));

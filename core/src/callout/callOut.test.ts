@@ -158,7 +158,7 @@ describe('a break-up that is called', () => {
     expect(Object.values(t.yard.apiary.reading).filter((r) => r.visitId === visit?.id)).toHaveLength(20);
   });
 
-  it('ends the giver when nothing of it is left, and keeps it when combs stay', () => {
+  it('ends the donor when nothing of it is left, and keeps it when combs stay', () => {
     const whole = new BreakUpTest({ names: ['A', 'B', 'C', 'D', 'E'] });
     whole.callAll();
     whole.yard.run(whole.finish());
@@ -253,7 +253,7 @@ describe('a break-up that is called', () => {
     expect(now()).toBeUndefined();
   });
 
-  it('keeps a queen who is to stay with her giver, unless she is caged, and warns of cells', () => {
+  it('keeps a queen who is to stay with her donor, unless she is caged, and warns of cells', () => {
     const t = new BreakUpTest({ whole: false, names: ['A', 'B'] });
     const state = padState(t.yard.apiary, t.callOut);
     const frame = {

@@ -43,7 +43,7 @@ export function changeCallOut(body: CallOutBody, change: CallOutChange): Changed
 
 const done = (body: CallOutBody): Changed => ({ ok: true, body });
 const noUnit = refuse('unknown-unit', 'This unit is not there any more.', 'Choose another.');
-const noGiver = refuse('unknown-giver', 'This colony gives nothing in this break-up.', 'Choose a giver.');
+const noGiver = refuse('unknown-giver', 'This colony gives nothing in this break-up.', 'Choose a donor.');
 
 const unitOf = (body: CallOutBody, key: string) => body.units.find((u) => u.key === key);
 
@@ -54,7 +54,7 @@ function withCall(body: CallOutBody, callId: string, then: (call: FrameCall) => 
   const found = body.calls.find((c) => c.id === callId);
   return found
     ? then(found)
-    : refuse('unknown-call', 'This call was taken back meanwhile.', 'Call the frame again.');
+    : refuse('unknown-call', 'This call was undone meanwhile.', 'Call the frame again.');
 }
 
 /** Why a frame cannot go to a place; null when it can. */

@@ -145,10 +145,10 @@ function reasonFor(state: PadState, at: number, f: CalledFrame): string {
   const stores = f.stores >= STORES_COMB;
   if (place.giver) {
     if (brood && has.broodCombs < place.broodCombs.min) {
-      return `Brood comb ${has.broodCombs + 1} of the ${place.broodCombs.min} that the giver keeps.`;
+      return `Brood comb ${has.broodCombs + 1} of the ${place.broodCombs.min} that the donor keeps.`;
     }
     if (stores && has.storesCombs < place.storesCombs) {
-      return `Food comb ${has.storesCombs + 1} of the ${place.storesCombs} that the giver keeps.`;
+      return `Food comb ${has.storesCombs + 1} of the ${place.storesCombs} that the donor keeps.`;
     }
     return brood ? 'The units are served, or better combs are expected.' : 'No unit is short of it.';
   }

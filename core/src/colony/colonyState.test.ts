@@ -32,14 +32,14 @@ describe('the lane of a colony (thresholds: common practice, no source)', () => 
     expect(six.notice).toMatchObject({ id: 'steady', words: 'Strong: keep its brood together' });
   });
 
-  it('a giver is above both lines and can give what it has above its own', () => {
+  it('a donor is above both lines and can give what it has above its own', () => {
     expect(stateOf([...times(8, brood), ...times(2, honey)])).toMatchObject({
       lane: 'giver',
       notice: { id: 'can-spare-brood', words: 'Can spare 1 frame of brood' },
     });
   });
 
-  it('many bees with little brood do not make a giver', () => {
+  it('many bees with little brood do not make a donor', () => {
     expect(
       stateOf([
         ...times(3, brood),

@@ -106,9 +106,9 @@ describe('a dot that does not agree with the record', () => {
 
   it('is shown with both, and what could explain it', () => {
     expect(queenSeen('red')).toEqual([
-      'On Sun 10 May she wore a red dot; the record says blue. She may be another queen, or one of the two was noted wrong.',
+      'On Sun 10 May she wore a red mark; the record says blue. She may be another queen, or one of the two was noted wrong.',
     ]);
-    expect(queenSeen('none')[0]).toContain('she wore no dot; the record says blue');
+    expect(queenSeen('none')[0]).toContain('she wore no mark; the record says blue');
     expect(queenSeen('blue')).toEqual([]);
   });
 });

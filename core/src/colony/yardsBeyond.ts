@@ -25,7 +25,7 @@ export function tooNear(apiary: Apiary, fromYardId: string, toYardId: string): O
   return {
     code: 'yard-too-near',
     message: `${to.name} is ${km.toFixed(1)} km from ${from.name}: within flying range the field bees return to the old stand.`,
-    remedy: `Choose a yard more than ${FLYING_RANGE_KM} km away, or let it stay in its yard and reckon with the loss.`,
+    remedy: `Choose a yard more than ${FLYING_RANGE_KM} km away, or let it stay in its yard and accept the loss.`,
   };
 }
 

@@ -73,7 +73,7 @@ export function summarise(apiary: Apiary, command: Command): string {
     case 'closeFollowUp':
       return `Follow-up for ${listInWords((apiary.followUp[command.followUpId]?.colonyIds ?? []).map(colony))} closed`;
     case 'fileFollowUp':
-      return `${listInWords(command.followUp.colonyIds.map(colony))}: a look on ${dayInWords(command.followUp.window.likely)} filed`;
+      return `${listInWords(command.followUp.colonyIds.map(colony))}: an inspection on ${dayInWords(command.followUp.window.likely)} filed`;
     case 'moveFollowUp':
       return `${listInWords((apiary.followUp[command.followUpId]?.colonyIds ?? []).map(colony))}: look put on ${dayInWords(command.window.likely)}. ${command.why}`;
     case 'setKit':
@@ -195,7 +195,7 @@ function changeInWords(apiary: Apiary, { callOutId, change }: CommandOf<'changeC
     case 'call':
       return `a frame ${place(change.call.to)}`;
     case 'take-back':
-      return 'a call taken back';
+      return 'a call undone';
     case 'place':
       return `a frame ${place(change.to)} after all`;
     case 'read':

@@ -15,8 +15,8 @@ export function undoChanges(apiary: Apiary, changes: readonly Change[]): Result<
     return failure({
       code: 'changed-since',
       path: ['entryId'],
-      message: `This cannot be taken back: a ${kindInWords(moved.kind)} that it touched has been changed since.`,
-      remedy: 'Take back the later change first.',
+      message: `This cannot be undone: a ${kindInWords(moved.kind)} that it touched has been changed since.`,
+      remedy: 'Undo the later change first.',
     });
   }
   const reversed = reverseChanges(changes);

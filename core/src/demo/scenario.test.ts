@@ -15,7 +15,7 @@ describe('the demonstration', () => {
     expect(demoScenario()).toEqual(scenario);
   });
 
-  it('has two yards, about a dozen colonies, a giver, a weak one, a nuc and a split due today', () => {
+  it('has two yards, about a dozen colonies, a donor, a weak one, a nuc and a split due today', () => {
     expect(Object.keys(scenario.apiary.yard)).toHaveLength(2);
     expect(demoColonyNames(scenario).length).toBeGreaterThanOrEqual(12);
     const states = Object.values(scenario.apiary.yard).flatMap((y) =>

@@ -8,7 +8,7 @@ const DAY = '2026-05-12';
 /** A giver that stayed on its stand, and a unit split from it with so little food. */
 function afterSplit() {
   const yard = new TestYard();
-  const giver = yard.hive('Giver', [[...STRONG_BOX]], '2026-05-10');
+  const giver = yard.hive('Donor', [[...STRONG_BOX]], '2026-05-10');
   const unit = yard.hive('Unit', [[NEST.open(8), NEST.capped(8), NEST.empty()]], '2026-05-10');
   yard.hive('Rich', [[NEST.honey(), NEST.honey(), NEST.capped()]], '2026-05-10');
   const apart = yard.apiary.colony[unit.id];
@@ -35,13 +35,13 @@ function afterSplit() {
 }
 
 describe('a feed round', () => {
-  it('feeds who has no field bees and little food, and not the giver in a flow (stop-start weather, cold nights)', () => {
+  it('feeds who has no field bees and little food, and not the donor in a flow (stop-start weather, cold nights)', () => {
     const yard = afterSplit();
     yard.flow(DAY);
     const cold = feedRound(yard.apiary, yard.yardId, DAY, 'bridge', { nightMinC: 6 });
     const of = (name: string) => cold.lines.find((l) => l.name === name);
-    expect(of('Giver')).toMatchObject({ what: 'none', kg: 0 });
-    expect(of('Giver')?.why).toContain('feeds itself');
+    expect(of('Donor')).toMatchObject({ what: 'none', kg: 0 });
+    expect(of('Donor')?.why).toContain('feeds itself');
     expect(of('Unit')).toMatchObject({ what: 'fondant', litres: 0 });
     expect(of('Unit')?.why).toContain('No field bees');
     expect(cold.fondantKg).toBeGreaterThan(0);

@@ -26,7 +26,7 @@ export function clashesOf(apiary: Apiary, lanes: readonly QueenLane[], today: Da
       clashes.push({
         colonyIds: same ? [own.id] : [own.id, lookedAt.id],
         words: same
-          ? `${own.name}: a look on ${dayInWords(day)} falls into its days of rest (${dayInWords(lane.handsOff.from)} to ${dayInWords(lane.handsOff.to)}). Put it off, or only lift the lid.`
+          ? `${own.name}: an inspection on ${dayInWords(day)} falls into its days of rest (${dayInWords(lane.handsOff.from)} to ${dayInWords(lane.handsOff.to)}). Put it off, or only lift the lid.`
           : `${lookedAt.name} is to be looked at on ${dayInWords(day)}, and ${own.name} in the same hive rests until ${dayInWords(lane.handsOff.to)}: keep its side covered with a cloth.`,
       });
     }

@@ -82,7 +82,7 @@ function byLook(before: Dated, { day, seen }: DatedLook, cells: readonly CellFin
     const what = emergedNow ? 'a cell that has opened' : 'a slim queen';
     if (day < addDays(emergence.earliest, -SPREAD)) {
       notes.push(
-        `${dayInWords(day)}: ${what} was seen, but none can be out before ${dayInWords(emergence.earliest)} by what was seen earlier. Either a cell was missed, this one was torn open, or a date is wrong. Both are kept; reckon with a virgin.`,
+        `${dayInWords(day)}: ${what} was seen, but none can be out before ${dayInWords(emergence.earliest)} by what was seen earlier. Either a cell was missed, this one was torn open, or a date is wrong. Both are kept; assume a virgin is in there.`,
       );
     }
     if (day < emergence.latest) {

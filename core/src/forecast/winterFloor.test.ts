@@ -51,7 +51,7 @@ describe('a colony before winter', () => {
     const refused = buildProblem(yard.apiary, request);
     expect(refused).toMatchObject({ ok: false, problems: [{ code: 'does-not-fit' }] });
     expect(fewerBoxes(yard.apiary, colony, DAY, 1)?.tooMuch).toBe('brood');
-    expect(!refused.ok && refused.problems[0]?.remedy).toMatch(/Wait until some of them have hatched/);
+    expect(!refused.ok && refused.problems[0]?.remedy).toMatch(/Wait until some of them have emerged/);
   });
 
   it('whose food alone does not fit hears how many kilograms it needs', () => {

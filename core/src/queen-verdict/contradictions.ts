@@ -20,7 +20,7 @@ export function contradictionsOf(history: PartHistory, day: Day, seen: Evidence)
       const possibleFrom = addDays(e.day, 7);
       if (!unsealed || day >= possibleFrom) return [];
       return [
-        `${dayInWords(e.day)}: no cell was capped. ${dayInWords(day)}: one has emerged. A cell stays capped for about 8 days, so none of those can be out before ${dayInWords(possibleFrom)}. Either a cell was missed, this one was torn open, or a date is wrong. Both notes are kept; reckon with a virgin.`,
+        `${dayInWords(e.day)}: no cell was capped. ${dayInWords(day)}: one has emerged. A cell stays capped for about 8 days, so none of those can be out before ${dayInWords(possibleFrom)}. Either a cell was missed, this one was torn open, or a date is wrong. Both notes are kept; assume a virgin is in there.`,
       ];
     }),
   ];
@@ -35,6 +35,6 @@ function beforeTheSplit({ separatedOn, emergence }: PartHistory, day: Day): stri
   const possibleFrom = addDays(separatedOn, SOONEST_OUT);
   if (day >= possibleFrom) return [];
   return [
-    `${dayInWords(day)}: a cell is open at its tip, ${daysBetween(separatedOn, day)} days after the queen was lost. Begun since then none can be out before ${dayInWords(possibleFrom)}. Either a cell was there before and was missed, this one was torn open, or a date is wrong. Reckon with a virgin.`,
+    `${dayInWords(day)}: a cell is open at its tip, ${daysBetween(separatedOn, day)} days after the queen was lost. Begun since then none can be out before ${dayInWords(possibleFrom)}. Either a cell was there before and was missed, this one was torn open, or a date is wrong. Assume a virgin is in there.`,
   ];
 }

@@ -15,10 +15,10 @@ export function queenDoubts(apiary: Apiary, colony: Colony): string[] {
   const dot = seenOn?.evidence?.queen.look === 'found' ? seenOn.evidence.queen.dot : undefined;
   const recorded = queen.dot ?? (queen.birthYear === null ? null : markingColour(queen.birthYear));
   if (seenOn && dot && recorded && dot !== recorded) {
-    const seen = dot === 'none' ? 'no dot' : `a ${dot} dot`;
+    const seen = dot === 'none' ? 'no mark' : `a ${dot} mark`;
     const why =
       dot === 'none'
-        ? 'The dot may have worn off, or she is a daughter.'
+        ? 'The mark may have worn off, or she is a daughter.'
         : 'She may be another queen, or one of the two was noted wrong.';
     doubts.push(`On ${dayInWords(seenOn.day)} she wore ${seen}; the record says ${recorded}. ${why}`);
   }

@@ -50,7 +50,7 @@ describe('remedies for a weak unit', () => {
     expect(remedies.filter((r) => r.blocked === null)).toEqual([]);
   });
 
-  it('a sick colony is nobody’s giver or partner', () => {
+  it('a sick colony is nobody’s donor or partner', () => {
     const yard = new WeakYard(NO_NURSES);
     laying(yard);
     for (const name of ['Rowan', 'Bryony']) {

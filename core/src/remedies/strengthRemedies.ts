@@ -48,10 +48,10 @@ export const boostBrood: RemedyMaker = (facts, all, on) => {
   const covered = unit.bees * cover;
   return {
     id: 'boost-brood',
-    title: 'Give it a comb of capped or hatching brood',
+    title: 'Give it a comb of capped or emerging brood',
     why: gift
-      ? `${gift.giver.colony.name} can spare one; its bees hatch within twelve days. ${inWords(broodOf(after))} frames of brood, ${inWords(covered)} are covered.`
-      : 'No giver is above its floor.',
+      ? `${gift.giver.colony.name} can spare one; its bees emerge within twelve days. ${inWords(broodOf(after))} frames of brood, ${inWords(covered)} are covered.`
+      : 'No donor is above its floor.',
     blocked: !gift
       ? 'No healthy colony can spare a comb of the same size.'
       : facts.drying

@@ -19,7 +19,7 @@ function watchTestOf({ unit, day }: Pick<UnitFacts, 'unit' | 'day'>): WatchTest 
 /** The test of a unit in words. */
 export function watchInWords(facts: Pick<UnitFacts, 'unit' | 'day'>): string {
   const { brood, bees } = watchTestOf(facts);
-  return `By ${dayInWords(watchDay(facts.day))} at least ${inWords(brood)} frames of brood, or more bees than ${inWords(bees)}; if not, combine or let go.`;
+  return `By ${dayInWords(watchDay(facts.day))} at least ${inWords(brood)} frames of brood, or more bees than ${inWords(bees)}; if not, unite it or let it die out.`;
 }
 
 const watchDay = (day: Day) => addDays(day, WATCH_DAYS);

@@ -22,7 +22,7 @@ function begun() {
     NEST.empty(6),
     NEST.honey(6),
   ];
-  const giver = yard.hive('Giver', [[...STRONG_BOX], upper], '2026-05-14');
+  const giver = yard.hive('Donor', [[...STRONG_BOX], upper], '2026-05-14');
   const other = yard.hive('Other', [[...STRONG_BOX], upper], '2026-05-14');
   yard.stock('drawn', 12);
   const request = requestFor(yard.apiary, [nucs(2)]);

@@ -143,7 +143,7 @@ describe('recipes', () => {
       crowded ? { ...r, sides: r.sides.map((s) => ({ ...s, bees: 10 })) as never } : r;
     const yard = new TestYard();
     yard.hive(
-      'Giver',
+      'Donor',
       [
         seven.map(full),
         [honey(6), honey(6), open(6), capped(6), open(6), bread(), bread(), empty(6), empty(5), honey(6)].map(
@@ -235,7 +235,7 @@ describe('recipes', () => {
   it('no frame with a live cell is moved', () => {
     const yard = new TestYard();
     const withCell: FrameReading = { ...capped(7), cells: [{ kind: 'open', count: 2 }] };
-    yard.hive('Giver', [[...seven.slice(0, 1), withCell, ...seven.slice(2)]], '2026-05-14');
+    yard.hive('Donor', [[...seven.slice(0, 1), withCell, ...seven.slice(2)]], '2026-05-14');
     yard.stock('drawn', 4);
     const problem = problemOf(yard.apiary, requestFor(yard.apiary, [nucs(1)]));
     const { plan } = planned(problem);
@@ -267,7 +267,7 @@ describe('levelling and raising', () => {
   it('gives no brood to who cannot cover it on cold nights, but nurses', () => {
     restsOn('coverCold', 'weakBees', 'shakesPerGiver');
     const yard = new TestYard();
-    yard.hive('Giver', [seven, Array.from({ length: 10 }, () => honey(8))], '2026-05-14');
+    yard.hive('Donor', [seven, Array.from({ length: 10 }, () => honey(8))], '2026-05-14');
     // Three frames of bees on three of brood.
     const dusk = yard.hive(
       'Dusk',

@@ -24,7 +24,7 @@ const above = [
 
 function worked(goals: (yard: TestYard) => YardGoal[], change: Partial<YardPlanRequest> = {}, store = 6) {
   const yard = new TestYard();
-  yard.hive('Giver', [[...STRONG_BOX], above], '2026-05-14');
+  yard.hive('Donor', [[...STRONG_BOX], above], '2026-05-14');
   yard.hive('Weak', [[...WEAK_BOX, NEST.honey(3)]], '2026-05-14', 10);
   yard.hive(
     'Nuc',
@@ -52,13 +52,13 @@ describe('the steps of a nuc', () => {
     expect(all[0]).toBe('Set out a 5-frame box for Nuc 1');
     expect(all.at(-1)).toBe('Every entrance is open again, every lid is on');
     const at = (part: string) => all.findIndex((t) => t.includes(part));
-    expect(at('Open Giver')).toBeLessThan(at('Find the queen of Giver'));
-    const found = at('Find the queen of Giver');
+    expect(at('Open Donor')).toBeLessThan(at('Find the queen of Donor'));
+    const found = at('Find the queen of Donor');
     // A comb from a box above hers goes before she is found, and says so.
     const toNuc = steps.flatMap((s, i) => (s.text.includes('→ Nuc 1') ? [{ ...s, i }] : []));
     expect(toNuc.map((s) => s.detail.includes('not found yet'))).toEqual(toNuc.map((s) => s.i < found));
     expect(at('→ Nuc 1')).toBeLessThan(at('Close Nuc 1'));
-    expect(at('Close Giver')).toBeGreaterThan(at('→ Nuc 1'));
+    expect(at('Close Donor')).toBeGreaterThan(at('→ Nuc 1'));
     expect(steps.map((s) => s.order)).toEqual(steps.map((_, i) => i));
   });
 

@@ -130,8 +130,8 @@ export class OperationStore {
           result: failure({
             code: 'undone-already',
             path: ['entryId'],
-            message: 'This was taken back already.',
-            remedy: 'Take back the taking back to have it again.',
+            message: 'This was undone already.',
+            remedy: 'Undo the undoing to have it again.',
           }),
         };
       }
@@ -140,7 +140,7 @@ export class OperationStore {
         c.kind === 'reading' && !apiary.reading[c.id] ? [c.id] : [],
       );
       const whole = await this.withReadings(em, operationId, apiary, older);
-      return { result: undoChanges(whole, entry.body.changes), summary: `Taken back: ${entry.summary}` };
+      return { result: undoChanges(whole, entry.body.changes), summary: `Undone: ${entry.summary}` };
     });
   }
 

@@ -11,7 +11,7 @@ export function RouteError({ missing = false }: { readonly missing?: boolean }) 
       </Heading>
       <Text mb={4}>
         {missing
-          ? 'The address may be old, or what it showed has been taken back.'
+          ? 'The address may be old, or what it showed has been undone.'
           : `Your records are safe on the server. ${error instanceof Error ? error.message : ''}`}
       </Text>
       <Button asChild>

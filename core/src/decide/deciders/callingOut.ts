@@ -14,7 +14,7 @@ export function decideStartCallOut(draft: Draft, command: CommandOf<'startCallOu
   draft.need('yard', callOut.body.yardId, [...at, 'body', 'yardId']);
   callOut.body.givers.forEach((g, i) => {
     const colony = draft.need('colony', g.colonyId, [...at, 'body', 'givers', i, 'colonyId']);
-    noteEnded(draft, colony, [...at, 'body', 'givers', i], 'Choose another giver.');
+    noteEnded(draft, colony, [...at, 'body', 'givers', i], 'Choose another donor.');
     const elsewhere = Object.values(draft.apiary.callOut).find(
       (c) =>
         c.status === 'open' && c.id !== callOut.id && c.body.givers.some((o) => o.colonyId === g.colonyId),
@@ -58,7 +58,7 @@ export function decideChangeCallOut(draft: Draft, command: CommandOf<'changeCall
       'frame-elsewhere',
       [...path, 'change', 'call', 'frameId'],
       'This frame does not hang in the colony that gives: its boxes hold no more than was called.',
-      'Choose a frame of a giver, or enter the frame under the hive first.',
+      'Choose a frame of a donor, or enter the frame under the hive first.',
     );
     return;
   }
@@ -100,7 +100,7 @@ export function decideFinishCallOut(draft: Draft, command: CommandOf<'finishCall
     draft.problem(
       'queen-caged',
       path,
-      `The queen of ${draft.get('colony', caged.giverId)?.name ?? 'a giver'} is still in her cage.`,
+      `The queen of ${draft.get('colony', caged.giverId)?.name ?? 'a donor'} is still in her cage.`,
       'Say where she goes: home, into a unit, or taken away.',
     );
     return;

@@ -11,7 +11,7 @@ function inOrder(draft: Draft, window: Window, path: Path): void {
   draft.problem(
     'window-reversed',
     path,
-    `The days of this look are not in order: ${window.earliest}, ${window.likely}, ${window.latest}.`,
+    `The days of this inspection are not in order: ${window.earliest}, ${window.likely}, ${window.latest}.`,
     'Give the earliest, the likely and the latest day in this order.',
   );
 }
@@ -43,7 +43,7 @@ export function decideMoveFollowUp(draft: Draft, command: CommandOf<'moveFollowU
     draft.problem(
       'follow-up-closed',
       [...path, 'followUpId'],
-      'This look is done or dropped.',
+      'This inspection is done or dropped.',
       'Nothing is to be moved.',
     );
     return;

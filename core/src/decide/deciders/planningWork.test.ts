@@ -35,7 +35,7 @@ const withQueen = (f: FrameReading): FrameReading => ({ ...f, queenSeen: true })
 function yardOf() {
   const yard = new TestYard();
   const giver = yard.hive(
-    'Giver',
+    'Donor',
     [box(), [...box().slice(0, 3), withQueen(brood(7)), ...box().slice(4)]],
     '2026-05-14',
   );
@@ -81,7 +81,7 @@ describe('a plan for a yard, kept and worked', () => {
     for (const s of saved.steps) yard.tick(s.id, '2026-05-16');
     expect(yard.apiary.work[saved.work.id]?.status).toBe('done');
     const colonies = coloniesOfYard(yard.apiary, yard.yardId);
-    expect(colonies.map((c) => c.name)).toEqual(['Giver', 'Other', 'Nuc 1', 'Nuc 2']);
+    expect(colonies.map((c) => c.name)).toEqual(['Donor', 'Other', 'Nuc 1', 'Nuc 2']);
     for (const nuc of colonies.slice(2)) {
       expect(framesOfColony(yard.apiary, nuc)).toHaveLength(5);
       expect(nuc.origin.how).toBe('split');
@@ -112,7 +112,7 @@ describe('a plan for a yard, kept and worked', () => {
     work(yard, plan(yard, [nucs(1, fiveFrames({ queen: 'old-queen' }))]));
     const nuc = yard.colony('Nuc 1');
     expect(queenOf(yard.apiary, nuc.id)?.id).toBe(queenId);
-    expect(yard.colony('Giver').separation?.queen).toBe('elsewhere');
+    expect(yard.colony('Donor').separation?.queen).toBe('elsewhere');
     expect(nuc.separation?.queen).toBe('here');
   });
 
@@ -143,8 +143,8 @@ describe('a plan for a yard, kept and worked', () => {
     const frames = framesOfColony(yard.apiary, giver).length + framesOfColony(yard.apiary, other).length;
     work(yard, plan(yard, [{ id: 'u', kind: 'unite', fromId: other.id, intoId: giver.id, importance: 2 }]));
     expect(yard.colony('Other').endedOn).toBe('2026-05-15');
-    expect(framesOfColony(yard.apiary, yard.colony('Giver'))).toHaveLength(frames);
-    expect(boxesOfColony(yard.apiary, yard.colony('Giver')).map((b) => b.position)).toEqual([0, 1, 2]);
+    expect(framesOfColony(yard.apiary, yard.colony('Donor'))).toHaveLength(frames);
+    expect(boxesOfColony(yard.apiary, yard.colony('Donor')).map((b) => b.position)).toEqual([0, 1, 2]);
   });
 
   it('is refused whole when a unit that it rests on has ended meanwhile, and says which and when', () => {
@@ -245,7 +245,7 @@ describe('a plan for a yard, kept and worked', () => {
     ).toEqual(['not-closed at closing']);
     const other = yardOf();
     const named = plan(other.yard, [nucs(1)], {});
-    named.work.body.units.find((u) => u.state === 'new')!.name = 'Giver';
+    named.work.body.units.find((u) => u.state === 'new')!.name = 'Donor';
     expect(other.yard.refused(named)[0]).toContain('name-taken');
   });
 

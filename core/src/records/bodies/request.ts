@@ -38,7 +38,7 @@ export const NUC_RECIPES: readonly {
   {
     id: 'five',
     name: 'Five frames: one full brood, one part, honey, drawn, foundation',
-    why: 'Room for a laying queen for two rounds, and little taken from the giver.',
+    why: 'Room for a laying queen for two rounds, and little taken from the donor.',
     recipe: {
       slots: 5,
       sizeId: 'langstroth-deep',

@@ -149,7 +149,7 @@ function combPlan(
   };
 }
 
-/** A comb of capped or hatching brood for a weak unit. */
+/** A comb of capped or emerging brood for a weak unit. */
 export function boostBrood(facts: UnitFacts, all: readonly UnitFacts[]): ActionPlan | null {
   const gift = cappedGift(facts, all, sizeOf(facts));
   if (!gift) return null;

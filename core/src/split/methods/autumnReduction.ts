@@ -27,7 +27,7 @@ function nucOf({ now, sizeId }: YardAsk): YardGoal[] {
 export const autumnReduction: YardMethod = {
   id: 'autumn-reduction',
   name: 'Shrink for winter',
-  aim: 'A tall colony goes into the cold in as many boxes as its bees cover; hatching brood that is over makes one late nuc.',
+  aim: 'A tall colony goes into the cold in as many boxes as its bees cover; emerging brood that is over makes one late nuc.',
   season: 'Late summer and autumn, before the first damp cold.',
   needs:
     'A colony of two boxes or more; a mated queen for the nuc, unless drones fly and one raised from today on lays in time.',

@@ -46,7 +46,7 @@ function setUp(input: MethodInput): Setup {
 export const broodAbove: SplitMethod = {
   id: 'brood-above',
   name: METHOD_NAMES['brood-above'],
-  aim: 'One colony that stays one: room to lay below, its brood hatches above the supers, and the wish to swarm passes.',
+  aim: 'One colony that stays one: room to lay below, its brood emerges above the supers, and the wish to swarm passes.',
   season:
     'Before and in the swarm season, up to the flow, while the colony is crowded and before it has cells.',
   needs: 'An excluder, a box for above, combs to draw below, a strong colony without swarm cells.',
@@ -79,7 +79,7 @@ export const broodAbove: SplitMethod = {
     },
     {
       what: 'Drones above cannot get out',
-      wayOut: 'Open the lid on a warm noon, or leave a small upper entrance while drone brood hatches.',
+      wayOut: 'Open the lid on a warm noon, or leave a small upper entrance while drone brood emerges.',
     },
     {
       what: 'Eggs above the excluder',
@@ -182,7 +182,7 @@ export const broodAbove: SplitMethod = {
         topic: 'rhythm',
         window: windowAfter(day, 19, 21, 24),
         anchor: 'work',
-        expect: 'All worker brood above has hatched: the box is a super now. Crowded again below: once more.',
+        expect: 'All worker brood above has emerged: the box is a super now. Crowded again below: once more.',
       },
     ];
   },

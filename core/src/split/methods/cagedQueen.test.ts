@@ -38,14 +38,14 @@ describe('split with a caged mated queen', () => {
     expect(body.kit.map((k) => k.what)).toContain('floor');
   });
 
-  it('asks more of the giver in dearth', () => {
+  it('asks more of the donor in dearth', () => {
     const floor = (season: string) =>
       plan({ season }).body.ledger.find((l) => l.id === 'donor-floor')?.threshold;
     expect(floor('dearth')).toBeGreaterThan(floor('build-up') ?? 99);
   });
 
   // By hand: set in on 9 May; let out on the third to fifth day, 12 to 14 May; eggs after about a week more.
-  it('has its days: cage on day 3 to 5, eggs, the giver lays on; no month of rest', () => {
+  it('has its days: cage on day 3 to 5, eggs, the donor lays on; no month of rest', () => {
     expect(plan().looks).toEqual([
       ['bees-stay', '2026-05-10', '2026-05-11'],
       ['act', '2026-05-12', '2026-05-14'],

@@ -78,23 +78,23 @@ function setUp(input: MethodInput): Setup {
 export const cagedQueen: SplitMethod = {
   id: 'caged-queen',
   name: METHOD_NAMES['caged-queen'],
-  aim: 'A nuc that lays within a week: hatching brood, young bees, bee bread and food, and a mated queen in a cage.',
+  aim: 'A nuc that lays within a week: emerging brood, young bees, bee bread and food, and a mated queen in a cage.',
   season:
-    'From build-up to late summer, also in dearth, while the giver has some eight weeks to recover before winter.',
+    'From build-up to late summer, also in dearth, while the donor has some eight weeks to recover before winter.',
   needs: 'A mated queen in her cage, a colony that can spare two frames of capped brood.',
   shares:
-    'Capped and hatching brood, nurses, bee bread, food and empty comb go; the giver keeps its queen and its eggs.',
+    'Capped and emerging brood, nurses, bee bread, food and empty comb go; the donor keeps its queen and its eggs.',
   skips: 'No cells, no mating, no broodless month.',
   options: [
     {
       id: 'size',
       question: 'How large',
       schools: [
-        { id: 'nuc', label: 'A nuc', why: 'Two combs of brood: the giver hardly notices.' },
+        { id: 'nuc', label: 'A nuc', why: 'Two combs of brood: the donor hardly notices.' },
         {
           id: 'full',
           label: 'Four or five combs in a full box',
-          why: 'It is a colony by autumn without another move; the giver must be strong.',
+          why: 'It is a colony by autumn without another move; the donor must be strong.',
         },
       ],
       default: 'nuc',
@@ -103,8 +103,8 @@ export const cagedQueen: SplitMethod = {
       id: 'season',
       question: 'Time of year',
       schools: [
-        { id: 'build-up', label: 'Build-up', why: 'The giver makes good within weeks.' },
-        { id: 'dearth', label: 'Midsummer, dearth', why: 'The giver keeps three frames of brood, and food.' },
+        { id: 'build-up', label: 'Build-up', why: 'The donor makes good within weeks.' },
+        { id: 'dearth', label: 'Midsummer, dearth', why: 'The donor keeps three frames of brood, and food.' },
       ],
       default: 'build-up',
     },
@@ -146,13 +146,13 @@ export const cagedQueen: SplitMethod = {
       )
       .good(w.now.matedQueens >= 1, 16, 'A mated queen is at hand: eggs within a week instead of a month.')
       .good(w.now.season === 'dearth', 10, 'The way for dearth: nothing has to mate.')
-      .bad(w.now.season === 'autumn', 10, 'Late: the giver and the nuc must both be ready for winter.')
+      .bad(w.now.season === 'autumn', 10, 'Late: the donor and the nuc must both be ready for winter.')
       .bad(
         w.now.queen === 'not-found',
         8,
         'Her mother’s place must be known, so that two queens do not meet.',
       )
-      .bad(w.now.cells !== 'none', 14, 'The giver is about to swarm; that is not settled by this.')
+      .bad(w.now.cells !== 'none', 14, 'The donor is about to swarm; that is not settled by this.')
       .bad(w.now.wanted > Math.max(1, w.now.matedQueens), 10, 'One queen, one nuc.'),
   setUp,
   steps(solved) {
@@ -241,7 +241,7 @@ export const cagedQueen: SplitMethod = {
         topic: 'rhythm',
         window: windowAfter(input.day, 7, 9, 14),
         anchor: 'work',
-        expect: 'The giver lays and covers its brood: proof that its queen did not travel.',
+        expect: 'The donor lays and covers its brood: proof that its queen did not travel.',
       },
     ];
   },

@@ -8,7 +8,7 @@ export const DISTANCE_OPTION = {
     {
       id: 'same-yard',
       label: 'Same yard',
-      why: 'Most have one yard. Field bees fly back to the old stand, which is reckoned with.',
+      why: 'Most have one yard. Field bees fly back to the old stand; the plan allows for that.',
     },
     {
       id: 'away',

@@ -45,8 +45,8 @@ export function beesRule(part: Part, threshold: number, why: string): PlanRule {
     value: (s, f) => of(s, f).framesOfBeesAfterDrift,
     mend: (missing) =>
       part.at === 'fresh'
-        ? `Short by ${missing} frames of bees: shake in nurse bees from open brood, carry it beyond 3 km, or wait for capped brood to hatch.`
-        : `Short by ${missing} frames of bees: give the other part less, or wait for capped brood to hatch.`,
+        ? `Short by ${missing} frames of bees: shake in nurse bees from open brood, carry it beyond 3 km, or wait for capped brood to emerge.`
+        : `Short by ${missing} frames of bees: give the other part less, or wait for capped brood to emerge.`,
   };
 }
 
@@ -114,7 +114,7 @@ export function donorFloorRule(part: Part, rules: HouseRules): PlanRule {
     threshold: rules.donorFloorBrood,
     nearWithin: 0.4,
     price: 30,
-    why: 'The giver must carry on: its floor is a house rule.',
+    why: 'The donor must carry on: its floor is a house rule.',
     value: (s, f) => of(s, f).broodFrames,
     mend: (missing) => `${missing} frames of brood under its floor: take less, or wait for more brood.`,
   };

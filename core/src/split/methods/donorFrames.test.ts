@@ -18,7 +18,7 @@ function donorOf(combs: readonly FrameReading[]) {
 }
 const input = (combs: readonly FrameReading[]) => ({ donor: donorOf(combs), day: METHOD_DAY }) as MethodInput;
 
-describe('frames of a giver', () => {
+describe('frames of a donor', () => {
   it('are free unless they carry the queen or a live cell', () => {
     const frames = donorFrames(donorOf([honey, withQueen(young), withCells(young, 'charged', 1), capped]));
     expect(frames.queenAt).toBe(1);

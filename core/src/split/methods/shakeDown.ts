@@ -97,7 +97,7 @@ export const shakeDown: SplitMethod = {
     {
       what: 'You would rather not have another colony',
       wayOut:
-        'Leave the box up: it empties as brood hatches, and is filled with honey. Look for cells on day 7.',
+        'Leave the box up: it empties as brood emerges, and is filled with honey. Look for cells on day 7.',
     },
   ],
   fit: (w) =>

@@ -149,7 +149,7 @@ export const walkAwayHalves: SplitMethod = {
   needs: 'A strong colony, best in two brood boxes, with eggs in both.',
   shares:
     'Brood, bees and food by halves; the queen stays where she happens to be; field bees fly to the old stand.',
-  skips: 'The queen need not be found. A look on day 7 tells which half has her.',
+  skips: 'The queen need not be found. An inspection on day 7 tells which half has her.',
   options: [
     {
       id: 'size',

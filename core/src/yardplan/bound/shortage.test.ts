@@ -80,7 +80,7 @@ describe('what is missing for all that is asked for', () => {
     expect(seen?.nucsMade).toBe(mostNucs);
   }, 60_000);
 
-  it('names a giver when no colony has that frame size', async () => {
+  it('names a donor when no colony has that frame size', async () => {
     const short = await shortOf(1, fiveFrames({ sizeId: 'zander' }));
     expect(short).toEqual([
       { what: 'a colony that can give', missing: 1, unit: 'colony above its floors, of that frame size' },

@@ -45,7 +45,7 @@ function whatItDoes(problem: YardProblem, seen: Evaluation, move: LaidMove): str
     case 'brood': {
       if (frame.capped >= 0.5 * frame.brood) {
         const bees = frame.capped * framesOfBeesFromCapped(problem.reference).likely;
-        return `Its ${one(frame.capped)} of capped brood hatches into about ${one(bees)} frames of bees for ${to.name}.${left}${pinned}`;
+        return `Its ${one(frame.capped)} of capped brood emerges as about ${one(bees)} frames of bees for ${to.name}.${left}${pinned}`;
       }
       if (to.recipe?.queen === 'raises' && frame.eggsTenths > 0) {
         return `Its eggs are what ${to.name} raises a queen from.${left}${pinned}`;

@@ -160,7 +160,7 @@ function prepareNuc(nuc: YardUnit, name: string): StepDraft {
     text: `Set out a ${nuc.slots}-frame box for ${name}`,
     detail: away
       ? 'In the shade, entrance shut, with air. It is carried beyond 3 km this evening.'
-      : 'On its own stand, away from the givers, entrance shut with grass, shade.',
+      : 'On its own stand, away from the donors, entrance shut with grass, shade.',
   };
 }
 

@@ -95,7 +95,7 @@ describe('nucs that may be made', () => {
     expect(p.units.filter((u) => u.kind === 'nuc').length).toBeLessThanOrEqual(2);
   });
 
-  it('of another frame size find no giver', () => {
+  it('of another frame size find no donor', () => {
     const { yard } = two();
     const p = problemOf(yard.apiary, requestFor(yard.apiary, [nucs(2, fiveFrames({ sizeId: 'zander' }))]));
     expect(p.units.filter((u) => u.kind === 'nuc')).toEqual([]);

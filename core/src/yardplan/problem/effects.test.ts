@@ -19,7 +19,7 @@ function problem(distance: 'same-yard' | 'away' = 'same-yard'): YardProblem {
   const queen: FrameReading = { ...open, queenSeen: true };
   const box = [honey, open, capped, queen, open, capped, open, open, honey, empty];
   const above = [honey, open, capped, open, open, capped, open, open, honey, empty];
-  yard.hive('Giver', [box, above], '2026-05-15');
+  yard.hive('Donor', [box, above], '2026-05-15');
   yard.stock('drawn', 2);
   return problemOf(yard.apiary, requestFor(yard.apiary, [nucs(1, fiveFrames({ distance }))]));
 }

@@ -164,7 +164,7 @@ function doesNotFit(name: string, boxes: number, room: FewerBoxes, path: Path): 
         'does-not-fit',
         path,
         `${name} needs about ${kg(room.needKg ?? 0)} for the winter: ${room.broodCombs} combs of brood and ${room.foodCombs} of food are more than the ${room.slots} that ${into} can hold.`,
-        'Wait until brood has hatched and its combs are filled, or leave the food above as a second box.',
+        'Wait until brood has emerged and its combs are filled, or leave the food above as a second box.',
       );
     case 'brood':
     case null:
@@ -172,7 +172,7 @@ function doesNotFit(name: string, boxes: number, room: FewerBoxes, path: Path): 
         'does-not-fit',
         path,
         `${name} has ${room.broodCombs} combs with brood; ${into} can hold ${room.slots}.`,
-        'Wait until some of them have hatched, or give one to a hive that is short.',
+        'Wait until some of them have emerged, or give one to a hive that is short.',
       );
   }
 }

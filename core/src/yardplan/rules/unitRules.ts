@@ -303,7 +303,7 @@ export function nucRules(
       sense: 'atLeast',
       threshold: recipe.queen === 'old-queen' ? 1 : 0,
       nearWithin: 0,
-      why: recipe.queen === 'old-queen' ? 'The recipe moves her.' : 'A giver keeps its queen.',
+      why: recipe.queen === 'old-queen' ? 'The recipe moves her.' : 'A donor keeps its queen.',
       mend: () =>
         recipe.queen === 'old-queen'
           ? 'Find a queen first: only a frame on which she was seen can be planned with.'

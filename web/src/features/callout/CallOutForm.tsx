@@ -74,13 +74,13 @@ export function CallOutForm() {
         <Text fontWeight="600" mb={1}>
           Which colonies give?
         </Text>
-        <ColonyChoice label="Givers" all={null} colonies={living} chosen={giverIds} onChange={setGiverIds} />
+        <ColonyChoice label="Donors" all={null} colonies={living} chosen={giverIds} onChange={setGiverIds} />
       </Box>
       <Choice
         label="What stays on the old stand"
         value={stays}
         options={[
-          { id: 'some', label: 'The giver stays, with its field bees' },
+          { id: 'some', label: 'The donor stays, with its field bees' },
           { id: 'whole', label: 'Nothing: broken up wholly' },
         ]}
         onChange={setStays}

@@ -41,7 +41,7 @@ export function CalledList({
           <button
             type="button"
             className={quietKeyStyles.quietKey}
-            aria-label={`Take back: ${frameInWords(apiary, c.frameId)}`}
+            aria-label={`Undo: ${frameInWords(apiary, c.frameId)}`}
             onClick={() => onChange({ what: 'take-back', callId: c.id })}
           >
             <Undo2 size={18} aria-hidden />

@@ -88,7 +88,7 @@ function Pad({ callOut }: { readonly callOut: CallOut }) {
           disabled={!last}
           onClick={() => last && change({ what: 'take-back', callId: last.id })}
         >
-          <Undo2 size={18} aria-hidden /> Take back
+          <Undo2 size={18} aria-hidden /> Undo
         </Button>
         <Button variant={state.left.length === 0 ? 'solid' : 'outline'} onClick={() => setFinishing(true)}>
           Finish

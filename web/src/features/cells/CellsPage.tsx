@@ -80,7 +80,7 @@ export function CellsPage() {
         <Panel title="Who gets which">
           <ShareOut lines={lines} />
         </Panel>
-        <Panel title="What may be hoped for">
+        <Panel title="Chances of success">
           <CellOdds />
         </Panel>
         <Panel title="Cells on a date">

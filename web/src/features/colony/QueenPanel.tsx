@@ -74,13 +74,13 @@ function QueenWords({ colony, state }: { readonly colony: Colony; readonly state
           </svg>
           <Box>
             <Text>
-              <b>{q.name ?? 'No name'}</b> {age && `· ${age}`} · {q.dot ? `${q.dot} dot` : 'no dot'}
+              <b>{q.name ?? 'No name'}</b> {age && `· ${age}`} · {q.dot ? `${q.dot} mark` : 'no mark'}
               {q.mating !== 'mated' && ' · not proved mated'}
             </Text>
             {clash && (
               <Text color="near">
-                She wears {clash.worn}; queens of {q.birthYear} are {clash.byYear}. The year rules, the dot is
-                a hint.
+                She wears {clash.worn}; queens of {q.birthYear} are {clash.byYear}. The year rules, the mark
+                is a hint.
               </Text>
             )}
             {queenDoubts(apiary, colony).map((doubt) => (
@@ -106,8 +106,8 @@ function QueenWords({ colony, state }: { readonly colony: Colony; readonly state
       const places = queen.colonyIds.map((id) => apiary.colony[id]?.name).join(', ');
       return (
         <Text>
-          <b>{queen.queen.name ?? 'A queen'}</b> is in one of these: {places}. The first look that finds her
-          settles it.
+          <b>{queen.queen.name ?? 'A queen'}</b> is in one of these: {places}. The first inspection that finds
+          her settles it.
         </Text>
       );
     }
@@ -181,7 +181,7 @@ function QueenForm({
         </Field.Root>
       </Flex>
       <Choice
-        label={number ? `Dot (queens of ${number} are ${markingColour(number)})` : 'Dot'}
+        label={number ? `Mark (queens of ${number} are ${markingColour(number)})` : 'Mark'}
         value={dot}
         onChange={setDot}
         options={[{ id: 'none', label: 'none' }, ...MARKING_COLOURS.map((c) => ({ id: c, label: c }))]}
@@ -191,7 +191,7 @@ function QueenForm({
           {among.length > 1 ? `She is in one of ${among.length} colonies` : 'Not sure that she is here?'}
         </Box>
         <Text fontSize="sm" color="inkSoft" mb={2}>
-          Mark every colony that she may be in. The first look that finds her settles it.
+          Mark every colony that she may be in. The first inspection that finds her settles it.
         </Text>
         <Flex wrap="wrap" gap={1.5} role="group" aria-label="She may be in">
           {nearby.map((c) => {

@@ -62,8 +62,8 @@ describe('the queen', () => {
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Keep' }).disabled).toBe(true);
     await user.type(year, '{Backspace}{Backspace}2024');
     // Queens of 2024 are marked green, by the international convention.
-    expect(screen.getByRole('group', { name: 'Dot (queens of 2024 are green)' })).toBeTruthy();
-    await user.click(within(screen.getByRole('group', { name: /^Dot/ })).getByText('green'));
+    expect(screen.getByRole('group', { name: 'Mark (queens of 2024 are green)' })).toBeTruthy();
+    await user.click(within(screen.getByRole('group', { name: /^Mark/ })).getByText('green'));
     await user.click(screen.getByRole('button', { name: 'Keep' }));
     await waitFor(() =>
       expect(queenOf(store.getState().mirror.apiary, colony.id)).toMatchObject({

@@ -48,7 +48,7 @@ export const CountFoot = memo(function CountFoot({
               onClick={() => forgetDraft(colonyId)}
               style={{ textDecoration: 'underline' }}
             >
-              Give it up
+              Discard this count
             </Link>
           </Text>
         )}

@@ -142,11 +142,7 @@ const Spread = memo(function Spread({
           : `${one(namedFrames(quick))} of ${one(there)} frames are named; the rest is taken for empty comb.`}
       </Text>
       <ProblemList problems={problems} />
-      <HiveDrawing
-        boxes={drawnCount(draft, boxes, false)}
-        label="The colony as it is taken to be"
-        scale={1.3}
-      />
+      <HiveDrawing boxes={drawnCount(draft, boxes, false)} label="Estimated layout" scale={1.3} />
       {quick !== null && (
         <>
           <Text color="inkSoft" fontSize="sm">

@@ -91,7 +91,7 @@ export function useCount(colony: Colony) {
     forgetPhotosLeftOut(pastSeen, seen);
     toaster.create({
       title: `${colony.name}: ${read.length > 0 ? `${count(read.length, 'frame')} counted` : 'noted'}`,
-      action: { label: 'Take back', onClick: () => void dispatch(takeBack(sent.entryId)) },
+      action: { label: 'Undo', onClick: () => void dispatch(takeBack(sent.entryId)) },
     });
     await navigate(`/colonies/${colony.id}`);
   }

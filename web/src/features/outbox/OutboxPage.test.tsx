@@ -53,7 +53,7 @@ describe('the outbox', () => {
         .getAllByRole('listitem')
         .map((li) => li.textContent),
     ).toEqual([expect.stringContaining('Yard 1 added'), expect.stringContaining('Yard 2 added')]);
-    await user.click(screen.getByRole('button', { name: 'Take back: Yard 1 added' }));
+    await user.click(screen.getByRole('button', { name: 'Undo: Yard 1 added' }));
     await waitFor(() => expect(store.getState().mirror.outbox.map((e) => e.seq)).toEqual([2]));
     expect(await db.outbox.count()).toBe(1);
   });

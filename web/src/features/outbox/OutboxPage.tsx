@@ -81,10 +81,10 @@ export function OutboxPage() {
                   ml="auto"
                   variant="ghost"
                   size="sm"
-                  aria-label={`Take back: ${e.summary}`}
+                  aria-label={`Undo: ${e.summary}`}
                   onClick={() => void dispatch(discard(e.seq))}
                 >
-                  Take back
+                  Undo
                 </Button>
               </Flex>
             ))}

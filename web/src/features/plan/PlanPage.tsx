@@ -87,7 +87,7 @@ function Planner({ colony }: { readonly colony: Colony }) {
         aside={day ? dayInWords(day) : ''}
       >
         <Button asChild variant="outline" bg="sheet">
-          <Link to={`/colonies/${colony.id}`}>Leave it</Link>
+          <Link to={`/colonies/${colony.id}`}>Close</Link>
         </Button>
         <Button
           onClick={() => void start()}

@@ -67,7 +67,7 @@ export function CountImportPage() {
     if (!sent.ok) return;
     toaster.create({
       title: `${count(preview.plan.rowsTaken, 'frame')} taken in`,
-      action: { label: 'Take back', onClick: () => void dispatch(takeBack(sent.entryId)) },
+      action: { label: 'Undo', onClick: () => void dispatch(takeBack(sent.entryId)) },
     });
     await navigate('/');
   }

@@ -85,8 +85,8 @@ function Row({
         {summary}
       </Text>
       {onTakeBack && (
-        <Button variant="ghost" size="sm" aria-label={`Take back: ${summary}`} onClick={onTakeBack}>
-          Take back
+        <Button variant="ghost" size="sm" aria-label={`Undo: ${summary}`} onClick={onTakeBack}>
+          Undo
         </Button>
       )}
     </Flex>

@@ -81,7 +81,7 @@ describe('records', () => {
     const user = userEvent.setup();
     renderView(<RecordsPage />);
     expect(await screen.findByText('Visit 9 recorded')).toBeTruthy();
-    expect(screen.queryByRole('button', { name: 'Take back: Visit 8 recorded' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Undo: Visit 8 recorded' })).toBeNull();
     await user.click(screen.getByRole('button', { name: 'Show earlier' }));
     expect(await screen.findByText('Visit 7 recorded')).toBeTruthy();
     await waitFor(() => expect(screen.queryByRole('button', { name: 'Show earlier' })).toBeNull());

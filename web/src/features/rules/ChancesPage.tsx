@@ -39,13 +39,13 @@ const rowsOf = (
 const PARTS: readonly Part[] = [
   {
     title: 'How often it is seen in each state',
-    what: 'Of a whole look by one who knows what to look for. Judgement, no source; a virgin is slim (Winston 1987).',
+    what: 'Of a whole inspection by one who knows what to look for. Our estimate, no published source; a virgin is slim (Winston 1987).',
     columns: QUEEN_STATES.map((s) => [s, QUEEN_STATE_WORDS[s]]),
     rows: rowsOf(USUAL_TABLE.signs, LIKELIHOOD_WORDS.signs),
   },
   {
     title: 'How well brood is seen',
-    what: 'Found where it is, and taken for it where it is not, when every frame is read. How well you find eggs and queen cells is a house rule. Judgement, no source.',
+    what: 'Found where it is, and taken for it where it is not, when every frame is read. How well you find eggs and queen cells is a house rule. Our estimate, no published source.',
     columns: Object.entries(LIKELIHOOD_WORDS.mistaken),
     rows: [
       { id: 'found', words: 'found where it is', usual: USUAL_TABLE.found },
@@ -54,13 +54,13 @@ const PARTS: readonly Part[] = [
   },
   {
     title: 'How caps look',
-    what: 'Over brood of each kind; a good colony has drone brood in places too. What stands in a column is made to come to one. Judgement, no source.',
+    what: 'Over brood of each kind; a good colony has drone brood in places too. What stands in a column is made to come to one. Our estimate, no published source.',
     columns: CAPPED_BROOD.map((b) => [b, LIKELIHOOD_WORDS.cappedBrood[b]]),
     rows: rowsOf(USUAL_TABLE.caps, LIKELIHOOD_WORDS.caps),
   },
   {
     title: 'What happens now and then',
-    what: 'Before anybody has looked. How often queens are raised and mate is a house rule. Judgement, no source.',
+    what: 'Before anybody has looked. How often queens are raised and mate is a house rule. Our estimate, no published source.',
     columns: [['chance', 'how often']],
     rows: Object.entries(USUAL_TABLE.fates).map(([fate, p]) => ({
       id: `fate.${fate}`,
@@ -130,12 +130,12 @@ export function ChancesPage() {
         </Button>
       </PageHeader>
       <Text maxW="46rem" mb={5}>
-        What follows from the age of brood is reckoned, and how well you find eggs, cells and queens is among
-        the{' '}
+        What follows from the age of brood is worked out, and how well you find eggs, cells and queens is
+        among the{' '}
         <Link className={common.inlineLink} to="/rules">
           house rules
         </Link>
-        . Change here what you see otherwise: every verdict about a queen is then reckoned anew.
+        . Change here what differs for you: every verdict about a queen is then worked out anew.
       </Text>
       {anyWrong && (
         <Text role="alert" color="alarm" fontWeight="600" mb={4}>

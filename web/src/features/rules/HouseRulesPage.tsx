@@ -44,7 +44,7 @@ export function HouseRulesPage() {
 
   return (
     <Box maxW="52rem">
-      <PageHeader title="House rules" aside="Defaults are common practice; change what you see otherwise.">
+      <PageHeader title="House rules" aside="Defaults are common practice; change what differs for you.">
         <Button
           onClick={() => void keep()}
           disabled={Object.keys(typed).length === 0 || wrong.length > 0}

@@ -22,8 +22,9 @@ function open(name: string, scenario = apiary) {
   return renderView(views, demoStore([], scenario), `/colonies/${idOf(name)}/ways`);
 }
 const first = () =>
-  within(screen.getByRole('list', { name: 'Ways, best first' })).getAllByRole('heading', { level: 3 })[0]
-    ?.textContent;
+  within(screen.getByRole('list', { name: 'Split methods, best first' })).getAllByRole('heading', {
+    level: 3,
+  })[0]?.textContent;
 const answer = (question: string, words: string) =>
   fireEvent.click(within(screen.getByRole('group', { name: question })).getByRole('radio', { name: words }));
 const click = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
@@ -31,7 +32,7 @@ const click = (name: string | RegExp) => fireEvent.click(screen.getByRole('butto
 describe('ways for a colony', () => {
   it('begin with what the count says, and what suits it best', () => {
     open('Sorrel');
-    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Ways for Sorrel');
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Split methods for Sorrel');
     expect(screen.getByText(/of brood, .* of stores/)).toBeTruthy();
     expect(first()).toBe('Queen moved out to a nuc');
     expect(screen.getByText('Cells are there: with her gone the swarm has no reason to leave.')).toBeTruthy();
@@ -100,7 +101,7 @@ describe('ways for a colony', () => {
       demoStore(),
       '/colonies/none/ways',
     );
-    expect(screen.queryByRole('list', { name: 'Ways, best first' })).toBeNull();
+    expect(screen.queryByRole('list', { name: 'Split methods, best first' })).toBeNull();
   });
 
   it('are each drawn', () => {

@@ -74,7 +74,7 @@ function Finder({ colony }: { readonly colony: Colony }) {
   return (
     <Box>
       <PageHeader
-        title={`Ways for ${colony.name}`}
+        title={`Split methods for ${colony.name}`}
         aside={
           read.bees > 0
             ? `${tidy(now.bees)} frames of bees, ${tidy(now.brood)} of brood, ${tidy(now.stores)} of stores, in ${count(now.broodBoxes, 'brood box', 'brood boxes')}`
@@ -87,7 +87,7 @@ function Finder({ colony }: { readonly colony: Colony }) {
           </Button>
         )}
         <Button asChild variant="outline" bg="sheet">
-          <Link to={`/colonies/${colony.id}`}>Leave it</Link>
+          <Link to={`/colonies/${colony.id}`}>Close</Link>
         </Button>
       </PageHeader>
       <Flex gap={6} direction={{ base: 'column', lg: 'row' }} align="flex-start">
@@ -108,7 +108,7 @@ function Finder({ colony }: { readonly colony: Colony }) {
             </Text>
           )}
           {waitBecause.length > 0 && <Wait name={colony.name} because={waitBecause} />}
-          <Box as="ol" listStyleType="none" display="grid" gap={3} aria-label="Ways, best first">
+          <Box as="ol" listStyleType="none" display="grid" gap={3} aria-label="Split methods, best first">
             {can.map((r, i) => (
               <WayCard
                 key={r.method.id}

@@ -396,7 +396,7 @@ function QueenChoices({
         onChange={(y) => onChange({ ...choice, queen: { ...queen, birthYear: y === '' ? null : Number(y) } })}
       />
       <Choice
-        label="Her dot"
+        label="Her mark"
         value={queen.dot ?? 'none'}
         options={[{ id: 'none', label: 'none' }, ...DOTS.map((d) => ({ id: d, label: d }))]}
         onChange={(d) => onChange({ ...choice, queen: { ...queen, dot: DOTS.find((x) => x === d) ?? null } })}

@@ -64,7 +64,7 @@ export function WeatherPage() {
               {sense.coldest
                 ? `The coldest to come is the night of ${dayInWords(sense.coldest.day)}: ${degrees(sense.coldest.minC, units)} ${degreeSign(units)}. ${
                     sense.coldest.minC < 10
-                      ? 'Brood needs more bees to cover it: plans reckon with cold nights.'
+                      ? 'Brood needs more bees to cover it: plans allow for cold nights.'
                       : 'Mild: brood is covered as by day.'
                   }`
                 : 'No night is in the forecast.'}

@@ -107,7 +107,7 @@ function Circumstances({ request, apiary }: { readonly request: YardPlanRequest;
           onChange={(season) => dispatch(asked({ season }))}
           options={[
             { id: 'build-up', label: 'Build-up' },
-            { id: 'dearth', label: 'Midsummer, dearth', hint: 'Givers keep three frames of brood and food.' },
+            { id: 'dearth', label: 'Midsummer, dearth', hint: 'Donors keep three frames of brood and food.' },
           ]}
         />
         <Choice

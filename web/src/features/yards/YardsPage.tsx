@@ -81,7 +81,7 @@ function YardRow({ yard, offset }: { readonly yard: Yard; readonly offset: numbe
         ))}
         {due.length === 0 && urgent.length === 0 && (
           <Text color="inkSoft">
-            Nothing cannot wait{next ? `; next look ${dayInWords(next.window.likely)}` : ''}.
+            Nothing urgent{next ? `; next inspection ${dayInWords(next.window.likely)}` : ''}.
           </Text>
         )}
       </Flex>

@@ -60,7 +60,7 @@ export const TreatmentQuestion = memo(function TreatmentQuestion({
   name,
 }: EvidenceProps) {
   return (
-    <Question title="Mite strip or treatment in the hive">
+    <Question title="Varroa treatment in the hive">
       <ThreeAnswers
         label={name('treatment')}
         value={treatment.look}

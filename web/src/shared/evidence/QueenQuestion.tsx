@@ -41,7 +41,7 @@ export const QueenQuestion = memo(
             />
             <Choice
               hideLabel
-              label={name('dot of the queen')}
+              label={name('mark of the queen')}
               value={queen.dot ?? 'unseen'}
               onChange={(dot) => {
                 const { dot: _dot, ...rest } = queen;
@@ -49,8 +49,8 @@ export const QueenQuestion = memo(
               }}
               options={[
                 ...MARKING_COLOURS.map((c) => ({ id: c, label: <Dot colour={c} />, hint: c })),
-                { id: 'none' as const, label: 'No dot' },
-                { id: 'unseen' as const, label: 'Dot not seen', quiet: true },
+                { id: 'none' as const, label: 'No mark' },
+                { id: 'unseen' as const, label: 'Mark not seen', quiet: true },
               ]}
             />
             {frames.length > 0 && (

@@ -72,10 +72,10 @@ describe('what is seen besides frames', () => {
     await say('queen', 'Found');
     await say('build of the queen', 'Slim');
     expect(seen.evidence.queen).toEqual({ look: 'found', build: 'slim' });
-    await say('dot of the queen', 'No dot');
+    await say('mark of the queen', 'No mark');
     await user.selectOptions(screen.getByLabelText('Yarrow: frame of the queen'), 'box, frame 3');
     expect(seen.evidence.queen).toMatchObject({ dot: 'none', frameId: expect.any(String) });
-    await say('dot of the queen', 'Dot not seen');
+    await say('mark of the queen', 'Mark not seen');
     await user.selectOptions(screen.getByLabelText('Yarrow: frame of the queen'), 'no frame noted');
     expect(seen.evidence.queen).toEqual({ look: 'found', build: 'slim' });
   });

@@ -8,7 +8,7 @@ export function seenInWords(evidence: Evidence): string {
   const { eggs, cappedBrood, cells, queen, diseaseSigns, treatment } = evidence;
   const queenWords =
     queen.look === 'found'
-      ? `queen seen${queen.build === 'unsure' ? '' : `, ${queen.build}`}${queen.dot ? `, ${queen.dot === 'none' ? 'no' : queen.dot} dot` : ''}`
+      ? `queen seen${queen.build === 'unsure' ? '' : `, ${queen.build}`}${queen.dot ? `, ${queen.dot === 'none' ? 'no' : queen.dot} mark` : ''}`
       : 'queen';
   const eggWords = eggs.look === 'found' && eggs.perCell === 'several' ? 'several eggs a cell' : 'eggs';
   const cappedWords =
