@@ -53,6 +53,8 @@ const PROBLEM_STATUS = {
   'giver-twice': 422,
   'goal-for-left-out': 422,
   'goal-twice': 422,
+  'goals-contradict': 422,
+  'supers-on': 422,
   'kit-twice': 422,
   litres: 422,
   'more-read-than-there': 422,

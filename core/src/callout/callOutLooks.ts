@@ -1,6 +1,6 @@
 import type { FollowUp, CallOutBody, CallUnit } from '../records/index.ts';
-import { addDays, type Day, onDay, windowAfter } from '../basics/index.ts';
-import { beesStay, newUnitLooks, type LookText } from '../followup/index.ts';
+import { addDays, type Day, windowAfter } from '../basics/index.ts';
+import { beesStay, emptyStand, newUnitLooks, type LookText } from '../followup/index.ts';
 import { queenCalendar } from '../brood/index.ts';
 
 /** Cells are given one to three days after the break-up, once the bees know that they have no queen. */
@@ -22,7 +22,10 @@ export function callOutLooks(body: CallOutBody, day: Day, newId: () => string): 
             workId: null,
             colonyIds: filled.map((u) => u.colonyId),
             status: 'open',
-            ...emptyStand(day),
+            ...emptyStand(
+              day,
+              filled.every((u) => u.recipe.distance === 'away'),
+            ),
           },
         ]
       : [];
@@ -41,15 +44,6 @@ export function callOutLooks(body: CallOutBody, day: Day, newId: () => string): 
   });
   return [...atDusk, ...ofEach];
 }
-
-/** Of a colony that was broken up whole nothing stays behind. */
-const emptyStand = (day: Day): LookText => ({
-  topic: 'empty-stand',
-  kind: 'look',
-  window: onDay(day),
-  expect:
-    'At dusk, carry the units to places apart from each other and set a branch before each entrance. Nothing is left on the old stand, no box for stragglers either: it would collect the field bees of all.',
-});
 
 const filed =
   (colonyId: string, newId: () => string) =>

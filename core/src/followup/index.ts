@@ -4,6 +4,7 @@ export {
   hivedSwarmLooks,
   type LookText,
   beesStay,
+  emptyStand,
   newUnitLooks,
   ripeCellEmergence,
   swarmedLooks,

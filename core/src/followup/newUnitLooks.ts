@@ -107,3 +107,14 @@ export function hivedSwarmLooks(day: Day, prime: boolean): LookText[] {
     ),
   ];
 }
+
+/** Of a colony that was broken up whole nothing stays behind. @param away - to another yard, where a job of its own takes them */
+export const emptyStand = (day: Day, away: boolean): LookText => ({
+  topic: 'empty-stand',
+  kind: 'look',
+  window: onDay(day),
+  expect: `At dusk, carry ${away ? 'every unit off.' : 'the units to places apart from each other and set a branch before each entrance.'} ${NOTHING_LEFT}`,
+});
+
+const NOTHING_LEFT =
+  'Nothing is left on the old stand, no box for stragglers either: it would collect the field bees of all.';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { seededIds } from '../demo/seededIds.ts';
 import { ACTION_IDS } from '../records/bodies/actionId.ts';
-import type { YardGoal } from '../records/bodies/request.ts';
+import type { YardGoal, YardGoalOf } from '../records/bodies/request.ts';
 import { workOfAction, type ActionChoice } from '../remedies/actions/actionPlan.ts';
 import { planAction } from '../remedies/actions/actions.ts';
 import { allFacts } from '../remedies/remedies.ts';
@@ -64,6 +64,15 @@ const GOALS: Readonly<Record<string, (ids: readonly string[]) => YardGoal[]>> = 
   'two nucs with a mated queen': () => [nucs(2, fiveFrames({ queen: 'mated' }))],
   'levelled by brood': () => [{ id: 'l', kind: 'level', by: 'brood', importance: 2 }],
   'levelled by capped brood': () => [{ id: 'l', kind: 'level', by: 'capped', importance: 2 }],
+  'a colony broken up whole': (ids) => [
+    { ...nucs(null, fiveFrames({ queen: 'cell' })), kind: 'makeNucs', wholeOfId: ids[0] ?? '' } as YardGoal,
+  ],
+  'two colonies broken up whole, carried away': (ids) =>
+    ids.slice(0, 2).map((id, i) => ({
+      ...(nucs(2, fiveFrames({ queen: 'mated', distance: 'away' })) as YardGoalOf<'makeNucs'>),
+      id: `n${i}`,
+      wholeOfId: id,
+    })),
   'a colony brought down to one box': (ids) => [
     { id: 's', kind: 'shrink', colonyId: ids[0] ?? '', boxes: 1, importance: 2 },
   ],

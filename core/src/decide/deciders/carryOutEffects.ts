@@ -1,6 +1,13 @@
 import type { Day } from '../../basics/index.ts';
 import { shifted } from './lateWork.ts';
-import { boxesOfHive, newQueen, queenOf, type Work, type WorkEffect } from '../../records/index.ts';
+import {
+  BARE_STAND,
+  boxesOfHive,
+  newQueen,
+  queenOf,
+  type Work,
+  type WorkEffect,
+} from '../../records/index.ts';
 import type { Draft } from './draft.ts';
 import { dropLooks } from './droppingLooks.ts';
 import { endOf } from './endOf.ts';
@@ -34,11 +41,12 @@ export function partQueens(draft: Draft, work: Work, path: Path): void {
 const isIntoNewUnit = (work: Work, effect: WorkEffect) =>
   effect.kind === 'queen-over' && work.body.newHives.some((h) => h.colonyId === effect.intoId);
 
-type OfTheHive = Extract<WorkEffect, { readonly kind: 'unit-ends' | 'excluder-in' | 'excluder-out' }>;
+const OF_THE_HIVE = ['unit-ends', 'excluder-in', 'excluder-out', 'new-stand'] as const;
+type OfTheHive = Extract<WorkEffect, { readonly kind: (typeof OF_THE_HIVE)[number] }>;
 
 /** An effect on the hive and its stand, carried out when frames and boxes have found theirs. */
 const isOfTheHive = (effect: WorkEffect): effect is OfTheHive =>
-  effect.kind === 'unit-ends' || effect.kind === 'excluder-in' || effect.kind === 'excluder-out';
+  OF_THE_HIVE.some((kind) => kind === effect.kind);
 
 function queenEffect(draft: Draft, work: Work, effect: WorkEffect, day: Day, late: number, path: Path): void {
   if (!('colonyId' in effect) || isOfTheHive(effect)) return;
@@ -97,6 +105,7 @@ export function carryOutStandsAndEnds(draft: Draft, work: Work, day: Day, path: 
     if (effect.kind === 'excluder-in') putExcluder(draft, effect.colonyId, path);
     if (effect.kind === 'excluder-out') takeExcluders(draft, effect.colonyId, path);
     if (effect.kind === 'stands-swapped') swap(draft, effect.colonyIds, path);
+    if (effect.kind === 'new-stand') setOnNewStand(draft, effect, path);
     if (effect.kind === 'unit-ends') endUnit(draft, effect.colonyId, day, path);
   }
 }
@@ -114,6 +123,22 @@ function takeExcluders(draft: Draft, colonyId: string, path: Path): void {
   const hiveId = draft.need('colony', colonyId, path)?.hiveId;
   for (const box of hiveId ? boxesOfHive(draft.apiary, hiveId) : [])
     if (box.excluderBelow) draft.put('box', { ...box, excluderBelow: false });
+}
+
+/** The new stand is called as the hive; the one that it leaves stays empty. */
+function setOnNewStand(
+  draft: Draft,
+  { colonyId, standId }: Extract<WorkEffect, { readonly kind: 'new-stand' }>,
+  path: Path,
+): void {
+  const hiveId = draft.need('colony', colonyId, path)?.hiveId;
+  const hive = hiveId ? draft.get('hive', hiveId) : undefined;
+  const old = hive?.standId ? draft.get('stand', hive.standId) : undefined;
+  if (!hive || !old) return;
+  const order = Object.values(draft.apiary.stand).filter((s) => s.yardId === old.yardId).length;
+  draft.put('stand', { ...old, name: `Old stand of ${hive.name}`.slice(0, 80) });
+  draft.add('stand', { ...BARE_STAND, id: standId, yardId: old.yardId, name: hive.name, order }, path);
+  draft.put('hive', { ...hive, standId });
 }
 
 function swap(draft: Draft, [a = '', b = '']: readonly string[], path: Path): void {

@@ -43,6 +43,7 @@ export function carryOutWork(draft: Draft, work: Work, day: Day, path: Path): vo
   partColonies(draft, work, day, late);
   partQueens(draft, work, path);
   carryOutStandsAndEnds(draft, work, day, path);
+  carryAway(draft, work, day);
   settleActs(draft, work, day);
   for (const { id, colonyIds, kind, topic, window, anchor, expect } of work.body.looks) {
     draft.add(
@@ -144,7 +145,16 @@ function setUpNewUnits(draft: Draft, work: Work, day: Day, late: number, path: P
       },
       path,
     );
-    if (unit.distance === 'away') leaveShut(draft, unit, h.hiveId, h.yardId, day);
+  }
+}
+
+/** Units that go to another yard, be they new or what is left of one that was broken up. */
+function carryAway(draft: Draft, work: Work, day: Day): void {
+  for (const unit of work.body.units) {
+    const hiveId = unit.distance === 'away' ? (draft.get('colony', unit.colonyId)?.hiveId ?? null) : null;
+    const standId = hiveId === null ? null : (draft.get('hive', hiveId)?.standId ?? null);
+    const yardId = standId === null ? undefined : draft.get('stand', standId)?.yardId;
+    if (hiveId !== null && yardId !== undefined) leaveShut(draft, unit, hiveId, yardId, day);
   }
 }
 
@@ -234,6 +244,7 @@ function bringBoxes(draft: Draft, work: Work, path: Path): void {
         role: isSuper ? 'super' : 'brood',
         chambers: wholeOf(b, b.colonyId),
         ...BARE_BOX,
+        excluderBelow: b.excluderBelow ?? false,
       },
       path,
     );

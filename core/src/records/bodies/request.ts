@@ -77,6 +77,11 @@ const makeNucs = z.strictObject({
   count: z.int().min(1).max(120).nullable(),
   recipe: nucRecipe,
   importance,
+  /**
+   * The colony that is broken up whole for it: of its combs one more unit of the recipe is left, with the old queen in a
+   * nuc box, and everything leaves the stand at dusk, so that nobody flies home. Left out: donors keep their stands.
+   */
+  wholeOfId: recordId.optional(),
 });
 /** Brings the colonies of the yards to like strength. */
 const level = z.strictObject({

@@ -152,6 +152,8 @@ const newBox = z.strictObject({
   sizeId: frameSizeId,
   slots: slotNumber,
   place: z.enum(['top', 'in-place']),
+  /** An excluder lies under it; none when left out. */
+  excluderBelow: z.boolean().optional(),
 });
 
 /** A frame on its way; null is the store. */

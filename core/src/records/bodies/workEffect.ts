@@ -30,6 +30,8 @@ export const workEffect = z.discriminatedUnion('kind', [
   }),
   /** Two hives change places. */
   z.strictObject({ kind: z.literal('stands-swapped'), colonyIds: z.array(recordId).length(2) }),
+  /** Its hive is set on a stand of its own in the same yard, and the old one is left empty. */
+  z.strictObject({ kind: z.literal('new-stand'), colonyId: recordId, standId: recordId }),
   /** Nobody knows in which of the units the old queen is. */
   z.strictObject({
     kind: z.literal('queen-unsure'),

@@ -1,14 +1,13 @@
-import type { YardGoal } from '../../records/index.ts';
-import { askOfOne, recipeFor, type YardAsk, type YardMethod } from './yardMethod.ts';
+import { askOfOne, recipeFor, type YardMethod } from './yardMethod.ts';
 
-/** One colony broken up into as many nucs as it yields, each raising a queen or given one. */
+/** One colony broken up into as many nucs as it yields, its old queen in one of them; nothing stays on its stand. */
 export const breakUp: YardMethod = {
   id: 'break-up',
   name: 'Total break-up',
-  aim: 'As many nucs as one colony yields. The old queen stays on the old stand with the least that carries on.',
+  aim: 'As many nucs as one colony yields, the old queen in one of them. All leave the old stand at dusk, so that each keeps its bees.',
   season: 'Early in build-up for most colonies by autumn; in a flow it costs the crop of that colony.',
   needs: 'A very strong colony, a box for each nuc, drawn comb and food.',
-  shares: 'Every comb above what the old stand must keep goes into nucs, brood and food by the recipe.',
+  shares: 'Every comb goes into a nuc: brood of each age, a comb of honey and bee bread in each.',
   skips: 'No other colony is touched.',
   goesWrong: [
     {
@@ -16,8 +15,8 @@ export const breakUp: YardMethod = {
       wayOut: 'Give it a comb of eggs or a cell, or unite it with its neighbour.',
     },
     {
-      what: 'The old stand draws all field bees and is crowded',
-      wayOut: 'Give it room, or swap stands with a weak nuc on a flying day.',
+      what: 'Bees gather where the old hive stood',
+      wayOut: 'Leave no box there. In the evening shake the cluster in front of the weakest nuc.',
     },
     {
       what: 'Cold nights after the day',
@@ -41,23 +40,13 @@ export const breakUp: YardMethod = {
         kind: 'makeNucs',
         count: null,
         importance: 2,
+        wholeOfId: ask.colonyId,
         recipe: recipeFor('five', {
           sizeId: ask.sizeId,
-          // All its brood is shared out, so a nuc may have up to four combs of it, and bees with them.
-          broodCombs: { min: 2, max: 4 },
-          emptyCombs: 0,
-          // The old stand gets all field bees back of what stays near, and needs few: carried away, more units live.
           distance: ask.now.secondYard ? 'away' : 'same-yard',
           queen: ask.now.matedQueens >= 3 ? 'mated' : ask.now.ripeCells >= 3 ? 'cell' : 'raises',
         }),
       },
-      ...roomForTheRest(ask),
     ],
   }),
 };
-
-/** What stays of a colony whose bees are carried off fits into one box; one that keeps its field bees needs more. */
-function roomForTheRest({ colonyId, now }: YardAsk): YardGoal[] {
-  if (!now.secondYard || now.broodBoxes < 2) return [];
-  return [{ id: 'shrink1', kind: 'shrink', colonyId, boxes: 1, importance: 1 }];
-}

@@ -81,28 +81,21 @@ describe('yard methods', () => {
     expect(mated.seen.nucsMade).toBe(1);
   });
 
-  it('a total break-up makes as many as the colony yields, and two at least of twenty combs', () => {
-    const { request, seen: outcome } = worked('break-up', { wanted: 4 });
-    expect(request.goals).toMatchObject([{ count: null }]);
-    expect(outcome.nucsMade).toBeGreaterThanOrEqual(2);
-  });
-
-  // Common practice, no source: of bees carried near, a third to a half fly home; carried far, next to none do.
-  it('a total break-up carries its nucs to a second yard where there is one, and makes more of them', () => {
-    const near = worked('break-up', { wanted: 4, secondYard: false });
-    const far = worked('break-up', { wanted: 4, secondYard: true });
-    expect(far.request.goals).toMatchObject([{ recipe: { distance: 'away' } }, { kind: 'shrink', boxes: 1 }]);
-    expect(near.request.goals).toMatchObject([{ recipe: { distance: 'same-yard' } }]);
-    expect(far.seen.nucsMade).toBeGreaterThan(near.seen.nucsMade);
-    // What stays without its bees fits into one box.
-    const old = far.problem.units.find((u) => u.name === 'Old');
-    expect(far.plan.to.filter((to) => to === old?.index).length).toBeLessThanOrEqual(10);
-    expect(far.seen.shortfalls).toEqual([]);
-    // In build-up its free slots are filled, where no comb of its own went to the store.
-    const laid = layOutYard(far.problem, far.plan, far.seen, far.store);
-    expect(laid.emptied).toHaveLength(1);
-    expect(laid.moves.some((m) => m.toUnit === old?.index && m.fromUnit === STORE)).toBe(true);
-  });
+  // Common practice, no source: off the stand at dusk, with nothing left to fly home to, near is as good as far.
+  it.each([false, true])(
+    'a total break-up makes four units at least of twenty combs, its own with them (second yard: %s)',
+    (far) => {
+      const { request, seen: outcome, problem, plan } = worked('break-up', { wanted: 4, secondYard: far });
+      expect(request.goals).toMatchObject([
+        { count: null, wholeOfId: problem.units[0]?.key, recipe: { distance: far ? 'away' : 'same-yard' } },
+      ]);
+      expect(outcome.nucsMade).toBeGreaterThanOrEqual(3);
+      // What stays with the old queen hangs in one more box of the recipe.
+      const old = problem.units.findIndex((u) => u.name === 'Old');
+      expect(plan.to.filter((to) => to === old).length).toBeLessThanOrEqual(5);
+      expect(outcome.shortfalls).toEqual([]);
+    },
+  );
 
   // Common practice, no source: in damp cold eight frames of bees cover a box of ten.
   it('shrinking for winter keeps as many boxes as bees cover', () => {

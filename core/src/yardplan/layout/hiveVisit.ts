@@ -4,6 +4,7 @@ import { STORE_KEY, type StepDraft } from '../../records/index.ts';
 import { boxWeightKg, inWords, pushTogether, setAside, setBack, setDown } from '../../split/index.ts';
 import {
   STORE,
+  wholeGoal,
   type Assignment,
   type UnitBox,
   type YardFrame,
@@ -65,6 +66,7 @@ export function hiveVisit(
     queenGoes || (!toNuc && shakes.length === 0)
       ? []
       : [findQueen(queenFrame, unit, name), ...(toNuc ? cellsBesideQueen(problem, plan, unit, name) : [])];
+  const whole = wholeGoal(problem, unit) !== undefined;
   const open: StepDraft = {
     kind: 'open',
     units: [unit.key],
@@ -77,9 +79,11 @@ export function hiveVisit(
     text: `Close ${name}`,
     detail: queenGoes
       ? 'It raises a queen now: leave it its eggs or its best cells, and tag it.'
-      : isHivedUp(unit)
-        ? 'Shake or tap in the stragglers. Small entrance, feed 1:1 this evening.'
-        : '',
+      : whole
+        ? 'The old queen’s nuc. Shake in what still sits in the old boxes and take them away: look on their walls first. Small entrance; excluder under the box, so that she does not leave with those that fly.'
+        : isHivedUp(unit)
+          ? 'Shake or tap in the stragglers. Small entrance, feed 1:1 this evening.'
+          : '',
   };
   const givers = new Set(
     own.flatMap((m) =>
@@ -88,17 +92,36 @@ export function hiveVisit(
   );
   const say = wordsAt(problem, unit, nameOf);
   if (isHivedUp(unit)) {
-    const within = own.filter((m) => m.fromUnit === unit.index && m.toUnit === unit.index);
     const isOut = (m: Move) => m.laid.toUnit !== unit.index;
+    const stood = { name: unit.name, boxes: unit.standsIn };
     return {
       unit: unit.index,
       givers,
       out: [
         open,
         ...find,
-        ...moves.filter(isOut).map((m) => say.carry(m)),
-        ...shakes.map((s) => say.shake(s)),
-        hangOver(within, unit, name),
+        // From the top: each box is emptied and taken off before the next is at hand.
+        ...[...unit.standsIn.entries()].toReversed().flatMap(([storey, box]): StepDraft[] => {
+          const here = moves
+            .filter((m) => m.laid.fromUnit === unit.index && m.from?.boxId === box.id)
+            .toSorted((a, b) => (a.from?.slot ?? 0) - (b.from?.slot ?? 0));
+          const own = here.filter((m) => !isOut(m));
+          return [
+            ...here.filter(isOut).map((m) => say.carry(m)),
+            ...shakes.filter((s) => s.boxId === box.id).map((s) => say.shake(s)),
+            ...(own.length > 0
+              ? [
+                  hangOver(
+                    own.map((m) => m.laid),
+                    unit,
+                    stood,
+                    name,
+                  ),
+                ]
+              : []),
+            ...(storey > 0 ? [takeOff(box, unit, name)] : []),
+          ];
+        }),
       ],
       finish: [
         ...moves
@@ -275,16 +298,27 @@ function cellsBesideQueen(problem: YardProblem, plan: Assignment, unit: YardUnit
   ];
 }
 
-const hangOver = (within: readonly LaidMove[], unit: YardUnit, name: string): StepDraft => ({
-  kind: 'move',
-  units: [unit.key],
-  text: `Hang the ${within.length} frames of ${name} into the new box, in the same order`,
-  detail: within
-    .map((m) => `Frame ${m.from?.slot ?? '?'} → slot ${m.to?.slot ?? '?'}`)
-    .join('; ')
-    .slice(0, 1500),
-  frameIds: within.map((m) => m.frame.id),
-});
+/** The combs of one box that stay go over into the new one. @param stood - as it stood, by which its combs are called */
+const hangOver = (
+  within: readonly LaidMove[],
+  unit: YardUnit,
+  stood: Pick<YardUnit, 'name' | 'boxes'>,
+  name: string,
+): StepDraft => {
+  const many = within.length === 1 ? 'frame' : `${within.length} frames`;
+  const of =
+    stood.boxes.length > 1 ? `the ${stood.boxes.find((b) => b.id === within[0]?.from?.boxId)?.name} of ` : '';
+  return {
+    kind: 'move',
+    units: [unit.key],
+    text: `Hang the ${many} of ${of}${name} ${stood.boxes.length > 1 ? 'that stay ' : ''}into the new box, in the same order`,
+    detail: within
+      .map((m) => `Frame ${m.from?.slot ?? '?'} → slot ${m.to?.slot ?? '?'}`)
+      .join('; ')
+      .slice(0, 1500),
+    frameIds: within.map((m) => m.frame.id),
+  };
+};
 
 const takeOff = (box: UnitBox, unit: YardUnit, name: string): StepDraft => ({
   kind: 'lift',

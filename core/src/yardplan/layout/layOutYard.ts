@@ -3,7 +3,7 @@ import type { Frame } from '../../records/index.ts';
 import { bothSides } from '../../comb/index.ts';
 import { fitsInto, planFrame, type PlanFrame } from '../../split/index.ts';
 import { stayShares } from '../../rules/index.ts';
-import { fillsUp, hangNest, type OrderSchool, type ToHang } from '../../nest/index.ts';
+import { fillsUp, hangNest, joinStoreys, type OrderSchool, type ToHang } from '../../nest/index.ts';
 import { kitBoxKey } from '../problem/buildProblem.ts';
 import type { Evaluation } from '../search/evaluate.ts';
 import { AT } from '../rules/measures.ts';
@@ -122,10 +122,11 @@ function hang(
   const { boxes, empty } = boxesThatStay(problem, unit, here.length);
   const boxOf = (f: (typeof here)[number]) => boxes.find((b) => b.id === f.boxId);
   const inPlace = here.filter((f) => f.home === unit.index && !hived && boxOf(f));
-  const coming = here
-    .filter((f) => !inPlace.includes(f))
-    // A nuc keeps the order in which its frames hung.
-    .toSorted((a, b) => (hived ? a.slot - b.slot : 0));
+  // A nuc keeps the order in which its frames hung; of two storeys the one beside the other.
+  // What is left of one that was broken up hangs as newly as any nuc.
+  const keeps = hived && unit.wholeOf === null;
+  const own = hived ? storeysOf(here, unit) : [];
+  const coming = [...own, ...here.filter((f) => !inPlace.includes(f) && !own.includes(f))];
   const { nights, order } = problem.request;
 
   const free = new Map(
@@ -148,12 +149,11 @@ function hang(
       .toSorted((a, b) => broodIn(b) - broodIn(a) || 0);
     if (!box) return;
     free.set(box.id, (free.get(box.id) ?? 0) - 1);
-    const own = f.home === unit.index;
-    perBox.get(box.id)?.push({ frame: f, slot: hived && own ? offset + k + 1 : null });
+    perBox.get(box.id)?.push({ frame: f, slot: keeps && own.includes(f) ? offset + k + 1 : null });
   });
   const after = seen.after[unit.index];
   const strength = { bees: after?.[AT.bees] ?? 0, capped: after?.[AT.capped] ?? 0 };
-  const school = schoolFor(order, nights === 'cold' || hived, unit.kind, strength.bees);
+  const school = schoolFor(order, nights === 'cold' || keeps, unit.kind, strength.bees);
   const fills: PlanFrame[] = [];
   let gaps = 0;
   if ((touched || unit.kind === 'nuc' || hived) && !staysNarrow(problem, plan, unit)) {
@@ -199,6 +199,17 @@ function hang(
   });
   return { laid, gaps, empty, fills: laid.filter((l) => fills.includes(l.frame)) };
 }
+
+/** What stays of a unit that gets another box, in the order in which it hangs there. */
+const storeysOf = <F extends PlanFrame & { readonly home: number }>(
+  here: readonly F[],
+  unit: YardUnit,
+): F[] =>
+  joinStoreys(
+    unit.standsIn.map((b) =>
+      here.filter((f) => f.home === unit.index && f.boxId === b.id).toSorted((a, c) => a.slot - c.slot),
+    ),
+  );
 
 /** From so many frames of bees empty comb may stand between combs of brood in warm weather (common practice, no source). */
 const STRONG = 8;

@@ -22,7 +22,7 @@ import { evaluate, ledgerOf, type Evaluation } from '../search/evaluate.ts';
 import { isHivedUp, layOutYard, type LaidOut, type Slot } from './layOutYard.ts';
 import { AT, type Measured } from '../rules/measures.ts';
 import { reasonOfMove, reasonOfShake } from './moveReasons.ts';
-import { STORE, type Assignment, type YardProblem, type YardUnit } from '../problem/problem.ts';
+import { STORE, wholeGoal, type Assignment, type YardProblem, type YardUnit } from '../problem/problem.ts';
 import { tidy } from '../rules/unitRule.ts';
 import { yardLooks } from './yardLooks.ts';
 import { yardSteps } from './yardSteps.ts';
@@ -64,6 +64,9 @@ export function makeYardPlan(
     const home = leaves && made.find((n) => n.recipe?.queen === 'old-queen' && parentOf(n) === u.key);
     return home ? [{ colonyId: u.key, home: ids.colony(home) }] : [];
   });
+  /** What is left of a colony that was broken up goes where its nucs go. */
+  const recipeOfUnit = (u: YardUnit) => u.recipe ?? wholeGoal(problem, u)?.recipe;
+  const wholes = problem.units.filter((u) => wholeGoal(problem, u) !== undefined);
   const partingOf = (u: YardUnit): Parting | null => {
     if (u.kind === 'nuc')
       return partingOfNuc(u.recipe?.queen ?? 'raises', [parentOf(u), ids.colony(u)], problem.day);
@@ -77,9 +80,9 @@ export function makeYardPlan(
       colonyId: ids.colony(u),
       name: nameOf(u.index),
       state: u.kind === 'nuc' ? 'new' : 'stays',
-      distance: u.recipe?.distance ?? null,
-      ...(u.recipe?.distance === 'away' && {
-        toYardId: carriedTo(apiary, u.yardId, u.recipe.toYardId)?.id,
+      distance: recipeOfUnit(u)?.distance ?? null,
+      ...(recipeOfUnit(u)?.distance === 'away' && {
+        toYardId: carriedTo(apiary, u.yardId, recipeOfUnit(u)?.toYardId)?.id,
       }),
       gets: u.recipe?.queen ?? null,
       parted: partingOf(u),
@@ -111,6 +114,7 @@ export function makeYardPlan(
       sizeId: u.sizeId,
       slots: u.slots,
       place: 'in-place',
+      ...(wholes.includes(u) && { excluderBelow: true }),
     })),
     unions: problem.unions.map(({ fromId, intoId }) => ({ fromId, intoId })),
     emptiedBoxIds: [...laid.emptied],
@@ -137,12 +141,15 @@ export function makeYardPlan(
     }),
     // What is met with room to spare need not be kept: of a large yard that is thousands of lines.
     ledger: ledgerOf(problem, seen).flatMap((l) => l.lines.filter((line) => line.state !== 'met')),
-    effects: leaving.map(({ colonyId, home }): WorkEffect => ({
-      kind: 'queen-over',
-      colonyId,
-      intoId: home,
-    })),
-    kit: kitOf(problem, laid, made, hived),
+    effects: [
+      ...leaving.map(({ colonyId, home }): WorkEffect => ({ kind: 'queen-over', colonyId, intoId: home })),
+      ...wholes.flatMap((u): WorkEffect[] =>
+        recipeOfUnit(u)?.distance === 'away'
+          ? []
+          : [{ kind: 'new-stand', colonyId: u.key, standId: ids.stand(u) }],
+      ),
+    ],
+    kit: kitOf(problem, laid, made, hived, wholes),
     cautions: [
       ...COMMON_CAUTIONS,
       ...(made.some((u) => u.recipe?.queen === 'raises' || u.recipe?.queen === 'cell')
@@ -186,6 +193,12 @@ function idsFor(problem: YardProblem, seen: Evaluation, instead: Work | undefine
   return {
     colony: (u: YardUnit) => colonies.get(u.key) ?? u.key,
     box: (key: string) => boxes.get(key) ?? key,
+    stand(u: YardUnit) {
+      const before = (old?.effects ?? []).flatMap((e) =>
+        e.kind === 'new-stand' && e.colonyId === u.key ? [e.standId] : [],
+      );
+      return before[0] ?? newId();
+    },
     hive(u: YardUnit) {
       const before = oldHive(u);
       return { hiveId: before?.hiveId ?? newId(), standId: before?.standId ?? newId() };
@@ -232,6 +245,7 @@ function kitOf(
   laid: LaidOut,
   made: readonly YardUnit[],
   hived: readonly YardUnit[],
+  wholes: readonly YardUnit[],
 ): KitLine[] {
   const kit: KitLine[] = [];
   const bring = (what: string, count: number, shortBy: number | null = null) => {
@@ -242,8 +256,12 @@ function kitOf(
   for (const slots of [...new Set(made.map((u) => u.slots))].toSorted((a, b) => a - b)) {
     bring(`nuc box, ${slots} frames, with floor and lid`, made.filter((u) => u.slots === slots).length);
   }
-  for (const u of hived) bring(`box of ${u.slots}, with floor, inner cover and roof`, 1);
-  bring('stand', made.length);
+  for (const u of hived) {
+    const what = wholes.includes(u) ? `nuc box, ${u.slots} frames` : `box of ${u.slots}`;
+    bring(`${what}, with floor, inner cover and roof`, 1);
+  }
+  bring('queen excluder', wholes.length);
+  bring('stand', made.length + wholes.length);
   bring('entrance block', made.length + hived.length);
   bring('hive tag', made.length);
   bring('queen cage or clip', made.length > 0 ? 1 : 0);
@@ -252,7 +270,9 @@ function kitOf(
   bring('feeder', made.length + hived.length);
   bring('sheet of newspaper', problem.unions.length);
   bring('dummy board', laid.unfilled.filter((n) => n > 0).length);
-  const away = made.filter((u) => u.recipe?.distance === 'away').length;
+  const away = [...made, ...wholes].filter(
+    (u) => (u.recipe ?? wholeGoal(problem, u)?.recipe)?.distance === 'away',
+  ).length;
   bring('strap', away);
   bring('tape or foam for the entrance', away);
   bring('carrying box for combs, with a lid', between(laid, problem) ? 1 : 0);

@@ -1,3 +1,4 @@
+import { isDroneComb } from '../../brood/index.ts';
 import { framesOfBeesFromCapped } from '../../comb/index.ts';
 import { combKind } from '../problem/effects.ts';
 import type { Evaluation } from '../search/evaluate.ts';
@@ -27,8 +28,12 @@ function whatItDoes(problem: YardProblem, seen: Evaluation, move: LaidMove): str
   const { units, frames } = problem;
   const to = units[move.toUnit];
   const from = units[move.fromUnit];
-  if (move.index === null || !to) {
-    if (!to) return from && hasWish(from, 'room') ? 'Makes room in the nest.' : 'Not needed where it hangs.';
+  if (!to) {
+    if (isDroneComb(move.frame.reading))
+      return 'Drones in a nuc are mouths: freeze or melt it today, before they emerge.';
+    return from && hasWish(from, 'room') ? 'Makes room in the nest.' : 'Not needed where it hangs.';
+  }
+  if (move.index === null) {
     return move.frame.drawn > 0.5 ? 'Drawn comb fills the free slot.' : 'Foundation fills the free slot.';
   }
   if (move.fromUnit === move.toUnit) return 'Pushed together: brood beside brood, and no gap for wild comb.';

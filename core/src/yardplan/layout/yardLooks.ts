@@ -1,9 +1,9 @@
-import { beesStay, newUnitLooks } from '../../followup/index.ts';
+import { beesStay, emptyStand, newUnitLooks } from '../../followup/index.ts';
 import { windowAfter } from '../../basics/index.ts';
 import type { Evaluation } from '../search/evaluate.ts';
 import { isHivedUp } from './layOutYard.ts';
 import { AT } from '../rules/measures.ts';
-import type { YardProblem, YardUnit } from '../problem/problem.ts';
+import { wholeGoal, type YardProblem, type YardUnit } from '../problem/problem.ts';
 import type { WorkLook } from '../../records/index.ts';
 
 /** A look before it gets an identifier. */
@@ -40,6 +40,25 @@ export function yardLooks(
         anchor: 'work',
         ...text,
       }));
+    }
+    const whole = wholeGoal(problem, u);
+    if (whole) {
+      const away = whole.recipe.distance === 'away';
+      const parts = problem.units.filter((p) => p.wholeOf === u.key && seen.present[p.index]);
+      return [
+        { colonyIds: parts.map(colonyIdOf).slice(0, 12), anchor: 'work', ...emptyStand(day, away) },
+        ...(away ? [] : [{ colonyIds: ids, anchor: 'work' as const, ...beesStay(nameOf(u), day) }]),
+        look(
+          'act',
+          windowAfter(day, 3, 4, 7),
+          'Take the excluder from under its box: the queen has settled, and drones cannot pass it. Food?',
+        ),
+        ...newUnitLooks('old-queen', day).map((text) => ({
+          colonyIds: ids,
+          anchor: 'work' as const,
+          ...text,
+        })),
+      ];
     }
     const wished = u.rules.some((r) => !r.hard);
     if (isHivedUp(u)) {

@@ -5,7 +5,7 @@ import type { Evaluation } from '../search/evaluate.ts';
 import { fillStep, hiveVisit, type HiveVisit, type NameOf } from './hiveVisit.ts';
 import { isHivedUp, type LaidOut } from './layOutYard.ts';
 import { AT } from '../rules/measures.ts';
-import { STORE, type Assignment, type YardProblem, type YardUnit } from '../problem/problem.ts';
+import { STORE, wholeGoal, type Assignment, type YardProblem, type YardUnit } from '../problem/problem.ts';
 
 /**
  * The work at the hives, one step after the other, yard by yard: boxes ready, then hive by hive what comes out of
@@ -97,13 +97,23 @@ function stepsInYard(
   }
   for (const n of made) steps.push(prepareNuc(n, nameOf(n.index)));
   for (const u of units.filter(isHivedUp)) {
-    steps.push({
-      kind: 'prepare',
-      units: [u.key],
-      text: `Set the box of ${u.slots} on the stand of ${nameOf(u.index)}`,
-      detail:
-        'The nuc box stands beside it; one that was bought rests there for some hours first. A warm hour of the day; small entrance.',
-    });
+    steps.push(
+      wholeGoal(problem, u)
+        ? {
+            kind: 'prepare',
+            units: [u.key],
+            text: `Set out a ${u.slots}-frame box for the old queen of ${nameOf(u.index)}, an excluder between floor and box`,
+            detail:
+              'Midday, while many are out: all boxes stand round the old stand until dusk and share its bees. Supers are off already.',
+          }
+        : {
+            kind: 'prepare',
+            units: [u.key],
+            text: `Set the box of ${u.slots} on the stand of ${nameOf(u.index)}`,
+            detail:
+              'The nuc box stands beside it; one that was bought rests there for some hours first. A warm hour of the day; small entrance.',
+          },
+    );
   }
   const touched = units.filter((u) => u.kind === 'colony' && (seen.after[u.index]?.[AT.touched] ?? 0) > 0);
   // Who only gets nurses is not opened: they walk in.
@@ -160,7 +170,9 @@ function prepareNuc(nuc: YardUnit, name: string): StepDraft {
     text: `Set out a ${nuc.slots}-frame box for ${name}`,
     detail: away
       ? 'In the shade, entrance shut, with air. It is carried beyond 3 km this evening.'
-      : 'On its own stand, away from the donors, entrance shut with grass, shade.',
+      : nuc.wholeOf !== null
+        ? 'Close to the old stand, entrance open: it is carried to its place at dusk, with the bees that come home to it.'
+        : 'On its own stand, away from the donors, entrance shut with grass, shade.',
   };
 }
 

@@ -1,4 +1,10 @@
-import { operationOf, type Apiary, framesInStore, type YardPlanRequest } from '../../records/index.ts';
+import {
+  operationOf,
+  type Apiary,
+  framesInStore,
+  type YardGoalOf,
+  type YardPlanRequest,
+} from '../../records/index.ts';
 import { beesAhead, winterFloorKg } from '../../forecast/index.ts';
 import { bothSides, type FrameSizeId, honeyKgPerFrame } from '../../comb/index.ts';
 import { fitsInto, planFrame } from '../../split/index.ts';
@@ -9,7 +15,7 @@ import { prepareAll, type Prepared } from './prepareColonies.ts';
 import { linkFrames } from './linkFrames.ts';
 import { wishesOf, type GoalContext, type GoalUnit } from '../rules/goalRules.ts';
 import { AT, MEASURE_COUNT, noMeasures, type Measured } from '../rules/measures.ts';
-import { nucCandidates } from './nucCandidates.ts';
+import { nucCandidates, recipeOf } from './nucCandidates.ts';
 import { problemsOfRequest } from './requestProblems.ts';
 import {
   STORE,
@@ -20,7 +26,7 @@ import {
   type YardProblem,
   type YardUnit,
 } from './problem.ts';
-import { colonyRules, nucRules } from '../rules/unitRules.ts';
+import { colonyRules, nucRules, remainderRules } from '../rules/unitRules.ts';
 
 /**
  * Brings yards to the day of the work, as something to plan with.
@@ -67,19 +73,22 @@ export function buildProblem(apiary: Apiary, request: YardPlanRequest): Result<Y
   const units: YardUnit[] = [
     ...colonyUnits.map((u, i): YardUnit => {
       const own = before[i] as Measured;
+      const whole = brokenUpWhole(request, u.key);
       const about: GoalUnit = { key: u.key, colonyId: u.key, before: own, slots: u.slots, lane: u.lane };
       return {
         ...u,
         before: own,
         rules: [
-          ...colonyRules(
-            u.key,
-            rules,
-            request,
-            own,
-            u.slots,
-            winterStoresOf(apiary, request, u.key, own, operation.referenceSize),
-          ),
+          ...(whole
+            ? remainderRules(u.key, rules, request, recipeOf(whole))
+            : colonyRules(
+                u.key,
+                rules,
+                request,
+                own,
+                u.slots,
+                winterStoresOf(apiary, request, u.key, own, operation.referenceSize),
+              )),
           ...request.goals.flatMap((g) => wishesOf(g, about, context)),
         ],
       };
@@ -135,21 +144,22 @@ function colonyUnit(
   index: number,
   request: YardPlanRequest,
 ): Omit<YardUnit, 'rules' | 'before'> {
-  const hiveUp = request.goals.find((g) => g.kind === 'hiveUp' && g.colonyId === p.colony.id);
+  const whole = brokenUpWhole(request, p.colony.id);
+  const slotsOfNew = newBoxSlots(request, p.colony.id);
   const boxes: readonly UnitBox[] =
-    hiveUp?.kind === 'hiveUp'
-      ? [
+    slotsOfNew === null
+      ? p.boxes
+      : [
           {
             id: kitBoxKey(p.colony.id),
             name: 'box',
             sizeId: p.sizeId,
-            slots: hiveUp.slots,
+            slots: slotsOfNew,
             role: 'brood',
-            excluderBelow: false,
-            ownSlots: Array.from({ length: hiveUp.slots }, (_, i) => i + 1),
+            excluderBelow: whole !== null,
+            ownSlots: Array.from({ length: slotsOfNew }, (_, i) => i + 1),
           },
-        ]
-      : p.boxes;
+        ];
   const slots = boxes
     .filter((b) => b.role === 'brood' && b.sizeId === p.sizeId)
     .reduce((n, b) => n + b.ownSlots.length, 0);
@@ -164,8 +174,22 @@ function colonyUnit(
     sizeId: p.sizeId,
     slots,
     boxes,
+    standsIn: p.boxes,
+    wholeOf: whole && p.colony.id,
     lane: p.lane,
   };
+}
+
+/** The goal for which a colony is broken up whole; null where it keeps its stand. */
+const brokenUpWhole = ({ goals }: YardPlanRequest, colonyId: string): YardGoalOf<'makeNucs'> | null =>
+  (goals.find((g) => g.kind === 'makeNucs' && g.wholeOfId === colonyId) as YardGoalOf<'makeNucs'> | null) ??
+  null;
+
+/** Slots of the one box into which a colony is moved; null where it keeps its own. */
+function newBoxSlots(request: YardPlanRequest, colonyId: string): number | null {
+  const hiveUp = request.goals.find((g) => g.kind === 'hiveUp' && g.colonyId === colonyId);
+  if (hiveUp?.kind === 'hiveUp') return hiveUp.slots;
+  return brokenUpWhole(request, colonyId)?.recipe.slots ?? null;
 }
 
 type Unlinked = Omit<YardFrame, 'mayGoTo' | 'mayShakeFor' | 'pinnedTo' | 'shakenAlready'>;
@@ -310,11 +334,13 @@ function leftOutButNamed(request: YardPlanRequest, leftOut: readonly LeftOut[]):
     const ids =
       g.kind === 'hiveUp' || g.kind === 'shrink'
         ? [g.colonyId]
-        : g.kind === 'unite'
-          ? [g.fromId, g.intoId]
-          : 'colonyIds' in g
-            ? g.colonyIds
-            : [];
+        : g.kind === 'makeNucs'
+          ? [g.wholeOfId ?? '']
+          : g.kind === 'unite'
+            ? [g.fromId, g.intoId]
+            : 'colonyIds' in g
+              ? g.colonyIds
+              : [];
     return leftOut
       .filter((l) => ids.includes(l.colonyId))
       .map((l): Problem => ({

@@ -80,7 +80,7 @@ export function effectsOfPlace(
   brought[AT.touched] = 1;
   const unit = units[to] as YardUnit;
   if (unit.kind === 'nuc') {
-    const share = stay(frame, unit.recipe?.distance ?? 'same-yard');
+    const share = leavesStand(unit, units[home]) ? 1 : stay(frame, unit.recipe?.distance ?? 'same-yard');
     brought[AT.bees] = frame.bees * share;
     left[AT.bees] = frame.bees * (1 - share);
   } else {
@@ -94,6 +94,10 @@ export function effectsOfPlace(
   ];
 }
 
+/** All parts of a colony that is broken up whole are carried off at dusk: there is nothing to fly home to. */
+const leavesStand = (unit: YardUnit, home: YardUnit | undefined) =>
+  unit.wholeOf !== null && unit.wholeOf === home?.key;
+
 /** What it does that the bees of a frame are shaken out for a unit while the frame stays at home. */
 export function effectsOfShake(
   frame: YardFrame,
@@ -103,7 +107,7 @@ export function effectsOfShake(
 ): Effect[] {
   const unit = units[target] as YardUnit;
   const away = unit.kind === 'nuc' && unit.recipe?.distance === 'away';
-  const share = away ? shares.away : shares.openBrood;
+  const share = leavesStand(unit, units[frame.home]) ? 1 : away ? shares.away : shares.openBrood;
   const given = noMeasures();
   given[AT.bees] = frame.bees * share;
   given[AT.touched] = 1;

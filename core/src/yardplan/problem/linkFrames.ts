@@ -43,6 +43,7 @@ export function linkFrames(
       const stays = to === frame.home;
       return { ...frame, pinnedTo: to ?? frame.home, mayShakeFor: stays ? shakeTargets(frame, links) : [] };
     }
+    if (isDronesAlone(frame, units[frame.home])) return { ...frame, pinnedTo: STORE };
     const bans = request.forbids.filter((f) => f.frameId === frame.id);
     const allowed = (to: number) => {
       const move = { frameId: frame.id, to: to === STORE ? STORE_KEY : (units[to]?.key ?? '') };
@@ -134,11 +135,23 @@ function lacking(unit: YardUnit): Measure[] {
 /** It is short of something, or has too much. */
 const isConcerned = (unit: YardUnit) => unit.rules.some((r) => !r.hard && missingOf(r, unit.before) > 0);
 
+/** Where no strong colony is left to keep its drones, a comb of nothing else is frozen or melted. */
+const isDronesAlone = (frame: YardFrame, home: YardUnit | undefined) =>
+  isWhole(home) &&
+  isDroneComb(frame.reading) &&
+  frame.eggs + frame.open + frame.capped <= NO_BROOD &&
+  !frame.hasQueen &&
+  frame.liveCells === 0;
+
+/** A colony of which nothing but a nuc is left. */
+const isWhole = (home: YardUnit | undefined) => home !== undefined && home.wholeOf === home.key;
+
 /** Where it makes sense that the frame goes. What the rules then say of it is another matter. */
 function targetsOf(frame: YardFrame, { units, lacks, ofYard }: Links): number[] {
-  // Drones stay with the strong that raised them: in a nuc they are mouths, in a weak hive no help.
-  if (frame.liveCells > 0 || isDroneComb(frame.reading)) return [];
   const home = units[frame.home];
+  if (frame.liveCells > 0) return [];
+  // Drones stay with the strong that raised them: in a nuc they are mouths, in a weak hive no help.
+  if (isDroneComb(frame.reading)) return [];
   const gives = broughtBy(frame, true);
   const kind = combKind(frame);
   const inReach = home ? (ofYard.get(home.yardId) ?? []) : units.map((u) => u.index);
@@ -151,7 +164,8 @@ function targetsOf(frame: YardFrame, { units, lacks, ofYard }: Links): number[] 
     }
     return (lacks[to] ?? []).some((m) => m !== 'bees' && floatAt(gives, AT[m]) >= 0.15);
   });
-  if (home && !frame.hasQueen && frame.brood <= NO_BROOD && isConcerned(home)) targets.push(STORE);
+  if (home && !frame.hasQueen && frame.brood <= NO_BROOD && (isWhole(home) || isConcerned(home)))
+    targets.push(STORE);
   return targets;
 }
 

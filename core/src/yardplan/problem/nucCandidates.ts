@@ -38,10 +38,12 @@ export function nucCandidates(
         kind: 'nuc',
         name: `Nuc ${++number}`,
         yardId,
-        recipe: goal.recipe,
+        recipe: recipeOf(goal),
         goalId: goal.id,
         sizeId: goal.recipe.sizeId,
         slots: goal.recipe.slots,
+        standsIn: [],
+        wholeOf: goal.wholeOfId ?? null,
         boxes: [
           {
             id: `nuc:${nucKey(goal.id, yardId, k + 1)}`,
@@ -60,19 +62,38 @@ export function nucCandidates(
   });
 }
 
+/**
+ * The recipe by which a goal's units are made. Of a colony that is broken up whole every comb of brood has to find a
+ * place, so that its bees set the limit and not the number of combs; each has a comb of honey.
+ */
+export const recipeOf = ({ recipe, wholeOfId }: YardGoalOf<'makeNucs'>): NucRecipe =>
+  wholeOfId === undefined
+    ? recipe
+    : {
+        ...recipe,
+        broodCombs: { min: recipe.broodCombs.min, max: Math.max(recipe.broodCombs.max, recipe.slots - 1) },
+        storesCombs: Math.min(recipe.storesCombs, 1),
+        emptyCombs: 0,
+      };
+
 function mostOf(
   goal: YardGoalOf<'makeNucs'>,
   own: readonly Measured[],
   season: YardPlanRequest['season'],
   rules: HouseRules,
 ): number {
-  const floor = season === 'dearth' ? rules.donorFloorDearth : rules.donorFloorBrood;
+  const whole = goal.wholeOfId !== undefined;
+  const floor = whole
+    ? goal.recipe.broodFrames
+    : season === 'dearth'
+      ? rules.donorFloorDearth
+      : rules.donorFloorBrood;
   const sum = (m: Measure, kept: number) =>
     own.reduce((n, b) => n + Math.max(0, floatAt(b, AT[m]) - kept), 0);
   const { recipe } = goal;
   const bounds = [
     sum('broodCombs', 0) / recipe.broodCombs.min,
-    sum('bees', rules.weakBees) / Math.max(rules.minBeesNewPart, 0.1),
+    sum('bees', whole ? rules.minBeesNewPart : rules.weakBees) / Math.max(rules.minBeesNewPart, 0.1),
     sum('brood', floor) / Math.max(recipe.broodFrames, 0.1),
   ];
   if (recipe.queen === 'old-queen') bounds.push(sum('queens', 0));

@@ -37,6 +37,10 @@ export interface YardUnit {
   /** Slots of brood boxes of that size, after any change of box. */
   readonly slots: number;
   readonly boxes: readonly UnitBox[];
+  /** Its boxes before any change of box, bottom first; none for a nuc. */
+  readonly standsIn: readonly UnitBox[];
+  /** The colony that is broken up whole for it: this one itself, or the one of which it is a part. */
+  readonly wholeOf: string | null;
   /** House rules, then wishes. */
   readonly rules: readonly UnitRule[];
   /** Measures before the work; zero for a nuc. */
@@ -117,6 +121,12 @@ export function alikeNucs({ units }: YardProblem): YardUnit[][] {
   }
   return [...groups.values()];
 }
+
+/** The goal for which a colony is broken up whole; undefined for a nuc, and for a colony that keeps its stand. */
+export const wholeGoal = ({ nucGoals }: YardProblem, unit: YardUnit) =>
+  unit.kind === 'colony' && unit.wholeOf !== null
+    ? nucGoals.find((g) => g.wholeOfId === unit.key)
+    : undefined;
 
 /** How many nucs are asked for in all. */
 export const nucsWanted = (problem: YardProblem) => problem.nucGoals.reduce((n, g) => n + g.wanted, 0);

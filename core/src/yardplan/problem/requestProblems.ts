@@ -6,6 +6,7 @@ import {
   placeOf,
   rulesOut,
   type NucRecipe,
+  type YardGoalOf,
   type YardGoal,
   type Yard,
   type YardPlanRequest,
@@ -79,6 +80,7 @@ function problemsOfGoal(apiary: Apiary, request: YardPlanRequest, goal: YardGoal
     case 'makeNucs':
       return [
         ...problemsOfRecipe(goal.recipe, [...path, 'recipe']),
+        ...problemsOfWhole(apiary, request, goal, path),
         ...nearYards(apiary, request, goal.recipe, [...path, 'recipe', 'toYardId']),
       ];
     case 'level':
@@ -175,6 +177,58 @@ function doesNotFit(name: string, boxes: number, room: FewerBoxes, path: Path): 
         'Wait until some of them have emerged, or give one to a hive that is short.',
       );
   }
+}
+
+/** A colony that is broken up whole, and what else is asked of it. */
+function problemsOfWhole(
+  apiary: Apiary,
+  request: YardPlanRequest,
+  goal: YardGoalOf<'makeNucs'>,
+  path: Path,
+): Problem[] {
+  const id = goal.wholeOfId;
+  if (id === undefined) return [];
+  const at = [...path, 'wholeOfId'];
+  const gone = [...missing(apiary, request, id, at), ...sharesHive(apiary, id, at)];
+  const colony = apiary.colony[id];
+  if (gone.length > 0 || !colony) return gone;
+  const other = request.goals.find(
+    (g) =>
+      g !== goal &&
+      ((g.kind === 'makeNucs' && g.wholeOfId === id) ||
+        ((g.kind === 'shrink' || g.kind === 'hiveUp') && g.colonyId === id) ||
+        (g.kind === 'unite' && [g.fromId, g.intoId].includes(id))),
+  );
+  if (other)
+    return [
+      problem(
+        'goals-contradict',
+        at,
+        `${colony.name} is to be broken up whole, and another goal changes its boxes.`,
+        'Keep one of the two goals.',
+      ),
+    ];
+  const boxes = boxesOfColony(apiary, colony);
+  if (boxes.some((b) => b.role === 'super'))
+    return [
+      problem(
+        'supers-on',
+        at,
+        `${colony.name} still has supers on.`,
+        'Shake the bees of the supers down and set them on another hive first, on the page of the hive; then break it up.',
+      ),
+    ];
+  const { sizeId } = goal.recipe;
+  return framesOfColony(apiary, colony).some((f) => f.frame.sizeId !== sizeId && f.box.sizeId !== sizeId)
+    ? [
+        problem(
+          'size',
+          at,
+          `The combs of ${colony.name} do not fit the boxes of the recipe.`,
+          'Choose the frame size of the hive in the recipe.',
+        ),
+      ]
+    : [];
 }
 
 /** A yard within flying range of one that nucs are made in. */

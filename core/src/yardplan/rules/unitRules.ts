@@ -334,3 +334,15 @@ export function nucRules(
     }),
   ];
 }
+
+/** What is left of a colony that is broken up whole is one more unit of the recipe; its queen is in it. */
+export const remainderRules = (
+  unit: string,
+  rules: HouseRules,
+  when: Circumstances,
+  recipe: NucRecipe,
+): UnitRule[] =>
+  nucRules(unit, rules, when, { ...recipe, queen: 'old-queen' }).filter(
+    // Where she was not seen she is among those that stay until an inspection shows otherwise.
+    (r) => r.id !== `${unit}/queen` && r.id !== `${unit}/eggs`,
+  );

@@ -94,7 +94,7 @@ function Settings({
   );
   switch (goal.kind) {
     case 'makeNucs':
-      return <NucSettings goal={goal} onChange={onChange} />;
+      return <NucSettings goal={goal} colonies={colonies} onChange={onChange} />;
     case 'level':
       return (
         <Select
@@ -202,9 +202,11 @@ function Settings({
 
 function NucSettings({
   goal,
+  colonies,
   onChange,
 }: {
   readonly goal: YardGoalOf<'makeNucs'>;
+  readonly colonies: readonly Choosable[];
   readonly onChange: (goal: YardGoal) => void;
 }) {
   return (
@@ -232,6 +234,24 @@ function NucSettings({
           most
         </button>
       </Flex>
+      <Select
+        label="Donors"
+        value={goal.wholeOfId ?? ''}
+        options={[
+          ['', 'keep their stands, and what they need'],
+          ...colonies.map((c) => [c.id, `${c.name} is broken up whole`] as const),
+        ]}
+        onChange={(id) => {
+          const { wholeOfId: _before, ...rest } = goal;
+          onChange(id === '' ? rest : { ...rest, wholeOfId: id });
+        }}
+      />
+      {goal.wholeOfId !== undefined && (
+        <Text color="inkSoft">
+          Its old queen is left with one more unit of the recipe. All leave the stand at dusk: nobody flies
+          home to it.
+        </Text>
+      )}
       <RecipeFields recipe={goal.recipe} onChange={(recipe) => onChange({ ...goal, recipe })} />
     </>
   );

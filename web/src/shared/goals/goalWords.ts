@@ -93,7 +93,9 @@ function wordsOf(goal: YardGoal, apiary: Apiary, units: Operation['units']): str
   const names = (ids: readonly string[], all: string) => (ids.length === 0 ? all : ids.map(name).join(', '));
   switch (goal.kind) {
     case 'makeNucs':
-      return nucWords(goal);
+      return goal.wholeOfId === undefined
+        ? nucWords(goal)
+        : `${name(goal.wholeOfId)} whole into ${nucWords(goal)}`;
     case 'level':
       return `level by ${goal.by === 'capped' ? 'capped brood' : 'brood'}`;
     case 'raise':
