@@ -8,6 +8,7 @@ import {
   ageOfCount,
   framesOfColony,
   nestOf,
+  boxesOfColony,
   openFollowUps,
   placeOf,
   queenOf,
@@ -21,7 +22,8 @@ import {
   isHoneyBound,
   isOutgrown,
   isStrongEnoughToGive,
-  NUC_SLOTS,
+  isNuc,
+  type BroodRoom,
   isStrongEnoughToPart,
   givesCombs,
   type HouseRules,
@@ -86,6 +88,7 @@ export function colonyState(
     colony.separation !== null &&
     frames.some((f) => f.reading !== null && f.reading.day <= (colony.separation?.day ?? ''));
   const slots = broodSlots(apiary, colony);
+  const storeys = boxesOfColony(apiary, colony).filter((b) => b.role === 'brood').length;
   const base = { colony, queen, strength, countAgeDays, countedBeforeSplit, frames };
   const hungry = other ? null : hunger(apiary, colony, today);
   if (hungry && countAgeDays !== null && (queen.state === 'raising' || queen.state === 'unknown-part'))
@@ -100,7 +103,7 @@ export function colonyState(
   const doubt = doubtOf(apiary, colony, other ?? framesOfColony(apiary, colony), strength, today);
   if (doubt?.lane === 'unfit') return { ...base, ...doubt };
   const swarm = swarmCells(apiary, colony, frames, today);
-  const lane = laneOf(strength, slots, rules);
+  const lane = laneOf(strength, { slots, storeys }, rules);
   if (swarm) return { ...base, lane, notice: swarm };
   if (hungry) return { ...base, lane: doubt?.lane ?? lane, notice: hungry };
   if (doubt) return { ...base, ...doubt };
@@ -111,7 +114,7 @@ export function colonyState(
     ...base,
     lane,
     notice: noticeOf(
-      { lane, strength, slots, broodCombs: broodCombsIn(frames), ageDays: countAgeDays },
+      { lane, strength, slots, storeys, broodCombs: broodCombsIn(frames), ageDays: countAgeDays },
       rules,
       mayPart,
     ),
@@ -157,11 +160,12 @@ function queenState(apiary: Apiary, colony: Colony): QueenState {
   return { state: 'not-recorded' };
 }
 
-function laneOf(strength: Strength, slots: number, rules: HouseRules): Lane {
+function laneOf(strength: Strength, room: BroodRoom, rules: HouseRules): Lane {
   const bees = strength.framesOfBees.likely;
   const brood = strength.broodFrames.likely;
   if (isStrongEnoughToGive({ bees, brood }, rules)) return 'giver';
-  const weakUnder = slots <= NUC_SLOTS ? slots * 0.5 : rules.weakBees;
+  // Two storeys of a nuc are a colony: its slots alone would ask more of it than of a full hive.
+  const weakUnder = isNuc(room) ? Math.min(room.slots * 0.5, rules.weakBees) : rules.weakBees;
   return bees < weakUnder ? 'weak' : 'even';
 }
 
@@ -176,12 +180,14 @@ function noticeOf(
     lane,
     strength,
     slots,
+    storeys,
     broodCombs,
     ageDays,
   }: {
     readonly lane: Lane;
     readonly strength: Strength;
     readonly slots: number;
+    readonly storeys: number;
     readonly broodCombs: number;
     readonly ageDays: number;
   },
@@ -193,7 +199,7 @@ function noticeOf(
   if (ageDays > rules.countAgesDays) {
     return calmly('count-old', `Count is ${ageDays} days old: count again`);
   }
-  if (isOutgrown({ bees, brood, slots }, rules)) {
+  if (isOutgrown({ bees, brood, slots, storeys }, rules)) {
     return urgently('nuc-full', 'Nuc is full: move it into a full-size hive');
   }
   if (isHoneyBound({ stores: strength.storesFrames, room: strength.frames.drawn, slots }, rules)) {

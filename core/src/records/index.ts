@@ -1,4 +1,4 @@
-export { ACTION_IDS, type ActionId } from './bodies/actionId.ts';
+export { ACTION_IDS, BOX_ACTIONS, type BoxAction, type ActionId } from './bodies/actionId.ts';
 export { sourcesOf, type Sources } from './bodies/sourcesOf.ts';
 export type {
   CallGiver,

@@ -1,5 +1,5 @@
 import { addDays, dayInWords, type Day } from '../basics/index.ts';
-import { isOutgrown, NUC_SLOTS } from '../rules/index.ts';
+import { isNuc, isOutgrown } from '../rules/index.ts';
 import { boundsOfPresentQueen, layingChance, type UnitFacts } from './unit/unitFacts.ts';
 import { broodOf, unitAfter } from './unit/unitProspect.ts';
 
@@ -17,13 +17,14 @@ const DAYS_AHEAD = 42;
 
 /** The window of a nuc; null for what stands in a full-sized box, was not counted, or has no laying queen. */
 export function hiveUpWindow(facts: UnitFacts): HiveUpWindow | null {
-  const { slots, unit, day, season, counted, sick } = facts;
-  if (slots > NUC_SLOTS || slots === 0 || !counted || sick || layingChance(facts) < 0.5) return null;
+  const { slots, storeys, unit, day, season, counted, sick } = facts;
+  if (!isNuc(facts) || !counted || sick || layingChance(facts) < 0.5) return null;
   const bounds = boundsOfPresentQueen(facts);
   let ready: Day | null = null;
   for (let d = 0; d <= DAYS_AHEAD && ready === null; d++) {
     const then = unitAfter(unit, 0, d, bounds);
-    if (isOutgrown({ bees: then.bees, brood: broodOf(then), slots }, facts.rules)) ready = addDays(day, d);
+    if (isOutgrown({ bees: then.bees, brood: broodOf(then), slots, storeys }, facts.rules))
+      ready = addDays(day, d);
   }
   const last = season.lastForWinterBees;
   return { ready, last, bees: unit.bees, brood: broodOf(unit), words: inWords(ready, last, day) };

@@ -4,7 +4,7 @@ export { apiaryAfter } from './actions/apiaryAfter.ts';
 export { hostOf, keptOf, wayToUnite, waysToUnite } from './actions/unionWays.ts';
 export { unionsDownTo, expectedColonies } from './unionsDownTo.ts';
 export { allFacts, remediesFor, type Remedy } from './remedies.ts';
-export type { Outside, UnitFacts } from './unit/unitFacts.ts';
+export { type Outside, type UnitFacts, unitFacts } from './unit/unitFacts.ts';
 export { usualHorizon } from './unit/usualHorizon.ts';
 export type { WeakCause } from './unit/whyWeak.ts';
 export { watchOn } from './watchOn.ts';

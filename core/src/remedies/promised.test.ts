@@ -62,8 +62,8 @@ const BOXES: Partial<Record<MethodId, Parameters<typeof methodPlan>[1]>> = {
 };
 /** What leaves no colony behind has nothing to promise. */
 const LEAVES_COLONIES = ACTION_IDS.filter(
-  // Two sources take a hive of several boxes: see its own test.
-  (a) => a !== 'let-go' && a !== 'shake-out' && a !== 'shake-out-part',
+  // What takes a strong hive, or one of several boxes, has its own tests.
+  (a) => !['let-go', 'shake-out', 'shake-out-part', 'drone-comb', 'box-to-super'].includes(a),
 );
 const WITH_QUEEN = FULL_BOX.map((c, i) => (i === 4 ? withQueen(c) : c));
 

@@ -1,4 +1,4 @@
-import type { ActionId, Apiary, Colony } from '../records/index.ts';
+import type { ActionId, Apiary, BoxAction, Colony } from '../records/index.ts';
 import { lowerFirst, capital, dayInWords, type Day } from '../basics/index.ts';
 import { assess, type Opening } from '../assessment/index.ts';
 import { QUEEN_STATE_WORDS } from '../rules/index.ts';
@@ -20,7 +20,7 @@ import { unitFacts, type Outside, type UnitFacts } from './unit/unitFacts.ts';
 import { whyWeak, type WeakCause } from './unit/whyWeak.ts';
 
 /** What can be done about a weak or doubtful unit: any action but those about single cells, or to watch it. */
-export type RemedyId = Exclude<ActionId, 'cut-early-cells' | 'cut-cells'> | 'watch';
+export type RemedyId = Exclude<ActionId, 'cut-early-cells' | 'cut-cells' | BoxAction> | 'watch';
 
 /** One thing that can be done, with what it is expected to come to. */
 export interface Remedy {

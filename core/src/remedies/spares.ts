@@ -1,6 +1,6 @@
 import type { Day } from '../basics/index.ts';
 import { dayInWords } from '../basics/index.ts';
-import { NUC_SLOTS } from '../rules/index.ts';
+import { isNuc } from '../rules/index.ts';
 import { expectationOf } from './unit/expectation.ts';
 import { layingChance, type UnitFacts } from './unit/unitFacts.ts';
 
@@ -41,7 +41,6 @@ const MOST = 500;
 
 /** The reserve of an operation on a day to come: nucs that will serve, against losses and what the house rule asks for. */
 export function nucReserve(all: readonly UnitFacts[], on: Day): NucReserve {
-  const isNuc = (f: UnitFacts) => f.slots <= NUC_SLOTS && f.slots > 0;
   const lives = (f: UnitFacts) => expectationOf(f, 'leave', on).colonies;
   const nucs = all.filter((f) => isNuc(f) && layingChance(f) >= 0.5 && !f.sick);
   const counted = all.filter((f) => !nucs.includes(f) && f.counted);

@@ -29,6 +29,8 @@ export {
   isOutgrown,
   isStrongEnoughToGive,
   NUC_SLOTS,
+  isNuc,
+  type BroodRoom,
   isStrongEnoughToPart,
   givesCombs,
 } from './judgements.ts';

@@ -44,9 +44,21 @@ export const givesCombs = (broodCombs: number, rules: HouseRules): number =>
 /** Boxes of so many combs or fewer are nucs: they are full before they are strong. */
 export const NUC_SLOTS = 6;
 
-/** A nuc that has outgrown its box. @param brood - in full frames */
+/** The room that a unit has for brood. */
+export interface BroodRoom {
+  /** Slots of its brood boxes together. */
+  readonly slots: number;
+  /** Brood boxes one on the other; one when left out. */
+  readonly storeys?: number;
+}
+
+/** Whether a unit lives in nuc boxes, one or several on each other. */
+export const isNuc = ({ slots, storeys = 1 }: BroodRoom): boolean =>
+  slots > 0 && slots <= NUC_SLOTS * Math.max(1, storeys);
+
+/** A nuc that has outgrown its boxes. @param brood - in full frames */
 export const isOutgrown = (
-  { bees, brood, slots }: { readonly bees: number; readonly brood: number; readonly slots: number },
+  { bees, brood, ...room }: BroodRoom & { readonly bees: number; readonly brood: number },
   rules: HouseRules,
 ): boolean =>
-  slots > 0 && slots <= NUC_SLOTS && bees >= rules.nucFullBees * slots && brood >= rules.nucFullBrood * slots;
+  isNuc(room) && bees >= rules.nucFullBees * room.slots && brood >= rules.nucFullBrood * room.slots;

@@ -97,7 +97,8 @@ describe('a colony of two boxes broken up whole', () => {
     expect(off).toBeGreaterThan(fromUpper);
     expect(fromLower).toBeGreaterThan(off);
     expect(texts.some((t) => /excluder between floor and box/.test(t))).toBe(true);
-    for (const nest of nestsAfter(yard.apiary, made.work)) expect(nest.faults, nest.hangs).toEqual([]);
+    for (const nest of nestsAfter(yard.apiary, made.work))
+      expect({ [nest.hangs]: nest.faults }).toEqual({ [nest.hangs]: [] });
   });
 
   it('carried out: her nuc on a stand of its own, an excluder under it, the old stand empty, the evening on the agenda', () => {

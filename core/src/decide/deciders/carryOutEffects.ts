@@ -41,7 +41,7 @@ export function partQueens(draft: Draft, work: Work, path: Path): void {
 const isIntoNewUnit = (work: Work, effect: WorkEffect) =>
   effect.kind === 'queen-over' && work.body.newHives.some((h) => h.colonyId === effect.intoId);
 
-const OF_THE_HIVE = ['unit-ends', 'excluder-in', 'excluder-out', 'new-stand'] as const;
+const OF_THE_HIVE = ['unit-ends', 'excluder-in', 'excluder-out', 'box-to-super', 'new-stand'] as const;
 type OfTheHive = Extract<WorkEffect, { readonly kind: (typeof OF_THE_HIVE)[number] }>;
 
 /** An effect on the hive and its stand, carried out when frames and boxes have found theirs. */
@@ -105,6 +105,7 @@ export function carryOutStandsAndEnds(draft: Draft, work: Work, day: Day, path: 
     if (effect.kind === 'excluder-in') putExcluder(draft, effect.colonyId, path);
     if (effect.kind === 'excluder-out') takeExcluders(draft, effect.colonyId, path);
     if (effect.kind === 'stands-swapped') swap(draft, effect.colonyIds, path);
+    if (effect.kind === 'box-to-super') turnIntoSuper(draft, effect, path);
     if (effect.kind === 'new-stand') setOnNewStand(draft, effect, path);
     if (effect.kind === 'unit-ends') endUnit(draft, effect.colonyId, day, path);
   }
@@ -123,6 +124,17 @@ function takeExcluders(draft: Draft, colonyId: string, path: Path): void {
   const hiveId = draft.need('colony', colonyId, path)?.hiveId;
   for (const box of hiveId ? boxesOfHive(draft.apiary, hiveId) : [])
     if (box.excluderBelow) draft.put('box', { ...box, excluderBelow: false });
+}
+
+/** The one excluder of the hive comes to lie under the box that is the lowest super now. */
+function turnIntoSuper(
+  draft: Draft,
+  { colonyId, boxId }: Extract<WorkEffect, { readonly kind: 'box-to-super' }>,
+  path: Path,
+): void {
+  takeExcluders(draft, colonyId, path);
+  const box = draft.need('box', boxId, path);
+  if (box) draft.put('box', { ...box, role: 'super', excluderBelow: true });
 }
 
 /** The new stand is called as the hive; the one that it leaves stays empty. */

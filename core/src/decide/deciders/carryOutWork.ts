@@ -224,30 +224,47 @@ const separationBy = (
   emergence: emergence && shifted(emergence.window, emergence.anchor, late),
 });
 
-/** A super goes on top. A new brood box takes the lowest place; the moves empty the boxes that it replaces. */
+/** Boxes that are brought find their place in the stack; the moves empty those that are replaced. */
 function bringBoxes(draft: Draft, work: Work, path: Path): void {
   for (const b of work.body.newBoxes) {
     const colony = draft.need('colony', b.colonyId, path);
     if (!colony?.hiveId) continue;
     const { hiveId } = colony;
     const there = boxesOfHive(draft.apiary, hiveId);
-    const isSuper = b.place === 'top';
-    if (!isSuper) for (const old of there) draft.put('box', { ...old, position: old.position + 1 });
+    const position = positionOf(b, there);
+    for (const box of there)
+      if (box.position >= position) draft.put('box', { ...box, position: box.position + 1 });
+    const old = b.insteadOf === undefined ? undefined : draft.get('box', b.insteadOf);
     draft.add(
       'box',
       {
         id: b.boxId,
         hiveId,
-        position: isSuper ? there.length : 0,
+        position,
         sizeId: b.sizeId,
         slots: b.slots,
-        role: isSuper ? 'super' : 'brood',
+        role: b.place === 'top' ? 'super' : 'brood',
         chambers: wholeOf(b, b.colonyId),
         ...BARE_BOX,
-        excluderBelow: b.excluderBelow ?? false,
+        ...(old && { inserts: old.inserts }),
+        excluderBelow: b.excluderBelow ?? old?.excluderBelow ?? false,
       },
       path,
     );
+    if (old) draft.put('box', { ...old, inserts: [] });
+  }
+}
+
+/** Where in the stack a box comes, from 0 at the bottom. @param there - the boxes of its hive, bottom first */
+function positionOf({ place }: Work['body']['newBoxes'][number], there: readonly Box[]): number {
+  switch (place) {
+    case 'top':
+      return there.length;
+    case 'over':
+      return there.findLastIndex((b) => b.role === 'brood') + 1;
+    case 'under':
+    case 'in-place':
+      return 0;
   }
 }
 
@@ -284,11 +301,12 @@ function makeRoom(draft: Draft, to: { readonly boxId: string; readonly slot: num
 
 /** Boxes that are empty now go to the store; the rest of their hive closes up. */
 function takeBoxesAway(draft: Draft, work: Work): void {
-  const replaced = work.body.newBoxes.flatMap(({ colonyId, boxId, place }) => {
-    if (place === 'top') return [];
+  const brought = new Set(work.body.newBoxes.map((b) => b.boxId));
+  const replaced = work.body.newBoxes.flatMap(({ colonyId, place }) => {
+    if (place !== 'in-place') return [];
     const hiveId = draft.get('colony', colonyId)?.hiveId;
     return hiveId
-      ? boxesOfHive(draft.apiary, hiveId).filter((b) => b.id !== boxId && b.role === 'brood')
+      ? boxesOfHive(draft.apiary, hiveId).filter((b) => !brought.has(b.id) && b.role === 'brood')
       : [];
   });
   const emptied = work.body.emptiedBoxIds.flatMap((id) => draft.get('box', id) ?? []);

@@ -14,5 +14,18 @@ export const ACTION_IDS = [
   'shake-out-part',
   'combine',
   'let-go',
+  'add-box',
+  'drone-comb',
+  'clean-boxes',
+  'box-to-super',
 ] as const;
 export type ActionId = (typeof ACTION_IDS)[number];
+
+/** Those that are work with boxes and combs, and no remedy for a weak unit. */
+export const BOX_ACTIONS = [
+  'add-box',
+  'drone-comb',
+  'clean-boxes',
+  'box-to-super',
+] as const satisfies readonly ActionId[];
+export type BoxAction = (typeof BOX_ACTIONS)[number];

@@ -144,6 +144,8 @@ const hiveUp = z.strictObject({
   kind: z.literal('hiveUp'),
   colonyId: recordId,
   slots: z.int().min(6).max(14),
+  /** What goes on its box in the same job: a second one for brood, or a super over an excluder. Left out: nothing. */
+  above: z.enum(['brood', 'super']).optional(),
   importance,
 });
 

@@ -145,13 +145,21 @@ const newHive = z.strictObject({
     .max(12),
 });
 
-/** A box that a colony gets: a super on top, or one at the bottom in the place of the brood boxes it had. */
+/**
+ * Where a box comes that a colony gets. `top`: a super. `over`, `under`: one for brood, above the brood boxes that it has or
+ * below them. `in-place`: the lowest, in the place of the brood boxes that it had.
+ */
+const BOX_PLACES = ['top', 'over', 'under', 'in-place'] as const;
+
+/** A box that a colony gets. */
 const newBox = z.strictObject({
   colonyId: recordId,
   boxId: recordId,
   sizeId: frameSizeId,
   slots: slotNumber,
-  place: z.enum(['top', 'in-place']),
+  place: z.enum(BOX_PLACES),
+  /** The box for which it is exchanged: feeders, boards and the excluder go over. */
+  insteadOf: recordId.optional(),
   /** An excluder lies under it; none when left out. */
   excluderBelow: z.boolean().optional(),
 });

@@ -40,6 +40,8 @@ export const workEffect = z.discriminatedUnion('kind', [
   }),
   /** An excluder over the brood boxes, where there is none. */
   z.strictObject({ kind: z.literal('excluder-in'), colonyId: recordId }),
+  /** A brood box becomes a super as it stands, the excluder under it. */
+  z.strictObject({ kind: z.literal('box-to-super'), colonyId: recordId, boxId: recordId }),
   /** Every excluder of its hive is taken off. */
   z.strictObject({ kind: z.literal('excluder-out'), colonyId: recordId }),
   /** The unit is no more: shaken out, or closed. */

@@ -32,6 +32,8 @@ export interface ActionChoice {
   readonly boxOf?: string;
   /** Of a boost with nurses: shaken before the entrance, or on the comb of open brood that they feed. */
   readonly nurses?: 'shaken' | 'on-comb';
+  /** Where a box comes that is added; the best place when left out. */
+  readonly where?: 'under' | 'over' | 'top';
   /** The queen that is given. */
   readonly queen?: {
     readonly name: string | null;
@@ -53,6 +55,9 @@ export interface ActionPlan {
   readonly moves: readonly WorkMove[];
   readonly shakes: WorkBody['shakes'];
   readonly unions: WorkBody['unions'];
+  readonly newBoxes: WorkBody['newBoxes'];
+  /** Why it is done so, in a sentence or two with its figures; left out where the steps say it. */
+  readonly why?: string;
   /** Of a union: the unit whose queen stays; null where that is not to be told. */
   readonly queenOf?: string | null;
   readonly emptiedBoxIds: readonly string[];
@@ -76,6 +81,7 @@ export const EMPTY_PLAN = {
   moves: [],
   shakes: [],
   unions: [],
+  newBoxes: [],
   emptiedBoxIds: [],
   effects: [],
   looks: [],
@@ -117,7 +123,7 @@ export function workOfAction(
       after: strength(facts, after),
     })),
     newHives: [],
-    newBoxes: [],
+    newBoxes: plan.newBoxes,
     unions: plan.unions,
     emptiedBoxIds: [...plan.emptiedBoxIds],
     moves: [...plan.moves],

@@ -17,8 +17,8 @@ const dueFor = (yard: WeakYard, name: string) =>
   openFollowUps(yard.apiary).filter((f) => f.colonyIds.includes(yard.colony(name).id));
 
 describe('actions about one unit', () => {
-  // Two sources take a hive of several boxes: see its own test.
-  it.each(ACTION_IDS.filter((a) => a !== 'shake-out-part'))(
+  // These take a strong hive, or one of several boxes: see their own tests.
+  it.each(ACTION_IDS.filter((a) => !['shake-out-part', 'drone-comb', 'box-to-super'].includes(a)))(
     '%s is worked like any other work: steps, what to come back for, nothing lost',
     (id) => {
       const yard = new WeakYard(id === 'shrink' ? NO_BROOD : NO_NURSES);

@@ -1,6 +1,10 @@
 import type { UnitFacts } from '../unit/unitFacts.ts';
+import { addBox } from './addBox.ts';
 import { boostNurses } from './boostNurses.ts';
+import { boxToSuper } from './boxToSuper.ts';
+import { cleanBoxes } from './cleanBoxes.ts';
 import { combine } from './combine.ts';
+import { droneComb } from './droneComb.ts';
 import { letGo, shakeOut } from './endUnit.ts';
 import { boostBrood, boostOnComb, testFrame } from './giveComb.ts';
 import { freeQueen } from './freeQueen.ts';
@@ -52,6 +56,14 @@ export function planAction(
       return shakeOutPart(facts);
     case 'combine':
       return combine(facts, all, choice);
+    case 'add-box':
+      return addBox(facts, choice, newId);
+    case 'drone-comb':
+      return droneComb(facts);
+    case 'clean-boxes':
+      return cleanBoxes(facts, newId);
+    case 'box-to-super':
+      return boxToSuper(facts);
     case 'let-go':
       return letGo(facts, all, choice.partnerId);
   }

@@ -1,5 +1,5 @@
 import { boxesOfColony } from '../../records/index.ts';
-import { NUC_SLOTS } from '../../rules/index.ts';
+import { isNuc, NUC_SLOTS } from '../../rules/index.ts';
 import { unitOfQueen } from '../unit/partners.ts';
 import { layingChance, type UnitFacts } from '../unit/unitFacts.ts';
 import type { ActionChoice } from './actionPlan.ts';
@@ -87,7 +87,7 @@ const beesOf = (units: readonly UnitFacts[]) => units.reduce((n, u) => n + u.uni
 /** Together they are no more than a nuc. */
 const areSmall = (units: readonly UnitFacts[]) => beesOf(units) <= NUC_SLOTS;
 
-const inNuc = (u: UnitFacts) => u.slots <= NUC_SLOTS;
+const inNuc = (u: UnitFacts) => isNuc(u);
 
 /**
  * Whose name and whose stand the united colony keeps: those that are chosen, else the queen's unit's. Only where a full

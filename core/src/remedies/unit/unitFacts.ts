@@ -41,8 +41,9 @@ export interface UnitFacts {
   readonly storesKg: number;
   /** Empty drawn comb, in frames. */
   readonly drawn: number;
-  /** Slots of its brood boxes. */
+  /** Slots of its brood boxes, and how many those are. */
   readonly slots: number;
+  readonly storeys: number;
   readonly belief: QueenBelief;
   /** Boxes in which others than its queen lay, as was seen box by box. */
   readonly theirBoxes: readonly string[];
@@ -66,6 +67,7 @@ export function unitFacts(apiary: Apiary, colony: Colony, day: Day, outside: Out
   const drying = dryingBrood(apiary, colony, day);
   const { opening } = assess(apiary, colony, day);
   const { strength } = state;
+  const brood = boxesOfColony(apiary, colony).filter((b) => b.role === 'brood');
   const { eggs, open, capped, emerging, drawn } = strength.frames;
   return {
     apiary,
@@ -81,7 +83,8 @@ export function unitFacts(apiary: Apiary, colony: Colony, day: Day, outside: Out
     unit: { bees: strength.framesOfBees.likely, eggs, open, capped: capped + emerging },
     storesKg: strength.storesKg.likely,
     drawn,
-    slots: boxesOfColony(apiary, colony).reduce((n, b) => n + (b.role === 'brood' ? b.slots : 0), 0),
+    slots: brood.reduce((n, b) => n + b.slots, 0),
+    storeys: brood.length,
     belief,
     theirBoxes: before.theirBoxes ?? [],
     looks,

@@ -127,10 +127,14 @@ export function hiveVisit(
         ...moves
           .filter((m) => !isOut(m) && m.laid.fromUnit !== unit.index && m.from !== null)
           .map((m) => say.hang(m)),
-        ...say.fill(
-          own.filter((m) => m.fromUnit === STORE),
-          name,
-        ),
+        // From the bottom up: each box is filled before the next is set on it.
+        ...unit.boxes.flatMap((b, storey): StepDraft[] => [
+          ...(storey === 0 ? [] : [setOn(b, unit, name)]),
+          ...say.fill(
+            own.filter((m) => m.fromUnit === STORE && m.to?.boxId === b.id),
+            unit.boxes.length > 1 ? `the ${b.name} of ${name}` : name,
+          ),
+        ]),
         close,
       ],
     };
@@ -311,7 +315,7 @@ const hangOver = (
   return {
     kind: 'move',
     units: [unit.key],
-    text: `Hang the ${many} of ${of}${name} ${stood.boxes.length > 1 ? 'that stay ' : ''}into the new box, in the same order`,
+    text: `Hang the ${many} of ${of}${name} ${stood.boxes.length > 1 ? 'that stay ' : ''}into the new ${unit.boxes.find((b) => b.id === within[0]?.to?.boxId && unit.boxes.length > 1)?.name ?? 'box'}, in the same order`,
     detail: within
       .map((m) => `Frame ${m.from?.slot ?? '?'} → slot ${m.to?.slot ?? '?'}`)
       .join('; ')
@@ -319,6 +323,15 @@ const hangOver = (
     frameIds: within.map((m) => m.frame.id),
   };
 };
+
+const setOn = (box: UnitBox, unit: YardUnit, name: string): StepDraft => ({
+  kind: 'lift',
+  units: [unit.key],
+  text: box.excluderBelow ? `Excluder and the ${box.name} on ${name}` : `The ${box.name} on ${name}`,
+  detail: box.excluderBelow
+    ? 'Only once bees cover eight combs below; until then the super waits beside, covered.'
+    : 'The storeys stay as they stood: the brood of one above that of the other.',
+});
 
 const takeOff = (box: UnitBox, unit: YardUnit, name: string): StepDraft => ({
   kind: 'lift',

@@ -122,11 +122,11 @@ function hang(
   const { boxes, empty } = boxesThatStay(problem, unit, here.length);
   const boxOf = (f: (typeof here)[number]) => boxes.find((b) => b.id === f.boxId);
   const inPlace = here.filter((f) => f.home === unit.index && !hived && boxOf(f));
-  // A nuc keeps the order in which its frames hung; of two storeys the one beside the other.
-  // What is left of one that was broken up hangs as newly as any nuc.
+  // A nuc keeps the order in which its frames hung. What is left of one that was broken up hangs as newly as any nuc.
   const keeps = hived && unit.wholeOf === null;
-  const own = hived ? storeysOf(here, unit) : [];
-  const coming = [...own, ...here.filter((f) => !inPlace.includes(f) && !own.includes(f))];
+  const rows = keeps ? rowsByStorey(here, unit, boxes) : [];
+  const rowed = rows.flatMap((r) => r.frames);
+  const coming = here.filter((f) => !inPlace.includes(f) && !rowed.includes(f));
   const { nights, order } = problem.request;
 
   const free = new Map(
@@ -142,14 +142,18 @@ function hang(
       inPlace.filter((f) => f.boxId === b.id).map((f) => ({ frame: f, slot: f.slot })),
     ]),
   );
-  const offset = Math.floor((unit.slots - coming.length) / 2);
-  coming.forEach((f, k) => {
+  for (const { box, frames } of rows) {
+    const offset = Math.floor((box.ownSlots.length - frames.length) / 2);
+    free.set(box.id, (free.get(box.id) ?? 0) - frames.length);
+    frames.forEach((frame, k) => perBox.get(box.id)?.push({ frame, slot: box.ownSlots[offset + k] ?? null }));
+  }
+  coming.forEach((f) => {
     const [box] = boxes
       .filter((b) => b.role === 'brood' && fitsInto(f, b.sizeId) && (free.get(b.id) ?? 0) > 0)
       .toSorted((a, b) => broodIn(b) - broodIn(a) || 0);
     if (!box) return;
     free.set(box.id, (free.get(box.id) ?? 0) - 1);
-    perBox.get(box.id)?.push({ frame: f, slot: keeps && own.includes(f) ? offset + k + 1 : null });
+    perBox.get(box.id)?.push({ frame: f, slot: null });
   });
   const after = seen.after[unit.index];
   const strength = { bees: after?.[AT.bees] ?? 0, capped: after?.[AT.capped] ?? 0 };
@@ -158,13 +162,16 @@ function hang(
   let gaps = 0;
   if ((touched || unit.kind === 'nuc' || hived) && !staysNarrow(problem, plan, unit)) {
     for (const b of boxes) {
-      if (b.role !== 'brood') continue;
+      // A super of its own is filled, and those that were there are left alone.
+      if (b.role !== 'brood' && !hived) continue;
+      // Combs stand wider in a super: one fewer than it holds.
+      if (b.role === 'super') free.set(b.id, (free.get(b.id) ?? 0) - 1);
       while ((free.get(b.id) ?? 0) > 0) {
         free.set(b.id, (free.get(b.id) ?? 0) - 1);
         const at = fillers.findIndex(
           (f) =>
             f.sizeId === b.sizeId &&
-            fillsUp(f.blank, here.length + fills.length, strength, nights === 'cold'),
+            (b.role === 'super' || fillsUp(f.blank, here.length + fills.length, strength, nights === 'cold')),
         );
         const filler = at < 0 ? undefined : fillers.splice(at, 1)[0];
         if (!filler) {
@@ -180,7 +187,7 @@ function hang(
   const laid = boxes.flatMap((b): LaidFrame[] => {
     const frames = perBox.get(b.id) ?? [];
     const left = problem.frames.some((f, i) => f.boxId === b.id && plan.to[i] !== unit.index);
-    const changed = b.role === 'brood' && (left || hived || frames.some((f) => f.slot === null));
+    const changed = hived || (b.role === 'brood' && (left || frames.some((f) => f.slot === null)));
     const slots = changed
       ? hangNest(
           // Queen cells are not shaken about.
@@ -200,16 +207,26 @@ function hang(
   return { laid, gaps, empty, fills: laid.filter((l) => fills.includes(l.frame)) };
 }
 
-/** What stays of a unit that gets another box, in the order in which it hangs there. */
-const storeysOf = <F extends PlanFrame & { readonly home: number }>(
+/**
+ * What stays of a unit that moves into other boxes, in the order in which it hangs in each: storey by storey where there are
+ * as many boxes, else the storeys side by side. What a box cannot hold is not in its row.
+ */
+function rowsByStorey<F extends PlanFrame & { readonly home: number }>(
   here: readonly F[],
   unit: YardUnit,
-): F[] =>
-  joinStoreys(
-    unit.standsIn.map((b) =>
-      here.filter((f) => f.home === unit.index && f.boxId === b.id).toSorted((a, c) => a.slot - c.slot),
-    ),
-  );
+  boxes: readonly UnitBox[],
+): { readonly box: UnitBox; readonly frames: readonly F[] }[] {
+  const homes = boxes.filter((b) => b.role === 'brood');
+  return homes.map((box, k) => {
+    const storeys = unit.standsIn.filter((_, s) => Math.min(s, homes.length - 1) === k);
+    const row = joinStoreys(
+      storeys.map((b) =>
+        here.filter((f) => f.home === unit.index && f.boxId === b.id).toSorted((a, c) => a.slot - c.slot),
+      ),
+    );
+    return { box, frames: row.slice(0, box.ownSlots.length) };
+  });
+}
 
 /** From so many frames of bees empty comb may stand between combs of brood in warm weather (common practice, no source). */
 const STRONG = 8;

@@ -17,7 +17,6 @@ import type { Day } from '../../basics/index.ts';
 import { ripeCellEmergence } from '../../followup/index.ts';
 import { frameSize } from '../../comb/index.ts';
 import { otherSizeCautions, COMMON_CAUTIONS, droneCautions, liftsInWords } from '../../split/index.ts';
-import { kitBoxKey } from '../problem/buildProblem.ts';
 import { evaluate, ledgerOf, type Evaluation } from '../search/evaluate.ts';
 import { isHivedUp, layOutYard, type LaidOut, type Slot } from './layOutYard.ts';
 import { AT, type Measured } from '../rules/measures.ts';
@@ -108,14 +107,17 @@ export function makeYardPlan(
       fromColonyId: parentOf(u),
       boxes: [{ from: 'kit', boxId: ids.box(u.boxes[0]?.id ?? ''), sizeId: u.sizeId, slots: u.slots }],
     })),
-    newBoxes: hived.map((u) => ({
-      colonyId: u.key,
-      boxId: ids.box(kitBoxKey(u.key)),
-      sizeId: u.sizeId,
-      slots: u.slots,
-      place: 'in-place',
-      ...(wholes.includes(u) && { excluderBelow: true }),
-    })),
+    newBoxes: hived.flatMap((u) =>
+      u.boxes.map((b, storey) => ({
+        colonyId: u.key,
+        boxId: ids.box(b.id),
+        sizeId: b.sizeId,
+        slots: b.slots,
+        place:
+          storey === 0 ? ('in-place' as const) : b.role === 'super' ? ('top' as const) : ('over' as const),
+        ...(b.excluderBelow && { excluderBelow: true }),
+      })),
+    ),
     unions: problem.unions.map(({ fromId, intoId }) => ({ fromId, intoId })),
     emptiedBoxIds: [...laid.emptied],
     moves: laid.moves.map((m) => ({
@@ -184,10 +186,10 @@ function idsFor(problem: YardProblem, seen: Evaluation, instead: Work | undefine
     if (!seen.present[u.index]) continue;
     const before = oldHive(u);
     if (u.kind === 'nuc') colonies.set(u.key, before?.colonyId ?? newId());
-    for (const b of u.boxes) {
+    for (const [at, b] of u.boxes.entries()) {
       if (u.kind === 'nuc') boxes.set(b.id, before?.boxes[0]?.boxId ?? newId());
-      else if (b.id === kitBoxKey(u.key))
-        boxes.set(b.id, old?.newBoxes.find((n) => n.colonyId === u.key)?.boxId ?? newId());
+      else if (isHivedUp(u))
+        boxes.set(b.id, old?.newBoxes.filter((n) => n.colonyId === u.key)[at]?.boxId ?? newId());
     }
   }
   return {
@@ -259,8 +261,10 @@ function kitOf(
   for (const u of hived) {
     const what = wholes.includes(u) ? `nuc box, ${u.slots} frames` : `box of ${u.slots}`;
     bring(`${what}, with floor, inner cover and roof`, 1);
+    for (const b of u.boxes.slice(1))
+      bring(`box of ${b.slots}${b.role === 'super' ? ', as a super' : ''}`, 1);
   }
-  bring('queen excluder', wholes.length);
+  bring('queen excluder', hived.flatMap((u) => u.boxes).filter((b) => b.excluderBelow).length);
   bring('stand', made.length + wholes.length);
   bring('entrance block', made.length + hived.length);
   bring('hive tag', made.length);

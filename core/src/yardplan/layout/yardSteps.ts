@@ -109,7 +109,7 @@ function stepsInYard(
         : {
             kind: 'prepare',
             units: [u.key],
-            text: `Set the box of ${u.slots} on the stand of ${nameOf(u.index)}`,
+            text: `Set the box of ${u.boxes[0]?.slots ?? u.slots} on the stand of ${nameOf(u.index)}`,
             detail:
               'The nuc box stands beside it; one that was bought rests there for some hours first. A warm hour of the day; small entrance.',
           },

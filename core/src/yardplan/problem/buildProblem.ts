@@ -136,8 +136,9 @@ function winterStoresOf(
   return kg === null ? null : kg / honeyKgPerFrame(reference).likely;
 }
 
-/** The key of the box that a nuc is hived into. */
+/** The key of the box that a nuc is hived into, and of the one that goes on it. */
 export const kitBoxKey = (unitKey: string) => `kit:${unitKey}`;
+const aboveBoxKey = (unitKey: string) => `kit-above:${unitKey}`;
 
 function colonyUnit(
   p: Prepared,
@@ -146,20 +147,7 @@ function colonyUnit(
 ): Omit<YardUnit, 'rules' | 'before'> {
   const whole = brokenUpWhole(request, p.colony.id);
   const slotsOfNew = newBoxSlots(request, p.colony.id);
-  const boxes: readonly UnitBox[] =
-    slotsOfNew === null
-      ? p.boxes
-      : [
-          {
-            id: kitBoxKey(p.colony.id),
-            name: 'box',
-            sizeId: p.sizeId,
-            slots: slotsOfNew,
-            role: 'brood',
-            excluderBelow: whole !== null,
-            ownSlots: Array.from({ length: slotsOfNew }, (_, i) => i + 1),
-          },
-        ];
+  const boxes = slotsOfNew === null ? p.boxes : newBoxes(p, request, slotsOfNew, whole !== null);
   const slots = boxes
     .filter((b) => b.role === 'brood' && b.sizeId === p.sizeId)
     .reduce((n, b) => n + b.ownSlots.length, 0);
@@ -178,6 +166,33 @@ function colonyUnit(
     wholeOf: whole && p.colony.id,
     lane: p.lane,
   };
+}
+
+/** The boxes that a colony moves into, bottom first. */
+function newBoxes(p: Prepared, request: YardPlanRequest, slots: number, excluderBelow: boolean): UnitBox[] {
+  const box = { sizeId: p.sizeId, slots, ownSlots: Array.from({ length: slots }, (_, i) => i + 1) };
+  const above = request.goals.find((g) => g.kind === 'hiveUp' && g.colonyId === p.colony.id);
+  const on = above?.kind === 'hiveUp' ? above.above : undefined;
+  return [
+    {
+      ...box,
+      id: kitBoxKey(p.colony.id),
+      name: on === 'brood' ? 'lower box' : 'box',
+      role: 'brood',
+      excluderBelow,
+    },
+    ...(on === undefined
+      ? []
+      : [
+          {
+            ...box,
+            id: aboveBoxKey(p.colony.id),
+            name: on === 'brood' ? 'upper box' : 'super',
+            role: on,
+            excluderBelow: on === 'super',
+          },
+        ]),
+  ];
 }
 
 /** The goal for which a colony is broken up whole; null where it keeps its stand. */

@@ -109,13 +109,16 @@ function problemsOfGoal(apiary: Apiary, request: YardPlanRequest, goal: YardGoal
       if (shared.length > 0) return shared;
       const colony = apiary.colony[goal.colonyId];
       const frames = colony ? framesOfColony(apiary, colony).length : 0;
-      return frames > goal.slots
+      const room = goal.above === 'brood' ? 2 * goal.slots : goal.slots;
+      return frames > room
         ? [
             problem(
               'box-too-small',
               [...path, 'slots'],
-              `${colony?.name} has ${frames} frames; a box of ${goal.slots} does not hold them.`,
-              `Choose a box of ${frames} slots or more.`,
+              `${colony?.name} has ${frames} frames; ${goal.above === 'brood' ? 'two boxes' : 'a box'} of ${goal.slots} ${goal.above === 'brood' ? 'do' : 'does'} not hold them.`,
+              goal.above === 'brood'
+                ? 'Choose larger boxes.'
+                : `Choose a box of ${frames} slots or more, or two boxes.`,
             ),
           ]
         : [];

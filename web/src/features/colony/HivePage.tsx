@@ -18,6 +18,8 @@ import { useApiary, useOperation, useSend } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
+import { BoxWork } from '../../shared/colonies/BoxWork.tsx';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import { BoxThings } from './BoxThings.tsx';
 import { SquareButton } from '../../ui/SquareButton.tsx';
 import { keepSizes, SizePicker, sizeName, type PickedSize } from '../../shared/hives/SizePicker.tsx';
@@ -221,6 +223,10 @@ function HiveEditor({ colony, hiveId }: { readonly colony: Colony; readonly hive
           )}
         </Box>
       </Flex>
+      <Box as="section" mt={8} aria-label="As work, step by step">
+        <SectionHeading>As work, step by step</SectionHeading>
+        <BoxWork colony={colony} />
+      </Box>
       <BoxThings colony={colony} />
     </Box>
   );

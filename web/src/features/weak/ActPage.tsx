@@ -11,6 +11,7 @@ import { RouteError } from '../../ui/RouteError.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
+import { BoxWork } from '../../shared/colonies/BoxWork.tsx';
 import { Causes } from './Causes.tsx';
 import { OutsideChoices } from './OutsideChoices.tsx';
 import { RemedyList } from './RemedyList.tsx';
@@ -108,6 +109,10 @@ function Act({ colony }: { readonly colony: Colony }) {
           void send({ type: 'fileFollowUp', followUp: watchOn(found.facts, crypto.randomUUID()) })
         }
       />
+      <SectionHeading mt={6} mb={1}>
+        Boxes and combs
+      </SectionHeading>
+      <BoxWork colony={colony} />
       <Box as="details" mt={4}>
         <summary className={common.summary}>Cells</summary>
         <Box as="ul" listStyleType="none" display="grid" gap={2}>

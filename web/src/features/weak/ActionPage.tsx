@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
 import { capital, dayInWords, yearOf } from '@incremen/core/basics';
-import { NUC_SLOTS } from '@incremen/core/rules';
+import { isNuc } from '@incremen/core/rules';
 import { type Apiary, type Colony, ACTION_IDS, type ActionId } from '@incremen/core/records';
 import {
   allFacts,
@@ -119,12 +119,32 @@ function Action({ colony, id }: { readonly colony: Colony; readonly id: ActionId
             options={[
               ['', 'its stand stays empty'] as const,
               ...all
-                .filter((o) => o.colony.id !== colony.id && o.yardId === facts.yardId && o.slots <= NUC_SLOTS)
+                .filter((o) => o.colony.id !== colony.id && o.yardId === facts.yardId && isNuc(o))
                 .map((o) => [o.colony.id, `${o.colony.name} takes its stand`] as const),
             ]}
             onChange={(heir) => setChoice(heir === '' ? {} : { partnerId: heir })}
           />
         </Box>
+      )}
+      {id === 'add-box' && (
+        <Box mb={5}>
+          <Choice
+            label="Where it goes"
+            value={choice.where ?? 'best'}
+            options={[
+              { id: 'best', label: 'Where it is best' },
+              { id: 'under', label: 'Under the brood' },
+              { id: 'over', label: 'On the brood' },
+              { id: 'top', label: 'As a super' },
+            ]}
+            onChange={(where) => setChoice(where === 'best' ? {} : { where })}
+          />
+        </Box>
+      )}
+      {plan.why !== undefined && (
+        <Text fontSize="lg" mb={4} maxW="44rem">
+          {plan.why}
+        </Text>
       )}
       {id === 'boost-nurses' && !coldNights && (
         <Box mb={5}>

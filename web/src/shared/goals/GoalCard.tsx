@@ -195,6 +195,19 @@ function Settings({
             max={14}
             onChange={(slots) => onChange({ ...goal, slots })}
           />
+          <Select
+            label="On it, in the same job"
+            value={goal.above ?? ''}
+            options={[
+              ['', 'nothing yet'],
+              ['brood', 'a second box for brood'],
+              ['super', 'excluder and a super'],
+            ]}
+            onChange={(above) => {
+              const { above: _before, ...rest } = goal;
+              onChange(above === '' ? rest : { ...rest, above: above as 'brood' });
+            }}
+          />
         </>
       );
   }

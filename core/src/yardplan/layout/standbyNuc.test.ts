@@ -1,0 +1,92 @@
+import { describe, expect, it } from 'vitest';
+import { seededIds } from '../../demo/seededIds.ts';
+import { NEST, withQueen } from '../../testing/nests.ts';
+import { replaySteps } from '../../testing/replaySteps.ts';
+import { TestYard } from '../../testing/builders.ts';
+import { planned, problemOf, requestFor } from '../../testing/yardRequests.ts';
+import { makeYardPlan } from './makeYardPlan.ts';
+import { boxesOfColony, framesOfColony, readingOf } from '../../records/views.ts';
+import { roleOf, combOf } from '../../nest/nestComb.ts';
+import type { YardGoalOf } from '../../records/bodies/request.ts';
+
+// A standby nuc of two storeys, five over five, into full boxes: worked out by hand (common practice, no source).
+
+const { capped, open, honey, bread } = NEST;
+/** Bread, three of brood, honey; honey, two of brood, bread, honey. */
+const LOWER = [bread(8), open(7, 9), withQueen(open(7, 9)), capped(7, 9), honey(8)];
+const UPPER = [honey(8), capped(7, 9), capped(6, 9), bread(8), honey(7)];
+
+function moved(change: Partial<YardGoalOf<'hiveUp'>>, drawn = 12) {
+  const yard = new TestYard();
+  const sorrel = yard.hive('Sorrel', [LOWER, UPPER], '2026-05-14', 5);
+  yard.stock('drawn', drawn);
+  yard.stock('foundation', 12);
+  const goal = { id: 'h', kind: 'hiveUp' as const, colonyId: sorrel.id, slots: 10, importance: 2, ...change };
+  const problem = problemOf(yard.apiary, requestFor(yard.apiary, [goal]));
+  const { plan } = planned(problem);
+  const before = yard.apiary;
+  const made = makeYardPlan(before, problem, plan, { names: {}, bound: null, name: 'p' }, seededIds(7));
+  yard.run(made);
+  for (const step of made.steps) yard.tick(step.id, '2026-05-15');
+  const after = yard.apiary.colony[sorrel.id]!;
+  const old = new Map(
+    framesOfColony(before, sorrel).map((f) => [f.frame.id, `${f.box.position === 0 ? 'L' : 'U'}${f.slot}`]),
+  );
+  const boxes = boxesOfColony(yard.apiary, after).map((b) => {
+    const here = framesOfColony(yard.apiary, after)
+      .filter((f) => f.box.id === b.id)
+      .toSorted((a, c) => a.slot - c.slot);
+    return {
+      role: b.role,
+      slots: b.slots,
+      excluder: b.excluderBelow,
+      names: here.map((f) => old.get(f.frame.id) ?? 'new').join(' '),
+      roles: here.map((f) => roleOf(combOf('', readingOf(f)))),
+    };
+  });
+  return { before, made, boxes, texts: made.steps.map((s) => s.text) };
+}
+
+describe('a nuc of two storeys moves', () => {
+  it('into one box of ten: the brood of both in the middle, bread next, honey to the walls', () => {
+    const { before, made, boxes, texts } = moved({});
+    expect(boxes).toHaveLength(1);
+    expect(boxes[0]).toMatchObject({ role: 'brood', slots: 10, names: 'U1 L1 L2 L3 L4 U2 U3 U4 L5 U5' });
+    expect(replaySteps(before, made.work, made.steps)).toEqual([]);
+    // From the top: the upper storey is emptied and off before a comb of the lower one is lifted.
+    const at = (re: RegExp) => texts.findIndex((t) => re.test(t));
+    expect(at(/5 frames of the upper box/)).toBeLessThan(at(/Take the upper box off/));
+    expect(at(/Take the upper box off/)).toBeLessThan(at(/5 frames of the lower box/));
+  });
+
+  it('into two boxes of ten: each storey in a box of its own, its order kept, comb of the store outside', () => {
+    const { before, made, boxes } = moved({ above: 'brood' }, 4);
+    expect(boxes.map((b) => [b.role, b.slots])).toEqual([
+      ['brood', 10],
+      ['brood', 10],
+    ]);
+    expect(boxes[0]?.names).toMatch(/L1 L2 L3 L4 L5/);
+    expect(boxes[1]?.names).toMatch(/U1 U2 U3 U4 U5/);
+    expect(replaySteps(before, made.work, made.steps)).toEqual([]);
+    for (const { roles } of boxes) {
+      const first = roles.indexOf('brood');
+      expect(roles.slice(first, roles.lastIndexOf('brood') + 1).every((r) => r === 'brood')).toBe(true);
+    }
+  });
+
+  it('with excluder and super in the same job: nine combs in the super, the excluder under it, both in the kit', () => {
+    const { before, made, boxes, texts } = moved({ above: 'super' });
+    expect(boxes.map((b) => [b.role, b.excluder])).toEqual([
+      ['brood', false],
+      ['super', true],
+    ]);
+    expect(boxes[1]?.roles).toHaveLength(9);
+    expect(made.work.body.kit.map((k) => k.what)).toEqual(
+      expect.arrayContaining(['queen excluder', 'box of 10, as a super']),
+    );
+    expect(texts.indexOf('Excluder and the super on Sorrel')).toBeLessThan(
+      texts.findIndex((t) => t.startsWith('Fill the super')),
+    );
+    expect(replaySteps(before, made.work, made.steps)).toEqual([]);
+  });
+});
