@@ -1,4 +1,4 @@
-import type { Apiary, NucRecipe, YardPlanRequest } from '../records/index.ts';
+import type { Apiary, NucRecipe, YardGoal, YardPlanRequest } from '../records/index.ts';
 import { addDays, type Day, floatAt } from '../basics/index.ts';
 import { buildProblem } from './problem/buildProblem.ts';
 import { problemsOfRequest } from './problem/requestProblems.ts';
@@ -82,9 +82,16 @@ function problemOfDay(
     day,
     pins: [],
     forbids: [],
-    goals: [{ id: 'most', kind: 'makeNucs', count: null, recipe, importance: 2 }],
+    goals: [asManyAsPossible(request, recipe)],
   });
   return problem.ok ? problem.value : null;
+}
+
+/** The nucs of a recipe, as many as can be; of the colony that is broken up whole for them, where one is. */
+function asManyAsPossible({ goals }: YardPlanRequest, recipe: NucRecipe): YardGoal {
+  const asked = goals.find((g) => g.kind === 'makeNucs');
+  const whole = asked?.kind === 'makeNucs' && asked.wholeOfId !== undefined && { wholeOfId: asked.wholeOfId };
+  return { id: 'most', kind: 'makeNucs', count: null, recipe, importance: 2, ...whole };
 }
 
 const noneOn = (day: Day): NucsOnDay => ({ day, nucs: 0, mostNucs: 0, bees: 0, brood: 0 });
@@ -145,7 +152,7 @@ export function outOfSeason(
       day,
       pins: [],
       forbids: [],
-      goals: [{ id: 'most', kind: 'makeNucs', count: null, recipe, importance: 2 }],
+      goals: [asManyAsPossible(request, recipe)],
     }).filter((p) => p.code === 'season');
     if (!gate) return null;
     why ??= gate.message;

@@ -129,9 +129,21 @@ function takeExcluders(draft: Draft, colonyId: string, path: Path): void {
 /** The one excluder of the hive comes to lie under the box that is the lowest super now. */
 function turnIntoSuper(
   draft: Draft,
-  { colonyId, boxId }: Extract<WorkEffect, { readonly kind: 'box-to-super' }>,
+  { colonyId, boxId, queenWasOn }: Extract<WorkEffect, { readonly kind: 'box-to-super' }>,
   path: Path,
 ): void {
+  const frame = queenWasOn && draft.need('frame', queenWasOn.frameId, path);
+  const reading = frame?.readingId ? draft.get('reading', frame.readingId) : undefined;
+  if (frame && reading && queenWasOn) {
+    // What the inspection showed stays as it was; from now on she is not on that comb.
+    const { readingId: id } = queenWasOn;
+    draft.add(
+      'reading',
+      { ...reading, id, visitId: null, body: { ...reading.body, queenSeen: false } },
+      path,
+    );
+    draft.put('frame', { ...frame, readingId: id });
+  }
   takeExcluders(draft, colonyId, path);
   const box = draft.need('box', boxId, path);
   if (box) draft.put('box', { ...box, role: 'super', excluderBelow: true });

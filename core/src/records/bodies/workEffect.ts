@@ -41,7 +41,13 @@ export const workEffect = z.discriminatedUnion('kind', [
   /** An excluder over the brood boxes, where there is none. */
   z.strictObject({ kind: z.literal('excluder-in'), colonyId: recordId }),
   /** A brood box becomes a super as it stands, the excluder under it. */
-  z.strictObject({ kind: z.literal('box-to-super'), colonyId: recordId, boxId: recordId }),
+  z.strictObject({
+    kind: z.literal('box-to-super'),
+    colonyId: recordId,
+    boxId: recordId,
+    /** The comb of it on which the queen was seen, and the identifier of its reading without her: she was shaken down. */
+    queenWasOn: z.strictObject({ frameId: recordId, readingId: recordId }).optional(),
+  }),
   /** Every excluder of its hive is taken off. */
   z.strictObject({ kind: z.literal('excluder-out'), colonyId: recordId }),
   /** The unit is no more: shaken out, or closed. */

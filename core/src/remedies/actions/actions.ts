@@ -63,7 +63,7 @@ export function planAction(
     case 'clean-boxes':
       return cleanBoxes(facts, newId);
     case 'box-to-super':
-      return boxToSuper(facts);
+      return boxToSuper(facts, newId);
     case 'let-go':
       return letGo(facts, all, choice.partnerId);
   }

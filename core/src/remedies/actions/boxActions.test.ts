@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { boxesOfColony, framesOfColony, openFollowUps, readingOf } from '../../records/views.ts';
 import { shareOf } from '../../comb/contents.ts';
 import { TestYard } from '../../testing/builders.ts';
-import { NEST, STRONG_BOX, WEAK_BOX } from '../../testing/nests.ts';
+import { NEST, STRONG_BOX, WEAK_BOX, withQueen } from '../../testing/nests.ts';
 import { nestsAfter } from '../../testing/nestsAfter.ts';
 import { replaySteps } from '../../testing/replaySteps.ts';
 import type { ActionId } from '../../records/bodies/actionId.ts';
@@ -154,6 +154,16 @@ describe('the upper brood box becomes a super', () => {
     expect(d.texts.findIndex((t) => t.startsWith('Excluder on'))).toBeGreaterThan(
       d.texts.findIndex((t) => t.startsWith('Shake')),
     );
+  });
+
+  it('the queen is not thought to be above any more; the inspection that saw her there stays as it was', () => {
+    const seenAbove = UPPER.map((r, i) => (i === 4 ? withQueen(r) : r));
+    const plain = STRONG_BOX.map((r) => ({ ...r, queenSeen: false }));
+    const d = done('box-to-super', {}, { boxes: [plain, seenAbove] })!;
+    expect(d.frames.filter((f) => f.reading?.body.queenSeen)).toEqual([]);
+    const kept = Object.values(d.yard.apiary.reading).filter((r) => r.body.queenSeen);
+    expect(kept).toHaveLength(1);
+    expect(kept[0]?.visitId).not.toBeNull();
   });
 
   it('is not offered for a hive of one box, and breaks cells before it shakes them', () => {

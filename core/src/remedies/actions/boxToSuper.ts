@@ -12,7 +12,7 @@ import { sharesBoxes } from './unionWays.ts';
  *
  * @returns null for a hive of one brood box, or one that is shared
  */
-export function boxToSuper(facts: UnitFacts): ActionPlan | null {
+export function boxToSuper(facts: UnitFacts, newId: () => string): ActionPlan | null {
   const { apiary, colony, day, frames, unit } = facts;
   const boxes = boxesOfColony(apiary, colony);
   const brood = boxes.filter((b) => b.role === 'brood');
@@ -22,6 +22,7 @@ export function boxToSuper(facts: UnitFacts): ActionPlan | null {
   const below = boxName(boxes, brood.at(-2)?.id ?? '');
   const combs = frames.filter((f) => f.box.id === top.id);
   const cells = combs.filter((f) => hasLiveCell(readingOf(f)));
+  const hers = combs.find((f) => f.reading?.body.queenSeen);
   const supers = boxes.length - brood.length;
   const at = (from: number, likely: number, to: number) => ({
     earliest: addDays(day, from),
@@ -33,7 +34,14 @@ export function boxToSuper(facts: UnitFacts): ActionPlan | null {
     name: `the ${name} of ${colony.name} becomes a super`,
     why: `The queen need not be found: with every bee of the ${name} shaken down she is below. Its brood emerges above the excluder; then it holds honey.`,
     units: [{ facts, after: unit }],
-    effects: [{ kind: 'box-to-super', colonyId: colony.id, boxId: top.id }],
+    effects: [
+      {
+        kind: 'box-to-super',
+        colonyId: colony.id,
+        boxId: top.id,
+        ...(hers && { queenWasOn: { frameId: hers.frame.id, readingId: newId() } }),
+      },
+    ],
     steps: [
       {
         kind: 'prepare',

@@ -70,7 +70,10 @@ function nucsMade(problem: YardProblem, plan: Assignment, seen: Evaluation, name
   const from = [...combs]
     .toSorted((a, b) => b[1] - a[1])
     .map(([unit, n]) => `${n} ${n === 1 ? 'comb' : 'combs'} of ${giver(unit)}`);
-  return [`make ${made.length} nucs of ${listInWords(from)}`];
+  const hers = problem.units.filter((u) => u.kind === 'colony' && u.wholeOf !== null);
+  const rest =
+    hers.length > 0 ? `, and one with the old queen of ${listInWords(hers.map((u) => u.name))}` : '';
+  return [`make ${made.length} nucs of ${listInWords(from)}${rest}`];
 }
 
 const combsMoved = (problem: YardProblem, plan: Assignment, nameOf: NameOf): string[] =>

@@ -143,6 +143,10 @@ const isDronesAlone = (frame: YardFrame, home: YardUnit | undefined) =>
   !frame.hasQueen &&
   frame.liveCells === 0;
 
+/** The units of a colony that is broken up whole are made of its own combs, and of the store. */
+const isOfAnother = (unit: YardUnit, home: YardUnit | undefined) =>
+  unit.wholeOf !== null && home !== undefined && home.key !== unit.wholeOf;
+
 /** A colony of which nothing but a nuc is left. */
 const isWhole = (home: YardUnit | undefined) => home !== undefined && home.wholeOf === home.key;
 
@@ -160,6 +164,7 @@ function targetsOf(frame: YardFrame, { units, lacks, ofYard }: Links): number[] 
     if (to === frame.home || !fitsInto(frame, unit.sizeId)) return false;
     if (frame.hasQueen && unit.recipe?.queen !== 'old-queen') return false;
     if (unit.kind === 'nuc') {
+      if (isOfAnother(unit, home)) return false;
       return home ? true : kind === 'empty' && (unit.recipe?.emptyCombs ?? 0) > 0;
     }
     return (lacks[to] ?? []).some((m) => m !== 'bees' && floatAt(gives, AT[m]) >= 0.15);
@@ -173,6 +178,8 @@ function shakeTargets(frame: YardFrame, { units, lacks, ofYard }: Links): number
   if (!isShakable(frame)) return [];
   const home = units[frame.home] as YardUnit;
   return (ofYard.get(home.yardId) ?? []).filter(
-    (to) => to !== frame.home && (units[to]?.kind === 'nuc' || lacks[to]?.includes('bees')),
+    (to) =>
+      to !== frame.home &&
+      (units[to]?.kind === 'nuc' ? !isOfAnother(units[to], home) : lacks[to]?.includes('bees')),
   );
 }

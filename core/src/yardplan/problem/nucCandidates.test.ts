@@ -20,7 +20,7 @@ function measured(bees: number, brood: number, combs: number, queens = 1) {
 const candidates = (goals: YardGoal[], given: readonly (readonly [string, ReturnType<typeof measured>])[]) =>
   nucCandidates(
     { ...newYardPlanRequest([YARD, OTHER], '2026-05-15'), goals },
-    given.map(([y]) => unit(y)),
+    given.map(([y], i) => ({ key: `c${i}`, ...unit(y) })),
     given.map(([, m]) => m),
     DEFAULT_HOUSE_RULES,
   );

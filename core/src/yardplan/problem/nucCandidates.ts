@@ -21,7 +21,7 @@ export const nucKey = (goalId: string, yardId: string, k: number) => `${goalId}/
  */
 export function nucCandidates(
   request: YardPlanRequest,
-  units: readonly Pick<YardUnit, 'yardId' | 'sizeId'>[],
+  units: readonly Pick<YardUnit, 'key' | 'yardId' | 'sizeId'>[],
   before: readonly Measured[],
   rules: HouseRules,
 ): NucCandidate[] {
@@ -30,7 +30,10 @@ export function nucCandidates(
     if (goal.kind !== 'makeNucs') return [];
     return request.yardIds.toSorted().flatMap((yardId) => {
       const own = before.filter(
-        (_, i) => units[i]?.yardId === yardId && units[i]?.sizeId === goal.recipe.sizeId,
+        (_, i) =>
+          units[i]?.yardId === yardId &&
+          units[i]?.sizeId === goal.recipe.sizeId &&
+          (goal.wholeOfId === undefined || units[i]?.key === goal.wholeOfId),
       );
       const n = Math.min(mostOf(goal, own, request.season, rules), goal.count ?? MOST_IN_A_YARD);
       return Array.from({ length: n }, (_, k): NucCandidate => ({

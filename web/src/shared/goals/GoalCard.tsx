@@ -256,7 +256,8 @@ function NucSettings({
         ]}
         onChange={(id) => {
           const { wholeOfId: _before, ...rest } = goal;
-          onChange(id === '' ? rest : { ...rest, wholeOfId: id });
+          // Every comb has to find a place: as many units as that makes.
+          onChange(id === '' ? rest : { ...rest, wholeOfId: id, count: null });
         }}
       />
       {goal.wholeOfId !== undefined && (
