@@ -14,6 +14,7 @@ const frame = (brood: number, stores = 0, rest: Partial<CalledFrame> = {}): Call
   empty: 1 - brood - stores,
   bees: 0.8,
   stays: 0.5,
+  drones: false,
   home: 0,
   ...rest,
 });

@@ -28,6 +28,8 @@ const POINTS = {
   broodCombOver: 30,
   storesComb: 50,
   emptyComb: 8,
+  /** A drone comb in a unit: as bad as a brood comb too many, and twice that for the room it takes. */
+  droneComb: 60,
   /** A frame of brood that bees do not cover: nurses can be shaken in. */
   uncovered: 25,
   noYoung: 120,
@@ -38,7 +40,7 @@ const POINTS = {
 } as const;
 
 /** Numbers kept for each place while frames are put into it. */
-const SUMS = 7;
+const SUMS = 8;
 const BROOD = 0;
 const BROOD_COMBS = 1;
 const STORES = 2;
@@ -46,6 +48,7 @@ const EMPTY = 3;
 const COVER = 4;
 const YOUNG = 5;
 const FRAMES = 6;
+const DRONES = 7;
 
 /**
  * The places of a break-up, with what has gone into each: cheap to change, to copy and to value, since thousands of
@@ -134,6 +137,7 @@ export class BreakUp {
     s[at + COVER] = floatAt(s, at + COVER) + sign * cover;
     s[at + YOUNG] = floatAt(s, at + YOUNG) + sign * f.young;
     s[at + FRAMES] = floatAt(s, at + FRAMES) + sign;
+    if (f.drones) s[at + DRONES] = floatAt(s, at + DRONES) + sign;
     if (f.brood >= BROOD_COMB) s[at + BROOD_COMBS] = floatAt(s, at + BROOD_COMBS) + sign;
     if (f.stores >= STORES_COMB) s[at + STORES] = floatAt(s, at + STORES) + sign;
     if (f.empty >= STORES_COMB) s[at + EMPTY] = floatAt(s, at + EMPTY) + sign;
@@ -152,6 +156,7 @@ export class BreakUp {
       floatAt(s, at + COVER),
       floatAt(s, at + YOUNG),
       floatAt(s, at + FRAMES),
+      floatAt(s, at + DRONES),
     );
   }
 
@@ -165,6 +170,7 @@ export class BreakUp {
     cover: number,
     young: number,
     frames: number,
+    drones: number,
   ): number {
     const p = this.places[place] as Place;
     let points =
@@ -176,6 +182,7 @@ export class BreakUp {
     if (!p.giver) {
       points +=
         POINTS.broodCombOver * above(combs - p.broodCombs.max) +
+        POINTS.droneComb * drones +
         POINTS.uncovered * above(brood - this.coverPerBee * cover);
       if (p.raises && young < ENOUGH_YOUNG) points += POINTS.noYoung;
     }
@@ -194,11 +201,13 @@ export class BreakUp {
     let cover = floatAt(s, at + COVER);
     let young = floatAt(s, at + YOUNG);
     let frames = floatAt(s, at + FRAMES);
+    let drones = floatAt(s, at + DRONES);
     if (out !== null) {
       brood -= out.brood;
       cover -= giver ? out.bees : out.bees * out.stays;
       young -= out.young;
       frames--;
+      if (out.drones) drones--;
       if (out.brood >= BROOD_COMB) combs--;
       if (out.stores >= STORES_COMB) stores--;
       if (out.empty >= STORES_COMB) empty--;
@@ -208,11 +217,12 @@ export class BreakUp {
       cover += giver ? into.bees : into.bees * into.stays;
       young += into.young;
       frames++;
+      if (into.drones) drones++;
       if (into.brood >= BROOD_COMB) combs++;
       if (into.stores >= STORES_COMB) stores++;
       if (into.empty >= STORES_COMB) empty++;
     }
-    return this.points(place, brood, combs, stores, empty, cover, young, frames);
+    return this.points(place, brood, combs, stores, empty, cover, young, frames, drones);
   }
 
   /**

@@ -1,8 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { CallOut, Colony } from '../records/records.ts';
-import { framesOfColony, openFollowUps, queenOf, readingOf } from '../records/views.ts';
-import { shareOf, type FrameReading } from '../comb/contents.ts';
+import {
+  boxesOfColony,
+  framesInStore,
+  framesOfColony,
+  openFollowUps,
+  queenOf,
+  readingOf,
+} from '../records/views.ts';
+import { bothSides, shareOf, type FrameReading } from '../comb/contents.ts';
 import { TestYard } from '../testing/builders.ts';
 import { NEST, STRONG_BOX, withQueen } from '../testing/nests.ts';
 import { LEFT_IN_ORDER } from '../records/bodies/closing.ts';
@@ -12,6 +19,9 @@ import { callOutLooks } from './callOutLooks.ts';
 import { newCallOut } from './newCallOut.ts';
 import { advise, padCorrection } from './padAdvice.ts';
 import { padState } from './padState.ts';
+import { storeFills } from './storeFills.ts';
+import { blankComb, combOf, roleOf } from '../nest/nestComb.ts';
+import { tagsOfCallOut } from '../work/hiveTags.ts';
 
 const DAY = '2026-05-16';
 const FOUR = NUC_RECIPES[1]?.recipe as NucRecipe;
@@ -22,7 +32,19 @@ class BreakUpTest {
   readonly colony: Colony;
   readonly id: string;
 
-  constructor({ whole = true, names = ['A', 'B', 'C'], recipe = FOUR, shared = false } = {}) {
+  constructor({
+    whole = true,
+    names = ['A', 'B', 'C'],
+    recipe = FOUR,
+    shared = false,
+    cells,
+  }: {
+    whole?: boolean;
+    names?: string[];
+    recipe?: typeof FOUR;
+    shared?: boolean;
+    cells?: { breeder: string; matingPlace: string };
+  } = {}) {
     this.colony = this.yard.hive('Big', [[...STRONG_BOX], STRONG_BOX.map(withoutQueen)], '2026-05-14');
     this.yard.run({
       type: 'putQueen',
@@ -43,6 +65,7 @@ class BreakUpTest {
         names,
         recipe,
         shared,
+        ...(cells && { cells }),
       },
       'Big into nucs',
       this.yard.newId,
@@ -338,6 +361,77 @@ describe('a break-up that is called', () => {
         },
       ),
       { numRuns: 40, seed: 7 },
+    );
+  });
+});
+
+// Common practice, no source.
+describe('what a break-up leaves behind', () => {
+  it('a drone comb stays with the strong donor', () => {
+    const t = new BreakUpTest({ whole: false });
+    const drones = bothSides({ drone: 7, drawn: 3 }, 7);
+    const [left] = padState(t.yard.apiary, t.callOut).left;
+    const [best] = advise(padState(t.yard.apiary, t.callOut), { ...left!, reading: drones });
+    expect(best?.to).toEqual({ at: 'home' });
+    expect(best?.why).toMatch(/drone comb stays with the strong/);
+  });
+
+  it('no comb of brood lies aside while a unit has none', () => {
+    const t = new BreakUpTest({ names: ['A', 'B', 'C', 'D'] });
+    const state = padState(t.yard.apiary, t.callOut);
+    for (const left of state.left) {
+      const reading = left.counted!;
+      const brood = state.numbersOf(reading, left.giverId).brood;
+      if (brood < 0.25) continue;
+      expect(advise(state, { ...left, reading })[0]?.to.at).not.toBe('aside');
+    }
+  });
+
+  it('free slots of units and donor are filled from the store: drawn comb beside the brood, each a nest', () => {
+    const t = new BreakUpTest({ whole: false, recipe: { ...FOUR, slots: 5 }, names: ['A', 'B'] });
+    t.yard.stock('drawn', 4);
+    t.yard.stock('foundation', 20);
+    t.callAll();
+    const wanted = storeFills(t.yard.apiary, t.callOut);
+    expect(wanted.map((f) => f.key)).toContain(t.colony.id);
+    t.yard.run(t.finish({ fill: true }));
+    for (const { key, frames } of wanted) {
+      const unit = t.callOut.body.units.find((u) => u.key === key);
+      for (const f of frames)
+        expect(t.yard.apiary.frame[f.id]).toMatchObject({
+          place: 'box',
+          ...(unit && { boxId: unit.boxId }),
+        });
+    }
+    for (const c of Object.values(t.yard.apiary.colony)) {
+      const slots = framesOfColony(t.yard.apiary, c).map((f) => `${f.box.id}/${f.slot}`);
+      expect(new Set(slots).size).toBe(slots.length);
+      for (const box of boxesOfColony(t.yard.apiary, c)) {
+        const row = framesOfColony(t.yard.apiary, c)
+          .filter((f) => f.box.id === box.id)
+          .toSorted((a, b) => a.slot - b.slot)
+          .map((f) => roleOf(f.reading ? combOf('', readingOf(f)) : blankComb('', f.frame.blank)));
+        const first = row.indexOf('brood');
+        const nest = first < 0 ? [] : row.slice(first, row.lastIndexOf('brood') + 1);
+        expect(nest.includes('foundation')).toBe(false);
+      }
+    }
+    // Not asked for, nothing is taken.
+    const plain = new BreakUpTest({ whole: false, names: ['A', 'B'] });
+    plain.yard.stock('drawn', 4);
+    plain.callAll();
+    plain.yard.run(plain.finish());
+    expect(framesInStore(plain.yard.apiary)).toHaveLength(4);
+  });
+
+  it('the tags say of which line a cell is and where its queen mates', () => {
+    const t = new BreakUpTest({
+      recipe: { ...FOUR, queen: 'cell' },
+      cells: { breeder: 'Juniper', matingPlace: 'High Moor' },
+    });
+    t.callAll();
+    expect(tagsOfCallOut(t.yard.apiary, t.callOut)[0]?.queen).toBe(
+      'ripe cell, not mated yet, of Juniper; mates at High Moor',
     );
   });
 });

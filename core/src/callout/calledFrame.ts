@@ -1,5 +1,5 @@
 import { shareOf, shareOfBees, type FrameReading } from '../comb/index.ts';
-import { stayShare, type Distance, type StayShares } from '../brood/index.ts';
+import { isDroneComb, stayShare, type Distance, type StayShares } from '../brood/index.ts';
 
 /** What counts of a frame when it is to be given a place, in frames. */
 export interface CalledFrame {
@@ -14,6 +14,8 @@ export interface CalledFrame {
   readonly bees: number;
   /** Share of its bees that stay with it in a new box in the same yard; see `drift`. */
   readonly stays: number;
+  /** A drone comb: mouths in a nuc, and no room to lay. */
+  readonly drones: boolean;
   /** Place of the giver from which it came: it can go back to no other. */
   readonly home: number;
 }
@@ -30,11 +32,13 @@ export function calledFrame(
   distance: Distance,
   home: number,
 ): CalledFrame {
+  const drones = isDroneComb(reading);
   return {
+    drones,
     brood: shareOf(reading, 'eggs', 'open', 'capped', 'emerging'),
     young: shareOf(reading, 'eggs', 'open'),
     stores: shareOf(reading, 'honey', 'nectar'),
-    empty: shareOf(reading, 'drawn'),
+    empty: drones ? 0 : shareOf(reading, 'drawn'),
     bees: shareOfBees(reading),
     stays: stayShare(reading, distance, shares),
     home,

@@ -40,6 +40,7 @@ export const UNCOUNTED: CalledFrame = {
   empty: 0.3,
   bees: 0.5,
   stays: 0.5,
+  drones: false,
   home: 0,
 };
 /** How far such a frame may be off. */
@@ -57,7 +58,8 @@ export function sampleFrame(expected: CalledFrame, error: CountError, random: ()
     brood,
     young: clamp(young, brood),
     stores,
-    empty: clamp(1 - brood - stores),
+    drones: expected.drones,
+    empty: expected.drones ? 0 : clamp(1 - brood - stores),
     bees: clamp(expected.bees + off * 0.5),
     stays: expected.stays,
     home: expected.home,

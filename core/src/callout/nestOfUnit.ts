@@ -1,7 +1,7 @@
-import { combOf, hangNest } from '../nest/index.ts';
+import { blankComb, combOf, hangNest } from '../nest/index.ts';
 import { shareOfBees } from '../comb/index.ts';
 import { warmSlot } from './slotFor.ts';
-import type { CallOutBody, CallUnit, FrameCall } from '../records/index.ts';
+import type { CallOutBody, CallUnit, Frame, FrameCall } from '../records/index.ts';
 
 /** The frames that were called into a unit. */
 const callsOf = (body: CallOutBody, unit: CallUnit): FrameCall[] =>
@@ -11,16 +11,24 @@ const callsOf = (body: CallOutBody, unit: CallUnit): FrameCall[] =>
  * How the frames of a unit hang when all are called: as a nest, pushed together. Frame by frame nobody knows what comes
  * next, so that what was hung first may stand in the wrong place.
  *
- * @returns by call, its slot in the unit
+ * @param fills - combs of the store that fill it up
+ * @returns by call, or comb of the store, its slot in the unit
  */
-export function nestOfUnit(body: CallOutBody, unit: CallUnit): ReadonlyMap<string, number> {
+export function nestOfUnit(
+  body: CallOutBody,
+  unit: CallUnit,
+  fills: readonly Frame[] = [],
+): ReadonlyMap<string, number> {
   const calls = callsOf(body, unit);
   const slots = Array.from({ length: unit.recipe.slots }, (_, i) => i + 1);
   return hangNest(
-    calls.map((c) => ({
-      frame: combOf(c.id, c.reading),
-      slot: c.to.at === 'unit' ? c.to.slot : null,
-    })),
+    [
+      ...calls.map((c) => ({
+        frame: combOf(c.id, c.reading),
+        slot: c.to.at === 'unit' ? c.to.slot : null,
+      })),
+      ...fills.map((f) => ({ frame: blankComb(f.id, f.blank), slot: null })),
+    ],
     slots,
     'nest',
     calls.reduce((n, c) => n + shareOfBees(c.reading), 0),

@@ -1,4 +1,4 @@
-import type { CallOut, NucRecipe, CallGiver, CallUnit } from '../records/index.ts';
+import type { CallOut, CallOutBody, NucRecipe, CallGiver, CallUnit } from '../records/index.ts';
 import type { Day } from '../basics/index.ts';
 
 /** What is asked before a break-up begins. */
@@ -10,6 +10,8 @@ export interface CallOutWish {
   readonly recipe: NucRecipe;
   /** Two units in each box, with a partition between them. */
   readonly shared: boolean;
+  /** Of cells that are brought: the colony or line that they are from, and where their queens will mate. */
+  readonly cells?: CallOutBody['cells'];
 }
 
 /** A break-up that is about to begin. Its boxes get their identifiers now, so that it can be finished without signal. */
@@ -34,6 +36,14 @@ export function newCallOut(wish: CallOutWish, name: string, newId: () => string)
     name,
     day: wish.day,
     status: 'open',
-    body: { v: 1, yardId: wish.yardId, givers: [...wish.givers], units, calls: [], queens: [] },
+    body: {
+      v: 1,
+      yardId: wish.yardId,
+      givers: [...wish.givers],
+      units,
+      calls: [],
+      queens: [],
+      ...(wish.cells && { cells: wish.cells }),
+    },
   };
 }

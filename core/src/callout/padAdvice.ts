@@ -65,7 +65,7 @@ export function advise(
       ? [{ to, behind, why: reasonFor(state, r.choice, numbers) + cellsWarning(state, to, frame) }]
       : [];
   });
-  return queenStays(state, frame) ? homeFirst(places) : places;
+  return queenStays(state, frame) ? homeFirst(places) : neededFirst(state, numbers, places);
 }
 
 /**
@@ -92,6 +92,20 @@ function queenStays(
     !units.some((u) => u.recipe.queen === 'old-queen')
   );
 }
+
+/** No comb of brood is laid aside while a unit that is to have brood has none: it would cool out. */
+function neededFirst(state: PadState, f: CalledFrame, places: readonly PadAdvice[]): PadAdvice[] {
+  const waits = (to: CallPlace) => {
+    const at = to.at === 'unit' ? indexOfUnit(state, to.key) : -1;
+    return (state.places[at]?.broodCombs.min ?? 0) > 0 && state.totals[at]?.broodCombs === 0;
+  };
+  if (places[0]?.to.at !== 'aside' || f.brood < BROOD_COMB || !places.some((p) => waits(p.to)))
+    return [...places];
+  return [...places.filter((p) => p.to.at !== 'aside'), ...places.filter((p) => p.to.at === 'aside')];
+}
+
+const indexOfUnit = ({ callOut: { body } }: PadState, key: string) =>
+  body.givers.length + body.units.findIndex((u) => u.key === key);
 
 const homeFirst = (places: readonly PadAdvice[]): PadAdvice[] => [
   ...places.flatMap((p) =>
@@ -143,6 +157,12 @@ function reasonFor(state: PadState, at: number, f: CalledFrame): string {
   if (!place || !has) return '';
   const brood = f.brood >= BROOD_COMB;
   const stores = f.stores >= STORES_COMB;
+  if (f.drones)
+    return place.giver
+      ? place.dissolved
+        ? 'Drones: freeze or melt it today.'
+        : 'A drone comb stays with the strong colony that raised it.'
+      : 'Drones are mouths in a nuc: only where nothing else is left.';
   if (place.giver) {
     if (brood && has.broodCombs < place.broodCombs.min) {
       return `Brood comb ${has.broodCombs + 1} of the ${place.broodCombs.min} that the donor keeps.`;

@@ -254,6 +254,8 @@ const finishCallOut = z.strictObject({
   callOutId: id,
   day: daySchema,
   closing: closingAnswers.optional(),
+  /** Free slots were filled from the store: those of the units, and of donors as far as their bees draw. */
+  fill: z.boolean().optional(),
   /** The visits under which the readings of each giver are kept. */
   visits: z.array(z.strictObject({ colonyId: id, visitId: id })).max(20),
   looks: z.array(followUpRecord).max(120),

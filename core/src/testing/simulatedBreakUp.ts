@@ -50,6 +50,7 @@ export function simulatedColony(seed: number, frames: number, kind: CountKind): 
       empty: clamp(1 - broodShare - stores),
       bees: clamp(0.35 + 0.5 * middle + 0.3 * (random() - 0.5)),
       stays: young > broodShare - young && broodShare > 0.25 ? 0.65 : broodShare > 0.25 ? 0.5 : 0.35,
+      drones: false,
       home: 0,
     };
   });

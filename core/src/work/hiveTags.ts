@@ -113,11 +113,17 @@ export function tagsOfCallOut(apiary: Apiary, { day, body }: CallOut): HiveTag[]
         mother: apiary.colony[givers[0] ?? '']?.name ?? null,
         queen: own
           ? `old queen of ${apiary.colony[own.giverId]?.name ?? 'its parent'}`
-          : UNIT_QUEEN[u.recipe.queen],
+          : `${UNIT_QUEEN[u.recipe.queen]}${u.recipe.queen === 'cell' ? originOf(body.cells) : ''}`,
         year: own || u.recipe.queen === 'mated' ? null : year,
         note: rest ? handsOff(rest.window.earliest, rest.window.latest) : 'Inspect in a week.',
       };
     });
+}
+
+/** The line of a cell and where its queen mates, as far as they were told. */
+function originOf(cells: CallOut['body']['cells']): string {
+  const from = cells?.breeder ? `, of ${cells.breeder}` : '';
+  return cells?.matingPlace ? `${from}; mates at ${cells.matingPlace}` : from;
 }
 
 /** Tags for the units that were made in the course of the work: nobody planned a queen for them. */

@@ -1,10 +1,12 @@
 import type { Day } from '../../basics/index.ts';
-import { nestOfUnit } from '../../callout/index.ts';
+import { nestOfUnit, type StoreFill, storeFills } from '../../callout/index.ts';
 import { shareOfBees } from '../../comb/index.ts';
-import { combOf, hangNest } from '../../nest/index.ts';
+import { blankComb, combOf, hangNest } from '../../nest/index.ts';
 import { ripeCellEmergence } from '../../followup/index.ts';
 import {
   type CallUnit,
+  type Frame,
+  STORE_KEY,
   type FrameCall,
   type KitLine,
   type CommandOf,
@@ -72,6 +74,7 @@ function keepReadings(draft: Draft, { body }: CallOut, command: Finish, path: Pa
 function workOfCallOut(draft: Draft, callOut: CallOut, command: Finish): Work {
   const { body } = callOut;
   const filled = body.units.filter((u) => framesOf(callOut, u).length > 0);
+  const fills = command.fill ? storeFills(draft.apiary, callOut) : [];
   const ends = body.givers.filter((g) => g.whole && isEmptied(draft, callOut, g.colonyId));
   return {
     id: callOut.id,
@@ -109,8 +112,10 @@ function workOfCallOut(draft: Draft, callOut: CallOut, command: Finish): Work {
         return hiveId ? boxesOfHive(draft.apiary, hiveId).map((b) => b.id) : [];
       }),
       moves: [
-        ...filled.flatMap((u) => movesInto(draft, callOut, u)),
-        ...body.givers.flatMap((g) => (ends.includes(g) ? [] : pushedTogether(draft, callOut, g.colonyId))),
+        ...filled.flatMap((u) => movesInto(draft, callOut, u, fills)),
+        ...body.givers.flatMap((g) =>
+          ends.includes(g) ? [] : pushedTogether(draft, callOut, g.colonyId, fills),
+        ),
       ],
       shakes: [],
       effects: [
@@ -134,9 +139,22 @@ function workOfCallOut(draft: Draft, callOut: CallOut, command: Finish): Work {
   };
 }
 
-function movesInto(draft: Draft, callOut: CallOut, unit: CallUnit): WorkMove[] {
-  const nest = nestOfUnit(callOut.body, unit);
-  return framesOf(callOut, unit).flatMap((c): WorkMove[] => {
+/** A comb of the store on its way. */
+const fromStore = (frame: Frame, to: { boxId: string; slot: number }, toKey: string): WorkMove => ({
+  frameId: frame.id,
+  from: null,
+  to,
+  fromKey: STORE_KEY,
+  toKey,
+  reason: frame.blank === 'drawn' ? 'Drawn comb fills the free slot.' : 'Foundation fills the free slot.',
+});
+
+function movesInto(draft: Draft, callOut: CallOut, unit: CallUnit, fills: readonly StoreFill[]): WorkMove[] {
+  const stored = fills.find((f) => f.key === unit.key)?.frames ?? [];
+  const nest = nestOfUnit(callOut.body, unit, stored);
+  const slotOf = (id: string) => unit.fromSlot - 1 + (nest.get(id) ?? 1);
+  const comes = stored.map((f) => fromStore(f, { boxId: unit.boxId, slot: slotOf(f.id) }, unit.key));
+  const called = framesOf(callOut, unit).flatMap((c): WorkMove[] => {
     const frame = draft.get('frame', c.frameId);
     if (!frame || c.to.at !== 'unit') return [];
     return [
@@ -150,10 +168,16 @@ function movesInto(draft: Draft, callOut: CallOut, unit: CallUnit): WorkMove[] {
       },
     ];
   });
+  return [...called, ...comes];
 }
 
 /** What stays of a donor is pushed together: no gap for wild comb, brood beside brood. */
-function pushedTogether(draft: Draft, { body }: CallOut, colonyId: string): WorkMove[] {
+function pushedTogether(
+  draft: Draft,
+  { body }: CallOut,
+  colonyId: string,
+  fills: readonly StoreFill[],
+): WorkMove[] {
   const colony = draft.get('colony', colonyId);
   if (!colony) return [];
   const gone = new Set(body.calls.flatMap((c) => (c.to.at === 'unit' ? [c.frameId] : [])));
@@ -161,17 +185,25 @@ function pushedTogether(draft: Draft, { body }: CallOut, colonyId: string): Work
   return boxesOfColony(draft.apiary, colony).flatMap((box): WorkMove[] => {
     const own = all.filter((f) => f.box.id === box.id);
     const left = own.filter((f) => !gone.has(f.frame.id));
-    if (box.role !== 'brood' || left.length === own.length) return [];
+    const stored = fills.find((f) => f.key === colonyId && f.boxId === box.id)?.frames ?? [];
+    if (box.role !== 'brood' || (left.length === own.length && stored.length === 0)) return [];
     const hung = hangNest(
-      left.map((f) => {
-        const comb = combOf(f.frame.id, readingOf(f));
-        return { frame: comb, slot: f.slot, fixed: comb.liveCells > 0 };
-      }),
+      [
+        ...left.map((f) => {
+          const comb = combOf(f.frame.id, readingOf(f));
+          return { frame: comb, slot: f.slot, fixed: comb.liveCells > 0 };
+        }),
+        ...stored.map((f) => ({ frame: blankComb(f.id, f.blank), slot: null })),
+      ],
       combSlots(box).filter((s) => isSlotOf(box, s, colonyId)),
       'nest',
       left.reduce((n, f) => n + shareOfBees(readingOf(f)), 0),
     );
-    return left.flatMap((f): WorkMove[] => {
+    const comes = stored.flatMap((f): WorkMove[] => {
+      const slot = hung.get(f.id);
+      return slot === undefined ? [] : [fromStore(f, { boxId: box.id, slot }, colonyId)];
+    });
+    const slid = left.flatMap((f): WorkMove[] => {
       const slot = hung.get(f.frame.id) ?? f.slot;
       return slot === f.slot
         ? []
@@ -186,6 +218,7 @@ function pushedTogether(draft: Draft, { body }: CallOut, colonyId: string): Work
             },
           ];
     });
+    return [...slid, ...comes];
   });
 }
 

@@ -69,6 +69,10 @@ const callOutBody = z.strictObject({
   units: z.array(callUnit).min(1).max(24),
   calls: z.array(frameCall).max(400),
   queens: z.array(calledQueen).max(20),
+  /** Where the cells that the units get are from, and where their queens will mate; for the tags. */
+  cells: z
+    .strictObject({ breeder: z.string().trim().max(80), matingPlace: z.string().trim().max(80) })
+    .optional(),
   closing: closingAnswers.optional(),
 });
 export type CallOutBody = z.infer<typeof callOutBody>;

@@ -7,6 +7,7 @@ import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';
+import { TextField } from '../../ui/TextField.tsx';
 import { count } from '../../ui/format.ts';
 import { ColonyChoice } from '../../shared/goals/ColonyChoice.tsx';
 import { RecipeFields } from '../../shared/goals/RecipeFields.tsx';
@@ -26,6 +27,7 @@ export function CallOutForm() {
   const [recipe, setRecipe] = useState<NucRecipe>(() => NUC_RECIPES[1]?.recipe as NucRecipe);
   const [boxes, setBoxes] = useState<'own' | 'shared'>('own');
   const [stays, setStays] = useState<'some' | 'whole'>('some');
+  const [cells, setCells] = useState({ breeder: '', matingPlace: '' });
   const [keep, setKeep] = useState({ brood: 2, stores: 1 });
   const givers = giverIds.flatMap((id) => apiary.colony[id] ?? []);
   const frames = givers.reduce(
@@ -48,6 +50,7 @@ export function CallOutForm() {
       names: freeNames(apiary, units),
       recipe,
       shared: boxes === 'shared',
+      ...(recipe.queen === 'cell' && { cells }),
     };
     const name = `${givers.map((c) => c.name).join(' and ')} into ${count(units, 'unit')}`;
     const callOut = newCallOut(wish, name.slice(0, 80), () => crypto.randomUUID());
@@ -112,6 +115,22 @@ export function CallOutForm() {
         <Stepper label="units" value={units} min={1} max={12} onChange={setUnits} />
         <RecipeFields recipe={recipe} onChange={setRecipe} />
       </Box>
+      {recipe.queen === 'cell' && (
+        <Flex gap={3} wrap="wrap" maxW="40rem">
+          <TextField
+            label="The cells are of"
+            placeholder="breeder colony or line"
+            value={cells.breeder}
+            onChange={(breeder) => setCells({ ...cells, breeder })}
+          />
+          <TextField
+            label="Their queens mate at"
+            placeholder="yard or mating place"
+            value={cells.matingPlace}
+            onChange={(matingPlace) => setCells({ ...cells, matingPlace })}
+          />
+        </Flex>
+      )}
       <Choice
         label="Boxes"
         value={boxes}

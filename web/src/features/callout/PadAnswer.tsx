@@ -26,10 +26,11 @@ export const PadAnswer = memo(function PadAnswer({
       <button type="button" className={styles.best} {...onTap(() => onPlace(best.to))}>
         <Where callOut={callOut} to={best.to} large />
         <span className={styles.why}>{best.why}</span>
+        <KeyHint of={1} />
       </button>
       {others.length > 0 && (
         <div className={styles.others}>
-          {others.map((o) => (
+          {others.map((o, i) => (
             <button
               key={keyOf(o.to)}
               type="button"
@@ -39,6 +40,7 @@ export const PadAnswer = memo(function PadAnswer({
               {...onTap(() => onPlace(o.to))}
             >
               <Where callOut={callOut} to={o.to} />
+              {i < KEYS - 1 && <KeyHint of={i + 2} />}
             </button>
           ))}
         </div>
@@ -46,6 +48,16 @@ export const PadAnswer = memo(function PadAnswer({
     </div>
   );
 });
+
+/** So many places have a key of their own. */
+const KEYS = 9;
+
+/** The key on a keyboard that does the same; screen readers have the button. */
+const KeyHint = ({ of }: { readonly of: number }) => (
+  <kbd className={styles.key} aria-hidden>
+    {of}
+  </kbd>
+);
 
 function wordsOf(callOut: CallOut, to: CallPlace): string {
   if (to.at === 'home') return 'It stays';

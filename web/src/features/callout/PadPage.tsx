@@ -1,11 +1,12 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { unitsOfCallOut, type CallOut, type CallOutChange, type CallPlace } from '@incremen/core/records';
-import { callOutLooks } from '@incremen/core/callout';
+import { callOutLooks, storeFills, type StoreFill } from '@incremen/core/callout';
 import { Crown, Undo2 } from 'lucide-react';
-import { useCallback, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { RouteError } from '../../ui/RouteError.tsx';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
+import { Choice } from '../../ui/Choice.tsx';
 import { Key } from '../../ui/Key.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
@@ -18,6 +19,7 @@ import { PadAnswer } from './PadAnswer.tsx';
 import { PadDone } from './PadDone.tsx';
 import { PadSide } from './PadSide.tsx';
 import { NONE, usePad } from './usePad.ts';
+import { usePadKeys } from './usePadKeys.ts';
 import styles from './PadPage.module.css';
 import frameNameStyles from './frameName.module.css';
 import marksStyles from '../../shared/counting/marks.module.css';
@@ -74,6 +76,8 @@ function Pad({ callOut }: { readonly callOut: CallOut }) {
     [hand, reading, change],
   );
   const last = calls.at(-1);
+  const takeBack = useCallback(() => last && change({ what: 'take-back', callId: last.id }), [last, change]);
+  usePadKeys(reading ? advice : NONE, place, takeBack);
 
   if (finishing) return <Finishing callOut={callOut} onBack={() => setFinishing(false)} />;
   return (
@@ -82,12 +86,7 @@ function Pad({ callOut }: { readonly callOut: CallOut }) {
         title={callOut.name}
         aside={`${count(calls.length, 'frame')} called, ${state.left.length} left`}
       >
-        <Button
-          variant="outline"
-          bg="sheet"
-          disabled={!last}
-          onClick={() => last && change({ what: 'take-back', callId: last.id })}
-        >
+        <Button variant="outline" bg="sheet" disabled={!last} onClick={takeBack}>
           <Undo2 size={18} aria-hidden /> Undo
         </Button>
         <Button variant={state.left.length === 0 ? 'solid' : 'outline'} onClick={() => setFinishing(true)}>
@@ -146,10 +145,35 @@ function Finishing({ callOut, onBack }: { readonly callOut: CallOut; readonly on
   const today = useToday();
   const { send, problems } = useSend();
   const { body } = callOut;
+  const fills = useMemo(() => storeFills(apiary, callOut), [apiary, callOut]);
+  const [fill, setFill] = useState<'store' | 'none'>('store');
+  const nameOf = (key: string) =>
+    body.units.find((u) => u.key === key)?.name ?? apiary.colony[key]?.name ?? '';
   return (
     <Box maxW="46rem">
       <PageHeader title={callOut.name} />
       <ProblemList problems={problems} />
+      {fills.length > 0 && (
+        <Box mb={5}>
+          <Choice
+            label="Free slots"
+            value={fill}
+            options={[
+              { id: 'store', label: 'Filled from the store' },
+              { id: 'none', label: 'Left free, behind a board' },
+            ]}
+            onChange={setFill}
+          />
+          <Text mt={2} color="inkSoft">
+            {fills.map(({ key, boxId, frames }) => (
+              <span key={`${key}${boxId}`}>
+                {nameOf(key)}: {fillInWords(frames)}.{' '}
+              </span>
+            ))}
+            Beside the brood drawn comb, foundation outside.
+          </Text>
+        </Box>
+      )}
       <ClosingPanel
         units={unitsOfCallOut(apiary, callOut)}
         onBack={onBack}
@@ -159,6 +183,7 @@ function Finishing({ callOut, onBack }: { readonly callOut: CallOut; readonly on
             callOutId: callOut.id,
             day: today,
             ...(closing.length > 0 && { closing }),
+            ...(fill === 'store' && fills.length > 0 && { fill: true }),
             visits: body.givers.map((g) => ({ colonyId: g.colonyId, visitId: crypto.randomUUID() })),
             looks: callOutLooks(body, today, () => crypto.randomUUID()),
           })
@@ -166,4 +191,10 @@ function Finishing({ callOut, onBack }: { readonly callOut: CallOut; readonly on
       />
     </Box>
   );
+}
+
+function fillInWords(frames: StoreFill['frames']): string {
+  const drawn = frames.filter((f) => f.blank === 'drawn').length;
+  const rest = frames.length - drawn;
+  return [...(drawn > 0 ? [`${drawn} drawn`] : []), ...(rest > 0 ? [`${rest} foundation`] : [])].join(', ');
 }

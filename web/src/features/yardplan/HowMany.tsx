@@ -39,8 +39,9 @@ export function HowMany({
   readonly onDay: (day: NucsOnDay) => void;
 }) {
   const all = useMemo(() => daysAhead(today), [today]);
-  // Goals of the bench do not matter here: it asks for nucs alone.
-  const key = JSON.stringify({ ...request, goals: [], pins: [], forbids: [], day: today, recipe });
+  // Other goals of the bench do not matter here: it asks for nucs alone.
+  const whole = request.goals.filter((g) => g.kind === 'makeNucs' && g.wholeOfId !== undefined);
+  const key = JSON.stringify({ ...request, goals: whole, pins: [], forbids: [], day: today, recipe });
   // Six weeks of plans keep a core busy: they are worked out when somebody looks.
   const why = useMemo(() => outOfSeason(apiary, request, recipe, all), [apiary, request, recipe, all]);
   const { ref, inView } = useInView({ rootMargin: '150px 0px', triggerOnce: true });
