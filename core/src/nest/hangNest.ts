@@ -46,6 +46,8 @@ const FOUNDATION_AT_BROOD = 12;
 const AT_WALL = 12;
 /** A nest without food on or beside it; a small unit starves beside it on a cold night. */
 const FOOD_APART = { small: 300, large: 3 } as const;
+/** In a small unit an empty comb stands between the brood and the food that there is: it is not reached on a cold night. */
+const FOOD_BEYOND = 4;
 /** A queen cell at the outside. */
 const CELL_OUTSIDE = 12;
 
@@ -138,6 +140,7 @@ export function costOfNest(
   let lastSlot = 0;
   let outside = 0;
   let better = 0;
+  let food = 0;
   for (let i = 0; i < n; i++) {
     const f = order[i];
     const role = roleAt(order, i);
@@ -157,6 +160,7 @@ export function costOfNest(
       continue;
     }
     outside++;
+    if (isFood(role)) food++;
     if (role !== 'foundation') better++;
     // Nothing but brood within the brood: the bees cannot keep the far side warm.
     if (first >= 0 && i > first && i < last) {
@@ -181,8 +185,11 @@ export function costOfNest(
   const fed =
     foodAt(order, first - 1) || foodAt(order, first) || foodAt(order, last) || foodAt(order, last + 1);
   if (!fed) cost += FOOD_APART[small ? 'small' : 'large'];
+  if (small && food > 0 && !isFood(left) && !isFood(right)) cost += FOOD_BEYOND;
   return cost;
 }
+
+const isFood = (role: CombRole | null) => role === 'stores' || role === 'bread';
 
 type Order = readonly (ToHang | null)[];
 

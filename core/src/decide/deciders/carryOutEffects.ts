@@ -41,7 +41,14 @@ export function partQueens(draft: Draft, work: Work, path: Path): void {
 const isIntoNewUnit = (work: Work, effect: WorkEffect) =>
   effect.kind === 'queen-over' && work.body.newHives.some((h) => h.colonyId === effect.intoId);
 
-const OF_THE_HIVE = ['unit-ends', 'excluder-in', 'excluder-out', 'box-to-super', 'new-stand'] as const;
+const OF_THE_HIVE = [
+  'unit-ends',
+  'excluder-in',
+  'excluder-out',
+  'box-to-super',
+  'queen-off-comb',
+  'new-stand',
+] as const;
 type OfTheHive = Extract<WorkEffect, { readonly kind: (typeof OF_THE_HIVE)[number] }>;
 
 /** An effect on the hive and its stand, carried out when frames and boxes have found theirs. */
@@ -106,6 +113,7 @@ export function carryOutStandsAndEnds(draft: Draft, work: Work, day: Day, path: 
     if (effect.kind === 'excluder-out') takeExcluders(draft, effect.colonyId, path);
     if (effect.kind === 'stands-swapped') swap(draft, effect.colonyIds, path);
     if (effect.kind === 'box-to-super') turnIntoSuper(draft, effect, path);
+    if (effect.kind === 'queen-off-comb') leaveComb(draft, effect, path);
     if (effect.kind === 'new-stand') setOnNewStand(draft, effect, path);
     if (effect.kind === 'unit-ends') endUnit(draft, effect.colonyId, day, path);
   }
@@ -129,24 +137,25 @@ function takeExcluders(draft: Draft, colonyId: string, path: Path): void {
 /** The one excluder of the hive comes to lie under the box that is the lowest super now. */
 function turnIntoSuper(
   draft: Draft,
-  { colonyId, boxId, queenWasOn }: Extract<WorkEffect, { readonly kind: 'box-to-super' }>,
+  { colonyId, boxId }: Extract<WorkEffect, { readonly kind: 'box-to-super' }>,
   path: Path,
 ): void {
-  const frame = queenWasOn && draft.need('frame', queenWasOn.frameId, path);
-  const reading = frame?.readingId ? draft.get('reading', frame.readingId) : undefined;
-  if (frame && reading && queenWasOn) {
-    // What the inspection showed stays as it was; from now on she is not on that comb.
-    const { readingId: id } = queenWasOn;
-    draft.add(
-      'reading',
-      { ...reading, id, visitId: null, body: { ...reading.body, queenSeen: false } },
-      path,
-    );
-    draft.put('frame', { ...frame, readingId: id });
-  }
   takeExcluders(draft, colonyId, path);
   const box = draft.need('box', boxId, path);
   if (box) draft.put('box', { ...box, role: 'super', excluderBelow: true });
+}
+
+/** What the inspection showed stays as it was; from now on she is not on that comb. */
+function leaveComb(
+  draft: Draft,
+  { frameId, readingId: id }: Extract<WorkEffect, { readonly kind: 'queen-off-comb' }>,
+  path: Path,
+): void {
+  const frame = draft.need('frame', frameId, path);
+  const reading = frame?.readingId ? draft.get('reading', frame.readingId) : undefined;
+  if (!frame || !reading) return;
+  draft.add('reading', { ...reading, id, visitId: null, body: { ...reading.body, queenSeen: false } }, path);
+  draft.put('frame', { ...frame, readingId: id });
 }
 
 /** The new stand is called as the hive; the one that it leaves stays empty. */

@@ -41,12 +41,13 @@ export const workEffect = z.discriminatedUnion('kind', [
   /** An excluder over the brood boxes, where there is none. */
   z.strictObject({ kind: z.literal('excluder-in'), colonyId: recordId }),
   /** A brood box becomes a super as it stands, the excluder under it. */
+  z.strictObject({ kind: z.literal('box-to-super'), colonyId: recordId, boxId: recordId }),
+  /** The queen is not on the comb any more on which she was seen: the identifier is that of its reading without her. */
   z.strictObject({
-    kind: z.literal('box-to-super'),
+    kind: z.literal('queen-off-comb'),
     colonyId: recordId,
-    boxId: recordId,
-    /** The comb of it on which the queen was seen, and the identifier of its reading without her: she was shaken down. */
-    queenWasOn: z.strictObject({ frameId: recordId, readingId: recordId }).optional(),
+    frameId: recordId,
+    readingId: recordId,
   }),
   /** Every excluder of its hive is taken off. */
   z.strictObject({ kind: z.literal('excluder-out'), colonyId: recordId }),

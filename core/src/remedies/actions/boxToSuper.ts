@@ -35,12 +35,17 @@ export function boxToSuper(facts: UnitFacts, newId: () => string): ActionPlan | 
     why: `The queen need not be found: with every bee of the ${name} shaken down she is below. Its brood emerges above the excluder; then it holds honey.`,
     units: [{ facts, after: unit }],
     effects: [
-      {
-        kind: 'box-to-super',
-        colonyId: colony.id,
-        boxId: top.id,
-        ...(hers && { queenWasOn: { frameId: hers.frame.id, readingId: newId() } }),
-      },
+      { kind: 'box-to-super', colonyId: colony.id, boxId: top.id },
+      ...(hers
+        ? [
+            {
+              kind: 'queen-off-comb' as const,
+              colonyId: colony.id,
+              frameId: hers.frame.id,
+              readingId: newId(),
+            },
+          ]
+        : []),
     ],
     steps: [
       {

@@ -23,6 +23,8 @@ export interface PartMeasure {
   readonly beeBreadFrames: number;
   readonly storesFrames: number;
   readonly drawnFrames: number;
+  /** Combs of honey or bee bread without brood that counts. */
+  readonly foodCombs: number;
   readonly liveCells: number;
 }
 
@@ -99,6 +101,13 @@ export function planFrame(
   };
 }
 
+/** Half of a comb of food, and hardly any brood: it hangs beside the nest and feeds it (common practice, no source). */
+const FOOD_COMB = { food: 0.5, brood: 0.25 } as const;
+
+const isFoodComb = ({ reading }: PlanFrame): boolean =>
+  shareOf(reading, 'honey', 'nectar', 'beeBread') >= FOOD_COMB.food &&
+  shareOf(reading, 'eggs', 'open', 'capped', 'emerging', 'drone') < FOOD_COMB.brood;
+
 /** Which part each frame goes to, and which frames of the part that stays are shaken into the new one. */
 export interface Choice {
   /** By index of the frame: 0 stays on the old stand, 1 goes to the new part. */
@@ -118,6 +127,7 @@ const zero = (): { -readonly [K in keyof PartMeasure]: PartMeasure[K] } => ({
   beeBreadFrames: 0,
   storesFrames: 0,
   drawnFrames: 0,
+  foodCombs: 0,
   liveCells: 0,
 });
 
@@ -149,6 +159,7 @@ export function measureParts(
     part.beeBreadFrames += f.beeBread;
     part.storesFrames += f.stores;
     part.drawnFrames += f.drawn;
+    if (isFoodComb(f)) part.foodCombs += 1;
     part.liveCells += f.liveCells;
     if (to === 1) {
       parts[1].framesOfBeesAfterDrift += f.bees * f.stay[distance];

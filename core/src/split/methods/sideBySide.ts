@@ -13,7 +13,7 @@ import {
   strengthRule,
 } from './commonRules.ts';
 import { broughtBox, datedByCells } from './broughtBox.ts';
-import { donorFrames, queenFrameCanGo } from './donorFrames.ts';
+import { donorFrames, queenFrameCanGo, type DonorFrames } from './donorFrames.ts';
 import { queenLooks, surplusCellsLook } from './lookTexts.ts';
 import { hiveKit } from './kits.ts';
 import {
@@ -26,6 +26,7 @@ import {
   type SplitMethod,
 } from '../base/method.ts';
 import { hiveSteps } from '../base/hiveSteps.ts';
+import type { Choice } from '../base/measure.ts';
 
 function setUp(input: MethodInput): Setup {
   const { donor, rules, newName } = input;
@@ -35,6 +36,8 @@ function setUp(input: MethodInput): Setup {
   const beside = { at: 'fresh', name: newName } as const;
   const queenGoes = queenFrameCanGo(donor, frames);
   const bees = Math.max(rules.minBeesNewPart, 3);
+  const own = boxThatMoves(donor, frames);
+  const begin = own ? liftedBox(donor, own) : broughtBox(frames, frames.slots, queenGoes);
   return {
     distance: 'beside',
     queen: ['elsewhere', 'here'],
@@ -51,22 +54,50 @@ function setUp(input: MethodInput): Setup {
       storesRule(beside, rules.minStoresOnStand, 'Field bees find both entrances, but rain can last.'),
       storesRule(old, rules.minStoresOnStand, 'Field bees find both entrances, but rain can last.'),
     ],
-    wish: (stay, fresh) =>
+    wish: (stay, fresh, choice) =>
       // Half the brood goes with her: neither side is knocked back.
       Math.abs(stay.broodFrames - fresh.broodFrames) +
       0.3 * Math.abs(stay.storesFrames - fresh.storesFrames) +
       Math.max(0, 0.6 - fresh.drawnFrames) +
-      0.05 * fresh.frames,
+      (own ? LIFTED * crossing(begin.restingPart, choice) : 0.05 * fresh.frames),
     // Combs in supers stay in their super.
     movable: frames.free.filter((i) => isBroodBox(donor, i)),
     shakable: [],
     maxShakes: 0,
-    ...broughtBox(frames, frames.slots, queenGoes),
+    ...begin,
     // Inspections follow the cell that is left, not those that are cut.
     ...datedByCells(input, frames, (c) =>
       chosen(sideBySide, input, 'cells') === 'one-open' ? c.kind === 'charged' || c.kind === 'open' : true,
     ),
-    ...withSupers(donor, broughtBox(frames, frames.slots, queenGoes)),
+    ...withSupers(donor, begin),
+  };
+}
+
+/** What a comb that is carried across costs, where her box is lifted over as it stands: in frames of brood. */
+const LIFTED = 0.4;
+
+const crossing = (resting: readonly (0 | 1)[], choice: Choice) =>
+  resting.filter((part, i) => choice.part[i] !== part).length;
+
+/** Of several brood boxes the one that she is in goes over as it stands; none where she was not seen, or with cells in it. */
+function boxThatMoves(donor: Donor, frames: DonorFrames): DonorBox | undefined {
+  const brood = donor.boxes.filter((b) => b.role === 'brood');
+  const hers = donor.frames[frames.queenAt]?.boxId;
+  const hasCells = donor.frames.some((f) => f.boxId === hers && f.liveCells > 0);
+  return brood.length > 1 && !hasCells ? brood.find((b) => b.id === hers) : undefined;
+}
+
+function liftedBox(
+  donor: Donor,
+  box: DonorBox,
+): Pick<Setup, 'start' | 'restingPart' | 'newPart' | 'boxesThatMove' | 'broughtBox'> {
+  const part = donor.frames.map((f): 0 | 1 => (f.boxId === box.id ? 1 : 0));
+  return {
+    start: { part, shaken: part.map(() => false) },
+    restingPart: part,
+    newPart: { min: 1, max: box.combSlots.length },
+    boxesThatMove: [box.id],
+    broughtBox: null,
   };
 }
 
@@ -78,14 +109,14 @@ const supersThatMove = (donor: Donor): DonorBox[] => {
 
 function withSupers(
   donor: Donor,
-  begin: Pick<Setup, 'start' | 'restingPart' | 'newPart'>,
+  begin: Pick<Setup, 'start' | 'restingPart' | 'newPart' | 'boxesThatMove'>,
 ): Partial<Setup> & Pick<Setup, 'start' | 'restingPart' | 'newPart'> {
   const moving = new Set(supersThatMove(donor).map((b) => b.id));
   const inSuper = donor.frames.map((f) => moving.has(f.boxId));
   const over = (list: readonly (0 | 1)[]) => list.map((part, i) => (inSuper[i] ? 1 : part));
   const carried = inSuper.filter(Boolean).length;
   return {
-    boxesThatMove: [...moving],
+    boxesThatMove: [...begin.boxesThatMove, ...moving],
     start: { ...begin.start, part: over(begin.start.part) },
     restingPart: over(begin.restingPart),
     newPart: { min: begin.newPart.min + carried, max: begin.newPart.max + carried },
@@ -154,13 +185,13 @@ export const sideBySide: SplitMethod = {
       .bad(w.now.wanted > 1, 15, 'It makes one colony, not several.'),
   setUp,
   steps(solved) {
-    const { input, fresh } = solved;
+    const { input, fresh, setup } = solved;
     const { donor, newName } = input;
     const seen = donor.frames.find((f) => f.hasQueen);
     return [
       {
         kind: 'prepare',
-        text: `Set floor and box of ${newName} close beside ${donor.name}`,
+        text: `Set ${setup.broughtBox ? 'floor and box' : 'floor, lid and roof'} of ${newName} close beside ${donor.name}`,
         detail: 'Entrances next to each other and the same way; field bees are to find both.',
       },
       {
@@ -219,8 +250,10 @@ export const sideBySide: SplitMethod = {
       }),
     ];
   },
-  kit: ({ input, fresh }) => [
-    ...hiveKit(needsFeed(sideBySide, input, fresh.storesFrames), 2),
+  kit: ({ input, fresh, setup }) => [
+    ...hiveKit(needsFeed(sideBySide, input, fresh.storesFrames), 2).filter(
+      (k) => setup.broughtBox !== null || k.what !== 'box',
+    ),
     { what: 'queen cage or clip', count: 1 },
     { what: 'drawing pins to mark reserved cells', count: 2 },
   ],

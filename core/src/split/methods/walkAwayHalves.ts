@@ -44,8 +44,9 @@ function setUp(input: MethodInput): Setup {
   );
   // Of frames that were only spread as a typical nest nobody knows which to carry.
   const known = moving.length === 0 || !isSpread(donor);
+  // Nobody looks for her; but where she was seen, her comb is not the one to be carried.
   const movable = donor.frames.flatMap((f, i) =>
-    known && broodBox && inBrood.has(f.boxId) && fitsInto(f, broodBox.sizeId) ? [i] : [],
+    known && !f.hasQueen && broodBox && inBrood.has(f.boxId) && fitsInto(f, broodBox.sizeId) ? [i] : [],
   );
   const cold = chosen(walkAwayHalves, input, 'nights') === 'cold';
   // A single box is shared out comb by comb.

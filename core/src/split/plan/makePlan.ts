@@ -36,7 +36,7 @@ import { reasonForMove, reasonForShake, type ReasonContext } from './reasons.ts'
 import { ledgerOf, priceOf } from '../base/rules.ts';
 import { liftsInWords } from '../base/liftWords.ts';
 import { searchChoice } from './search.ts';
-import { effectsOf, NEW_KEY, partsOf, unitsOf } from './plannedUnits.ts';
+import { effectsOf, NEW_KEY, partsOf, queenOffComb, unitsOf } from './plannedUnits.ts';
 import { planKit } from './planKit.ts';
 import { settleQueen } from './settleQueen.ts';
 import { leftToDo, NOTHING_DONE, type WorkFacts } from './workFacts.ts';
@@ -147,7 +147,12 @@ export function makePlan(
       newPart: setup.newPart,
       price: (choice) => {
         const [stay, fresh] = measureParts(donor.frames, choice, setup.distance, shares);
-        return priceOf(setup.rules, stay, fresh) + setup.wish(stay, fresh, choice) + liftsFor(choice);
+        return (
+          priceOf(setup.rules, stay, fresh) +
+          setup.wish(stay, fresh, choice) +
+          liftsFor(choice) +
+          (setup.distance !== 'above' && fresh.foodCombs < 1 ? NO_FOOD_COMB : 0)
+        );
       },
     },
     setup.start,
@@ -254,7 +259,7 @@ export function makePlan(
         ? [{ frameId: f.id, fromKey: colony.id, toKey: NEW_KEY, reason: reasonForShake(i, context) }]
         : [],
     ),
-    effects: effectsOf(parts, isAbove),
+    effects: [...effectsOf(parts, isAbove), ...queenOffComb(donor.frames, parts, newId)],
     ledger: ledgerOf(setup.rules, stay, fresh),
     kit: planKit(method.kit(solved), solved, laid, queenOf(apiary, colony.id)),
     cautions: [
@@ -290,6 +295,9 @@ function gateOf(apiary: Apiary, colony: Colony, { methodId, day }: PlanRequest):
   const queen = methodId === 'caged-queen' ? 'mated' : methodId === 'spare-cells' ? 'cell' : 'raises';
   return increaseGate(apiary, yard, day, queen, yard && mayBeginSooner(apiary, yard, day));
 }
+
+/** What it is worth, in frames of brood, that a new part has a comb of food beside its nest (common practice, no source). */
+const NO_FOOD_COMB = 2;
 
 /** What a box that has to be set down is worth in frames: of two plans that are as good, the one with fewer lifts (judgement). */
 const LIFT = 0.05;

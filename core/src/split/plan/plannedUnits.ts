@@ -1,5 +1,5 @@
 import type { UnitStrength, WorkEffect, WorkUnit } from '../../records/index.ts';
-import type { PartMeasure } from '../base/measure.ts';
+import type { PartMeasure, PlanFrame } from '../base/measure.ts';
 import type { PlannedPart, Setup } from '../base/method.ts';
 import type { LaidOut } from './layOut.ts';
 
@@ -78,6 +78,23 @@ export function unitsOf(
 
 /** Where both have one, the old queen stays and the new part is given another. */
 const isTwoQueens = (parts: readonly PlannedPart[]) => parts.every((p) => p.queen === 'here');
+
+/**
+ * The comb on which the queen was seen, where it ends in a part that she is not in: she was shaken off it or carried over by
+ * hand.
+ */
+export function queenOffComb(
+  frames: readonly PlanFrame[],
+  parts: readonly [PlannedPart, PlannedPart],
+  newId: () => string,
+): WorkEffect[] {
+  return frames.flatMap((f): WorkEffect[] => {
+    const part = f.hasQueen && parts.find((p) => p.slots.some((s) => s.frameId === f.id));
+    return part && part.queen === 'elsewhere'
+      ? [{ kind: 'queen-off-comb', colonyId: parts[0].colonyId, frameId: f.id, readingId: newId() }]
+      : [];
+  });
+}
 
 /** What becomes of the queen and the excluder, beside frames. */
 export function effectsOf(parts: readonly [PlannedPart, PlannedPart], isAbove: boolean): WorkEffect[] {

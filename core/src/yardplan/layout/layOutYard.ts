@@ -118,7 +118,8 @@ function hang(
 ): { laid: LaidFrame[]; gaps: number; empty: string[]; fills: LaidFrame[] } {
   const here = problem.frames.filter((_, i) => plan.to[i] === unit.index);
   const hived = isHivedUp(unit);
-  const touched = (seen.after[unit.index]?.[AT.touched] ?? 0) > 0;
+  // Who only gets nurses, or gives them, is not filled up: its combs stay as they hang.
+  const changed = problem.frames.some((f, i) => (f.home === unit.index) !== (plan.to[i] === unit.index));
   const { boxes, empty } = boxesThatStay(problem, unit, here.length);
   const boxOf = (f: (typeof here)[number]) => boxes.find((b) => b.id === f.boxId);
   const inPlace = here.filter((f) => f.home === unit.index && !hived && boxOf(f));
@@ -160,7 +161,7 @@ function hang(
   const school = schoolFor(order, nights === 'cold' || keeps, unit.kind, strength.bees);
   const fills: PlanFrame[] = [];
   let gaps = 0;
-  if ((touched || unit.kind === 'nuc' || hived) && !staysNarrow(problem, plan, unit)) {
+  if ((changed || hived) && !staysNarrow(problem, plan, unit)) {
     for (const b of boxes) {
       // A super of its own is filled, and those that were there are left alone.
       if (b.role !== 'brood' && !hived) continue;
@@ -187,8 +188,8 @@ function hang(
   const laid = boxes.flatMap((b): LaidFrame[] => {
     const frames = perBox.get(b.id) ?? [];
     const left = problem.frames.some((f, i) => f.boxId === b.id && plan.to[i] !== unit.index);
-    const changed = hived || (b.role === 'brood' && (left || frames.some((f) => f.slot === null)));
-    const slots = changed
+    const isNew = hived || (b.role === 'brood' && (left || frames.some((f) => f.slot === null)));
+    const slots = isNew
       ? hangNest(
           // Queen cells are not shaken about.
           frames.map((f) => ({ ...f, fixed: f.slot !== null && !hived && f.frame.liveCells > 0 })),

@@ -7,7 +7,7 @@ import {
 } from '../../records/index.ts';
 import { beesAhead, winterFloorKg } from '../../forecast/index.ts';
 import { bothSides, type FrameSizeId, honeyKgPerFrame } from '../../comb/index.ts';
-import { fitsInto, planFrame } from '../../split/index.ts';
+import { fitsInto, planFrame, type PlanFrame } from '../../split/index.ts';
 import { failure, floatAt, type Problem, type Result, success } from '../../basics/index.ts';
 import { houseRules, stayShares, type HouseRules } from '../../rules/index.ts';
 import { broughtBy } from './effects.ts';
@@ -224,10 +224,21 @@ function framesOf(
       ...f,
       index: index++,
       home,
+      fromBrood: slotsFromBrood(f, p.frames),
       counted: fitsInto(f, unit.sizeId) && (hived || counts.has(f.boxId)),
       blank: 'drawn',
     }));
   });
+}
+
+/** A comb with so much brood is part of the nest. */
+const NEST = 0.1;
+
+function slotsFromBrood(frame: PlanFrame, all: readonly PlanFrame[]): number {
+  const far = all
+    .filter((f) => f.boxId === frame.boxId && f.brood > NEST)
+    .map((f) => Math.abs(f.slot - frame.slot));
+  return far.length === 0 ? 0 : Math.min(...far);
 }
 
 function measuresBefore(units: readonly unknown[], frames: readonly Unlinked[]): Measured[] {
@@ -303,6 +314,7 @@ function storeFrames(
       ),
       index: from + i,
       home: STORE,
+      fromBrood: 0,
       counted: true,
       blank: f.blank,
     }));

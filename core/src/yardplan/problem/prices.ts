@@ -17,14 +17,21 @@ export const PRICES = {
 
 /** What it costs that a frame ends in a unit (or the store) other than its home. */
 export function priceOfMove(problem: YardProblem, frame: YardFrame, to: YardUnit | null): number {
-  if (frame.home === STORE) return PRICES.combFromStore;
-  if (!to) return PRICES.combCarried;
+  // Room to lay is drawn comb; foundation is drawn first, if at all.
+  if (frame.home === STORE) return PRICES.combFromStore + (frame.blank === 'foundation' ? 0.2 : 0);
   const giver = problem.units[frame.home] as YardUnit;
+  if (!to) return PRICES.combCarried + barsNobody(frame, giver);
   // Of two that can give, the stronger gives.
   const strain = 0.6 * frame.brood * (1 - strengthOf(giver, problem));
   if (to.kind === 'colony') {
     // Open brood is a burden to a colony short of nurses; capped brood becomes bees.
-    return PRICES.combCarried + strain + 0.8 * (frame.open + frame.eggs) + 0.3 * lateShare(frame);
+    return (
+      PRICES.combCarried +
+      barsNobody(frame, giver) +
+      strain +
+      0.8 * (frame.open + frame.eggs) +
+      0.3 * lateShare(frame)
+    );
   }
   const receivesQueen = to.recipe?.queen === 'cell' || to.recipe?.queen === 'mated';
   // Eggs beside a queen that is given, or a cell, are what rivals are raised from; a part that raises its own gets those
@@ -32,6 +39,18 @@ export function priceOfMove(problem: YardProblem, frame: YardFrame, to: YardUnit
   const young = 0.3 * frame.open + (receivesQueen ? 0.8 : 0.3) * frame.eggs;
   return PRICES.combCarried + strain + 2 * droneOf(frame) + young + 0.3 * lateShare(frame);
 }
+
+/** A colony with so much of its room full of honey is short of room to lay, or will be. */
+const HEAVY = 0.5;
+
+/**
+ * Of a nest heavy with honey the combs that stand beside the brood bar the queen: at the wall they are food, and their place
+ * is no room to lay. Common practice, no source.
+ */
+const barsNobody = ({ fromBrood, brood }: YardFrame, giver: YardUnit): number =>
+  brood < 0.1 && floatAt(giver.before, AT.stores) >= HEAVY * giver.slots
+    ? 0.5 * Math.min(3, Math.max(0, fromBrood - 1))
+    : 0;
 
 /**
  * How much of the brood of a comb does not hatch within days: emerging brood needs little warmth and is bees before any

@@ -53,6 +53,8 @@ export interface YardFrame extends PlanFrame {
   readonly index: number;
   /** Index of the unit where it hangs, or {@link STORE}. */
   readonly home: number;
+  /** Slots from the nearest comb of brood in its box: 1 beside it, 0 for brood itself, and where there is none. */
+  readonly fromBrood: number;
   /** It hangs in a brood box of its unit's size, so that it takes one of the slots that are counted. */
   readonly counted: boolean;
   readonly blank: 'drawn' | 'foundation';

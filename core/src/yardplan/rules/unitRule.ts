@@ -70,10 +70,10 @@ export function lineOf(rule: UnitRule, measured: Measured, unitName: string): Ru
   };
 }
 
-/** What is missing as far as it matters: counts are by tenths of a side, and of a wish nobody would notice less. */
+/** What is missing as far as it matters: counts are by tenths of a side, and of a wish nobody would notice less than a tenth of a comb. */
 export function noticedOf(rule: UnitRule, measured: Measured): number {
   const missing = missingOf(rule, measured);
-  return rule.hard || missing >= 0.05 ? missing : 0;
+  return rule.hard || missing >= 0.1 ? missing : 0;
 }
 
 /** A wish that is missed breaks nothing: it is shown as near, with what is missing. */
