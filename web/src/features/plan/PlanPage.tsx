@@ -18,6 +18,7 @@ import { Choice } from '../../ui/Choice.tsx';
 import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { Select } from '../../ui/Select.tsx';
+import { WorkDayField } from '../../shared/work/WorkDayField.tsx';
 import { DayForetold } from '../../shared/weather/DayForetold.tsx';
 import { WaySketch } from '../../drawing/WaySketch.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
@@ -117,11 +118,10 @@ function Planner({ colony }: { readonly colony: Colony }) {
             <Input bg="sheet" value={newName} maxLength={80} onChange={(e) => setNewName(e.target.value)} />
             <Field.ErrorText>{taken ? 'Another colony has this name.' : 'It needs a name.'}</Field.ErrorText>
           </Field.Root>
-          <Field.Root>
-            <Field.Label>Day of the work</Field.Label>
-            <Input type="date" bg="sheet" value={day} onChange={(e) => setDay(e.target.value)} />
+          <Box>
+            <WorkDayField day={day || today} today={today} onChange={setDay} />
             <DayForetold day={day || today} onChange={setDay} />
-          </Field.Root>
+          </Box>
           {options['distance'] === 'away' && yards.length > 1 && (
             <Select
               label="To which yard"

@@ -9,7 +9,7 @@ import { GoalCard } from '../../shared/goals/GoalCard.tsx';
 import { GOAL_KINDS, newGoal } from '../../shared/goals/goalWords.ts';
 import { LimitField } from './LimitField.tsx';
 import { asked, colonyLeftOut, goalsChanged } from '../../state/plannerSlice.ts';
-import { WorkDayField } from './WorkDayField.tsx';
+import { WorkDayField } from '../../shared/work/WorkDayField.tsx';
 import { DayForetold } from '../../shared/weather/DayForetold.tsx';
 import { NightsForetold } from '../../shared/weather/NightsForetold.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
