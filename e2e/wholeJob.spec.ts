@@ -69,7 +69,7 @@ test('queen moved out to a nuc: count, plan, work, look, verdict', async ({ page
 
   await page.getByRole('link', { name: 'Plan a split' }).click();
   await page.getByRole('button', { name: 'Plan: Queen moved out to a nuc' }).click();
-  await expect(page.getByLabel('Method')).toHaveValue('queen-to-nuc');
+  await expect(page.getByLabel('Method', { exact: true })).toHaveValue('queen-to-nuc');
   await expect(page.getByText(/^The queen is on it/)).toBeVisible();
   await workOff(page);
   expect(await framesOf(records, 'Sorrel II')).toBe(5);

@@ -11,8 +11,11 @@ test('a finger that rests takes a frame up and carries it into another hive', as
     .getByRole('listbox', { name: 'Frames of Nuc 2 after the work' })
     .getByRole('option')
     .nth(1);
-  await nuc.scrollIntoViewIfNeeded();
-  await frame.scrollIntoViewIfNeeded();
+  // The last plan may still be drawn.
+  await expect(async () => {
+    await nuc.scrollIntoViewIfNeeded();
+    await frame.scrollIntoViewIfNeeded();
+  }).toPass();
   const at = async (place: typeof nuc) => {
     const box = await place.boundingBox();
     if (!box) throw new Error('not on the page');

@@ -10,12 +10,13 @@ import {
 } from '@incremen/core/records';
 import { colonyState, otherYards } from '@incremen/core/colony';
 import { METHODS, methodById, splitAnswer, type WorkedPlan } from '@incremen/core/split';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { RouteError } from '../../ui/RouteError.tsx';
 import { useApiary, useSend, useChosenDay, useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { count } from '../../ui/format.ts';
+import { useLatest } from '../../ui/useLatest.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { WorkDayField } from '../../shared/work/WorkDayField.tsx';
@@ -75,11 +76,17 @@ function Planner({ colony }: { readonly colony: Colony }) {
   const queen = state.queen.state === 'here' ? state.queen.queen : null;
   const colour = queen?.dot ?? (queen?.birthYear ? markingColour(queen.birthYear) : null);
 
-  async function start() {
-    if (!plan) return;
-    const sent = await send(plan.command);
-    if (sent.ok) await navigate(`/worksheet/${plan.command.work.id}`);
-  }
+  // Records may change while a finger comes down: what was tapped is done with the plan that follows.
+  const [tapped, setTapped] = useState(false);
+  const start = useLatest(async (worked: WorkedPlan) => {
+    const sent = await send(worked.command);
+    if (sent.ok) await navigate(`/worksheet/${worked.command.work.id}`);
+  });
+  useEffect(() => {
+    if (!tapped || planning.busy) return;
+    setTapped(false);
+    if (plan) void start(plan);
+  }, [tapped, planning.busy, plan, start]);
 
   return (
     <Box>
@@ -91,9 +98,9 @@ function Planner({ colony }: { readonly colony: Colony }) {
           <Link to={`/colonies/${colony.id}`}>Close</Link>
         </Button>
         <Button
-          onClick={() => void start()}
-          disabled={!plan || (!staysOne && (taken || newName.trim() === '')) || planning.busy}
-          loading={busy}
+          onClick={() => setTapped(true)}
+          disabled={!plan || (!staysOne && (taken || newName.trim() === ''))}
+          loading={busy || tapped}
         >
           {broken > 0 ? `Start all the same (${broken} broken)` : 'Start the work'}
         </Button>
