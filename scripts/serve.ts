@@ -10,6 +10,9 @@ import {
   bringUpToDate,
   createApp,
   DatabaseNotReady,
+  hasOwner,
+  LanDoor,
+  type Reach,
   openOrm,
   OperationStore,
   startPostgres,
@@ -25,6 +28,8 @@ export interface ServeOptions {
   readonly strictPort?: boolean;
   /** Build the web client first. */
   readonly build: boolean;
+  /** Open the way in from the home network; as it was left when this is not said. */
+  readonly lan?: boolean;
 }
 
 /** Builds the web client into web/dist. */
@@ -61,10 +66,27 @@ export async function serve(options: ServeOptions): Promise<void> {
   }
   await fillIfEmpty(new OperationStore(orm), options.data);
   const station = await startStation(options.data);
-  const server = await listen(createApp(orm, join(ROOT, 'web/dist'), station?.url ?? null), options);
+  const door =
+    options.data === 'own' && folder
+      ? new LanDoor({ folder: join(folder, 'home-network'), securePort: 4843, pairingPort: 4380 })
+      : null;
+  const reach: Reach = {
+    names: () => door?.names() ?? [],
+    demo: options.data !== 'own',
+    lan: door && {
+      isOpen: () => door.isOpen(),
+      addresses: () => door.addresses(),
+      pairingAddresses: () => door.pairingAddresses(),
+      set: (open) => (open ? door.openFor(app) : door.shut(true)),
+    },
+  };
+  const app = createApp(orm, join(ROOT, 'web/dist'), station?.url ?? null, reach);
+  const server = await listen(app, options);
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   if (folder) noteRunning(folder, url);
   console.log(`\nIncremen is at ${url}\n${folder ? `Its data is in ${folder}\n` : ''}Ctrl-C stops it.\n`);
+
+  if (door && (options.lan || door.wasOpen())) await openDoor(orm, door, app);
 
   let stopping = false;
   const stop = async () => {
@@ -73,6 +95,7 @@ export async function serve(options: ServeOptions): Promise<void> {
     console.log('Stopping…');
     server.closeAllConnections();
     await new Promise((resolve) => server.close(resolve));
+    await door?.shut(false);
     await orm.close(true);
     await postgres.stop();
     station?.stop();
@@ -80,6 +103,26 @@ export async function serve(options: ServeOptions): Promise<void> {
     process.exit(0);
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void stop());
+}
+
+/** Nobody comes in from outside before there is somebody to sign in as. */
+async function openDoor(
+  orm: Awaited<ReturnType<typeof openOrm>>,
+  door: LanDoor,
+  app: ReturnType<typeof createApp>,
+): Promise<void> {
+  if (!(await hasOwner(orm))) {
+    console.log(
+      'The home network stays shut: make an owner account first, under “People and devices”.\nThen open it there, or start again with --lan.\n',
+    );
+    return;
+  }
+  try {
+    await door.openFor(app);
+    console.log(`For a phone in the home network:\n  ${door.pairingAddresses().join('\n  ')}\n`);
+  } catch (error) {
+    console.error(`The home network stays shut: ${(error as Error).message}\n`);
+  }
 }
 
 async function fillIfEmpty(store: OperationStore, data: ServeOptions['data']): Promise<void> {

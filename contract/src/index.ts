@@ -13,6 +13,7 @@ export {
   type Snapshot,
 } from './operations.ts';
 export { problemDocument, pointerOf, type ProblemDocument } from './problem.ts';
+export { accessAnswer, type AccessAnswer } from './access.ts';
 export { journalPage, type JournalPage } from './journal.ts';
 export type { WeatherReport } from './weather.ts';
 export { API_PATHS } from './paths.ts';

@@ -9,6 +9,8 @@ export const journalPage = z.strictObject({
       doneAt: z.iso.datetime(),
       type: z.string(),
       summary: z.string(),
+      /** Who did it; null for the machine itself, and for what was done before there were accounts. */
+      by: z.string().nullable(),
       undoneBy: z.uuid().nullable(),
     }),
   ),

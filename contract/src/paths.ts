@@ -1,6 +1,9 @@
 /** The addresses of the API, for both ends. `:op` is the operation's identifier. */
 export const API_PATHS = {
   health: () => '/api/health',
+  me: () => '/api/access/me',
+  access: (what: 'owner' | 'sign-in' | 'join' | 'help' | 'sign-out') => `/api/access/${what}`,
+  members: (op: string) => `/api/operations/${op}/access`,
   operations: () => '/api/operations',
   snapshot: (op: string) => `/api/operations/${op}/snapshot`,
   commands: (op: string) => `/api/operations/${op}/commands`,

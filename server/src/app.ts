@@ -3,9 +3,13 @@ import { join } from 'node:path';
 import { bundle, BUNDLE_VERSION } from '@incremen/core/formats';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import compression from 'compression';
-import express, { type Express, type RequestHandler } from 'express';
+import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { z } from 'zod';
+import { AccessDesk } from './access/AccessDesk.ts';
+import { gate } from './access/gate.ts';
+import { identify, knownHost, sameOrigin, type Reach } from './access/identify.ts';
+import { accessRouter, membersRouter } from './access/router.ts';
 import { backupRouter } from './backup/router.ts';
 import { calendarRouter } from './calendar/router.ts';
 import { OperationStore } from './operations/OperationStore.ts';
@@ -18,15 +22,24 @@ import { WeatherDesk } from './weather/WeatherDesk.ts';
 import { weatherRouter } from './weather/router.ts';
 import { yardPlanRouter } from './yardplan/router.ts';
 
+/** On its own machine only, and no demonstration. */
+const NOT_FAR: Reach = { names: () => [], demo: false, lan: null };
+
 /**
  * The application: API under /api, and the built web client if there is one in `webDir`.
  *
  * @param stationUrl - address of a weather station that is asked; null for none
+ * @param reach - who may come in without signing in, and under which names the server answers
  */
-export function createApp(orm: MikroORM, webDir?: string, stationUrl: string | null = null): Express {
+export function createApp(
+  orm: MikroORM,
+  webDir?: string,
+  stationUrl: string | null = null,
+  reach: Reach = NOT_FAR,
+): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(onlyFromThisMachine);
+  app.use(knownHost(reach));
   app.use(compression());
   app.use(
     helmet({
@@ -53,15 +66,21 @@ export function createApp(orm: MikroORM, webDir?: string, stationUrl: string | n
     }),
   );
   const store = new OperationStore(orm);
+  const desk = new AccessDesk(orm);
   const api = express.Router();
   api.get('/health', async (_req, res) => {
-    res.json({ ok: await orm.isConnected() });
+    const ok = await answers(orm);
+    res.status(ok ? 200 : 503).json({ ok });
   });
+  api.use(sameOrigin, identify(desk, reach));
+  api.use('/access', accessRouter(desk, reach));
+  api.use('/operations/:op', gate(desk));
+  api.use('/operations/:op/access', membersRouter(desk));
   api.get(`/schema/apiary-v${BUNDLE_VERSION}.json`, (_req, res) => {
     res.json(z.toJSONSchema(bundle, { target: 'draft-2020-12' }));
   });
-  api.use('/operations', operationsRouter(store));
-  api.use('/operations/:op', backupRouter(orm, store));
+  api.use('/operations', operationsRouter(store, desk));
+  api.use('/operations/:op', backupRouter(orm, store, desk));
   api.use('/operations/:op/photos', photosRouter(orm));
   api.use('/operations/:op/readings', readingsRouter(orm));
   api.use('/operations/:op/weather', weatherRouter(store, new WeatherDesk(orm, store, stationUrl)));
@@ -89,25 +108,18 @@ export function createApp(orm: MikroORM, webDir?: string, stationUrl: string | n
   return app;
 }
 
-/** Until there are accounts, a page from elsewhere must not reach the API by a name that points here. */
-const onlyFromThisMachine: RequestHandler = (req, res, next) => {
-  const host = (req.headers.host ?? '').replace(/:\d+$/, '');
-  if (['localhost', '127.0.0.1', '[::1]'].includes(host)) {
-    next();
-    return;
-  }
-  sendProblem(
-    res,
-    new ProblemError(421, 'wrong-host', 'This server answers on this machine only.', [
-      {
-        code: 'wrong-host',
-        path: [],
-        message: `The name ${host} is not served.`,
-        remedy: 'Use http://localhost or http://127.0.0.1.',
-      },
-    ]),
-  );
-};
+/** Whether the database answers now: a pool that was connected once says nothing of it. */
+async function answers(orm: MikroORM): Promise<boolean> {
+  const asked = orm.em
+    .getConnection()
+    .execute('select 1')
+    .then(() => true)
+    .catch(() => false);
+  return Promise.race([asked, new Promise<boolean>((resolve) => setTimeout(resolve, HEALTH_MS, false))]);
+}
+
+/** A database that takes longer is taken for dead. */
+const HEALTH_MS = 3000;
 
 function serveWeb(app: Express, webDir: string): void {
   app.use(

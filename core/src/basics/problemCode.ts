@@ -18,6 +18,15 @@ const PROBLEM_STATUS = {
   'step-done': 409,
   'undone-already': 409,
   'wrong-host': 421,
+  'signed-out': 401,
+  'not-allowed': 403,
+  'foreign-page': 403,
+  'owner-exists': 409,
+  'last-owner': 409,
+  'invitation-gone': 410,
+  'weak-password': 422,
+  'no-home-network': 422,
+  'too-many-tries': 429,
   amounts: 422,
   'bees-beyond-comb': 422,
   'before-colony': 422,
@@ -134,7 +143,7 @@ const PROBLEM_STATUS = {
 export type ProblemCode = keyof typeof PROBLEM_STATUS;
 
 /** The gravest first: what is not there makes the rest meaningless, and what has changed comes before what cannot be. */
-const BY_GRAVITY = [500, 429, 421, 415, 400, 404, 409];
+const BY_GRAVITY = [500, 429, 421, 401, 403, 415, 400, 404, 410, 409];
 
 /** True for a name that this version knows: another version may send others. */
 export const isProblemCode = (code: string): code is ProblemCode => code in PROBLEM_STATUS;

@@ -25,6 +25,8 @@ export const journalEntry = z.strictObject({
   doneAt: z.iso.datetime(),
   type: z.string(),
   summary: z.string(),
+  /** Who did it, by name; left out for the machine itself, and for what was done before there were accounts. */
+  by: z.string().max(120).optional(),
   /** The entry that took this one back, if any. */
   undoneBy: z.uuid().nullable(),
   body: z.strictObject({ v: z.literal(1), changes: z.array(changeSchema) }),
@@ -36,6 +38,7 @@ export interface JournalEntry {
   readonly doneAt: string;
   readonly type: string;
   readonly summary: string;
+  readonly by?: string | undefined;
   readonly undoneBy: string | null;
   readonly body: { readonly v: 1; readonly changes: readonly Change[] };
 }

@@ -53,6 +53,11 @@ async function* pagesBy(em: EntityManager, entity: unknown, column: string, wher
 }
 
 function toEntry(row: Row): JournalEntry {
-  const { operationId: _op, madeAt, doneAt, ...rest } = row as Row & { madeAt: Date; doneAt: Date };
-  return { ...rest, madeAt: madeAt.toISOString(), doneAt: doneAt.toISOString() } as unknown as JournalEntry;
+  const { operationId: _op, madeAt, doneAt, by, ...rest } = row as Row & { madeAt: Date; doneAt: Date };
+  return {
+    ...rest,
+    madeAt: madeAt.toISOString(),
+    doneAt: doneAt.toISOString(),
+    ...(typeof by === 'string' && { by }),
+  } as unknown as JournalEntry;
 }

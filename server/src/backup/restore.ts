@@ -193,6 +193,7 @@ async function insertJournal(
       JournalEntity,
       journal.slice(i, i + BATCH / 2).map((e) => ({
         ...e,
+        by: e.by ?? null,
         operationId,
         madeAt: new Date(e.madeAt),
         doneAt: new Date(e.doneAt),

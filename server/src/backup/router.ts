@@ -8,6 +8,7 @@ import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { Router, type Request, type RequestHandler, type Response } from 'express';
 import { z } from 'zod';
 import { revisionOf } from '../operations/revisionOf.ts';
+import type { AccessDesk } from '../access/AccessDesk.ts';
 import type { OperationStore } from '../operations/OperationStore.ts';
 import { parseRequest } from '../problems/errorHandler.ts';
 import { ProblemError } from '../problems/ProblemError.ts';
@@ -24,7 +25,7 @@ const LARGEST = 8_000_000_000;
  * The file of an operation. `/bundle` is its records as JSON; `/backup` is an archive of that JSON with the pictures
  * beside it. Either address takes either file.
  */
-export function backupRouter(orm: MikroORM, store: OperationStore): Router {
+export function backupRouter(orm: MikroORM, store: OperationStore, desk: AccessDesk): Router {
   const router = Router({ mergeParams: true });
   const send =
     (
@@ -50,7 +51,9 @@ export function backupRouter(orm: MikroORM, store: OperationStore): Router {
   const take = async (req: Request, res: Response) => {
     const { op } = parseRequest(address, req.params);
     await uploaded(req, async (path) => {
-      res.json(await store.restore(path, op));
+      const restored = await store.restore(path, op);
+      await desk.passOn(op, restored.operationId);
+      res.json(restored);
     });
   };
   router.put('/bundle', take);

@@ -391,6 +391,7 @@ export const JournalEntity = defineEntity({
     type: p.text(),
     summary: p.text(),
     undoneBy: p.uuid().nullable(),
+    by: p.text().nullable(),
     body: json(z.strictObject({ v: z.literal(1), changes: z.array(changeSchema) })),
   },
   uniques: [{ name: 'journal_seq', properties: ['operationId', 'seq'] }],

@@ -85,9 +85,13 @@ export class OperationStore {
     return this.presentAt(em, operationId, revision);
   }
 
-  /** Carries a command out, once: sent again, it answers as before and changes nothing. */
-  async run(operationId: string, envelope: CommandEnvelope): Promise<CommandResult> {
-    return this.enter(operationId, envelope, envelope.command.type, async (apiary, em) => {
+  /** Carries a command out, once: sent again, it answers as before and changes nothing. @param by - who asks, by name */
+  async run(
+    operationId: string,
+    envelope: CommandEnvelope,
+    by: string | null = null,
+  ): Promise<CommandResult> {
+    return this.enter(operationId, envelope, envelope.command.type, by, async (apiary, em) => {
       await needPhotos(em, operationId, photosIn(envelope.command));
       const early = daysToCome(envelope.command, this.latestToday(apiary));
       return {
@@ -106,8 +110,9 @@ export class OperationStore {
   async undo(
     operationId: string,
     request: { id: string; madeAt: string; entryId: string },
+    by: string | null = null,
   ): Promise<CommandResult> {
-    return this.enter(operationId, request, 'undo', async (apiary, em) => {
+    return this.enter(operationId, request, 'undo', by, async (apiary, em) => {
       const entry = (await em.findOne(
         JournalEntity,
         { id: request.entryId, operationId },
@@ -160,6 +165,7 @@ export class OperationStore {
         doneAt: r.doneAt.toISOString(),
         type: r.type,
         summary: r.summary,
+        by: r.by ?? null,
         undoneBy: r.undoneBy ?? null,
       })),
       next: rows.length === size ? (rows.at(-1)?.seq ?? null) : null,
@@ -189,6 +195,7 @@ export class OperationStore {
     operationId: string,
     request: { readonly id: string; readonly madeAt: string },
     type: string,
+    by: string | null,
     work: (apiary: Apiary, em: EntityManager) => Outcome | Promise<Outcome>,
   ): Promise<CommandResult> {
     const done = await this.orm.em.fork().transactional(async (em) => {
@@ -216,6 +223,7 @@ export class OperationStore {
         doneAt: this.now(),
         type,
         summary,
+        by,
         undoneBy: null,
         body: { v: 1, changes: result.value } as never,
       });

@@ -2,8 +2,13 @@ import { commandEnvelope, undoRequest, type CommandEnvelope, type Snapshot } fro
 import { toBundle } from '@incremen/core/formats';
 import express, { Router } from 'express';
 import { z } from 'zod';
+import type { AccessDesk } from '../access/AccessDesk.ts';
+import { signedOut } from '../access/gate.ts';
+import { personOf } from '../access/identify.ts';
+import { nameOf } from '../access/roles.ts';
 import { ProblemError } from '../problems/ProblemError.ts';
 import { parseRequest } from '../problems/errorHandler.ts';
+import { requireJson } from '../problems/requireJson.ts';
 import { newsStream } from './news.ts';
 import type { OperationStore } from './OperationStore.ts';
 
@@ -13,12 +18,15 @@ const operationId = z.uuid({ error: 'The address must hold the id of an operatio
 const COMMAND_LIMIT = '4mb';
 
 /** Snapshots, commands and journal of operations. */
-export function operationsRouter(store: OperationStore): Router {
+export function operationsRouter(store: OperationStore, desk: AccessDesk): Router {
   const router = Router();
   const opOf = (params: { op?: string | undefined }) => parseRequest(operationId, params.op);
 
   router.get('/', async (_req, res) => {
-    res.json(await store.list());
+    const person = personOf(res);
+    if (!person) throw signedOut();
+    const own = await desk.operationsOf(person);
+    res.json((await store.list()).filter((o) => own === null || own.includes(o.id)));
   });
 
   router.get('/:op/snapshot', async (req, res) => {
@@ -34,7 +42,8 @@ export function operationsRouter(store: OperationStore): Router {
     async (req, res) => {
       const op = opOf(req.params);
       const envelope = parseRequest(commandEnvelope, req.body) as CommandEnvelope;
-      const result = await store.run(op, envelope);
+      if (changesSettings(envelope.command) && res.locals['role'] !== 'owner') throw settingsAreOwners();
+      const result = await store.run(op, envelope, byOf(res));
       res.status(result.replayed ? 200 : 201).json(result);
     },
   );
@@ -45,7 +54,7 @@ export function operationsRouter(store: OperationStore): Router {
     requireJson,
     async (req, res) => {
       const op = opOf(req.params);
-      const result = await store.undo(op, parseRequest(undoRequest, req.body));
+      const result = await store.undo(op, parseRequest(undoRequest, req.body), byOf(res));
       res.status(result.replayed ? 200 : 201).json(result);
     },
   );
@@ -63,22 +72,24 @@ export function operationsRouter(store: OperationStore): Router {
   return router;
 }
 
-export const requireJson: express.RequestHandler = (req, _res, next) => {
-  if (req.body !== undefined) {
-    next();
-    return;
-  }
-  next(
-    new ProblemError(415, 'not-json', 'The body must be JSON.', [
-      {
-        code: 'not-json',
-        path: [],
-        message: 'There is no JSON body.',
-        remedy: 'Send Content-Type: application/json.',
-      },
-    ]),
-  );
+const byOf = (res: express.Response) => {
+  const person = personOf(res);
+  return person && nameOf(person);
 };
+
+/** Thresholds and settings are the owner's, also among several commands that go together. */
+const changesSettings = (command: CommandEnvelope['command']): boolean =>
+  command.type === 'batch' ? command.commands.some(changesSettings) : command.type === 'changeSettings';
+
+const settingsAreOwners = () =>
+  new ProblemError(403, 'not-allowed', 'You may not do this. Nothing was changed.', [
+    {
+      code: 'not-allowed',
+      path: ['command'],
+      message: 'House rules and settings are changed by the owner.',
+      remedy: 'Ask the owner.',
+    },
+  ]);
 
 /** PostgreSQL cannot keep the character U+0000; it has no place in a note either. */
 function noNulCharacters(_key: string, value: unknown): unknown {

@@ -34,8 +34,26 @@ export function sendProblem(res: Response, problem: ProblemError): void {
     .send(JSON.stringify(toDocument(problem)));
 }
 
+/** The primary key of a table spoke up: the id is that of another row, perhaps of another operation. */
+const isTaken = (error: unknown): boolean =>
+  error instanceof Error &&
+  'code' in error &&
+  error.code === '23505' &&
+  'constraint' in error &&
+  /_pkey$/.test(String(error.constraint));
+
 function asProblem(error: unknown): ProblemError {
   if (error instanceof ProblemError) return error;
+  if (isTaken(error)) {
+    return new ProblemError(409, 'id-taken', 'An id is taken already. Nothing was changed.', [
+      {
+        code: 'id-taken',
+        path: [],
+        message: 'Something else bears one of these ids.',
+        remedy: 'Make a new id for each new record.',
+      },
+    ]);
+  }
   const known = knownError.safeParse(error);
   if (known.success) {
     const [title, remedy] = PARSER_ERRORS[known.data.type ?? ''] ?? [

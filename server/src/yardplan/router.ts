@@ -3,7 +3,7 @@ import type { Result } from '@incremen/core/basics';
 import express, { Router } from 'express';
 import { Worker } from 'node:worker_threads';
 import { z } from 'zod';
-import { requireJson } from '../operations/router.ts';
+import { requireJson } from '../problems/requireJson.ts';
 import type { OperationStore } from '../operations/OperationStore.ts';
 import { parseRequest } from '../problems/errorHandler.ts';
 import { ProblemError } from '../problems/ProblemError.ts';

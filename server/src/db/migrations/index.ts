@@ -11,6 +11,7 @@ import { Migration20261203PlannedMoves } from './20261203-planned-moves.ts';
 import { Migration20261204Seasons } from './20261204-seasons.ts';
 import { Migration20261205UnexpectedCounts } from './20261205-unexpected-counts.ts';
 import { Migration20261206BroodGiven } from './20261206-brood-given.ts';
+import { Migration20261207Access } from './20261207-access.ts';
 
 /** Every migration, oldest first. Landed migrations are never edited; a change is a new one. */
 export const migrations = [
@@ -27,4 +28,5 @@ export const migrations = [
   { name: '20261204-seasons', class: Migration20261204Seasons },
   { name: '20261205-unexpected-counts', class: Migration20261205UnexpectedCounts },
   { name: '20261206-brood-given', class: Migration20261206BroodGiven },
+  { name: '20261207-access', class: Migration20261207Access },
 ];

@@ -10,7 +10,7 @@ import {
 } from '@incremen/core/records';
 import { colonyState, otherYards } from '@incremen/core/colony';
 import { METHODS, methodById, splitAnswer, type WorkedPlan } from '@incremen/core/split';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { RouteError } from '../../ui/RouteError.tsx';
 import { useApiary, useSend, useChosenDay, useToday } from '../../mirror/hooks.ts';
@@ -82,10 +82,14 @@ function Planner({ colony }: { readonly colony: Colony }) {
     const sent = await send(worked.command);
     if (sent.ok) await navigate(`/worksheet/${worked.command.work.id}`);
   });
+  const begun = useRef(false);
   useEffect(() => {
-    if (!tapped || planning.busy) return;
-    setTapped(false);
-    if (plan) void start(plan);
+    if (!tapped || planning.busy || !plan || begun.current) return;
+    begun.current = true;
+    void start(plan).finally(() => {
+      begun.current = false;
+      setTapped(false);
+    });
   }, [tapped, planning.busy, plan, start]);
 
   return (
@@ -100,7 +104,7 @@ function Planner({ colony }: { readonly colony: Colony }) {
         <Button
           onClick={() => setTapped(true)}
           disabled={!plan || (!staysOne && (taken || newName.trim() === ''))}
-          loading={busy || tapped}
+          loading={busy || (tapped && planning.busy)}
         >
           {broken > 0 ? `Start all the same (${broken} broken)` : 'Start the work'}
         </Button>

@@ -58,6 +58,7 @@ describe('records', () => {
     seq: n,
     type: 'recordCount',
     doneAt: '2026-05-14T08:00:00.000Z',
+    by: null,
     summary: `Visit ${n} recorded`,
     undoneBy,
   });
