@@ -44,6 +44,8 @@ const VIEWS = [
   'house rules',
   'chances',
   'set up',
+  'people',
+  'sign in',
 ] as const;
 
 /** Waits for what fades in or out: half-faded colours are nobody's. */
@@ -112,6 +114,8 @@ test.describe('every view', () => {
         'house rules': '/rules',
         chances: '/rules/chances',
         'set up': '/setup',
+        people: '/people',
+        'sign in': '/sign-in',
       };
       const views =
         look === 'light'

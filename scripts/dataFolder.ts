@@ -54,14 +54,14 @@ const noteOf = (folder: string) => join(folder, 'running.json');
 /** The server that runs on a data folder, or undefined; the note of one that died is removed. */
 export function runningOn(folder: string): Running | undefined {
   if (!existsSync(noteOf(folder))) return undefined;
-  const running = JSON.parse(readFileSync(noteOf(folder), 'utf8')) as Running;
-  let command = '';
   try {
-    command = readFileSync(`/proc/${running.pid}/cmdline`, 'utf8');
+    const running = JSON.parse(readFileSync(noteOf(folder), 'utf8')) as Running;
+    const command = readFileSync(`/proc/${running.pid}/cmdline`, 'utf8');
+    // The number may be that of another process by now.
+    if (/node.*scripts\/\w+\.ts/s.test(command) && running.pid !== process.pid) return running;
   } catch {
-    // No such process: the note is from one that was killed.
+    // No such process, or half a note: it is from one that was killed.
   }
-  if (command.includes('node') && running.pid !== process.pid) return running;
   rmSync(noteOf(folder), { force: true });
   return undefined;
 }

@@ -20,6 +20,9 @@ import {
 import { startStation } from './startStation.ts';
 import { dataFolder, noteRunning, noteStopped, ROOT, runningOn, type DataName } from './dataFolder.ts';
 
+/** The port of the home network; the page that makes a phone trust it is on the next one. */
+const LAN_PORT = Number(process.env['LAN_PORT'] ?? 4843);
+
 /** How to serve. */
 export interface ServeOptions {
   readonly data: DataName | 'throwaway';
@@ -53,7 +56,7 @@ export async function serve(options: ServeOptions): Promise<void> {
     return;
   }
   if (options.build) buildWeb();
-  const postgres = await startPostgres(folder ? { dataDir: join(folder, 'postgres') } : { fast: true });
+  let postgres = await startPostgres(folder ? { dataDir: join(folder, 'postgres') } : { fast: true });
   const orm = await openOrm(postgres.url);
   try {
     await bringUpToDate(orm);
@@ -68,7 +71,7 @@ export async function serve(options: ServeOptions): Promise<void> {
   const station = await startStation(options.data);
   const door =
     options.data === 'own' && folder
-      ? new LanDoor({ folder: join(folder, 'home-network'), securePort: 4843, pairingPort: 4380 })
+      ? new LanDoor({ folder: join(folder, 'home-network'), securePort: LAN_PORT, pairingPort: LAN_PORT + 1 })
       : null;
   const reach: Reach = {
     names: () => door?.names() ?? [],
@@ -89,6 +92,22 @@ export async function serve(options: ServeOptions): Promise<void> {
   if (door && (options.lan || door.wasOpen())) await openDoor(orm, door, app);
 
   let stopping = false;
+  // A database that dies is started again, at the address that is known; one that will not start ends the program.
+  const keepAlive = async (): Promise<void> => {
+    for (;;) {
+      await postgres.gone;
+      if (stopping || !folder) return;
+      console.error('The database has stopped. Starting it again…');
+      try {
+        postgres = await startPostgres({ dataDir: join(folder, 'postgres'), port: postgres.port });
+        console.error('The database is there again.');
+      } catch (error) {
+        console.error(`The database does not start: ${(error as Error).message}`);
+        process.exit(1);
+      }
+    }
+  };
+  void keepAlive();
   const stop = async () => {
     if (stopping) return;
     stopping = true;

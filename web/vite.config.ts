@@ -83,6 +83,12 @@ export default defineConfig({
               test: /node_modules[\\/](@chakra-ui|@ark-ui|@zag-js|@emotion|@floating-ui|@internationalized|stylis)[\\/]/,
               priority: 20,
             },
+            // What every view needs, in one piece: cut up it is larger.
+            {
+              name: 'mirror',
+              test: /(web[\\/]src[\\/](state|mirror|offline|server|app)|node_modules[\\/](dexie|@reduxjs|redux|immer|reselect|react-redux|use-sync-external-store))[\\/]/,
+              priority: 10,
+            },
             { name: 'echarts', test: /node_modules[\\/](echarts|zrender)[\\/]/, priority: 20 },
           ],
         },

@@ -2,7 +2,7 @@
 export const API_PATHS = {
   health: () => '/api/health',
   me: () => '/api/access/me',
-  access: (what: 'owner' | 'sign-in' | 'join' | 'help' | 'sign-out') => `/api/access/${what}`,
+  access: (what: 'owner' | 'sign-in' | 'join' | 'help' | 'sign-out' | 'lan') => `/api/access/${what}`,
   members: (op: string) => `/api/operations/${op}/access`,
   operations: () => '/api/operations',
   snapshot: (op: string) => `/api/operations/${op}/snapshot`,

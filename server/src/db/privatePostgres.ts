@@ -32,6 +32,8 @@ export interface PgServer {
   readonly url: string;
   readonly pid: number;
   readonly adopted: boolean;
+  /** Resolves when the server is gone, whoever ended it. */
+  readonly gone: Promise<void>;
   stop(): Promise<void>;
 }
 
@@ -146,6 +148,13 @@ function readPidFile(dataDir: string): { pid: number; port: number; status: stri
   }
 }
 
+/** Watches a server that is no child of this process. The watching keeps nobody from ending. */
+async function goneOf(pid: number, dataDir: string): Promise<void> {
+  while (isPostgresOf(pid, dataDir))
+    await new Promise<void>((resolve) => setTimeout(resolve, WATCH_MS).unref());
+}
+const WATCH_MS = 1000;
+
 /** Starts a server, or adopts the one that already runs on the data directory. */
 export async function startPostgres(opts: PgOptions = {}): Promise<PgServer> {
   const bin = findPgBin();
@@ -212,6 +221,7 @@ export async function startPostgres(opts: PgOptions = {}): Promise<PgServer> {
       url: url(left.port, database),
       pid: left.pid,
       adopted: true,
+      gone: goneOf(left.pid, dataDir),
       async stop() {
         process.kill(left.pid, 'SIGINT');
         while (isPostgresOf(left.pid, dataDir)) await sleep(20);
@@ -276,6 +286,7 @@ export async function startPostgres(opts: PgOptions = {}): Promise<PgServer> {
       url: url(port, database),
       pid: child.pid!,
       adopted: false,
+      gone: exited,
       async stop() {
         child.ref(); // or the event loop empties and node exits before the server has
         if (code === undefined) child.kill('SIGINT'); // fast shutdown: disconnect clients, write a checkpoint

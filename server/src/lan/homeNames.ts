@@ -22,6 +22,6 @@ export function homeNames(
     .flatMap((list) => list ?? [])
     .filter((a) => !a.internal && isHomeAddress(a.address))
     .map((a) => a.address);
-  const label = hostname.toLowerCase().replace(/\.local$/, '');
+  const [label = ''] = hostname.toLowerCase().split('.');
   return [...new Set(addresses), ...(/^[a-z0-9-]{1,63}$/.test(label) ? [`${label}.local`] : [])];
 }

@@ -9,7 +9,7 @@ import {
   type LucideIcon,
 } from 'lucide-react';
 import { memo, useEffect } from 'react';
-import { NavLink, Outlet, useNavigation } from 'react-router';
+import { Navigate, NavLink, Outlet, useNavigation } from 'react-router';
 import { CombPatterns } from '../drawing/CombPatterns.tsx';
 import { load } from '../mirror/sync.ts';
 import { Toaster } from '../ui/toaster.tsx';
@@ -75,6 +75,8 @@ function Loaded() {
   const dispatch = useAppDispatch();
   const status = useAppSelector((s) => s.mirror.status);
   const failure = useAppSelector((s) => s.mirror.failure);
+  const signedOut = useAppSelector((s) => s.mirror.signedOut);
+  if (status === 'failed' && signedOut) return <Navigate to="/sign-in" replace />;
   if (status === 'failed') {
     return (
       <Box role="alert" maxW="32rem">

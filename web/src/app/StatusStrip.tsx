@@ -13,6 +13,7 @@ import common from '../ui/common.module.css';
 export function StatusStrip() {
   const outbox = useAppSelector((s) => s.mirror.outbox);
   const reach = useAppSelector((s) => s.mirror.reach);
+  const signedOut = useAppSelector((s) => s.mirror.signedOut);
   const clockFault = useClockFault();
   const today = useToday();
   const update = useSyncExternalStore(newVersion.subscribe, newVersion.waits);
@@ -23,7 +24,7 @@ export function StatusStrip() {
       className={common.noPrint}
       display="grid"
       gap={2}
-      mb={refused || clockFault || update || reach === 'away' ? 3 : 0}
+      mb={refused || clockFault || update || signedOut || reach === 'away' ? 3 : 0}
     >
       {clockFault !== null && (
         <Strip icon={TriangleAlert} alarm>
@@ -35,6 +36,15 @@ export function StatusStrip() {
       {refused > 0 && (
         <Strip icon={TriangleAlert} alarm>
           {count(refused, 'entry', 'entries')} could not be taken in. <OutboxLink>See why</OutboxLink>
+        </Strip>
+      )}
+      {signedOut && (
+        <Strip icon={TriangleAlert} alarm>
+          You are signed out here. What you enter is kept on this device and sent once you have{' '}
+          <Link to="/sign-in" style={{ textDecoration: 'underline', fontWeight: 600 }}>
+            signed in
+          </Link>
+          .
         </Strip>
       )}
       {reach === 'away' && (

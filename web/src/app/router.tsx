@@ -6,6 +6,19 @@ import { Shell } from './Shell.tsx';
 /** The addresses of the views. Each view is fetched when it is first opened. */
 export function makeRouter() {
   return createBrowserRouter([
+    // For those who are not in yet: nothing of the application stands around it.
+    {
+      path: '/sign-in',
+      errorElement: <RouteError />,
+      hydrateFallbackElement: <></>,
+      lazy: async () => ({ Component: (await import('../features/people/SignInPage.tsx')).SignInPage }),
+    },
+    {
+      path: '/join',
+      errorElement: <RouteError />,
+      hydrateFallbackElement: <></>,
+      lazy: async () => ({ Component: (await import('../features/people/JoinPage.tsx')).JoinPage }),
+    },
     {
       path: '/',
       element: <Shell />,
@@ -140,6 +153,12 @@ export function makeRouter() {
         {
           path: 'setup',
           lazy: async () => ({ Component: (await import('../features/setup/SetUpPage.tsx')).SetUpPage }),
+        },
+        {
+          path: 'people',
+          lazy: async () => ({
+            Component: (await import('../features/people/PeoplePage.tsx')).PeoplePage,
+          }),
         },
         {
           path: 'records',

@@ -12,7 +12,16 @@ import {
 import { alone } from '../offline/lock.ts';
 import { api, ApiError, clockOffset } from '../server/api.ts';
 import { decider } from '../state/decider.ts';
-import { confirmed, loaded, loadFailed, lost, reached, reloading, setAside } from '../state/mirrorSlice.ts';
+import {
+  confirmed,
+  loaded,
+  loadFailed,
+  lost,
+  reached,
+  reloading,
+  setAside,
+  turnedAway,
+} from '../state/mirrorSlice.ts';
 import { problemsOf } from '../server/problemsOf.ts';
 
 type Dispatch = AppStore['dispatch'];
@@ -94,10 +103,14 @@ function fetchSnapshot() {
     } catch (error) {
       if (!(error instanceof ApiError)) return (error as Error).message;
       if (error.offline) dispatch(lost());
+      if (isSignedOut(error)) dispatch(turnedAway());
       return `${error.problem.title} ${error.problem.detail}`;
     }
   };
 }
+
+/** Nobody is signed in here: what waits goes on waiting until somebody is. */
+const isSignedOut = (error: unknown) => error instanceof ApiError && error.problem.status === 401;
 
 /** What became of an entry of the outbox. */
 export type Outcome =
@@ -141,6 +154,10 @@ export function flush() {
         if (!entry) return false;
         const answer = await sendOne(entry);
         if (answer === 'away') return true;
+        if (answer === 'signed-out') {
+          dispatch(turnedAway());
+          return false;
+        }
         if ('problems' in answer) {
           await db.outbox.update(entry.seq, { state: 'refused', problems: answer.problems });
           dispatch(setAside({ id: entry.id, problems: answer.problems }));
@@ -171,7 +188,9 @@ export function flush() {
 
 async function sendOne(
   entry: OutboxEntry,
-): Promise<'away' | { readonly problems: readonly Problem[] } | Awaited<ReturnType<typeof api.command>>> {
+): Promise<
+  'away' | 'signed-out' | { readonly problems: readonly Problem[] } | Awaited<ReturnType<typeof api.command>>
+> {
   try {
     for (const photoId of photosIn(entry.command)) {
       const kept = await db.photos.get(photoId);
@@ -184,6 +203,7 @@ async function sendOne(
     return await api.command(entry.operationId, { id, madeAt, command });
   } catch (error) {
     if (!(error instanceof ApiError)) throw error;
+    if (isSignedOut(error)) return 'signed-out';
     if (!error.offline) return { problems: problemsOf(error) };
     if (error.problem.status < 500) return 'away';
     const failed = (failures.get(entry.id) ?? 0) + 1;
@@ -211,6 +231,7 @@ export function askForNews() {
       }
     } catch (error) {
       if (error instanceof ApiError && error.offline) dispatch(lost());
+      if (isSignedOut(error)) dispatch(turnedAway());
     }
   };
 }
@@ -230,4 +251,10 @@ export function keepInStep(store: AppStore): void {
   tabs?.addEventListener('message', () => {
     void readLocalCopy(db).then((kept) => kept && dispatch(show(kept)));
   });
+}
+
+/** Takes the kept copy off this device: who comes next sees nothing of the records without signing in. */
+export async function forgetThisDevice(): Promise<void> {
+  db.close();
+  await db.delete();
 }

@@ -89,6 +89,9 @@ async function ask<T>(
   );
 }
 
+/** For what is not asked at every start: the rooms that need them bring their own questions. */
+export { ask };
+
 /** The server's API. */
 export const api = {
   operations: () => ask<OperationSummary[]>('GET', API_PATHS.operations()),

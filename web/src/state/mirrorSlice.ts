@@ -23,6 +23,8 @@ export interface MirrorState {
   readonly outbox: readonly OutboxEntry[];
   /** Whether the server answered when it was last asked. */
   readonly reach: 'unknown' | 'reached' | 'away';
+  /** The server has said that nobody is signed in here. */
+  readonly signedOut: boolean;
   /** When the server last gave its records, in milliseconds since 1970; null before. */
   readonly syncedAt: number | null;
   /** The server's clock less this device's, in milliseconds. */
@@ -38,6 +40,7 @@ const initialState: MirrorState = {
   apiary: emptyApiary(),
   outbox: [],
   reach: 'unknown',
+  signedOut: false,
   syncedAt: null,
   clockOffsetMs: 0,
 };
@@ -88,9 +91,11 @@ const mirrorSlice = createSlice({
     reached: (state, action: PayloadAction<{ clockOffsetMs: number }>) => ({
       ...state,
       reach: 'reached' as const,
+      signedOut: false,
       clockOffsetMs: action.payload.clockOffsetMs,
     }),
     lost: (state) => ({ ...state, reach: 'away' as const }),
+    turnedAway: (state) => ({ ...state, reach: 'reached' as const, signedOut: true }),
     /** A command was made here: its changes show at once. */
     made: (state, action: PayloadAction<{ entry: OutboxEntry; changes: readonly Change[] }>) => ({
       ...state,
@@ -136,6 +141,7 @@ export const {
   reloading,
   reached,
   lost,
+  turnedAway,
   made,
   confirmed,
   followed,

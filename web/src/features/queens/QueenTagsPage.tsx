@@ -7,10 +7,13 @@ import { Link } from 'react-router';
 import { dotColour } from '../../drawing/contentStyle.ts';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import styles from '../../shared/tags/tags.module.css';
+import { OnlyHere } from '../../shared/settings/OnlyHere.tsx';
+import { usePhoneOrigin } from '../../shared/settings/usePhoneOrigin.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 
 /** Tags with the queen of each colony, to be printed and tied to its hive. */
 export function QueenTagsPage() {
+  const { origin, onlyHere } = usePhoneOrigin();
   const apiary = useApiary();
   const { present } = queenRegister(apiary, useToday());
   const lines = present.filter((l) => l.colony !== null);
@@ -24,6 +27,7 @@ export function QueenTagsPage() {
           <Printer size={18} aria-hidden /> Print
         </Button>
       </PageHeader>
+      {onlyHere && <OnlyHere />}
       {lines.length === 0 && <Text>No queen is known to be in one colony.</Text>}
       <Box as="ul" className={styles.tags}>
         {lines.map(({ queen, colony }) => {
@@ -59,7 +63,7 @@ export function QueenTagsPage() {
                 {queen.clipped && <p className={styles.note}>A wing is clipped.</p>}
               </Box>
               <QRCodeSVG
-                value={`${location.origin}/colonies/${colony?.id ?? ''}`}
+                value={`${origin}/colonies/${colony?.id ?? ''}`}
                 size={112}
                 marginSize={2}
                 level="M"

@@ -44,6 +44,7 @@ export function Journal() {
             key={e.id}
             when={dayInWords(e.doneAt.slice(0, 10))}
             summary={e.summary}
+            by={e.by}
             onTakeBack={e.undoneBy ? null : () => void undo(e.id)}
           />
         ))}
@@ -69,10 +70,13 @@ export function Journal() {
 function Row({
   when,
   summary,
+  by = null,
   onTakeBack,
 }: {
   readonly when: string;
   readonly summary: string;
+  /** Who did it, where that is known. */
+  readonly by?: string | null;
   /** Null for what was taken back already. */
   readonly onTakeBack: (() => void) | null;
 }) {
@@ -83,6 +87,12 @@ function Row({
       </Text>
       <Text flex="1" {...(onTakeBack ? {} : { textDecoration: 'line-through', color: 'inkSoft' })}>
         {summary}
+        {by !== null && (
+          <Box as="span" color="inkSoft">
+            {' '}
+            · {by}
+          </Box>
+        )}
       </Text>
       {onTakeBack && (
         <Button variant="ghost" size="sm" aria-label={`Undo: ${summary}`} onClick={onTakeBack}>

@@ -1,7 +1,7 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { API_PATHS } from '@incremen/contract';
 import type { Problem } from '@incremen/core/basics';
-import { CalendarRange, Crown, Download, FileSpreadsheet, Upload } from 'lucide-react';
+import { CalendarRange, Crown, Download, FileSpreadsheet, Upload, Users } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
@@ -37,6 +37,11 @@ export function RecordsPage() {
         <Button asChild variant="outline" bg="sheet" minH="48px">
           <Link to="/records/year">
             <CalendarRange size={18} aria-hidden /> The year
+          </Link>
+        </Button>
+        <Button asChild variant="outline" bg="sheet" minH="48px">
+          <Link to="/people">
+            <Users size={18} aria-hidden /> People and devices
           </Link>
         </Button>
         <Button asChild variant="outline" bg="sheet" minH="48px">

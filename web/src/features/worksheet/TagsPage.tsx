@@ -8,11 +8,14 @@ import { Link, useParams } from 'react-router';
 import { RouteError } from '../../ui/RouteError.tsx';
 import { dotColour } from '../../drawing/contentStyle.ts';
 import { useApiary } from '../../mirror/hooks.ts';
+import { OnlyHere } from '../../shared/settings/OnlyHere.tsx';
+import { usePhoneOrigin } from '../../shared/settings/usePhoneOrigin.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import styles from '../../shared/tags/tags.module.css';
 
 /** Tags for the hives of a piece of work, to print and tie on: each with a code that leads to its colony. */
 export function TagsPage() {
+  const phone = usePhoneOrigin();
   const apiary = useApiary();
   const { workId = '' } = useParams();
   const work = apiary.work[workId];
@@ -32,17 +35,18 @@ export function TagsPage() {
           <Printer size={18} aria-hidden /> Print
         </Button>
       </PageHeader>
+      {phone.onlyHere && <OnlyHere />}
       {tags.length === 0 && <Text>This plan makes no new hive, so no tag is needed.</Text>}
       <Box as="ul" className={styles.tags}>
         {tags.map((tag) => (
-          <Tag key={tag.colonyId} tag={tag} />
+          <Tag key={tag.colonyId} tag={tag} origin={phone.origin} />
         ))}
       </Box>
     </Box>
   );
 }
 
-function Tag({ tag }: { readonly tag: HiveTag }) {
+function Tag({ tag, origin }: { readonly tag: HiveTag; readonly origin: string }) {
   const colour = tag.year === null ? null : markingColour(tag.year);
   return (
     <Flex as="li" className={styles.tag}>
@@ -76,7 +80,7 @@ function Tag({ tag }: { readonly tag: HiveTag }) {
         <p className={styles.note}>{tag.note}</p>
       </Box>
       <QRCodeSVG
-        value={`${location.origin}/colonies/${tag.colonyId}`}
+        value={`${origin}/colonies/${tag.colonyId}`}
         size={112}
         marginSize={2}
         level="M"

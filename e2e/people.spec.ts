@@ -1,0 +1,136 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
+import { hostname, tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, expect, test, type Browser, type Page } from '@playwright/test';
+
+const PASSWORD = 'three quiet hives';
+const PORT = 4340;
+const LAN_PORT = 4343;
+const HERE = `http://127.0.0.1:${PORT}`;
+const NAME = `${hostname().toLowerCase().split('.')[0]}.local`;
+const THERE = `https://${NAME}:${LAN_PORT}`;
+
+let folder: string;
+let server: ChildProcess;
+let browser: Browser;
+
+test.beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'incremen-people-'));
+  chmodSync(folder, 0o755);
+  server = spawn('node_modules/.bin/tsx', ['scripts/serveForTests.ts'], {
+    env: {
+      ...process.env,
+      INCREMEN_DATA: folder,
+      INCREMEN_OWN: '1',
+      PORT: String(PORT),
+      LAN_PORT: String(LAN_PORT),
+    },
+    stdio: 'ignore',
+  });
+  await expect
+    .poll(
+      () =>
+        fetch(`${HERE}/api/health`).then(
+          (r) => r.ok,
+          () => false,
+        ),
+      { timeout: 60_000 },
+    )
+    .toBe(true);
+  // The name of this machine in its home network, as a phone would find it out. That the certificate is trusted is checked
+  // where the authority is: here the browser does not know it.
+  browser = await chromium.launch({
+    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', `--host-resolver-rules=MAP ${NAME} 127.0.0.1`],
+  });
+});
+test.afterAll(async () => {
+  await browser.close();
+  const gone = new Promise((resolve) => server.once('exit', resolve));
+  server.kill('SIGTERM');
+  await gone;
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const person = () => browser.newPage({ ignoreHTTPSErrors: true, locale: 'en-GB' });
+
+/** What the server says to the page itself, with the cookie that it has. */
+const answer = (page: Page, path: string) =>
+  page.evaluate(async (p) => {
+    const res = await fetch(p);
+    return { status: res.status, body: (await res.json()) as unknown };
+  }, path);
+
+test('the owner makes an account, opens the home network, and a phone and a helper come in by it', async () => {
+  // From the home network nothing answers yet.
+  expect(
+    await fetch(`http://127.0.0.1:${LAN_PORT + 1}/`).then(
+      (r) => r.status,
+      () => 'nobody',
+    ),
+  ).toBe('nobody');
+  const owner = await person();
+  await owner.goto(`${HERE}/people`);
+  await owner.getByLabel('Your name').fill('Ada');
+  await owner.getByLabel('Name to sign in').fill('ada');
+  await owner.getByLabel('Password').fill('short');
+  await owner.getByRole('button', { name: 'Make the owner account' }).click();
+  await expect(owner.getByText(/A password has 10 to 200 characters/)).toBeVisible();
+  await owner.getByLabel('Password').fill(PASSWORD);
+  await owner.getByRole('button', { name: 'Make the owner account' }).click();
+  await expect(owner.getByText('Signed in as Ada.')).toBeVisible();
+  await owner.getByRole('button', { name: 'Open the home network' }).click();
+  await expect(owner.getByText(THERE, { exact: true })).toBeVisible();
+  const pairing = await fetch(`http://127.0.0.1:${LAN_PORT + 1}/`);
+  expect(await pairing.text()).toContain('Incremen on this phone');
+
+  // A phone that nobody is signed in on sees a door and no record.
+  const phone = await person();
+  await phone.goto(THERE);
+  await expect(phone.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  expect((await answer(phone, '/api/operations')).status).toBe(401);
+  await phone.getByLabel('Name').fill('ada');
+  await phone.getByLabel('Password').fill('another three hives');
+  await phone.getByRole('button', { name: 'Sign in' }).click();
+  await expect(phone.getByText('Name and password do not go together.')).toBeVisible();
+  await phone.getByLabel('Password').fill(PASSWORD);
+  await phone.getByRole('button', { name: 'Sign in' }).click();
+  await expect(phone.getByRole('navigation', { name: 'Views' })).toBeVisible();
+
+  // A helper with the code of the day is named in the journal, and may not see who the members are.
+  await owner.getByRole('button', { name: 'Code for a day in the yard' }).click();
+  const handed = owner.getByRole('region', { name: 'To be handed over' });
+  const code = (await handed.getByText(/^[2-9A-Z]{8}$/).textContent()) ?? '';
+  const helper = await person();
+  await helper.goto(`${THERE}/join?help=${code}`);
+  await helper.getByLabel('Your name').fill('Bo');
+  await helper.getByRole('button', { name: 'Begin' }).click();
+  await expect(helper.getByRole('navigation', { name: 'Views' })).toBeVisible();
+  const [operation] = (await answer(helper, '/api/operations')).body as { id: string }[];
+  const journal = `/api/operations/${operation?.id}/journal`;
+  expect((await answer(helper, `/api/operations/${operation?.id}/access`)).status).toBe(403);
+  await helper.goto(`${THERE}/setup`);
+  await helper.getByLabel('Name of the yard').fill('Sallow Bank');
+  await helper.getByLabel('Names of the hives').fill('E1 to E3');
+  await helper.getByRole('button', { name: 'Put 3 hives on their stands' }).click();
+  await expect
+    .poll(
+      async () =>
+        ((await answer(owner, journal)).body as { entries: { by: string | null }[] }).entries[0]?.by,
+    )
+    .toBe('Bo');
+
+  // Sent home: the next thing that is asked shows the door.
+  await owner.reload();
+  await owner.getByRole('button', { name: 'Shut out: Helps today Bo' }).click();
+  await expect(owner.getByRole('button', { name: 'Shut out: Helps today Bo' })).toBeHidden();
+  await helper.reload();
+  await expect(helper.getByText(/You are signed out here/)).toBeVisible();
+
+  await phone.goto(`${THERE}/people`);
+  await phone.getByRole('button', { name: 'Sign out on every device' }).click();
+  await expect(phone.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  await owner.goto(`${HERE}/people`);
+  await expect(owner.getByText(/You are signed out here/)).toBeVisible();
+});
