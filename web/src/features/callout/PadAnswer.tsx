@@ -26,7 +26,7 @@ export const PadAnswer = memo(function PadAnswer({
       <button type="button" className={styles.best} {...onTap(() => onPlace(best.to))}>
         <Where callOut={callOut} to={best.to} large />
         <span className={styles.why}>{best.why}</span>
-        <KeyHint of={1} />
+        <KeyHint of="Enter" />
       </button>
       {others.length > 0 && (
         <div className={styles.others}>
@@ -40,7 +40,7 @@ export const PadAnswer = memo(function PadAnswer({
               {...onTap(() => onPlace(o.to))}
             >
               <Where callOut={callOut} to={o.to} />
-              {i < KEYS - 1 && <KeyHint of={i + 2} />}
+              {i < KEYS - 1 && <KeyHint of={`⇧ ${i + 2}`} />}
             </button>
           ))}
         </div>
@@ -53,7 +53,7 @@ export const PadAnswer = memo(function PadAnswer({
 const KEYS = 9;
 
 /** The key on a keyboard that does the same; screen readers have the button. */
-const KeyHint = ({ of }: { readonly of: number }) => (
+const KeyHint = ({ of }: { readonly of: string }) => (
   <kbd className={styles.key} aria-hidden>
     {of}
   </kbd>

@@ -12,6 +12,7 @@ import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { count } from '../../ui/format.ts';
 import { CellsEditor } from '../../shared/evidence/CellsEditor.tsx';
+import { useCountKeys } from '../../shared/counting/useCountKeys.ts';
 import { Questions } from '../../shared/counting/Questions.tsx';
 import { ClosingPanel } from '../../shared/work/ClosingPanel.tsx';
 import { AllCalled } from './AllCalled.tsx';
@@ -78,6 +79,7 @@ function Pad({ callOut }: { readonly callOut: CallOut }) {
   const last = calls.at(-1);
   const takeBack = useCallback(() => last && change({ what: 'take-back', callId: last.id }), [last, change]);
   usePadKeys(reading ? advice : NONE, place, takeBack);
+  useCountKeys(hand?.draft ?? null, act);
 
   if (finishing) return <Finishing callOut={callOut} onBack={() => setFinishing(false)} />;
   return (

@@ -1,10 +1,10 @@
 import { Text } from '@chakra-ui/react';
 import type { Box as HiveBox } from '@incremen/core/records';
 import type { Problem } from '@incremen/core/basics';
-import { memo, useCallback, useDeferredValue, useLayoutEffect, type Dispatch } from 'react';
+import { memo, useCallback, useDeferredValue, type Dispatch } from 'react';
 import { useSwipeable } from 'react-swipeable';
 import type { CountAction, CountDraft } from '../../shared/counting/countDraft.ts';
-import { actionOfKey } from '../../shared/counting/countKeys.ts';
+import { useCountKeys } from '../../shared/counting/useCountKeys.ts';
 import { FrameInHand } from './FrameInHand.tsx';
 import { drawnCount, FramePicker } from './FramePicker.tsx';
 import { Questions } from '../../shared/counting/Questions.tsx';
@@ -24,7 +24,7 @@ export function FrameMode({
   readonly boxLabel: (boxId: string) => string;
   readonly problems: readonly Problem[];
 }) {
-  useKeys(draft, act);
+  useCountKeys(draft, act);
   // The key that was tapped answers at once; the drawings follow in the next frame.
   const drawn = useDeferredValue(draft);
   const go = useCallback((to: number) => act({ do: 'go', to }), [act]);
@@ -68,23 +68,3 @@ const KEYS = (
     undoes, arrows move.
   </Text>
 );
-
-function useKeys(draft: CountDraft, act: Dispatch<CountAction>): void {
-  // In the same breath as the picture: a key that follows at once must not be lost.
-  useLayoutEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      const typing =
-        e.target instanceof HTMLElement &&
-        e.target.closest('input:not([type=radio]), textarea, select, [role=dialog]');
-      if (typing || e.ctrlKey || e.metaKey || e.altKey) return;
-      const onControl = e.target instanceof HTMLElement && e.target.closest('button, a');
-      if (onControl && (e.key === 'Enter' || (e.key.startsWith('Arrow') && onControl.role === 'tab'))) return;
-      const action = actionOfKey(draft, e.key);
-      if (!action) return;
-      e.preventDefault();
-      act(action);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [draft, act]);
-}

@@ -251,7 +251,7 @@ function NucSettings({
         label="Donors"
         value={goal.wholeOfId ?? ''}
         options={[
-          ['', 'keep their stands, and what they need'],
+          ['', 'donors keep their stands'],
           ...colonies.map((c) => [c.id, `${c.name} is broken up whole`] as const),
         ]}
         onChange={(id) => {
