@@ -63,7 +63,8 @@ export default defineConfig({
     host: '127.0.0.1',
     port: 4311,
     strictPort: true,
-    proxy: { '/api': process.env['API_URL'] ?? 'http://127.0.0.1:4310' },
+    // The host stays that of the page: the server compares the two.
+    proxy: { '/api': { target: process.env['API_URL'] ?? 'http://127.0.0.1:4310', changeOrigin: false } },
   },
   build: {
     target: 'es2022',
