@@ -118,6 +118,20 @@ describe('every address of an operation', () => {
     },
   );
 
+  it.each([
+    ['PUT', '/Backup'],
+    ['PUT', '/bundle/'],
+    ['GET', '/ACCESS'],
+    ['GET', '/access/'],
+    ['POST', '/Access/Passes/'],
+    ['DELETE', '/snapshot'],
+    ['PATCH', '/commands'],
+    ['PUT', '/somewhere/new'],
+  ])('%s %s is the owner’s, however it is written', async (method, path) => {
+    expect(roleFor(method, path)).toBe('owner');
+    expect((await ask('worker', method, op(path), method === 'GET' ? undefined : {})).status).toBe(403);
+  });
+
   it('the stream of news is closed to strangers and to members of another', async () => {
     expect((await ask('stranger', 'GET', op('/news'))).status).toBe(401);
     expect((await ask('foreign', 'GET', op('/news'))).status).toBe(404);

@@ -5,14 +5,18 @@ import type { AccessDesk } from './AccessDesk.ts';
 import { personOf } from './identify.ts';
 import { includes, type Role } from './roles.ts';
 
-/** What each address of an operation asks of who comes, by method and the rest of the path; the first that fits. */
+/**
+ * What each address of an operation asks of who comes, by method and the rest of the path; the first that fits. What is not
+ * named here is the owner's.
+ */
 const ASKS: readonly { readonly method: RegExp; readonly path: RegExp; readonly role: Role }[] = [
   { method: /./, path: /^\/access(\/|$)/, role: 'owner' },
   { method: /^PUT$/, path: /^\/(bundle|backup)$/, role: 'owner' },
   { method: /^GET$/, path: /./, role: 'reader' },
   // A plan is a question, and changes nothing.
   { method: /^POST$/, path: /^\/yard-plan$/, role: 'reader' },
-  { method: /./, path: /./, role: 'worker' },
+  { method: /^POST$/, path: /^\/(commands|undo|weather\/\w+)$/, role: 'worker' },
+  { method: /^PUT$/, path: /^\/photos\/[\w-]+$/, role: 'worker' },
 ];
 
 /** What a device or a calendar may do, and nothing else. */
@@ -21,9 +25,13 @@ const DOORS = {
   calendar: { method: /^GET$/, path: /^\/calendar\.ics$/ },
 } as const;
 
+/** The path as routes are matched: in whatever letters, with or without a slash at its end. */
+const plain = (path: string) => path.toLowerCase().replace(/\/+$/, '');
+
 /** The role that an address asks for. */
 export const roleFor = (method: string, path: string): Role =>
-  ASKS.find((a) => a.method.test(method === 'HEAD' ? 'GET' : method) && a.path.test(path))?.role ?? 'owner';
+  ASKS.find((a) => a.method.test(method === 'HEAD' ? 'GET' : method) && a.path.test(plain(path)))?.role ??
+  'owner';
 
 /**
  * Lets through who may. To a stranger an operation is closed; to a member of another it is not there; and what a role does
@@ -37,7 +45,7 @@ export const gate =
     if (!person) throw signedOut();
     if (person.kind === 'device' || person.kind === 'calendar') {
       const door = DOORS[person.kind];
-      if (person.operationId !== op || !door.method.test(req.method) || !door.path.test(req.path))
+      if (person.operationId !== op || !door.method.test(req.method) || !door.path.test(plain(req.path)))
         throw unknownOperation(op);
       next();
       return;
