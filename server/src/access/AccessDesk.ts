@@ -163,6 +163,13 @@ export class AccessDesk {
     }
   }
 
+  /** Whether somebody who came in may look into an operation still: a stream outlasts the sign-in that opened it. */
+  async mayStillLook(person: Person, operationId: string): Promise<boolean> {
+    if (person.kind === 'machine') return true;
+    const there = await this.orm.em.fork().count(PassEntity, { id: person.passId });
+    return there > 0 && (await this.roleIn(person, operationId)) !== null;
+  }
+
   /** Whether an account may do everything in an operation at least. */
   async isOwnerSomewhere(accountId: string): Promise<boolean> {
     return (await this.orm.em.fork().count(MemberEntity, { accountId, role: 'owner' })) > 0;

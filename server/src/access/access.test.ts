@@ -3,6 +3,7 @@ import { newOperation } from '@incremen/core/records';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { OperationStore } from '../operations/OperationStore.ts';
 import { TestServer } from '../testing/testServer.ts';
+import { AccessDesk } from './AccessDesk.ts';
 import { COOKIE } from './identify.ts';
 import { hashPassword, isPassword } from './passwords.ts';
 import { roleFor } from './gate.ts';
@@ -272,6 +273,19 @@ describe('invitations, codes and tokens', () => {
     const his = passes.find((p) => p.kind === 'helping' && p.label === 'Bo');
     expect((await ask('owner', 'DELETE', op(`/access/passes/${his?.id}`))).status).toBe(204);
     expect((await ask('helper', 'GET', op('/snapshot'))).status).toBe(401);
+  });
+
+  it('who is shut out may not listen on', async () => {
+    const desk = new AccessDesk(server.orm);
+    const { secret, id } = await desk.helperCode(server.op, 'Sunday');
+    const { secret: session } = await desk.help(secret, 'Cy');
+    const person = await desk.whoIs(session);
+    if (person?.kind !== 'helper') throw new Error('a helper was let in');
+    expect(await desk.mayStillLook(person, server.op)).toBe(true);
+    expect(await desk.mayStillLook(person, other)).toBe(false);
+    await desk.signOut(person, false);
+    expect(await desk.mayStillLook(person, server.op)).toBe(false);
+    await desk.revoke(server.op, id);
   });
 
   it('a device sends weather and nothing else; a calendar is read and nothing else; revoked, neither comes in', async () => {

@@ -1,6 +1,6 @@
 import { EventEmitter } from 'node:events';
 import type { News } from '@incremen/contract';
-import type { RequestHandler } from 'express';
+import type { RequestHandler, Response } from 'express';
 import { z } from 'zod';
 import { parseRequest } from '../problems/errorHandler.ts';
 import type { OperationStore } from './OperationStore.ts';
@@ -25,8 +25,16 @@ export class Newsroom {
   }
 }
 
-/** A stream of what changes in an operation, as server-sent events (WHATWG HTML, 9.2). */
-export function newsStream(store: OperationStore): RequestHandler {
+/**
+ * A stream of what changes in an operation, as server-sent events (WHATWG HTML, 9.2).
+ *
+ * @param mayStill - asked at every heartbeat: whoever was shut out meanwhile is sent away
+ */
+export function newsStream(
+  store: OperationStore,
+  mayStill: (res: Response, op: string) => Promise<boolean>,
+  heartbeatMs = HEARTBEAT_MS,
+): RequestHandler {
   return async (req, res) => {
     const op = parseRequest(
       z.uuid({ error: 'The address must hold the id of an operation.' }),
@@ -47,7 +55,12 @@ export function newsStream(store: OperationStore): RequestHandler {
     // Whoever was away learns at once whether anything was missed.
     say({ entryId: null, revision, changes: null });
     const stop = store.news.listen(op, say);
-    const beat = setInterval(() => res.write(': still here\n\n'), HEARTBEAT_MS);
+    const beat = setInterval(() => {
+      // Who was shut out meanwhile hears nothing more.
+      void mayStill(res, op)
+        .catch(() => true)
+        .then((may) => (may ? res.write(': still here\n\n') : res.end()));
+    }, heartbeatMs);
     req.on('close', () => {
       stop();
       clearInterval(beat);

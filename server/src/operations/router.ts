@@ -67,7 +67,13 @@ export function operationsRouter(store: OperationStore, desk: AccessDesk): Route
     res.json(await store.journal(opOf(req.params), before));
   });
 
-  router.get('/:op/news', newsStream(store));
+  router.get(
+    '/:op/news',
+    newsStream(store, async (res, op) => {
+      const person = personOf(res);
+      return person !== null && desk.mayStillLook(person, op);
+    }),
+  );
 
   return router;
 }
