@@ -21,8 +21,21 @@ test('a finger that rests takes a frame up and carries it into another hive', as
     if (!box) throw new Error('not on the page');
     return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
   };
-  const from = await at(frame);
-  const to = await at(nuc);
+  /** Where something lies once the page has stopped moving under it. */
+  const still = async (place: typeof nuc) => {
+    let was = await at(place);
+    await expect
+      .poll(async () => {
+        const now = await at(place);
+        const moved = Math.abs(now.x - was.x) + Math.abs(now.y - was.y);
+        was = now;
+        return moved;
+      })
+      .toBe(0);
+    return was;
+  };
+  const from = await still(frame);
+  const to = await still(nuc);
   const touch = await page.context().newCDPSession(page);
   const send = (type: 'touchStart' | 'touchMove' | 'touchEnd', points: { x: number; y: number }[]) =>
     touch.send('Input.dispatchTouchEvent', { type, touchPoints: points });
