@@ -39,6 +39,7 @@ export {
 } from './bodies/evidence.ts';
 export { evidenceOfCount, filledByFrames } from './bodies/evidenceOfCount.ts';
 export { followUpTopic, type FollowUpTopic } from './bodies/followUpTopic.ts';
+export { blanksInWords } from './blanksInWords.ts';
 export { kindInWords } from './kindInWords.ts';
 export {
   CELL_FATES,

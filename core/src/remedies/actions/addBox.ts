@@ -1,4 +1,5 @@
 import {
+  blanksInWords,
   boxesOfColony,
   combSlots,
   framesInStore,
@@ -104,7 +105,7 @@ export function addBox(facts: UnitFacts, choice: ActionChoice, newId: () => stri
             {
               kind: 'fill' as const,
               units: [colony.id],
-              text: `Fill the new box from the store: ${inWords(filled.map((f) => f.frame))}`,
+              text: `Fill the new box from the store: ${blanksInWords(filled.map((f) => f.frame))}`,
               detail: `Slots ${filled.map((f) => f.slot).join(', ')}.${where === 'top' ? ' One comb fewer than it holds, evenly apart.' : ' Drawn comb over the brood.'}`,
               frameIds: filled.map((f) => f.frame.id),
             },
@@ -226,9 +227,3 @@ const back = (name: string, boxes: number): StepDraft => ({
   text: `Set ${boxes === 1 ? `the box of ${name}` : `the boxes of ${name}`} back on the new one, in their order`,
   detail: 'Straight down, little smoke at the edges.',
 });
-
-function inWords(frames: readonly Frame[]): string {
-  const drawn = frames.filter((f) => f.blank === 'drawn').length;
-  const rest = frames.length - drawn;
-  return [...(drawn > 0 ? [`${drawn} drawn`] : []), ...(rest > 0 ? [`${rest} foundation`] : [])].join(', ');
-}

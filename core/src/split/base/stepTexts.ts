@@ -1,4 +1,5 @@
 import { CONTENT_CLASSES, CONTENT_NAMES, shareOf } from '../../comb/index.ts';
+import { blanksInWords } from '../../records/index.ts';
 import type { PlanFrame } from './measure.ts';
 import type { PartKey, PlannedMove, StepText } from './method.ts';
 
@@ -22,16 +23,11 @@ const partKey = (part: 0 | 1): PartKey => (part === 0 ? 'stay' : 'new');
 export function fillSteps(moves: readonly PlannedMove[], name: string): StepText[] {
   const filled = moves.filter((m) => m.frame === null);
   if (filled.length === 0) return [];
-  const count = (blank: 'drawn' | 'foundation') => filled.filter((m) => m.blank === blank).length;
-  const parts = [
-    ...(count('drawn') > 0 ? [`${count('drawn')} drawn`] : []),
-    ...(count('foundation') > 0 ? [`${count('foundation')} foundation`] : []),
-  ];
   return [
     {
       kind: 'fill',
       units: [...new Set(filled.map((m) => partKey(m.toPart)))],
-      text: `Fill ${name} from the store: ${parts.join(', ')}`,
+      text: `Fill ${name} from the store: ${blanksInWords(filled)}`,
       detail: filled.map((m) => m.toLabel).join('; '),
       frameIds: filled.map((m) => m.frameId),
     },

@@ -1,6 +1,6 @@
 import { capital, listInWords } from '../../basics/index.ts';
 import { workHive, type HiveEvent } from '../../handling/index.ts';
-import { STORE_KEY, type StepDraft } from '../../records/index.ts';
+import { blanksInWords, STORE_KEY, type StepDraft } from '../../records/index.ts';
 import { boxWeightKg, inWords, pushTogether, setAside, setBack, setDown } from '../../split/index.ts';
 import {
   STORE,
@@ -260,13 +260,13 @@ function wordsAt(problem: YardProblem, unit: YardUnit, nameOf: NameOf) {
 
 /** One step for the combs of the store that go into a box or a unit. @param name - what is filled */
 export function fillStep(moves: readonly LaidMove[], unit: YardUnit, name: string): StepDraft {
-  const drawn = moves.filter((m) => m.frame.drawn > 0.5).length;
-  const rest = moves.length - drawn;
-  const parts = [...(drawn > 0 ? [`${drawn} drawn`] : []), ...(rest > 0 ? [`${rest} foundation`] : [])];
+  const combs = moves.map((m) => ({
+    blank: m.frame.drawn > 0.5 ? ('drawn' as const) : ('foundation' as const),
+  }));
   return {
     kind: 'fill',
     units: [unit.key],
-    text: `Fill ${name} from the store: ${parts.join(', ')}`,
+    text: `Fill ${name} from the store: ${blanksInWords(combs)}`,
     detail: slotsInWords(moves, unit),
     frameIds: moves.map((m) => m.frame.id),
   };

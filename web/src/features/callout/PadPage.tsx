@@ -1,6 +1,12 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { unitsOfCallOut, type CallOut, type CallOutChange, type CallPlace } from '@incremen/core/records';
-import { callOutLooks, storeFills, type StoreFill } from '@incremen/core/callout';
+import {
+  blanksInWords,
+  unitsOfCallOut,
+  type CallOut,
+  type CallOutChange,
+  type CallPlace,
+} from '@incremen/core/records';
+import { callOutLooks, storeFills } from '@incremen/core/callout';
 import { Crown, Undo2 } from 'lucide-react';
 import { useCallback, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -169,7 +175,7 @@ function Finishing({ callOut, onBack }: { readonly callOut: CallOut; readonly on
           <Text mt={2} color="inkSoft">
             {fills.map(({ key, boxId, frames }) => (
               <span key={`${key}${boxId}`}>
-                {nameOf(key)}: {fillInWords(frames)}.{' '}
+                {nameOf(key)}: {blanksInWords(frames)}.{' '}
               </span>
             ))}
             Beside the brood drawn comb, foundation outside.
@@ -193,10 +199,4 @@ function Finishing({ callOut, onBack }: { readonly callOut: CallOut; readonly on
       />
     </Box>
   );
-}
-
-function fillInWords(frames: StoreFill['frames']): string {
-  const drawn = frames.filter((f) => f.blank === 'drawn').length;
-  const rest = frames.length - drawn;
-  return [...(drawn > 0 ? [`${drawn} drawn`] : []), ...(rest > 0 ? [`${rest} foundation`] : [])].join(', ');
 }
