@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { ROOT } from './dataFolder.ts';
 
 // npm test: every check one after the other, and one line at the end that adds them all up.
@@ -11,6 +11,8 @@ mkdirSync(reports, { recursive: true });
 
 let passed = 0;
 let failed = 0;
+/** What failed, by name: it is said again at the end, where it is found. */
+const faults: string[] = [];
 
 function run(title: string, command: string, args: readonly string[]): boolean {
   console.log(`\n== ${title}`);
@@ -26,24 +28,30 @@ function run(title: string, command: string, args: readonly string[]): boolean {
 function check(title: string, command: string, args: readonly string[]): boolean {
   const ok = run(title, command, args);
   if (ok) passed++;
-  else failed++;
+  else {
+    failed++;
+    faults.push(title);
+  }
   return ok;
 }
 
+/** How a runner went, and what failed in it by name. */
+interface Counted {
+  readonly passed: number;
+  readonly failed: number;
+  readonly names: readonly string[];
+}
+
 /** Adds a runner's own numbers; a runner that fails without a failed test counts as one failure. */
-function tests(
-  title: string,
-  command: string,
-  args: readonly string[],
-  read: () => { passed: number; failed: number },
-): void {
+function tests(title: string, command: string, args: readonly string[], read: () => Counted): void {
   const ok = run(title, command, args);
-  let counted = { passed: 0, failed: 0 };
+  let counted: Counted = { passed: 0, failed: 0, names: [] };
   try {
     counted = read();
   } catch {
-    counted.failed = ok ? 0 : 1;
+    counted = { passed: 0, failed: ok ? 0 : 1, names: [] };
   }
+  if (!ok) faults.push(...(counted.names.length > 0 ? counted.names : [title]));
   passed += counted.passed;
   failed += counted.failed;
   if (!ok && counted.failed === 0) failed++;
@@ -53,8 +61,32 @@ function tests(
   }
 }
 
-const report = (name: string) =>
-  JSON.parse(readFileSync(join(reports, name), 'utf8')) as Record<string, number & Record<string, number>>;
+const reportOf = (name: string): unknown => JSON.parse(readFileSync(join(reports, name), 'utf8'));
+
+interface UnitReport {
+  readonly numPassedTests: number;
+  readonly numFailedTests: number;
+  readonly testResults: readonly {
+    readonly name: string;
+    readonly assertionResults: readonly { readonly status: string; readonly fullName: string }[];
+  }[];
+}
+
+interface BrowserSuite {
+  readonly title: string;
+  readonly specs?: readonly { readonly title: string; readonly ok: boolean }[];
+  readonly suites?: readonly BrowserSuite[];
+}
+
+interface BrowserReport {
+  readonly suites: readonly BrowserSuite[];
+  readonly stats: { readonly expected: number; readonly flaky: number; readonly unexpected: number };
+}
+
+const failedIn = ({ title, specs = [], suites = [] }: BrowserSuite): string[] => [
+  ...specs.filter((s) => !s.ok).map((s) => `${title}: ${s.title}`),
+  ...suites.flatMap(failedIn),
+];
 
 check('Lint', 'oxlint', ['--type-aware']);
 check('Nothing unused', 'knip', []);
@@ -65,8 +97,16 @@ tests(
   'vitest',
   ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(reports, 'unit.json')}`],
   () => {
-    const unit = report('unit.json');
-    return { passed: unit['numPassedTests'] ?? 0, failed: unit['numFailedTests'] ?? 0 };
+    const unit = reportOf('unit.json') as UnitReport;
+    return {
+      passed: unit.numPassedTests,
+      failed: unit.numFailedTests,
+      names: unit.testResults.flatMap((file) =>
+        file.assertionResults
+          .filter((t) => t.status === 'failed')
+          .map((t) => `${relative(ROOT, file.name)}: ${t.fullName}`),
+      ),
+    };
   },
 );
 if (
@@ -74,13 +114,15 @@ if (
 ) {
   check('First load', 'tsx', ['scripts/firstLoad.ts']);
   tests('Browser tests', 'playwright', ['test'], () => {
-    const stats = report('browser.json')['stats'];
+    const { stats, suites } = reportOf('browser.json') as BrowserReport;
     return {
-      passed: (stats?.['expected'] ?? 0) + (stats?.['flaky'] ?? 0),
-      failed: stats?.['unexpected'] ?? 0,
+      passed: stats.expected + stats.flaky,
+      failed: stats.unexpected,
+      names: suites.flatMap(failedIn),
     };
   });
 }
 
+for (const fault of faults) console.log(`failed: ${fault}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exitCode = failed > 0 ? 1 : 0;

@@ -39,6 +39,8 @@ const PROBLEM_STATUS = {
   'beyond-comb': 422,
   'beyond-last-frame': 422,
   'box-too-small': 422,
+  'no-slot-for-drones': 422,
+  'too-weak-for-drones': 422,
   'box-twice': 422,
   'bundle-shape': 422,
   'bundle-unsound': 422,

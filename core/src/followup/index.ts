@@ -1,5 +1,6 @@
 export { type Clash, clashesOf, type Reschedule, reschedulesFor } from './clashes.ts';
 export { datedByLooks } from './datedByLooks.ts';
+export { BEES_FOR_DRONES, cutDroneComb, DRONE_FRAME } from './droneComb.ts';
 export {
   hivedSwarmLooks,
   type LookText,

@@ -146,6 +146,8 @@ const hiveUp = z.strictObject({
   slots: z.int().min(6).max(14),
   /** What goes on its box in the same job: a second one for brood, or a super over an excluder. Left out: nothing. */
   above: z.enum(['brood', 'super']).optional(),
+  /** A frame for drones hangs at the edge of its nest, to be cut out on its day. */
+  droneComb: z.literal(true).optional(),
   importance,
 });
 

@@ -122,6 +122,7 @@ describe('yard methods', () => {
     const looks = yardLooks(
       inTime.problem,
       inTime.seen,
+      { moves: [] },
       (u) => u.key,
       (u) => u.name,
     ).map((l) => l.topic);

@@ -1,4 +1,4 @@
-import { priceOfMove, PRICES } from '../problem/prices.ts';
+import { priceOfMove, priceOfShake, PRICES } from '../problem/prices.ts';
 import { nucsWanted, STORE, type YardProblem } from '../problem/problem.ts';
 
 /**
@@ -23,7 +23,7 @@ function mostWork(problem: YardProblem): number {
     const targets = frame.pinnedTo === null ? frame.mayGoTo : [frame.pinnedTo];
     const moves = targets.map((to) => priceOfMove(problem, frame, to === STORE ? null : (units[to] ?? null)));
     const isShaken = frame.mayShakeFor.length > 0 || frame.shakenAlready !== null;
-    return sum + Math.max(0, ...moves, isShaken ? PRICES.frameShaken : 0);
+    return sum + Math.max(0, ...moves, isShaken ? priceOfShake(frame) : 0);
   }, opening);
 }
 

@@ -1,4 +1,5 @@
 import { capital, listInWords } from '../../basics/index.ts';
+import { DRONE_FRAME } from '../../followup/index.ts';
 import { workHive, type HiveEvent } from '../../handling/index.ts';
 import { blanksInWords, STORE_KEY, type StepDraft } from '../../records/index.ts';
 import { boxWeightKg, inWords, pushTogether, setAside, setBack, setDown } from '../../split/index.ts';
@@ -11,7 +12,7 @@ import {
   type YardProblem,
   type YardUnit,
 } from '../problem/problem.ts';
-import { isHivedUp, type LaidMove, type LaidOut } from './layOutYard.ts';
+import { droneFrameOf, isHivedUp, type LaidMove, type LaidOut } from './layOutYard.ts';
 import { boxOf, labelIn, slotsInWords } from './stepPlaces.ts';
 
 /** Names of the units that are there afterwards, by index: nucs are called what the beekeeper calls them. */
@@ -93,6 +94,7 @@ export function hiveVisit(
   const say = wordsAt(problem, unit, nameOf);
   if (isHivedUp(unit)) {
     const isOut = (m: Move) => m.laid.toUnit !== unit.index;
+    const drones = droneFrameOf(laid, unit.index);
     const stood = { name: unit.name, boxes: unit.standsIn };
     return {
       unit: unit.index,
@@ -131,9 +133,10 @@ export function hiveVisit(
         ...unit.boxes.flatMap((b, storey): StepDraft[] => [
           ...(storey === 0 ? [] : [setOn(b, unit, name)]),
           ...say.fill(
-            own.filter((m) => m.fromUnit === STORE && m.to?.boxId === b.id),
+            own.filter((m) => m.fromUnit === STORE && m.to?.boxId === b.id && m !== drones),
             unit.boxes.length > 1 ? `the ${b.name} of ${name}` : name,
           ),
+          ...(drones?.to?.boxId === b.id ? [hangDrones(drones, drones.to.slot, unit, name)] : []),
         ]),
         close,
       ],
@@ -323,6 +326,14 @@ const hangOver = (
     frameIds: within.map((m) => m.frame.id),
   };
 };
+
+const hangDrones = (move: LaidMove, slot: number, unit: YardUnit, name: string): StepDraft => ({
+  kind: 'fill',
+  units: [unit.key],
+  text: `Hang the drone frame in slot ${slot} of ${name}`,
+  detail: DRONE_FRAME,
+  frameIds: [move.frame.id],
+});
 
 const setOn = (box: UnitBox, unit: YardUnit, name: string): StepDraft => ({
   kind: 'lift',

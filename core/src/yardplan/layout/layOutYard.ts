@@ -4,7 +4,7 @@ import { bothSides } from '../../comb/index.ts';
 import { fitsInto, planFrame, type PlanFrame } from '../../split/index.ts';
 import { stayShares } from '../../rules/index.ts';
 import { fillsUp, hangNest, joinStoreys, type OrderSchool, type ToHang } from '../../nest/index.ts';
-import { kitBoxKey } from '../problem/buildProblem.ts';
+import { getsDroneComb, kitBoxKey } from '../problem/newBoxes.ts';
 import type { Evaluation } from '../search/evaluate.ts';
 import { AT } from '../rules/measures.ts';
 import { STORE, type Assignment, type UnitBox, type YardProblem, type YardUnit } from '../problem/problem.ts';
@@ -31,7 +31,13 @@ export interface LaidMove {
   readonly from: Slot | null;
   readonly toUnit: number;
   readonly to: Slot | null;
+  /** In it a strong unit raises drones, until it is cut out. */
+  readonly forDrones?: true;
 }
+
+/** The drone frame of a unit. */
+export const droneFrameOf = ({ moves }: Pick<LaidOut, 'moves'>, unit: number): LaidMove | undefined =>
+  moves.find((m) => m.toUnit === unit && m.forDrones === true);
 
 /** Where everything hangs when the work is done. */
 export interface LaidOut {
@@ -67,16 +73,16 @@ export function layOutYard(
     units[unit.index] = laid;
     unfilled[unit.index] = gaps;
     emptied.push(...empty);
-    for (const l of fills) {
-      moves.push({
-        frame: l.frame,
-        index: null,
-        fromUnit: STORE,
-        from: null,
-        toUnit: unit.index,
-        to: { boxId: l.boxId, slot: l.slot },
-      });
-    }
+    const filled = fills.map((l): LaidMove => ({
+      frame: l.frame,
+      index: null,
+      fromUnit: STORE,
+      from: null,
+      toUnit: unit.index,
+      to: { boxId: l.boxId, slot: l.slot },
+    }));
+    const drones = getsDroneComb(problem.request, unit.key) ? atEdgeOfNest(laid, unit, filled) : undefined;
+    moves.push(...filled.map((m) => (m === drones ? { ...m, forDrones: true as const } : m)));
   }
   const where = new Map(
     units.flatMap((u) => u.map((l) => [l.frame.id, { boxId: l.boxId, slot: l.slot }] as const)),
@@ -90,6 +96,23 @@ export function layOutYard(
     return [{ frame: f, index: i, fromUnit: f.home, from, toUnit, to }];
   });
   return { units, moves: [...own, ...moves], unfilled, emptied };
+}
+
+/** Of the frames that fill a nest up, the one next to the combs that were there: drones are raised at the edge of the nest. */
+function atEdgeOfNest(
+  laid: readonly LaidFrame[],
+  unit: YardUnit,
+  filled: readonly LaidMove[],
+): LaidMove | undefined {
+  const far = ({ to }: LaidMove) =>
+    Math.min(
+      ...laid
+        .filter((l) => l.boxId === to?.boxId && l.frame.brood >= 0.1)
+        .map((l) => Math.abs(l.slot - (to?.slot ?? 0))),
+    );
+  return filled
+    .filter((m) => unit.boxes.some((b) => b.id === m.to?.boxId && b.role === 'brood'))
+    .toSorted((a, b) => far(a) - far(b) || a.frame.drawn - b.frame.drawn)[0];
 }
 
 /** Nucs are filled first, then what was changed; colonies that nobody opens are left as they are. */

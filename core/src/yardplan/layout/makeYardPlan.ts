@@ -18,9 +18,10 @@ import { ripeCellEmergence } from '../../followup/index.ts';
 import { frameSize } from '../../comb/index.ts';
 import { otherSizeCautions, COMMON_CAUTIONS, droneCautions, liftsInWords } from '../../split/index.ts';
 import { evaluate, ledgerOf, type Evaluation } from '../search/evaluate.ts';
-import { isHivedUp, layOutYard, type LaidOut, type Slot } from './layOutYard.ts';
+import { droneFrameOf, isHivedUp, layOutYard, type LaidOut, type Slot } from './layOutYard.ts';
 import { AT, type Measured } from '../rules/measures.ts';
 import { reasonOfMove, reasonOfShake } from './moveReasons.ts';
+import { getsDroneComb } from '../problem/newBoxes.ts';
 import { STORE, wholeGoal, type Assignment, type YardProblem, type YardUnit } from '../problem/problem.ts';
 import { tidy } from '../rules/unitRule.ts';
 import { yardLooks } from './yardLooks.ts';
@@ -96,7 +97,7 @@ export function makeYardPlan(
       request: problem.request,
       cost: tidy(seen.cost),
       bound: finish.bound === null ? null : tidy(finish.bound),
-      shortfalls: seen.shortfalls.map((s) => s.text),
+      shortfalls: [...seen.shortfalls.map((s) => s.text), ...dronesMissing(problem, laid)],
     },
     countedOn: problem.countedOn,
     units,
@@ -163,7 +164,10 @@ export function makeYardPlan(
         ? ['Transport: strap, ventilate, shade; open every entrance on arrival.']
         : []),
     ],
-    looks: yardLooks(problem, seen, ids.colony, (u) => nameOf(u.index)).map((l) => ({ id: newId(), ...l })),
+    looks: yardLooks(problem, seen, laid, ids.colony, (u) => nameOf(u.index)).map((l) => ({
+      id: newId(),
+      ...l,
+    })),
   };
   const workId = finish.instead?.id ?? newId();
   return {
@@ -234,6 +238,15 @@ const strength = (m: Measured) => ({
   capped: tidy(m[AT.capped] ?? 0),
   stores: tidy(m[AT.stores] ?? 0),
 });
+
+/** The store has no frame for the drones that were wished. */
+const dronesMissing = ({ units, request }: YardProblem, laid: LaidOut): string[] =>
+  units
+    .filter((u) => getsDroneComb(request, u.key) && !droneFrameOf(laid, u.index))
+    .map(
+      (u) =>
+        `${u.name}, drone comb: the store has no frame of its size. Bring one, and hang it in the free slot.`,
+    );
 
 /** Combs go from one colony to another. */
 const between = ({ moves }: LaidOut, { units }: YardProblem): boolean =>

@@ -34,6 +34,8 @@ function whatItDoes(problem: YardProblem, seen: Evaluation, move: LaidMove): str
     return from && hasWish(from, 'room') ? 'Makes room in the nest.' : 'Not needed where it hangs.';
   }
   if (move.index === null) {
+    if (move.forDrones === true)
+      return 'For drones, at the edge of the nest: cut out while it is capped, it takes mites along.';
     return move.frame.drawn > 0.5 ? 'Drawn comb fills the free slot.' : 'Foundation fills the free slot.';
   }
   if (move.fromUnit === move.toUnit) return 'Pushed together: brood beside brood, and no gap for wild comb.';

@@ -4,6 +4,7 @@ import { NEST, withQueen } from '../../testing/nests.ts';
 import { replaySteps } from '../../testing/replaySteps.ts';
 import { TestYard } from '../../testing/builders.ts';
 import { planned, problemOf, requestFor } from '../../testing/yardRequests.ts';
+import { buildProblem } from '../problem/buildProblem.ts';
 import { makeYardPlan } from './makeYardPlan.ts';
 import { boxesOfColony, framesOfColony, readingOf } from '../../records/views.ts';
 import { roleOf, combOf } from '../../nest/nestComb.ts';
@@ -16,11 +17,11 @@ const { capped, open, honey, bread } = NEST;
 const LOWER = [bread(8), open(7, 9), withQueen(open(7, 9)), capped(7, 9), honey(8)];
 const UPPER = [honey(8), capped(7, 9), capped(6, 9), bread(8), honey(7)];
 
-function moved(change: Partial<YardGoalOf<'hiveUp'>>, drawn = 12) {
+function moved(change: Partial<YardGoalOf<'hiveUp'>>, drawn = 12, foundation = 12) {
   const yard = new TestYard();
   const sorrel = yard.hive('Sorrel', [LOWER, UPPER], '2026-05-14', 5);
-  yard.stock('drawn', drawn);
-  yard.stock('foundation', 12);
+  if (drawn > 0) yard.stock('drawn', drawn);
+  if (foundation > 0) yard.stock('foundation', foundation);
   const goal = { id: 'h', kind: 'hiveUp' as const, colonyId: sorrel.id, slots: 10, importance: 2, ...change };
   const problem = problemOf(yard.apiary, requestFor(yard.apiary, [goal]));
   const { plan } = planned(problem);
@@ -48,6 +49,50 @@ function moved(change: Partial<YardGoalOf<'hiveUp'>>, drawn = 12) {
 }
 
 describe('a nuc of two storeys moves', () => {
+  it('into a box of twelve with a drone comb at the edge of its nest, cut out three weeks on', () => {
+    const { before, made, boxes, texts } = moved({ slots: 12, above: 'super', droneComb: true });
+    expect(replaySteps(before, made.work, made.steps)).toEqual([]);
+    expect(boxes[0]?.names).toBe('new U1 L1 L2 L3 L4 U2 U3 U4 L5 U5 new');
+    expect(texts.filter((t) => t.startsWith('Hang the drone frame'))).toHaveLength(1);
+    const look = made.work.body.looks.find((l) => l.topic === 'drone-comb');
+    expect(look?.window).toEqual({ earliest: '2026-06-02', likely: '2026-06-05', latest: '2026-06-07' });
+    // The drone frame is set before the super goes on.
+    expect(texts.findIndex((t) => t.startsWith('Hang the drone'))).toBeLessThan(
+      texts.findIndex((t) => t.startsWith('Excluder and the super')),
+    );
+  });
+
+  it('refuses a drone comb where no slot is left, and says where none of its size is in the store', () => {
+    const sorrel = new TestYard();
+    const nuc = sorrel.hive('Sorrel', [LOWER, UPPER], '2026-05-14', 5);
+    const goal = { id: 'h', kind: 'hiveUp' as const, colonyId: nuc.id, slots: 10, importance: 2 };
+    const built = buildProblem(sorrel.apiary, requestFor(sorrel.apiary, [{ ...goal, droneComb: true }]));
+    expect(built.ok ? '' : built.problems[0]?.code).toBe('no-slot-for-drones');
+    const bare = moved({ slots: 12, droneComb: true }, 0, 0);
+    expect(JSON.stringify(bare.made.work.body.asked)).toContain('the store has no frame of its size');
+    expect(bare.texts.some((t) => t.startsWith('Hang the drone'))).toBe(false);
+  });
+
+  it('raises no drones while it is weak', () => {
+    const yard = new TestYard();
+    const weak = yard.hive(
+      'Sorrel',
+      [[honey(8), capped(3, 3), withQueen(open(3, 4)), bread(4)]],
+      '2026-05-14',
+      5,
+    );
+    const goal = {
+      id: 'h',
+      kind: 'hiveUp' as const,
+      colonyId: weak.id,
+      slots: 10,
+      importance: 2,
+      droneComb: true as const,
+    };
+    const built = buildProblem(yard.apiary, requestFor(yard.apiary, [goal]));
+    expect(built.ok ? [] : built.problems.map((p) => p.code)).toEqual(['too-weak-for-drones']);
+  });
+
   it('into one box of ten: the brood of both in the middle, bread next, honey to the walls', () => {
     const { before, made, boxes, texts } = moved({});
     expect(boxes).toHaveLength(1);

@@ -1,7 +1,7 @@
-import { beesStay, emptyStand, newUnitLooks } from '../../followup/index.ts';
+import { beesStay, cutDroneComb, emptyStand, newUnitLooks } from '../../followup/index.ts';
 import { windowAfter } from '../../basics/index.ts';
 import type { Evaluation } from '../search/evaluate.ts';
-import { isHivedUp } from './layOutYard.ts';
+import { droneFrameOf, isHivedUp, type LaidOut } from './layOutYard.ts';
 import { AT } from '../rules/measures.ts';
 import { wholeGoal, type YardProblem, type YardUnit } from '../problem/problem.ts';
 import type { WorkLook } from '../../records/index.ts';
@@ -13,6 +13,7 @@ type LookDraft = Omit<WorkLook, 'id'>;
 export function yardLooks(
   problem: YardProblem,
   seen: Evaluation,
+  laid: Pick<LaidOut, 'moves'>,
   colonyIdOf: (unit: YardUnit) => string,
   nameOf: (unit: YardUnit) => string,
 ): LookDraft[] {
@@ -62,7 +63,9 @@ export function yardLooks(
     }
     const wished = u.rules.some((r) => !r.hard);
     if (isHivedUp(u)) {
+      const drones = droneFrameOf(laid, u.index)?.to;
       return [
+        ...(drones ? [{ colonyIds: ids, anchor: 'work' as const, ...cutDroneComb(day, drones.slot) }] : []),
         look(
           'rhythm',
           windowAfter(day, 6, 7, 9),

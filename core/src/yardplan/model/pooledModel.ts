@@ -2,7 +2,7 @@ import { floatAt, numberAt } from '../../basics/index.ts';
 import { stayShares } from '../../rules/index.ts';
 import { broughtBy, effectsOfPlace, effectsOfShake, type Effect } from '../problem/effects.ts';
 import { AT, noMeasures, type Measured } from '../rules/measures.ts';
-import { PRICES, priceOfMove } from '../problem/prices.ts';
+import { PRICES, priceOfMove, priceOfShake } from '../problem/prices.ts';
 import { alikeNucs, STORE, type YardFrame, type YardProblem, type YardUnit } from '../problem/problem.ts';
 import { INFINITE, LinearModel } from './linearModel.ts';
 import type { YardPlanRequest } from '../../records/index.ts';
@@ -116,7 +116,7 @@ export function pooledModel(
     rows.addConstant(base);
     if (f.shakenAlready !== null) {
       rows.addConstant(effectsOfShake(f, f.shakenAlready, units, shares));
-      model.offset += PRICES.frameShaken;
+      model.offset += priceOfShake(f);
       for (const u of [f.home, f.shakenAlready]) {
         const z = opened[u] ?? -1;
         if (z >= 0) model.setBounds(z, 1, 1);
@@ -144,7 +144,7 @@ export function pooledModel(
       if (unit?.kind === 'colony') given.add(f, to, column);
     }
     for (const to of targets(f.mayShakeFor, poolOf)) {
-      const column = model.column(PRICES.frameShaken, 0, 1, true);
+      const column = model.column(priceOfShake(f), 0, 1, true);
       model.add(one, column, 1);
       const effects = effectsOfShake(f, to, units, shares);
       addEffects(column, effects, []);

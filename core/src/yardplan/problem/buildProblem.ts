@@ -1,10 +1,4 @@
-import {
-  operationOf,
-  type Apiary,
-  framesInStore,
-  type YardGoalOf,
-  type YardPlanRequest,
-} from '../../records/index.ts';
+import { operationOf, type Apiary, framesInStore, type YardPlanRequest } from '../../records/index.ts';
 import { beesAhead, winterFloorKg } from '../../forecast/index.ts';
 import { bothSides, type FrameSizeId, honeyKgPerFrame } from '../../comb/index.ts';
 import { fitsInto, planFrame, type PlanFrame } from '../../split/index.ts';
@@ -15,6 +9,14 @@ import { prepareAll, type Prepared } from './prepareColonies.ts';
 import { linkFrames } from './linkFrames.ts';
 import { wishesOf, type GoalContext, type GoalUnit } from '../rules/goalRules.ts';
 import { AT, MEASURE_COUNT, noMeasures, type Measured } from '../rules/measures.ts';
+import {
+  brokenUpWhole,
+  getsDroneComb,
+  kitBoxKey,
+  newBoxes,
+  newBoxSlots,
+  tooWeakForDrones,
+} from './newBoxes.ts';
 import { nucCandidates, recipeOf } from './nucCandidates.ts';
 import { problemsOfRequest } from './requestProblems.ts';
 import {
@@ -86,7 +88,7 @@ export function buildProblem(apiary: Apiary, request: YardPlanRequest): Result<Y
                 rules,
                 request,
                 own,
-                u.slots,
+                u.slots - Number(getsDroneComb(request, u.key)),
                 winterStoresOf(apiary, request, u.key, own, operation.referenceSize),
               )),
           ...request.goals.flatMap((g) => wishesOf(g, about, context)),
@@ -99,6 +101,8 @@ export function buildProblem(apiary: Apiary, request: YardPlanRequest): Result<Y
       rules: nucRules(n.key, rules, request, n.recipe),
     })),
   ];
+  const drones = tooWeakForDrones(request, units);
+  if (drones.length > 0) return failure(...drones);
   const store = storeFrames(apiary, units, frames.length, operation.referenceSize, rules);
   const all = linkFrames([...frames, ...store], units, request);
   if (!all.ok) return all;
@@ -136,10 +140,6 @@ function winterStoresOf(
   return kg === null ? null : kg / honeyKgPerFrame(reference).likely;
 }
 
-/** The key of the box that a nuc is hived into, and of the one that goes on it. */
-export const kitBoxKey = (unitKey: string) => `kit:${unitKey}`;
-const aboveBoxKey = (unitKey: string) => `kit-above:${unitKey}`;
-
 function colonyUnit(
   p: Prepared,
   index: number,
@@ -168,45 +168,6 @@ function colonyUnit(
   };
 }
 
-/** The boxes that a colony moves into, bottom first. */
-function newBoxes(p: Prepared, request: YardPlanRequest, slots: number, excluderBelow: boolean): UnitBox[] {
-  const box = { sizeId: p.sizeId, slots, ownSlots: Array.from({ length: slots }, (_, i) => i + 1) };
-  const above = request.goals.find((g) => g.kind === 'hiveUp' && g.colonyId === p.colony.id);
-  const on = above?.kind === 'hiveUp' ? above.above : undefined;
-  return [
-    {
-      ...box,
-      id: kitBoxKey(p.colony.id),
-      name: on === 'brood' ? 'lower box' : 'box',
-      role: 'brood',
-      excluderBelow,
-    },
-    ...(on === undefined
-      ? []
-      : [
-          {
-            ...box,
-            id: aboveBoxKey(p.colony.id),
-            name: on === 'brood' ? 'upper box' : 'super',
-            role: on,
-            excluderBelow: on === 'super',
-          },
-        ]),
-  ];
-}
-
-/** The goal for which a colony is broken up whole; null where it keeps its stand. */
-const brokenUpWhole = ({ goals }: YardPlanRequest, colonyId: string): YardGoalOf<'makeNucs'> | null =>
-  (goals.find((g) => g.kind === 'makeNucs' && g.wholeOfId === colonyId) as YardGoalOf<'makeNucs'> | null) ??
-  null;
-
-/** Slots of the one box into which a colony is moved; null where it keeps its own. */
-function newBoxSlots(request: YardPlanRequest, colonyId: string): number | null {
-  const hiveUp = request.goals.find((g) => g.kind === 'hiveUp' && g.colonyId === colonyId);
-  if (hiveUp?.kind === 'hiveUp') return hiveUp.slots;
-  return brokenUpWhole(request, colonyId)?.recipe.slots ?? null;
-}
-
 type Unlinked = Omit<YardFrame, 'mayGoTo' | 'mayShakeFor' | 'pinnedTo' | 'shakenAlready'>;
 
 function framesOf(
@@ -225,10 +186,17 @@ function framesOf(
       index: index++,
       home,
       fromBrood: slotsFromBrood(f, p.frames),
+      boxesAbove: hived ? 0 : boxesOn(f.boxId, p.boxes),
       counted: fitsInto(f, unit.sizeId) && (hived || counts.has(f.boxId)),
       blank: 'drawn',
     }));
   });
+}
+
+/** How many boxes, supers among them, stand on one of them; none where it is not among them. */
+function boxesOn(boxId: string, boxes: readonly UnitBox[]): number {
+  const at = boxes.findIndex((b) => b.id === boxId);
+  return at < 0 ? 0 : boxes.length - 1 - at;
 }
 
 /** A comb with so much brood is part of the nest. */
@@ -315,6 +283,7 @@ function storeFrames(
       index: from + i,
       home: STORE,
       fromBrood: 0,
+      boxesAbove: 0,
       counted: true,
       blank: f.blank,
     }));

@@ -13,6 +13,8 @@ export const PRICES = {
   combCarried: 1,
   combFromStore: 0.3,
   frameShaken: 1.5,
+  /** Of combs as good the one whose box need not be uncovered first. */
+  boxOnTop: 0.1,
 } as const;
 
 /** What it costs that a frame ends in a unit (or the store) other than its home. */
@@ -20,25 +22,26 @@ export function priceOfMove(problem: YardProblem, frame: YardFrame, to: YardUnit
   // Room to lay is drawn comb; foundation is drawn first, if at all.
   if (frame.home === STORE) return PRICES.combFromStore + (frame.blank === 'foundation' ? 0.2 : 0);
   const giver = problem.units[frame.home] as YardUnit;
-  if (!to) return PRICES.combCarried + barsNobody(frame, giver);
+  const carried = PRICES.combCarried + PRICES.boxOnTop * frame.boxesAbove;
+  if (!to) return carried + barsNobody(frame, giver);
   // Of two that can give, the stronger gives.
   const strain = 0.6 * frame.brood * (1 - strengthOf(giver, problem));
   if (to.kind === 'colony') {
     // Open brood is a burden to a colony short of nurses; capped brood becomes bees.
     return (
-      PRICES.combCarried +
-      barsNobody(frame, giver) +
-      strain +
-      0.8 * (frame.open + frame.eggs) +
-      0.3 * lateShare(frame)
+      carried + barsNobody(frame, giver) + strain + 0.8 * (frame.open + frame.eggs) + 0.3 * lateShare(frame)
     );
   }
   const receivesQueen = to.recipe?.queen === 'cell' || to.recipe?.queen === 'mated';
   // Eggs beside a queen that is given, or a cell, are what rivals are raised from; a part that raises its own gets those
   // that its rule asks for, and no more. Young brood is to be fed for nine days.
   const young = 0.3 * frame.open + (receivesQueen ? 0.8 : 0.3) * frame.eggs;
-  return PRICES.combCarried + strain + 2 * droneOf(frame) + young + 0.3 * lateShare(frame);
+  return carried + strain + 2 * droneOf(frame) + young + 0.3 * lateShare(frame);
 }
+
+/** What it costs that the bees of a frame are shaken out. */
+export const priceOfShake = ({ boxesAbove }: YardFrame): number =>
+  PRICES.frameShaken + PRICES.boxOnTop * boxesAbove;
 
 /** A colony with so much of its room full of honey is short of room to lay, or will be. */
 const HEAVY = 0.5;

@@ -55,6 +55,8 @@ export interface YardFrame extends PlanFrame {
   readonly home: number;
   /** Slots from the nearest comb of brood in its box: 1 beside it, 0 for brood itself, and where there is none. */
   readonly fromBrood: number;
+  /** Boxes that stand on its own and are lifted off to reach it; 0 in a hive that is taken down whole in any case. */
+  readonly boxesAbove: number;
   /** It hangs in a brood box of its unit's size, so that it takes one of the slots that are counted. */
   readonly counted: boolean;
   readonly blank: 'drawn' | 'foundation';

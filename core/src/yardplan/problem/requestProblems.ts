@@ -110,6 +110,16 @@ function problemsOfGoal(apiary: Apiary, request: YardPlanRequest, goal: YardGoal
       const colony = apiary.colony[goal.colonyId];
       const frames = colony ? framesOfColony(apiary, colony).length : 0;
       const room = goal.above === 'brood' ? 2 * goal.slots : goal.slots;
+      if (goal.droneComb === true && frames === room) {
+        return [
+          problem(
+            'no-slot-for-drones',
+            [...path, 'droneComb'],
+            `${colony?.name} has ${frames} frames: its new box has no slot left for a drone comb.`,
+            'Choose a box of more frames, a second box for brood, or leave the drone comb out.',
+          ),
+        ];
+      }
       return frames > room
         ? [
             problem(

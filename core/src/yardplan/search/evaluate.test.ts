@@ -4,7 +4,7 @@ import { NEST, STRONG_BOX, WEAK_BOX } from '../../testing/nests.ts';
 import { fiveFrames, nucs, problemOf, requestFor } from '../../testing/yardRequests.ts';
 import { evaluate, ledgerOf } from './evaluate.ts';
 import { AT } from '../rules/measures.ts';
-import { PRICES, priceOfMove } from '../problem/prices.ts';
+import { PRICES, priceOfMove, priceOfShake } from '../problem/prices.ts';
 import { nothingMoved, STORE, type Assignment, type YardProblem } from '../problem/problem.ts';
 import type { YardGoal, YardPlanRequest } from '../../records/bodies/request.ts';
 
@@ -140,7 +140,16 @@ describe('what a move costs', () => {
     expect(priceOfMove(p, capped, weak)).toBeLessThan(priceOfMove(p, open, weak));
     const asWeak = { ...capped, home: at(p, 'Weak') };
     expect(priceOfMove(p, capped, weak)).toBeLessThan(priceOfMove(p, asWeak, p.units[at(p, 'Strong')]!));
-    expect(priceOfMove(p, capped, null)).toBe(PRICES.combCarried);
+    expect(priceOfMove(p, { ...capped, boxesAbove: 0 }, null)).toBe(PRICES.combCarried);
+  });
+
+  it('is less for the comb whose box stands on top, to carry and to shake', () => {
+    const p = problem([]);
+    const weak = p.units[at(p, 'Weak')]!;
+    const comb = p.frames.find((f) => f.home === at(p, 'Strong') && !f.hasQueen)!;
+    const [top, below] = [0, 1].map((boxesAbove) => ({ ...comb, boxesAbove }));
+    expect(priceOfMove(p, top!, weak)).toBeLessThan(priceOfMove(p, below!, weak));
+    expect(priceOfShake(top!)).toBeLessThan(priceOfShake(below!));
   });
 
   it('keeps eggs away from a nuc that is given a cell, and drone comb from any', () => {

@@ -3,7 +3,7 @@ import type { RuleLine } from '../../records/index.ts';
 import { stayShares } from '../../rules/index.ts';
 import { effectsOfPlace, effectsOfShake } from '../problem/effects.ts';
 import { AT, MEASURE_COUNT, noMeasures, type Measured } from '../rules/measures.ts';
-import { PRICES, priceOfMove } from '../problem/prices.ts';
+import { PRICES, priceOfMove, priceOfShake } from '../problem/prices.ts';
 import { STORE, type Assignment, type YardProblem, type YardUnit } from '../problem/problem.ts';
 import { lineOf, missingOf, noticedOf, tidy, type UnitRule } from '../rules/unitRule.ts';
 
@@ -57,7 +57,7 @@ export function evaluate(problem: YardProblem, plan: Assignment): Evaluation {
       else combsCarried++;
     }
     if (plan.shakenFor[i] !== null) {
-      work += PRICES.frameShaken;
+      work += priceOfShake(f);
       framesShaken++;
     }
   });

@@ -2,7 +2,7 @@ import { byteAt, floatAt, intAt, numberAt } from '../../basics/index.ts';
 import { stayShares } from '../../rules/index.ts';
 import { effectsOfPlace, effectsOfShake, type Effect } from '../problem/effects.ts';
 import { AT, MEASURE_COUNT } from '../rules/measures.ts';
-import { PRICES, priceOfMove } from '../problem/prices.ts';
+import { PRICES, priceOfMove, priceOfShake } from '../problem/prices.ts';
 import { STORE, type Assignment, type YardProblem } from '../problem/problem.ts';
 import { NOISE } from '../rules/unitRule.ts';
 
@@ -210,7 +210,7 @@ export class YardState {
     if (!ready) {
       const f = this.problem.frames[frame] as YardProblem['frames'][number];
       const shares = stayShares(this.problem.rules);
-      ready = readyOf(effectsOfShake(f, unit, this.problem.units, shares), PRICES.frameShaken);
+      ready = readyOf(effectsOfShake(f, unit, this.problem.units, shares), priceOfShake(f));
       ways[unit] = ready;
     }
     this.add(ready, sign);

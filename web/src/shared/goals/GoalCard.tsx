@@ -208,6 +208,18 @@ function Settings({
               onChange(above === '' ? rest : { ...rest, above: above as 'brood' });
             }}
           />
+          <Select
+            label="For drones"
+            value={goal.droneComb === true ? 'comb' : ''}
+            options={[
+              ['', 'no comb'],
+              ['comb', 'a drone comb at the edge of the nest'],
+            ]}
+            onChange={(comb) => {
+              const { droneComb: _before, ...rest } = goal;
+              onChange(comb === '' ? rest : { ...rest, droneComb: true });
+            }}
+          />
         </>
       );
   }

@@ -111,7 +111,7 @@ function wordsOf(goal: YardGoal, apiary: Apiary, units: Operation['units']): str
     case 'unite':
       return `unite ${name(goal.fromId)} into ${name(goal.intoId)}`;
     case 'hiveUp':
-      return `hive up ${name(goal.colonyId)}`;
+      return `hive up ${name(goal.colonyId)}${goal.droneComb ? ', with a drone comb' : ''}`;
   }
 }
 
