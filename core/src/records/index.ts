@@ -1,3 +1,4 @@
+export { cellsCutBy } from './cellsCutBy.ts';
 export { ACTION_IDS, BOX_ACTIONS, type BoxAction, type ActionId } from './bodies/actionId.ts';
 export { sourcesOf, type Sources } from './bodies/sourcesOf.ts';
 export type {

@@ -39,7 +39,7 @@ describe('how many nucs on a day', () => {
       seen.push(long.nucs - short.nucs);
     }
     expect(Math.max(...seen)).toBeGreaterThan(0);
-  }, 60_000);
+  });
 
   it('is none where nothing is known of the yard', async () => {
     const request = { ...requestFor(apiary, []), yardIds: ['00000000-0000-4000-8000-000000000000'] };
@@ -58,7 +58,7 @@ describe('a plan of all nucs', () => {
     const found = planOfAll(problem, solver);
     assert(found);
     expect(evaluate(problem, found.plan)).toMatchObject({ broken: [], nucsMade: 6 });
-  }, 60_000);
+  });
 });
 
 describe('the first day on which all can be made', () => {
@@ -74,5 +74,5 @@ describe('the first day on which all can be made', () => {
     );
     expect(first?.days ?? Infinity).toBeLessThanOrEqual(enough[0] ?? Infinity);
     expect(first === null || first.day === addDays(today, first.days)).toBe(true);
-  }, 60_000);
+  });
 });

@@ -39,4 +39,4 @@ it('a database that is killed is noticed and told of; started again at its addre
   await orm.close(true);
   await second.stop();
   rmSync(folder, { recursive: true, force: true });
-}, 60_000);
+});

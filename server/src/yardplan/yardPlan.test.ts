@@ -58,7 +58,7 @@ describe('a plan worked out by the server', () => {
       .filter((u) => u.state === 'new')
       .map((u) => Number(u.key.split('/').at(-1)));
     expect(keys).toEqual(keys.map((_, n) => n + 1));
-  }, 90_000);
+  });
 
   it('is refused with the place and the remedy when it cannot be', async () => {
     const asked = await question(1);

@@ -8,6 +8,7 @@ import {
   type Work,
   type WorkEffect,
 } from '../../records/index.ts';
+import { cutCells } from './cutCells.ts';
 import type { Draft } from './draft.ts';
 import { dropLooks } from './droppingLooks.ts';
 import { endOf } from './endOf.ts';
@@ -47,6 +48,7 @@ const OF_THE_HIVE = [
   'excluder-out',
   'box-to-super',
   'queen-off-comb',
+  'cells-cut',
   'new-stand',
 ] as const;
 type OfTheHive = Extract<WorkEffect, { readonly kind: (typeof OF_THE_HIVE)[number] }>;
@@ -114,6 +116,7 @@ export function carryOutStandsAndEnds(draft: Draft, work: Work, day: Day, path: 
     if (effect.kind === 'stands-swapped') swap(draft, effect.colonyIds, path);
     if (effect.kind === 'box-to-super') turnIntoSuper(draft, effect, path);
     if (effect.kind === 'queen-off-comb') leaveComb(draft, effect, path);
+    if (effect.kind === 'cells-cut') cutCells(draft, effect, day, path);
     if (effect.kind === 'new-stand') setOnNewStand(draft, effect, path);
     if (effect.kind === 'unit-ends') endUnit(draft, effect.colonyId, day, path);
   }

@@ -49,6 +49,17 @@ export const workEffect = z.discriminatedUnion('kind', [
     frameId: recordId,
     readingId: recordId,
   }),
+  /**
+   * Queen cells of a comb are cut out: all live ones, those that are capped, or all but the best. The identifier is that of
+   * the comb's reading without them.
+   */
+  z.strictObject({
+    kind: z.literal('cells-cut'),
+    colonyId: recordId,
+    frameId: recordId,
+    readingId: recordId,
+    what: z.enum(['all', 'capped', 'all-but-best']),
+  }),
   /** Every excluder of its hive is taken off. */
   z.strictObject({ kind: z.literal('excluder-out'), colonyId: recordId }),
   /** The unit is no more: shaken out, or closed. */

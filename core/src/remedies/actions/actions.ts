@@ -47,9 +47,9 @@ export function planAction(
     case 'give-queen':
       return giveQueen(facts, choice, newId);
     case 'cut-early-cells':
-      return cutCells(facts, true);
+      return cutCells(facts, true, newId);
     case 'cut-cells':
-      return cutCells(facts, false);
+      return cutCells(facts, false, newId);
     case 'shake-out':
       return shakeOut(facts, all);
     case 'shake-out-part':

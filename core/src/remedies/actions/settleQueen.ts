@@ -1,4 +1,5 @@
-import { queenOf, type StepDraft } from '../../records/index.ts';
+import { hasLiveCell } from '../../comb/index.ts';
+import { queenOf, readingOf, type StepDraft } from '../../records/index.ts';
 import { yearOf, windowAfter } from '../../basics/index.ts';
 import { newUnitLooks, ripeCellEmergence } from '../../followup/index.ts';
 import type { UnitFacts } from '../unit/unitFacts.ts';
@@ -112,34 +113,48 @@ export function giveCell(facts: UnitFacts): ActionPlan {
 }
 
 /** Cells are gone through: those capped too early on day 3, or all but one on days 7 to 9. */
-export function cutCells(facts: UnitFacts, early: boolean): ActionPlan {
-  const { colony, day, unit } = facts;
-  const steps: StepDraft[] = early
-    ? [
-        {
-          kind: 'check',
-          text: 'Break every cell that is capped; leave the open ones',
-          detail:
-            'Capped by day 3 or 4 they came from larvae two days old or more: small queens that emerge first.',
-        },
-      ]
-    : [
-        {
-          kind: 'check',
-          text: 'Look at the chosen cell first: capped, smooth, whole',
-          detail: 'Open, dry or chewed: stop here and keep the best of the others.',
-        },
-        {
-          kind: 'check',
-          text: 'Shake and cut comb by comb, all but the chosen comb',
-          detail:
-            'Its comb is never shaken: part its bees with a finger. Every other cell goes, small ones in corners too. No more can be made now.',
-        },
-      ];
+export function cutCells(facts: UnitFacts, early: boolean, newId: () => string): ActionPlan {
+  const { colony, day, unit, frames } = facts;
+  const onCombs = frames.filter((f) => hasLiveCell(readingOf(f)));
+  const best = onCombs.find((f) => f.reading?.body.cells.some((c) => c.kind === 'capped')) ?? onCombs[0];
+  // Beside a queen that was given no cell is left; of a part that raises its own the best one is.
+  const raises = colony.separation !== null;
+  const steps: StepDraft[] =
+    !early && !raises
+      ? [{ ...cellsOff(colony.name), task: 'cut-cells' }]
+      : early
+        ? [
+            {
+              kind: 'check',
+              text: 'Break every cell that is capped; leave the open ones',
+              detail:
+                'Capped by day 3 or 4 they came from larvae two days old or more: small queens that emerge first.',
+            },
+          ]
+        : [
+            {
+              kind: 'check',
+              text: 'Look at the chosen cell first: capped, smooth, whole',
+              detail: 'Open, dry or chewed: stop here and keep the best of the others.',
+            },
+            {
+              kind: 'check',
+              text: 'Shake and cut comb by comb, all but the chosen comb',
+              detail:
+                'Its comb is never shaken: part its bees with a finger. Every other cell goes, small ones in corners too. No more can be made now.',
+            },
+          ];
   return {
     ...EMPTY_PLAN,
     name: early ? `early cells of ${colony.name}` : `surplus cells of ${colony.name}`,
     units: [{ facts, after: unit }],
+    effects: onCombs.map((f) => ({
+      kind: 'cells-cut',
+      colonyId: colony.id,
+      frameId: f.frame.id,
+      readingId: newId(),
+      what: early ? 'capped' : f === best && raises ? 'all-but-best' : 'all',
+    })),
     steps: [
       {
         kind: 'open',

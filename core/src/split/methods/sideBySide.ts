@@ -1,5 +1,6 @@
 import { METHOD_NAMES } from '../../records/index.ts';
 import { queenCalendar } from '../../brood/index.ts';
+import type { CellKind } from '../../comb/index.ts';
 import { COMMON_CAUTIONS, droneCautions } from './cautions.ts';
 import { endingSteps } from './closing.ts';
 import { FEED_OPTION, NIGHTS_OPTION } from './commonOptions.ts';
@@ -23,10 +24,11 @@ import {
   type DonorBox,
   type MethodInput,
   type Setup,
+  type Solved,
   type SplitMethod,
 } from '../base/method.ts';
 import { hiveSteps } from '../base/hiveSteps.ts';
-import type { Choice } from '../base/measure.ts';
+import type { Choice, PlanFrame } from '../base/measure.ts';
 
 function setUp(input: MethodInput): Setup {
   const { donor, rules, newName } = input;
@@ -121,6 +123,18 @@ function withSupers(
     restingPart: over(begin.restingPart),
     newPart: { min: begin.newPart.min + carried, max: begin.newPart.max + carried },
   };
+}
+
+/** Combs whose cells all go: those with live ones, save the combs of the cells that are most likely chosen. */
+function otherCells({ input }: Solved): string[] {
+  const withCells = input.donor.frames.filter((f) => f.liveCells > 0);
+  const has = (f: PlanFrame, ...kinds: CellKind[]) => f.reading.cells.some((c) => kinds.includes(c.kind));
+  const first = withCells.find((f) => has(f, 'charged', 'open')) ?? withCells[0];
+  const others = withCells.filter((f) => f !== first);
+  // Two are left of different age.
+  const second = others.find((f) => has(f, 'capped')) ?? others[0];
+  const isOne = chosen(sideBySide, input, 'cells') === 'one-open';
+  return others.filter((f) => isOne || f !== second).map((f) => f.id);
 }
 
 const isBroodBox = (donor: Donor, i: number) =>
@@ -227,6 +241,7 @@ export const sideBySide: SplitMethod = {
             units: ['stay'],
             text: `Remove every other cell in ${donor.name}`,
             detail: 'Only now that the chosen one is reserved.',
+            frameIds: otherCells(solved),
           },
         ],
       }),

@@ -9,6 +9,7 @@ import {
   queenOf,
   type MethodId,
   STORE_KEY,
+  cellsCutBy,
   workSteps,
   type StepDraft,
   type Work,
@@ -259,7 +260,11 @@ export function makePlan(
         ? [{ frameId: f.id, fromKey: colony.id, toKey: NEW_KEY, reason: reasonForShake(i, context) }]
         : [],
     ),
-    effects: [...effectsOf(parts, isAbove), ...queenOffComb(donor.frames, parts, newId)],
+    effects: [
+      ...effectsOf(parts, isAbove),
+      ...queenOffComb(donor.frames, parts, newId),
+      ...cellsCutBy(drafts, (key) => (key === 'stay' ? colony.id : ids.colony), newId),
+    ],
     ledger: ledgerOf(setup.rules, stay, fresh),
     kit: planKit(method.kit(solved), solved, laid, queenOf(apiary, colony.id)),
     cautions: [

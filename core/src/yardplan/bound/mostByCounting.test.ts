@@ -37,7 +37,7 @@ describe('nucs counted by what the hives can give', () => {
       more += counted - made;
     }
     expect(more).toBeLessThanOrEqual(2);
-  }, 60_000);
+  });
 
   it('are fewer than where combs and shakes are divided', async () => {
     const solver = await loadSolver();

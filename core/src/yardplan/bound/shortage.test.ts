@@ -78,7 +78,7 @@ describe('what is missing for all that is asked for', () => {
     expect(seen?.broken).toEqual([]);
     expect(seen?.combsCarried).toBeLessThanOrEqual(9);
     expect(seen?.nucsMade).toBe(mostNucs);
-  }, 60_000);
+  });
 
   it('names a donor when no colony has that frame size', async () => {
     const short = await shortOf(1, fiveFrames({ sizeId: 'zander' }));

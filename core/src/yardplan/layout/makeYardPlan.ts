@@ -1,5 +1,6 @@
 import { carriedTo } from '../../colony/index.ts';
 import {
+  cellsCutBy,
   type CommandOf,
   type Apiary,
   framesInStore,
@@ -151,6 +152,7 @@ export function makeYardPlan(
           ? []
           : [{ kind: 'new-stand', colonyId: u.key, standId: ids.stand(u) }],
       ),
+      ...cellsCutBy(steps, (key) => key, newId),
     ],
     kit: kitOf(problem, laid, made, hived, wholes),
     cautions: [

@@ -57,7 +57,7 @@ export function buildProblem(apiary: Apiary, request: YardPlanRequest): Result<Y
   const joined = join(prepared, unions);
 
   const colonyUnits = joined.map((p, index) => colonyUnit(p, index, request));
-  const frames = framesOf(joined, colonyUnits);
+  const frames = framesOf(joined, colonyUnits, request);
   const before = measuresBefore(colonyUnits, frames);
   const nucs = nucCandidates(request, colonyUnits, before, rules);
   const context: GoalContext = {
@@ -173,11 +173,13 @@ type Unlinked = Omit<YardFrame, 'mayGoTo' | 'mayShakeFor' | 'pinnedTo' | 'shaken
 function framesOf(
   prepared: readonly Prepared[],
   units: readonly Omit<YardUnit, 'rules' | 'before'>[],
+  { goals }: YardPlanRequest,
 ): Unlinked[] {
   let index = 0;
   return prepared.flatMap((p, home) => {
     const unit = units[home] as (typeof units)[number];
     const hived = unit.boxes.some((b) => b.id === kitBoxKey(unit.key));
+    const takenDown = hived || goals.some((g) => g.kind === 'shrink' && g.colonyId === unit.key);
     const counts = new Set(
       p.boxes.filter((b) => b.role === 'brood' && b.sizeId === unit.sizeId).map((b) => b.id),
     );
@@ -186,7 +188,7 @@ function framesOf(
       index: index++,
       home,
       fromBrood: slotsFromBrood(f, p.frames),
-      boxesAbove: hived ? 0 : boxesOn(f.boxId, p.boxes),
+      boxesAbove: takenDown ? 0 : boxesOn(f.boxId, p.boxes),
       counted: fitsInto(f, unit.sizeId) && (hived || counts.has(f.boxId)),
       blank: 'drawn',
     }));

@@ -23,7 +23,7 @@ export function priceOfMove(problem: YardProblem, frame: YardFrame, to: YardUnit
   if (frame.home === STORE) return PRICES.combFromStore + (frame.blank === 'foundation' ? 0.2 : 0);
   const giver = problem.units[frame.home] as YardUnit;
   const carried = PRICES.combCarried + PRICES.boxOnTop * frame.boxesAbove;
-  if (!to) return carried + barsNobody(frame, giver);
+  if (!to) return carried + barsNobody(frame, giver) + foodGone(problem, frame, giver);
   // Of two that can give, the stronger gives.
   const strain = 0.6 * frame.brood * (1 - strengthOf(giver, problem));
   if (to.kind === 'colony') {
@@ -38,6 +38,10 @@ export function priceOfMove(problem: YardProblem, frame: YardFrame, to: YardUnit
   const young = 0.3 * frame.open + (receivesQueen ? 0.8 : 0.3) * frame.eggs;
   return carried + strain + 2 * droneOf(frame) + young + 0.3 * lateShare(frame);
 }
+
+/** Of a hive that is brought down empty comb leaves before food does. */
+const foodGone = ({ request }: YardProblem, { stores }: YardFrame, giver: YardUnit): number =>
+  request.goals.some((g) => g.kind === 'shrink' && g.colonyId === giver.key) ? 0.3 * stores : 0;
 
 /** What it costs that the bees of a frame are shaken out. */
 export const priceOfShake = ({ boxesAbove }: YardFrame): number =>
