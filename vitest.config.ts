@@ -18,7 +18,7 @@ export default defineConfig({
           testTimeout: 180_000,
           // Nothing in the core keeps state between calls: its modules are loaded once.
           isolate: false,
-          setupFiles: ['src/testing/sameDraws.ts'],
+          setupFiles: ['./src/testing/sameDraws.ts'],
           provide: { soak },
         },
       },

@@ -136,6 +136,7 @@ export {
   boxesOfColony,
   boxesOfHive,
   boxName,
+  theBox,
   cellsOnFrame,
   coloniesOfHive,
   coloniesOfYard,

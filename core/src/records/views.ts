@@ -349,3 +349,6 @@ export function boxName(boxes: readonly Box[], boxId: string): string {
   if (boxes.length === 2) return at === 0 ? 'lower box' : 'upper box';
   return `box ${at + 1}`;
 }
+
+/** A box as it is said in a sentence: "the upper box", "box 2". @param name - as {@link boxName} gives it */
+export const theBox = (name: string): string => (/\d$/.test(name) ? name : `the ${name}`);

@@ -2,7 +2,7 @@ export type { PlannedPart } from './base/method.ts';
 export { fitsInto, planFrame, type PlanFrame } from './base/measure.ts';
 export { type Season, type Situation, situationOf } from './base/situation.ts';
 export { combsInWords } from './base/combsInWords.ts';
-export { boxWeightKg } from './base/boxWeight.ts';
+export { boxWeightKg, weightInWords } from './base/boxWeight.ts';
 export { liftsInWords, pushTogether, setAside, setBack, setDown } from './base/liftWords.ts';
 export { inWords } from './base/stepTexts.ts';
 export { COMMON_CAUTIONS, droneCautions, otherSizeCautions } from './methods/cautions.ts';

@@ -11,9 +11,11 @@ import { evaluate } from './search/evaluate.ts';
 import { makeYardPlan } from './layout/makeYardPlan.ts';
 import { AT } from './rules/measures.ts';
 import { openFollowUps } from '../records/index.ts';
+import type { Colony } from '../records/records.ts';
 import { boxesOfColony, framesOfColony, placeOf, queenOf } from '../records/views.ts';
 import type { NucRecipe, YardGoal, YardGoalOf } from '../records/bodies/request.ts';
-import { bothSides } from '../comb/contents.ts';
+import { bothSides, type FrameReading } from '../comb/contents.ts';
+import type { FrameSizeId } from '../comb/index.ts';
 
 // A colony torn down into nucs, all off its stand at dusk: worked out by hand (common practice, no source).
 
@@ -43,10 +45,29 @@ const UPPER = [
   honey(6),
 ];
 
-function tornDown(recipe: Partial<NucRecipe> = {}, upper = UPPER) {
+const SUPER = [honey(4), honey(6), honey(7), honey(7), honey(7), honey(7), honey(6), honey(5), honey(3)];
+
+/** The top box is a super over an excluder, its frames of a size. */
+function makeSuper(yard: TestYard, colony: Colony, sizeId: FrameSizeId) {
+  const box = boxesOfColony(yard.apiary, colony).at(-1)!;
+  const combs = Object.values(yard.apiary.frame).filter((f) => f.boxId === box.id);
+  yard.apiary = {
+    ...yard.apiary,
+    box: { ...yard.apiary.box, [box.id]: { ...box, role: 'super', excluderBelow: true, sizeId } },
+    frame: { ...yard.apiary.frame, ...Object.fromEntries(combs.map((f) => [f.id, { ...f, sizeId }])) },
+  };
+}
+
+function tornDown(
+  recipe: Partial<NucRecipe> = {},
+  upper = UPPER,
+  above: FrameReading[] = [],
+  size: FrameSizeId = 'langstroth-medium',
+) {
   restsOn('minBeesNewPart', 'coverWarm', 'minStoresNoField');
   const yard = new TestYard();
-  const moss = yard.hive('Moss', [LOWER, upper], '2026-05-14');
+  const moss = yard.hive('Moss', above.length > 0 ? [LOWER, upper, above] : [LOWER, upper], '2026-05-14');
+  if (above.length > 0) makeSuper(yard, moss, size);
   const goal: YardGoal = {
     ...(nucs(null, twoAndTwo({ queen: 'cell', ...recipe })) as YardGoalOf<'makeNucs'>),
     wholeOfId: moss.id,
@@ -133,7 +154,35 @@ describe('a colony of two boxes broken up whole', () => {
     expect(plan.to[at]).toBe(-1);
   });
 
-  it('is refused with supers on, and when another goal changes its boxes', () => {
+  it('takes a super of another size off first, its bees with the old queen, its combs to the store', () => {
+    const { yard, problem, seen, made, moss } = tornDown({}, UPPER, SUPER);
+    expect(seen.broken).toEqual([]);
+    expect(seen.nucsMade).toBe(4);
+    const texts = made.steps.map((s) => s.text);
+    const off = texts.indexOf('Take the super off Moss, its bees brushed down into the hive');
+    expect(off).toBeGreaterThan(texts.indexOf('Open Moss'));
+    expect(off).toBeLessThan(texts.findIndex((t) => t.startsWith('Box 2')));
+    expect(replaySteps(yard.apiary, made.work, made.steps)).toEqual([]);
+    yard.run(made);
+    for (const step of made.steps) yard.tick(step.id, '2026-05-14');
+    expect(boxesOfColony(yard.apiary, yard.apiary.colony[moss.id]!)).toHaveLength(1);
+    expect(Object.values(yard.apiary.box).filter((b) => b.hiveId === null)).toHaveLength(3);
+    const inStore = Object.values(yard.apiary.frame).filter((f) => f.place === 'store');
+    expect(inStore.filter((f) => f.readingId !== null)).toHaveLength(SUPER.length);
+    // No bee is lost: those of the super are with the old queen.
+    const after = seen.after.reduce((n, a) => n + a[AT.bees]!, 0);
+    expect(after).toBeCloseTo(problem.units[0]!.before[AT.bees]!, 6);
+  });
+
+  it('takes one of the same size off as well: food of the nucs comes out of the nest', () => {
+    const { yard, seen, made } = tornDown({}, UPPER, SUPER, 'langstroth-deep');
+    expect(seen.broken).toEqual([]);
+    expect(seen.nucsMade).toBe(4);
+    expect(made.work.body.moves.filter((m) => m.to === null)).toHaveLength(SUPER.length);
+    expect(replaySteps(yard.apiary, made.work, made.steps)).toEqual([]);
+  });
+
+  it('is refused with brood in the super, and when another goal changes its boxes', () => {
     const { yard, moss } = tornDown();
     const whole = { ...(nucs(null) as YardGoalOf<'makeNucs'>), wholeOfId: moss.id };
     const down: YardGoal = { id: 's', kind: 'shrink', colonyId: moss.id, boxes: 1, importance: 2 };

@@ -1,5 +1,5 @@
-import { boxesOfColony, boxName, readingOf } from '../../records/index.ts';
-import { addDays } from '../../basics/index.ts';
+import { boxesOfColony, boxName, readingOf, theBox } from '../../records/index.ts';
+import { addDays, capital } from '../../basics/index.ts';
 import { hasLiveCell } from '../../comb/index.ts';
 import type { UnitFacts } from '../unit/unitFacts.ts';
 import { EMPTY_PLAN, type ActionPlan } from './actionPlan.ts';
@@ -31,8 +31,8 @@ export function boxToSuper(facts: UnitFacts, newId: () => string): ActionPlan | 
   });
   return {
     ...EMPTY_PLAN,
-    name: `the ${name} of ${colony.name} becomes a super`,
-    why: `The queen need not be found: with every bee of the ${name} shaken down she is below. Its brood emerges above the excluder; then it holds honey.`,
+    name: `${theBox(name)} of ${colony.name} becomes a super`,
+    why: `The queen need not be found: with every bee of ${theBox(name)} shaken down she is below. Its brood emerges above the excluder; then it holds honey.`,
     units: [{ facts, after: unit }],
     effects: [
       { kind: 'box-to-super', colonyId: colony.id, boxId: top.id },
@@ -69,13 +69,13 @@ export function boxToSuper(facts: UnitFacts, newId: () => string): ActionPlan | 
       {
         kind: 'lift',
         units: [colony.id],
-        text: `Set the ${name} of ${colony.name} aside on the upturned roof`,
+        text: `Set ${theBox(name)} of ${colony.name} aside on the upturned roof`,
         detail: 'Covered; not cracked apart if cells hang between the boxes.',
       },
       {
         kind: 'check',
         units: [colony.id],
-        text: `The ${below} has drawn comb beside its brood`,
+        text: `${capital(theBox(below))} has drawn comb beside its brood`,
         detail:
           'She lays there alone from now on: exchange a comb of honey for an empty one where it has none.',
       },
@@ -85,7 +85,7 @@ export function boxToSuper(facts: UnitFacts, newId: () => string): ActionPlan | 
               kind: 'check' as const,
               task: 'cut-cells' as const,
               units: [colony.id],
-              text: `Break the queen cells of the ${name} before its combs are shaken`,
+              text: `Break the queen cells of ${theBox(name)} before its combs are shaken`,
               detail: `${cells.length === 1 ? 'Frame' : 'Frames'} ${cells.map((f) => f.slot).join(', ')}. A colony with cells near capping swarms all the same: split it instead.`,
               frameIds: cells.map((f) => f.frame.id),
             },
@@ -94,13 +94,13 @@ export function boxToSuper(facts: UnitFacts, newId: () => string): ActionPlan | 
       {
         kind: 'shake',
         units: [colony.id],
-        text: `Shake every comb of the ${name} into the ${below}, and the box itself`,
+        text: `Shake every comb of ${theBox(name)} into ${theBox(below)}, and the box itself`,
         detail: `${combs.length} combs. Look for her on the comb, the walls and in the corners: no bee may stay in it. Old cups off.`,
       },
       {
         kind: 'lift',
         units: [colony.id],
-        text: `Excluder on the ${below}, the ${name} on it${supers > 0 ? ', supers on top' : ''}`,
+        text: `Excluder on ${theBox(below)}, ${theBox(name)} on it${supers > 0 ? ', supers on top' : ''}`,
         detail: 'Nurses come up to their brood within hours.',
       },
       {

@@ -1,4 +1,4 @@
-import { boxesOfColony, boxName, type StepDraft } from '../../records/index.ts';
+import { boxesOfColony, boxName, type StepDraft, theBox } from '../../records/index.ts';
 import type { UnitFacts } from '../unit/unitFacts.ts';
 import { EMPTY_PLAN, inAWeek, type ActionPlan } from './actionPlan.ts';
 import { sharesBoxes } from './unionWays.ts';
@@ -67,14 +67,14 @@ export function cleanBoxes(facts: UnitFacts, newId: () => string): ActionPlan | 
               {
                 kind: 'lift',
                 units: [colony.id],
-                text: `Set the ${boxName(boxes, old.id)} aside on the upturned roof`,
+                text: `Set ${theBox(boxName(boxes, old.id))} aside on the upturned roof`,
                 detail: 'Covered. It is emptied when its turn comes.',
               },
             ],
       ),
       ...clean.flatMap(({ old }, i): StepDraft[] => {
         const combs = here(old.id);
-        const what = brood.length > 1 ? `the ${boxName(boxes, old.id)}` : 'the old box';
+        const what = brood.length > 1 ? `${theBox(boxName(boxes, old.id))}` : 'the old box';
         return [
           ...(i > 0
             ? [

@@ -1,3 +1,4 @@
+import { theBox } from '../../records/index.ts';
 import { capital } from '../../basics/index.ts';
 import { workHive, type HiveEvent } from '../../handling/index.ts';
 import { boxWeightKg, weightInWords } from './boxWeight.ts';
@@ -75,7 +76,7 @@ export function hiveSteps(solved: Solved, words: HiveWords = {}): StepText[] {
             {
               kind: 'lift',
               kg: weight(e.box),
-              text: `Lift the ${e.box.name} onto the floor of ${newName}`,
+              text: `Lift ${theBox(e.box.name)} onto the floor of ${newName}`,
               detail: `${capital(weightInWords(weight(e.box)))}. ${words.lift ?? 'Bees stay on their combs.'}`,
             },
           ];
@@ -91,7 +92,7 @@ export function hiveSteps(solved: Solved, words: HiveWords = {}): StepText[] {
             kind: 'lift',
             kg: weight(e.box),
             units: ['stay', 'new'],
-            text: `Set the ${e.box.name} on ${newName}`,
+            text: `Set ${theBox(e.box.name)} on ${newName}`,
             detail: `${capital(weightInWords(weight(e.box)))}. A second excluder under it, if ${donor.name} has one.`,
           },
         ];
@@ -110,7 +111,7 @@ export function hiveSteps(solved: Solved, words: HiveWords = {}): StepText[] {
       case 'slide':
         return at(e.moves[0]?.planned.toPart === 1 ? 'new' : 'stay', [
           pushTogether(
-            `the ${e.box.name}`,
+            theBox(e.box.name),
             e.moves.map((m) => ({ frameId: m.frameId, from: m.from?.slot ?? null, to: m.to.slot })),
           ),
         ]);
@@ -127,7 +128,7 @@ export function hiveSteps(solved: Solved, words: HiveWords = {}): StepText[] {
       case 'fill':
         return fillSteps(
           e.moves.map((m) => m.planned),
-          e.box.goes ? newName : `the ${e.box.name}`,
+          e.box.goes ? newName : theBox(e.box.name),
         );
     }
   };

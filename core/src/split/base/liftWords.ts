@@ -1,3 +1,4 @@
+import { theBox } from '../../records/index.ts';
 import { capital } from '../../basics/index.ts';
 import type { StepDraft } from '../../records/index.ts';
 import { weightInWords } from './boxWeight.ts';
@@ -24,7 +25,7 @@ export const setDown = (box: LiftedBox, before: number, kg: number): Words[] => 
   {
     kind: 'lift',
     kg,
-    text: `Set the ${box.name} down on ${PLACES[before] ?? PLACES[2]}`,
+    text: `Set ${theBox(box.name)} down on ${PLACES[before] ?? PLACES[2]}`,
     detail: `${capital(weightInWords(kg))}. ${box.role === 'super' ? 'Cover it at once: honey that stands open is robbed.' : 'Covered with a cloth.'}`,
   },
   ...(box.excluderBelow
@@ -42,7 +43,7 @@ export const setDown = (box: LiftedBox, before: number, kg: number): Words[] => 
 export const setBack = (box: LiftedBox, kg: number): Words => ({
   kind: 'lift',
   kg,
-  text: box.excluderBelow ? `Excluder on, then the ${box.name} back` : `Set the ${box.name} back`,
+  text: box.excluderBelow ? `Excluder on, then ${theBox(box.name)} back` : `Set ${theBox(box.name)} back`,
   detail: `${capital(weightInWords(kg))} before. Lower it slowly, so that no bees are crushed.`,
 });
 

@@ -1,5 +1,5 @@
 import { fitsInto, type PlanFrame } from '../base/measure.ts';
-import { METHOD_NAMES } from '../../records/index.ts';
+import { METHOD_NAMES, theBox } from '../../records/index.ts';
 import { listInWords } from '../../basics/index.ts';
 import { emergencyEmergence, queenCalendar } from '../../brood/index.ts';
 import { DISTANCE_OPTION, FEED_OPTION, NIGHTS_OPTION } from './commonOptions.ts';
@@ -232,7 +232,7 @@ export const walkAwayHalves: SplitMethod = {
     const { donor, newName } = input;
     const liftsBoxes = setup.boxesThatMove.length > 0;
     const away = setup.distance === 'away';
-    const upper = donor.boxes.filter((b) => setup.boxesThatMove.includes(b.id)).map((b) => `the ${b.name}`);
+    const upper = donor.boxes.filter((b) => setup.boxesThatMove.includes(b.id)).map((b) => theBox(b.name));
     return [
       {
         kind: 'prepare',

@@ -1,8 +1,16 @@
-import { capital, listInWords } from '../../basics/index.ts';
+import { capital } from '../../basics/index.ts';
 import { DRONE_FRAME } from '../../followup/index.ts';
 import { workHive, type HiveEvent } from '../../handling/index.ts';
-import { blanksInWords, STORE_KEY, type StepDraft } from '../../records/index.ts';
-import { boxWeightKg, inWords, pushTogether, setAside, setBack, setDown } from '../../split/index.ts';
+import { blanksInWords, STORE_KEY, type StepDraft, theBox } from '../../records/index.ts';
+import {
+  boxWeightKg,
+  inWords,
+  weightInWords,
+  pushTogether,
+  setAside,
+  setBack,
+  setDown,
+} from '../../split/index.ts';
 import {
   STORE,
   wholeGoal,
@@ -94,6 +102,7 @@ export function hiveVisit(
   const say = wordsAt(problem, unit, nameOf);
   if (isHivedUp(unit)) {
     const isOut = (m: Move) => m.laid.toUnit !== unit.index;
+    const isForStore = (m: Move) => m.laid.toUnit === STORE;
     const drones = droneFrameOf(laid, unit.index);
     const stood = { name: unit.name, boxes: unit.standsIn };
     return {
@@ -109,7 +118,9 @@ export function hiveVisit(
             .toSorted((a, b) => (a.from?.slot ?? 0) - (b.from?.slot ?? 0));
           const own = here.filter((m) => !isOut(m));
           return [
-            ...here.filter(isOut).map((m) => say.carry(m)),
+            ...here
+              .filter((m) => isOut(m) && !(box.role === 'super' && isForStore(m)))
+              .map((m) => say.carry(m)),
             ...shakes.filter((s) => s.boxId === box.id).map((s) => say.shake(s)),
             ...(own.length > 0
               ? [
@@ -121,7 +132,11 @@ export function hiveVisit(
                   ),
                 ]
               : []),
-            ...(storey > 0 ? [takeOff(box, unit, name)] : []),
+            ...(box.role === 'super'
+              ? [superOff(here.filter(isForStore), unit, name)]
+              : storey > 0
+                ? [takeOff(box, unit, name)]
+                : []),
           ];
         }),
       ],
@@ -134,7 +149,7 @@ export function hiveVisit(
           ...(storey === 0 ? [] : [setOn(b, unit, name)]),
           ...say.fill(
             own.filter((m) => m.fromUnit === STORE && m.to?.boxId === b.id && m !== drones),
-            unit.boxes.length > 1 ? `the ${b.name} of ${name}` : name,
+            unit.boxes.length > 1 ? `${theBox(b.name)} of ${name}` : name,
           ),
           ...(drones?.to?.boxId === b.id ? [hangDrones(drones, drones.to.slot, unit, name)] : []),
         ]),
@@ -177,7 +192,7 @@ export function hiveVisit(
       case 'slide':
         return at([
           pushTogether(
-            unit.boxes.length > 1 ? `the ${e.box.name} of ${name}` : name,
+            unit.boxes.length > 1 ? `${theBox(e.box.name)} of ${name}` : name,
             e.moves.map((m) => ({ frameId: m.frameId, from: m.from?.slot ?? null, to: m.to?.slot ?? null })),
           ),
         ]);
@@ -186,7 +201,7 @@ export function hiveVisit(
       case 'fill':
         return say.fill(
           e.moves.map((m) => m.laid),
-          unit.boxes.length > 1 ? `the ${e.box.name} of ${name}` : name,
+          unit.boxes.length > 1 ? `${theBox(e.box.name)} of ${name}` : name,
         );
       case 'set-over':
         return [];
@@ -314,11 +329,13 @@ const hangOver = (
 ): StepDraft => {
   const many = within.length === 1 ? 'frame' : `${within.length} frames`;
   const of =
-    stood.boxes.length > 1 ? `the ${stood.boxes.find((b) => b.id === within[0]?.from?.boxId)?.name} of ` : '';
+    stood.boxes.length > 1
+      ? `${theBox(stood.boxes.find((b) => b.id === within[0]?.from?.boxId)?.name ?? 'box')} of `
+      : '';
   return {
     kind: 'move',
     units: [unit.key],
-    text: `Hang the ${many} of ${of}${name} ${stood.boxes.length > 1 ? 'that stay ' : ''}into the new ${unit.boxes.find((b) => b.id === within[0]?.to?.boxId && unit.boxes.length > 1)?.name ?? 'box'}, in the same order`,
+    text: `Hang the ${many} of ${of}${name} ${stood.boxes.length > 1 ? `that ${within.length === 1 ? 'stays' : 'stay'} ` : ''}into the new ${unit.boxes.find((b) => b.id === within[0]?.to?.boxId && unit.boxes.length > 1)?.name ?? 'box'}, in the same order`,
     detail: within
       .map((m) => `Frame ${m.from?.slot ?? '?'} → slot ${m.to?.slot ?? '?'}`)
       .join('; ')
@@ -338,15 +355,26 @@ const hangDrones = (move: LaidMove, slot: number, unit: YardUnit, name: string):
 const setOn = (box: UnitBox, unit: YardUnit, name: string): StepDraft => ({
   kind: 'lift',
   units: [unit.key],
-  text: box.excluderBelow ? `Excluder and the ${box.name} on ${name}` : `The ${box.name} on ${name}`,
+  text: box.excluderBelow
+    ? `Excluder and ${theBox(box.name)} on ${name}`
+    : `${capital(theBox(box.name))} on ${name}`,
   detail: box.excluderBelow
     ? 'Only once bees cover eight combs below; until then the super waits beside, covered.'
     : 'The storeys stay as they stood: the brood of one above that of the other.',
 });
 
+/** A super goes as it is: its combs stay in it until they are harvested or set on another colony. */
+const superOff = (moves: readonly Move[], unit: YardUnit, name: string): StepDraft => ({
+  kind: 'move',
+  units: [unit.key, STORE_KEY],
+  text: `Take the super off ${name}, its bees brushed down into the hive`,
+  detail: `${moves.length} combs, ${weightInWords(boxWeightKg(moves.map((m) => m.laid.frame)))}: comb by comb into an empty box, bee-tight at once, for honey draws robbers. Look for the queen where there was no excluder. Harvest it, or set it on a strong colony.`,
+  frameIds: moves.map((m) => m.frameId),
+});
+
 const takeOff = (box: UnitBox, unit: YardUnit, name: string): StepDraft => ({
   kind: 'lift',
   units: [unit.key],
-  text: `Take ${listInWords([`the ${box.name}`])} off ${name}: no frame is left in it`,
+  text: `Take ${theBox(box.name)} off ${name}: no frame is left in it`,
   detail: 'Look for the queen on its walls first. It goes to the store; the inner cover goes on what stays.',
 });

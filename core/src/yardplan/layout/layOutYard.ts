@@ -7,7 +7,14 @@ import { fillsUp, hangNest, joinStoreys, type OrderSchool, type ToHang } from '.
 import { getsDroneComb, kitBoxKey } from '../problem/newBoxes.ts';
 import type { Evaluation } from '../search/evaluate.ts';
 import { AT } from '../rules/measures.ts';
-import { STORE, type Assignment, type UnitBox, type YardProblem, type YardUnit } from '../problem/problem.ts';
+import {
+  STORE,
+  wholeGoal,
+  type Assignment,
+  type UnitBox,
+  type YardProblem,
+  type YardUnit,
+} from '../problem/problem.ts';
 
 /** A slot of a box. */
 export interface Slot {
@@ -281,6 +288,12 @@ function boxesThatStay(
   unit: YardUnit,
   frames: number,
 ): { boxes: readonly UnitBox[]; empty: string[] } {
+  // Supers of a colony that is broken up whole come off with it; its brood boxes are replaced by the new one.
+  if (wholeGoal(problem, unit))
+    return {
+      boxes: unit.boxes,
+      empty: unit.standsIn.filter((b) => b.role === 'super').map((b) => b.id),
+    };
   const goal = shrinkOf(problem, unit);
   if (goal?.kind !== 'shrink') return { boxes: unit.boxes, empty: [] };
   const brood = unit.boxes.filter((b) => b.role === 'brood');

@@ -104,7 +104,7 @@ function stepsInYard(
             units: [u.key],
             text: `Set out a ${u.slots}-frame box for the old queen of ${nameOf(u.index)}, an excluder between floor and box`,
             detail:
-              'Midday, while many are out: all boxes stand round the old stand until dusk and share its bees. Supers are off already.',
+              'Midday, while many are out: all boxes stand round the old stand until dusk and share its bees.',
           }
         : {
             kind: 'prepare',

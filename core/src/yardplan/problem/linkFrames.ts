@@ -43,7 +43,8 @@ export function linkFrames(
       const stays = to === frame.home;
       return { ...frame, pinnedTo: to ?? frame.home, mayShakeFor: stays ? shakeTargets(frame, links) : [] };
     }
-    if (isDronesAlone(frame, units[frame.home])) return { ...frame, pinnedTo: STORE };
+    if (isDronesAlone(frame, units[frame.home]) || comesOffWithSuper(frame, units))
+      return { ...frame, pinnedTo: STORE };
     const bans = request.forbids.filter((f) => f.frameId === frame.id);
     const allowed = (to: number) => {
       const move = { frameId: frame.id, to: to === STORE ? STORE_KEY : (units[to]?.key ?? '') };
@@ -142,6 +143,12 @@ const isDronesAlone = (frame: YardFrame, home: YardUnit | undefined) =>
   frame.eggs + frame.open + frame.capped <= NO_BROOD &&
   !frame.hasQueen &&
   frame.liveCells === 0;
+
+/** A comb in a super of a colony of which nothing but a nuc is left: its honey is the keeper's, and it goes as it stands. */
+const comesOffWithSuper = (frame: Unlinked, units: readonly YardUnit[]) => {
+  const home = units[frame.home];
+  return isWhole(home) && home?.standsIn.find((b) => b.id === frame.boxId)?.role === 'super';
+};
 
 /** The units of a colony that is broken up whole are made of its own combs, and of the store. */
 const isOfAnother = (unit: YardUnit, home: YardUnit | undefined) =>

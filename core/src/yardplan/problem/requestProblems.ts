@@ -4,6 +4,7 @@ import {
   framesOfColony,
   housemates,
   placeOf,
+  readingOf,
   rulesOut,
   type NucRecipe,
   type YardGoalOf,
@@ -12,6 +13,7 @@ import {
   type YardPlanRequest,
 } from '../../records/index.ts';
 import { dayInWords, yearOf, type Day, type Problem, type ProblemCode } from '../../basics/index.ts';
+import { shareOf } from '../../comb/index.ts';
 import { carriedTo, tooNear } from '../../colony/index.ts';
 import {
   fewerBoxes,
@@ -21,6 +23,9 @@ import {
   openingGate,
   type SeasonGate,
 } from '../../forecast/index.ts';
+
+/** A patch that is more than a slip of the eye, as a share of the comb. */
+const BROOD_IN_SUPER = 0.05;
 
 /** What is wrong with a request before anything is reckoned: things that are gone, or that cannot be. */
 export function problemsOfRequest(apiary: Apiary, request: YardPlanRequest): Problem[] {
@@ -221,18 +226,24 @@ function problemsOfWhole(
         'Keep one of the two goals.',
       ),
     ];
-  const boxes = boxesOfColony(apiary, colony);
-  if (boxes.some((b) => b.role === 'super'))
+  // The super is taken off before anything is broken up: brood in it would have no place.
+  const brood = framesOfColony(apiary, colony).filter(
+    (f) =>
+      f.box.role === 'super' && shareOf(readingOf(f), 'eggs', 'open', 'capped', 'emerging') > BROOD_IN_SUPER,
+  );
+  if (brood.length > 0)
     return [
       problem(
         'supers-on',
         at,
-        `${colony.name} still has supers on.`,
-        'Shake the bees of the supers down and set them on another hive first, on the page of the hive; then break it up.',
+        `There is brood in the super of ${colony.name}: ${brood.map((f) => `frame ${f.slot}`).join(', ')}.`,
+        'Look for the queen there and bring her below an excluder; when that brood has hatched, break it up.',
       ),
     ];
   const { sizeId } = goal.recipe;
-  return framesOfColony(apiary, colony).some((f) => f.frame.sizeId !== sizeId && f.box.sizeId !== sizeId)
+  return framesOfColony(apiary, colony).some(
+    (f) => f.box.role === 'brood' && f.frame.sizeId !== sizeId && f.box.sizeId !== sizeId,
+  )
     ? [
         problem(
           'size',
