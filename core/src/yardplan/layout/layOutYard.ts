@@ -76,20 +76,26 @@ export function layOutYard(
   const emptied: string[] = [];
   const moves: LaidMove[] = [];
   for (const unit of inOrderOfNeed(problem, seen)) {
-    const { laid, gaps, empty, fills } = hang(problem, plan, seen, unit, fillers);
-    units[unit.index] = laid;
+    const { gaps, empty, ...hung } = hang(problem, plan, seen, unit, fillers);
+    const edge = getsDroneComb(problem.request, unit.key)
+      ? withDroneFrame(hung.laid, unit, hung.fills)
+      : undefined;
+    const laid = edge?.laid ?? hung.laid;
+    const fills = laid.filter((l) => hung.fills.some((f) => f.frame.id === l.frame.id));
+    units[unit.index] = [...laid];
     unfilled[unit.index] = gaps;
     emptied.push(...empty);
-    const filled = fills.map((l): LaidMove => ({
-      frame: l.frame,
-      index: null,
-      fromUnit: STORE,
-      from: null,
-      toUnit: unit.index,
-      to: { boxId: l.boxId, slot: l.slot },
-    }));
-    const drones = getsDroneComb(problem.request, unit.key) ? atEdgeOfNest(laid, unit, filled) : undefined;
-    moves.push(...filled.map((m) => (m === drones ? { ...m, forDrones: true as const } : m)));
+    for (const l of fills) {
+      moves.push({
+        frame: l.frame,
+        index: null,
+        fromUnit: STORE,
+        from: null,
+        toUnit: unit.index,
+        to: { boxId: l.boxId, slot: l.slot },
+        ...(l === edge?.drones && { forDrones: true as const }),
+      });
+    }
   }
   const where = new Map(
     units.flatMap((u) => u.map((l) => [l.frame.id, { boxId: l.boxId, slot: l.slot }] as const)),
@@ -105,21 +111,38 @@ export function layOutYard(
   return { units, moves: [...own, ...moves], unfilled, emptied };
 }
 
-/** Of the frames that fill a nest up, the one next to the combs that were there: drones are raised at the edge of the nest. */
-function atEdgeOfNest(
+/**
+ * Drones are raised at the edge of the nest: of the frames that fill it up the nearest comes beside the brood, and the combs
+ * between them move up, in their order.
+ *
+ * @returns what hangs there then, and the drone frame; nothing where the store has filled no slot of a nest
+ */
+function withDroneFrame(
   laid: readonly LaidFrame[],
   unit: YardUnit,
-  filled: readonly LaidMove[],
-): LaidMove | undefined {
-  const far = ({ to }: LaidMove) =>
-    Math.min(
-      ...laid
-        .filter((l) => l.boxId === to?.boxId && l.frame.brood >= 0.1)
-        .map((l) => Math.abs(l.slot - (to?.slot ?? 0))),
-    );
-  return filled
-    .filter((m) => unit.boxes.some((b) => b.id === m.to?.boxId && b.role === 'brood'))
-    .toSorted((a, b) => far(a) - far(b) || a.frame.drawn - b.frame.drawn)[0];
+  fills: readonly LaidFrame[],
+): { readonly laid: readonly LaidFrame[]; readonly drones: LaidFrame } | undefined {
+  const nests = unit.boxes.filter((b) => b.role === 'brood').map((b) => b.id);
+  const tries = fills.flatMap((fill) => {
+    const row = laid.filter((l) => l.boxId === fill.boxId);
+    const brood = row.filter((l) => l.frame.brood >= 0.1).map((l) => l.slot);
+    if (!nests.includes(fill.boxId) || brood.length === 0) return [];
+    const isBelow = fill.slot < Math.min(...brood);
+    const slot = isBelow ? Math.min(...brood) - 1 : Math.max(...brood) + 1;
+    return [{ fill, slot, far: Math.abs(fill.slot - slot) }];
+  });
+  // Room to lay is drawn comb: of two as near the frame without is taken.
+  const [best] = tries.toSorted((a, b) => a.far - b.far || a.fill.frame.drawn - b.fill.frame.drawn);
+  if (!best) return undefined;
+  const { fill, slot } = best;
+  const step = Math.sign(fill.slot - slot);
+  const isBetween = (l: LaidFrame) =>
+    l.boxId === fill.boxId && l !== fill && (l.slot - slot) * step >= 0 && (fill.slot - l.slot) * step > 0;
+  const drones = { ...fill, slot };
+  return {
+    laid: laid.map((l) => (l === fill ? drones : isBetween(l) ? { ...l, slot: l.slot + step } : l)),
+    drones,
+  };
 }
 
 /** Nucs are filled first, then what was changed; colonies that nobody opens are left as they are. */

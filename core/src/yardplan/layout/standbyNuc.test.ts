@@ -52,7 +52,7 @@ describe('a nuc of two storeys moves', () => {
   it('into a box of twelve with a drone comb at the edge of its nest, cut out three weeks on', () => {
     const { before, made, boxes, texts } = moved({ slots: 12, above: 'super', droneComb: true });
     expect(replaySteps(before, made.work, made.steps)).toEqual([]);
-    expect(boxes[0]?.names).toBe('new U1 L1 L2 L3 L4 U2 U3 U4 L5 U5 new');
+    expect(boxes[0]?.names).toBe('U1 L1 new L2 L3 L4 U2 U3 U4 L5 U5 new');
     expect(texts.filter((t) => t.startsWith('Hang the drone frame'))).toHaveLength(1);
     const look = made.work.body.looks.find((l) => l.topic === 'drone-comb');
     expect(look?.window).toEqual({ earliest: '2026-06-02', likely: '2026-06-05', latest: '2026-06-07' });

@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import {
+  boxesOfColony,
   coloniesOfYard,
   placeOf,
   type Apiary,
@@ -73,12 +74,15 @@ export function YardPlanPage() {
     if (isNew) {
       // Asked for from elsewhere, once: what is changed here must not be undone by coming back.
       dispatch(
-        begunFrom({ from: asking, request: { ...request, goals: goalsFor(kind, colony?.id, today) } }),
+        begunFrom({
+          from: asking,
+          request: { ...request, goals: goalsFor(kind, colony?.id, apiary, yardId, today) },
+        }),
       );
     } else if (now === null || stale || other) dispatch(begun(request));
     else if (now.request.day < today) dispatch(dayCome(today));
     else if (gone.length > 0) dispatch(framesGone(gone));
-  }, [dispatch, yardId, kind, isNew, asking, colony?.id, now, stale, other, today, gone]);
+  }, [dispatch, apiary, yardId, kind, isNew, asking, colony?.id, now, stale, other, today, gone]);
   if (yardId === undefined) {
     return (
       <Box>
@@ -106,8 +110,20 @@ function framesGoneFrom(apiary: Apiary, { request, placed }: BenchState): string
 }
 
 /** The goals for one colony that a view elsewhere leads to. */
-function goalsFor(kind: YardGoal['kind'], colonyId: string | undefined, day: string): YardGoal[] {
-  const about = colonyId ? [{ id: colonyId, lane: '', slots: 0 }] : [];
+function goalsFor(
+  kind: YardGoal['kind'],
+  colonyId: string | undefined,
+  apiary: Apiary,
+  yardId: string,
+  day: string,
+): YardGoal[] {
+  const about = colonyId
+    ? [{ id: colonyId, lane: '', slots: 0 }]
+    : coloniesOfYard(apiary, yardId).map((c) => ({
+        id: c.id,
+        lane: '',
+        slots: boxesOfColony(apiary, c).reduce((n, b) => n + b.slots, 0),
+      }));
   const goal = newGoal(kind, `${kind}1`, about, day);
   // What a nuc is given in its new box comes from neighbours that have too much.
   if (kind === 'hiveUp') return [goal, newGoal('relieve', 'relieve2', [], day)];

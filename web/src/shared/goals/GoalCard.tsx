@@ -199,7 +199,7 @@ function Settings({
             label="On it, in the same job"
             value={goal.above ?? ''}
             options={[
-              ['', 'nothing yet'],
+              ['', 'nothing on it yet'],
               ['brood', 'a second box for brood'],
               ['super', 'excluder and a super'],
             ]}
@@ -212,8 +212,8 @@ function Settings({
             label="For drones"
             value={goal.droneComb === true ? 'comb' : ''}
             options={[
-              ['', 'no comb'],
-              ['comb', 'a drone comb at the edge of the nest'],
+              ['', 'no drone comb'],
+              ['comb', 'a drone comb beside the brood'],
             ]}
             onChange={(comb) => {
               const { droneComb: _before, ...rest } = goal;
