@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { NEST, TestYard, withQueen } from '@incremen/core/testing';
 import { closeVisit, expect, Records, test } from './fixtures.ts';
 import { countTansy, framesOf } from './steps.ts';
 
@@ -121,4 +122,35 @@ test('bad calls are caught and explained, and the pad works without signal', asy
   await expect.poll(async () => (await records.get()).records.callOut[0]?.body.calls.length).toBe(4);
   await page.reload();
   await expect(page.getByText(/^4 frames called/)).toBeVisible();
+});
+
+test('a colony of seven combs in two boxes of four: what is free is filled from the store, and it hangs there', async ({
+  page,
+  records,
+}) => {
+  const yard = new TestYard(17);
+  const { capped, open, honey, bread } = NEST;
+  const heath = yard.hive(
+    'Heath',
+    [[honey(8), capped(7, 9), open(7, 9), withQueen(open(7, 9)), capped(7, 9), bread(8), honey(8)]],
+    '2026-05-16',
+  );
+  yard.stock('drawn', 3);
+  await records.scene(yard.apiary, '2026-05-16');
+  await page.goto(`/callout?from=${heath.id}`);
+  await page.getByText('Nothing: broken up wholly').click();
+  await page.getByRole('button', { name: 'Begin to call' }).click();
+  for (let called = 1; called <= 7; called++) await callAsCounted(page, called);
+  await placeAside(page);
+  await expect(page.getByText('Every frame is called.')).toBeVisible();
+  const better = page.getByRole('button', { name: 'Done so' });
+  for (let n = 0; n < 3 && (await better.isVisible()); n++) await better.click();
+  await page.getByRole('button', { name: 'Finish' }).click();
+  await expect(page.getByText('Filled from the store')).toBeVisible();
+  await closeVisit(page);
+  await expect(page.getByText(/^Done on .*: in the records/)).toBeVisible();
+  await expect.poll(async () => (await records.get()).records.callOut[0]?.status).toBe('done');
+  const { records: r } = await records.get();
+  expect((await framesOf(records, 'Nuc 1')) + (await framesOf(records, 'Nuc 2'))).toBe(8);
+  expect(r.frame.filter((f) => f.place === 'store')).toHaveLength(2);
 });

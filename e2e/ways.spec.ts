@@ -53,6 +53,20 @@ test('side by side: the queen moves next door, one chosen cell stays, day 7 or 8
   await page.getByRole('button', { name: 'One more: capped' }).click();
   await page.getByRole('button', { name: 'One less: drawn, open' }).click();
   await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('This part is raising a queen');
+
+  // The queen's half is inspected too: she lays in it.
+  const hers = r.followUp.find(
+    (f) => f.status === 'open' && f.topic === 'rhythm' && f.colonyIds.includes(next?.id ?? ''),
+  );
+  await records.setToday(hers?.window.likely ?? '');
+  await page.goto(`/look/${hers?.id}`);
+  await say(page, 'Sorrel II', 'frames read', `All ${await framesOf(records, 'Sorrel II')}`);
+  await say(page, 'Sorrel II', 'eggs', 'Found');
+  await say(page, 'Sorrel II', 'queen cells', 'None');
+  await page.getByRole('button', { name: /^Save/ }).click();
+  await expect
+    .poll(async () => (await records.get()).records.followUp.find((f) => f.id === hers?.id)?.status)
+    .not.toBe('open');
 });
 
 test('a summer split around a caged queen: capped brood, what the donor keeps, feed that evening', async ({

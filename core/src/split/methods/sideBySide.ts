@@ -1,3 +1,4 @@
+import { windowAfter } from '../../basics/index.ts';
 import { METHOD_NAMES } from '../../records/index.ts';
 import { queenCalendar } from '../../brood/index.ts';
 import type { CellKind } from '../../comb/index.ts';
@@ -294,6 +295,15 @@ export const sideBySide: SplitMethod = {
         window: { earliest: decideBy, likely: decideBy, latest: decideBy },
         anchor,
         expect: 'The cut-off: eggs or not, decide today. Without eggs unite both hives again.',
+      },
+      {
+        parts: ['new'],
+        kind: 'look',
+        topic: 'rhythm',
+        window: windowAfter(day, 6, 7, 9),
+        anchor: 'work',
+        expect:
+          'The queen’s half: eggs, and no cells begun anew: with them she still wants to swarm. Food, and room as it grows.',
       },
     ];
   },
