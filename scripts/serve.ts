@@ -7,21 +7,23 @@ import { demoScenario } from '@incremen/core/demo';
 import { newOperation } from '@incremen/core/records';
 import { toBundle } from '@incremen/core/formats';
 import {
+  BackupKeeper,
   bringUpToDate,
   createApp,
+  dumpBeforeMigration,
   DatabaseNotReady,
   hasOwner,
   LanDoor,
+  openLog,
+  sweepPictures,
   type Reach,
   openOrm,
   OperationStore,
   startPostgres,
 } from '@incremen/server';
+import { configuration } from './configuration.ts';
 import { startStation } from './startStation.ts';
 import { dataFolder, noteRunning, noteStopped, ROOT, runningOn, type DataName } from './dataFolder.ts';
-
-/** The port of the home network; the page that makes a phone trust it is on the next one. */
-const LAN_PORT = Number(process.env['LAN_PORT'] ?? 4843);
 
 /** How to serve. */
 export interface ServeOptions {
@@ -49,6 +51,7 @@ export function buildWeb(): void {
 
 /** Starts everything, prints the address, and stops everything at Ctrl-C or SIGTERM. */
 export async function serve(options: ServeOptions): Promise<void> {
+  const set = configuration();
   const folder = options.data === 'throwaway' ? undefined : dataFolder(options.data);
   const already = folder && runningOn(folder);
   if (already) {
@@ -58,7 +61,13 @@ export async function serve(options: ServeOptions): Promise<void> {
   if (options.build) buildWeb();
   let postgres = await startPostgres(folder ? { dataDir: join(folder, 'postgres') } : { fast: true });
   const orm = await openOrm(postgres.url);
+  const log = openLog(folder ? join(folder, 'logs') : null, folder ? set.LOG_LEVEL : 'fatal');
+  const backups = folder && join(folder, 'backups');
   try {
+    if (backups) {
+      const dump = await dumpBeforeMigration(orm, postgres.url, backups);
+      if (dump) console.log(`Before the records are brought up to this version they were kept in ${dump}`);
+    }
     await bringUpToDate(orm);
   } catch (error) {
     if (!(error instanceof DatabaseNotReady)) throw error;
@@ -71,11 +80,19 @@ export async function serve(options: ServeOptions): Promise<void> {
   const station = await startStation(options.data);
   const door =
     options.data === 'own' && folder
-      ? new LanDoor({ folder: join(folder, 'home-network'), securePort: LAN_PORT, pairingPort: LAN_PORT + 1 })
+      ? new LanDoor({
+          folder: join(folder, 'home-network'),
+          securePort: set.LAN_PORT,
+          // The page that makes a phone trust it is on the next one.
+          pairingPort: set.LAN_PORT + 1,
+          ...(set.LAN_CERTIFICATE !== undefined &&
+            set.LAN_KEY !== undefined && { given: { certificate: set.LAN_CERTIFICATE, key: set.LAN_KEY } }),
+        })
       : null;
   const reach: Reach = {
     names: () => door?.names() ?? [],
     demo: options.data !== 'own',
+    publicUrl: set.PUBLIC_URL === undefined ? null : new URL(set.PUBLIC_URL).origin,
     lan: door && {
       isOpen: () => door.isOpen(),
       addresses: () => door.addresses(),
@@ -83,10 +100,20 @@ export async function serve(options: ServeOptions): Promise<void> {
       set: (open) => (open ? door.openFor(app) : door.shut(true)),
     },
   };
-  const app = createApp(orm, join(ROOT, 'web/dist'), station?.url ?? null, reach);
+  const keeper = options.data === 'own' && backups ? new BackupKeeper(orm, backups) : null;
+  const app = createApp(orm, {
+    webDir: join(ROOT, 'web/dist'),
+    stationUrl: station?.url ?? null,
+    reach,
+    log,
+    keeper,
+    pictureQuota: set.PICTURE_QUOTA_MB * 1e6,
+  });
+  const tending = keeper && tend(orm, keeper, log);
   const server = await listen(app, options);
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   if (folder) noteRunning(folder, url);
+  log.info({ url, data: options.data }, 'started');
   console.log(`\nIncremen is at ${url}\n${folder ? `Its data is in ${folder}\n` : ''}Ctrl-C stops it.\n`);
 
   if (door && (options.lan || door.wasOpen())) await openDoor(orm, door, app);
@@ -98,11 +125,13 @@ export async function serve(options: ServeOptions): Promise<void> {
       await postgres.gone;
       if (stopping || !folder) return;
       console.error('The database has stopped. Starting it again…');
+      log.error('the database has stopped');
       try {
         postgres = await startPostgres({ dataDir: join(folder, 'postgres'), port: postgres.port });
         console.error('The database is there again.');
       } catch (error) {
         console.error(`The database does not start: ${(error as Error).message}`);
+        log.fatal({ err: error }, 'the database does not start');
         process.exit(1);
       }
     }
@@ -112,6 +141,8 @@ export async function serve(options: ServeOptions): Promise<void> {
     if (stopping) return;
     stopping = true;
     console.log('Stopping…');
+    log.info('stopping');
+    if (tending) clearInterval(tending);
     server.closeAllConnections();
     await new Promise((resolve) => server.close(resolve));
     await door?.shut(false);
@@ -122,6 +153,29 @@ export async function serve(options: ServeOptions): Promise<void> {
     process.exit(0);
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void stop());
+}
+
+/** How often it is seen to that there is a backup of the day; a machine that was asleep makes it when it wakes. */
+const TEND_MS = 3_600_000;
+
+/** Backups of the day, and pictures that nobody refers to: once now, and from hour to hour. What fails is noted, and tried again. */
+function tend(
+  orm: Awaited<ReturnType<typeof openOrm>>,
+  keeper: BackupKeeper,
+  log: ReturnType<typeof openLog>,
+): NodeJS.Timeout {
+  const now = async () => {
+    try {
+      const made = await keeper.daily();
+      const swept = await sweepPictures(orm.em.fork());
+      if (made + swept > 0) log.info({ backups: made, picturesSwept: swept }, 'tended');
+    } catch (error) {
+      log.error({ err: error }, 'the backup of the day could not be made');
+      console.error(`The backup of the day could not be made: ${(error as Error).message}`);
+    }
+  };
+  void now();
+  return setInterval(() => void now(), TEND_MS).unref();
 }
 
 /** Nobody comes in from outside before there is somebody to sign in as. */

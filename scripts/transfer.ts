@@ -1,5 +1,7 @@
+import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import {
+  BackupKeeper,
   bringUpToDate,
   DatabaseNotReady,
   openOrm,
@@ -9,16 +11,23 @@ import {
 } from '@incremen/server';
 import { dataFolder, runningOn, type DataName } from './dataFolder.ts';
 
-// npm run export -- FILE [--data demo|own]    writes the whole operation to a file: .zip with its pictures, .json without
-// npm run import -- FILE [--data demo|own]    puts the file's operation in the place of the present one
-const [direction, file, ...rest] = process.argv.slice(2);
-const at = rest.indexOf('--data');
-const data = (at >= 0 ? rest[at + 1] : 'own') as DataName;
+// npm run export  -- FILE [--data demo|own]     writes the whole operation to a file: .zip with its pictures, .json without
+// npm run import  -- FILE [--data demo|own]     puts the file's operation in the place of the present one
+// npm run backup                                keeps a backup in the data folder, read back whole
+// npm run restore -- [FILE | NAME | latest]     goes back to a backup; what stands there now is kept first
+const USAGE = `Usage: npm run export -- FILE [--data demo|own]
+       npm run import -- FILE [--data demo|own]
+       npm run backup [-- --data demo|own]
+       npm run restore -- FILE | NAME | latest [--data demo|own]`;
+const [direction = '', ...given] = process.argv.slice(2);
+const at = given.indexOf('--data');
+const data = (at >= 0 ? given[at + 1] : 'own') as DataName;
+const [file = ''] = given.filter((_, i) => at < 0 || (i !== at && i !== at + 1));
 
-if ((direction !== 'export' && direction !== 'import') || !file || !['demo', 'own'].includes(data)) {
-  console.error(
-    'Usage: npm run export -- FILE [--data demo|own]\n       npm run import -- FILE [--data demo|own]',
-  );
+const asksForFile = direction === 'export' || direction === 'import';
+const isKnown = asksForFile || direction === 'backup' || direction === 'restore';
+if (!isKnown || (asksForFile && file === '') || !['demo', 'own'].includes(data)) {
+  console.error(USAGE);
   process.exit(2);
 }
 
@@ -30,6 +39,18 @@ try {
   await bringUpToDate(orm);
   const store = new OperationStore(orm);
   const [present] = await store.list();
+  const keeper = new BackupKeeper(orm, join(folder, 'backups'));
+  /** A file as it is, else one of those that are kept, by its name. */
+  const backupCalled = async (name: string): Promise<string> => {
+    if (existsSync(name)) return name;
+    const kept = present ? await keeper.list(present.id) : [];
+    const wanted = name === 'latest' ? kept[0] : kept.find((b) => b.name === name);
+    if (!present || !wanted) {
+      const names = kept.map((b) => `  ${b.name}`).join('\n');
+      throw new Error(`There is no backup called ${name}.${names === '' ? '' : ` There are:\n${names}`}`);
+    }
+    return keeper.pathOf(present.id, wanted.name);
+  };
   if (direction === 'export') {
     if (!present)
       throw new Error(
@@ -37,10 +58,17 @@ try {
       );
     await writeBackup(orm, present.id, file);
     console.log(`${present.name} written to ${file}`);
+  } else if (direction === 'backup') {
+    if (!present) throw new Error(`There is nothing to keep in ${folder}. Start Incremen once.`);
+    const { name, bytes } = await keeper.make(present.id, 'asked');
+    console.log(`${present.name} kept as ${name}, ${Math.ceil(bytes / 1000)} kB, read back whole`);
   } else {
-    await store.restore(file, present?.id ?? null);
+    const path = direction === 'restore' ? await backupCalled(file || 'latest') : file;
+    if (present) await keeper.make(present.id, 'before-import');
+    const { operationId } = await store.restore(path, present?.id ?? null);
+    if (present) await keeper.passOn(present.id, operationId);
     const [now] = await store.list();
-    console.log(`${file} read; the operation is now ${now?.name ?? 'empty'}`);
+    console.log(`${path} read; the operation is now ${now?.name ?? 'empty'}`);
   }
 } catch (error) {
   console.error(explain(error));

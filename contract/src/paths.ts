@@ -11,6 +11,9 @@ export const API_PATHS = {
   journal: (op: string) => `/api/operations/${op}/journal`,
   news: (op: string) => `/api/operations/${op}/news`,
   backup: (op: string) => `/api/operations/${op}/backup`,
+  backups: (op: string, name?: string) =>
+    `/api/operations/${op}/backups${name === undefined ? '' : `/${name}`}`,
+  room: (op: string) => `/api/operations/${op}/room`,
   bundle: (op: string) => `/api/operations/${op}/bundle`,
   photo: (op: string, photoId: string) => `/api/operations/${op}/photos/${photoId}`,
   readings: (op: string) => `/api/operations/${op}/readings`,

@@ -5,40 +5,65 @@ import type { MikroORM } from '@mikro-orm/postgresql';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
+import type { Logger } from 'pino';
 import { z } from 'zod';
 import { AccessDesk } from './access/AccessDesk.ts';
-import { gate } from './access/gate.ts';
-import { identify, knownHost, sameOrigin, type Reach } from './access/identify.ts';
+import { gate, signedOut } from './access/gate.ts';
+import { identify, knownHost, personOf, sameOrigin, type Reach } from './access/identify.ts';
 import { accessRouter, membersRouter } from './access/router.ts';
+import type { BackupKeeper } from './backup/BackupKeeper.ts';
+import { keptBackupsRouter } from './backup/keptRouter.ts';
 import { backupRouter } from './backup/router.ts';
 import { calendarRouter } from './calendar/router.ts';
+import { isUpToDate } from './db/bringUpToDate.ts';
 import { OperationStore } from './operations/OperationStore.ts';
 import { operationsRouter } from './operations/router.ts';
 import { photosRouter } from './photos/router.ts';
 import { answerErrors, sendProblem } from './problems/errorHandler.ts';
 import { ProblemError } from './problems/ProblemError.ts';
+import { noteRequests, SILENT } from './service/logBook.ts';
+import { Metrics } from './service/metrics.ts';
+import { PICTURE_QUOTA, roomRouter } from './service/room.ts';
 import { readingsRouter } from './readings/router.ts';
 import { WeatherDesk } from './weather/WeatherDesk.ts';
 import { weatherRouter } from './weather/router.ts';
 import { yardPlanRouter } from './yardplan/router.ts';
 
 /** On its own machine only, and no demonstration. */
-const NOT_FAR: Reach = { names: () => [], demo: false, lan: null };
+const NOT_FAR: Reach = { names: () => [], demo: false, publicUrl: null, lan: null };
 
-/**
- * The application: API under /api, and the built web client if there is one in `webDir`.
- *
- * @param stationUrl - address of a weather station that is asked; null for none
- * @param reach - who may come in without signing in, and under which names the server answers
- */
+/** What the application stands on besides its database. */
+export interface Surroundings {
+  /** The built web client, if there is one. */
+  readonly webDir?: string;
+  /** Address of a weather station that is asked; null for none. */
+  readonly stationUrl?: string | null;
+  /** Who may come in without signing in, and under which names the server answers. */
+  readonly reach?: Reach;
+  readonly log?: Logger;
+  /** Where backups are kept by themselves; none are without it. */
+  readonly keeper?: BackupKeeper | null;
+  /** Bytes that the pictures of one operation may have together. */
+  readonly pictureQuota?: number;
+}
+
+/** The application: API under /api, and the built web client if there is one. */
 export function createApp(
   orm: MikroORM,
-  webDir?: string,
-  stationUrl: string | null = null,
-  reach: Reach = NOT_FAR,
+  {
+    webDir,
+    stationUrl = null,
+    reach = NOT_FAR,
+    log = SILENT,
+    keeper = null,
+    pictureQuota = PICTURE_QUOTA,
+  }: Surroundings = {},
 ): Express {
   const app = express();
   app.disable('x-powered-by');
+  // A proxy on this machine says whom it speaks for; tries at a password are counted by that.
+  if (reach.publicUrl !== null) app.set('trust proxy', 'loopback');
+  app.use(noteRequests(log));
   app.use(knownHost(reach));
   app.use(compression());
   app.use(
@@ -67,12 +92,25 @@ export function createApp(
   );
   const store = new OperationStore(orm);
   const desk = new AccessDesk(orm);
+  const metrics = new Metrics(() => store.news.listeners);
   const api = express.Router();
+  api.use(metrics.measure());
   api.get('/health', async (_req, res) => {
     const ok = await answers(orm);
     res.status(ok ? 200 : 503).json({ ok });
   });
+  // Alive is one thing, ready for work another: a database of another version, or none.
+  api.get('/ready', async (_req, res) => {
+    const ready = (await answers(orm)) && (await isUpToDate(orm));
+    res.status(ready ? 200 : 503).json({ ready });
+  });
   api.use(sameOrigin, identify(desk, reach));
+  api.get('/metrics', (req, res, next) => {
+    // Who sits at the machine, an owner, or a device that an owner has given a token.
+    const kind = personOf(res)?.kind;
+    if (kind === 'machine' || kind === 'account' || kind === 'device') metrics.tell()(req, res, next);
+    else throw signedOut();
+  });
   api.use('/access', accessRouter(desk, reach));
   api.use('/operations/:op', gate(desk));
   api.use('/operations/:op/access', membersRouter(desk));
@@ -80,8 +118,10 @@ export function createApp(
     res.json(z.toJSONSchema(bundle, { target: 'draft-2020-12' }));
   });
   api.use('/operations', operationsRouter(store, desk));
-  api.use('/operations/:op', backupRouter(orm, store, desk));
-  api.use('/operations/:op/photos', photosRouter(orm));
+  api.use('/operations/:op', backupRouter(orm, store, desk, keeper));
+  api.use('/operations/:op', keptBackupsRouter(store, desk, keeper));
+  api.use('/operations/:op', roomRouter(orm, pictureQuota, keeper));
+  api.use('/operations/:op/photos', photosRouter(orm, pictureQuota));
   api.use('/operations/:op/readings', readingsRouter(orm));
   api.use('/operations/:op/weather', weatherRouter(store, new WeatherDesk(orm, store, stationUrl)));
   api.use(
@@ -104,7 +144,7 @@ export function createApp(
   });
   app.use('/api', api);
   if (webDir && existsSync(webDir)) serveWeb(app, webDir);
-  app.use(answerErrors);
+  app.use(answerErrors(log));
   return app;
 }
 

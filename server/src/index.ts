@@ -1,9 +1,13 @@
 export type { Reach } from './access/identify.ts';
 export { createApp } from './app.ts';
+export { BackupKeeper, readThrough } from './backup/BackupKeeper.ts';
 export { writeBackup } from './backup/writeBackup.ts';
 export { bringUpToDate, DatabaseNotReady } from './db/bringUpToDate.ts';
+export { dumpBeforeMigration } from './db/dumpBefore.ts';
 export { openOrm } from './db/orm.ts';
 export { findPgBin, startPostgres, type PgServer } from './db/privatePostgres.ts';
 export { hasOwner } from './access/AccessDesk.ts';
 export { LanDoor } from './lan/LanDoor.ts';
 export { OperationStore } from './operations/OperationStore.ts';
+export { sweepPictures } from './photos/photoContents.ts';
+export { openLog } from './service/logBook.ts';

@@ -12,6 +12,7 @@ const PROBLEM_STATUS = {
   'changed-since': 409,
   'frame-moved': 409,
   'id-taken': 409,
+  'no-room': 507,
   'operation-exists': 409,
   'photo-too-large': 413,
   'plan-closed': 409,

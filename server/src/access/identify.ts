@@ -10,6 +10,8 @@ export interface Reach {
   readonly names: () => readonly string[];
   /** The demonstration signs in by itself, on this machine. */
   readonly demo: boolean;
+  /** The address of a proxy in front, with its own name; null where there is none. */
+  readonly publicUrl: string | null;
   /** The way in from the home network; null where there is none to open. */
   readonly lan: {
     isOpen(): boolean;
@@ -25,9 +27,14 @@ export const COOKIE = 'incremen-session';
 const LOOPBACK = ['localhost', '127.0.0.1', '[::1]'];
 const hostOf = (req: Request) => (req.headers.host ?? '').replace(/:\d+$/, '').toLowerCase();
 
+/** What a proxy adds (RFC 7239, and the older names): who asks sits elsewhere, whatever the address says. */
+const PROXIED = ['forwarded', 'x-forwarded-for', 'x-forwarded-host', 'x-real-ip', 'via'];
+
 /** Whether a request came over the loopback device, and was meant for it. */
 const isFromHere = (req: Request): boolean =>
-  LOOPBACK.includes(hostOf(req)) && /^(::1|(::ffff:)?127\.)/.test(req.socket.remoteAddress ?? '');
+  !PROXIED.some((h) => req.headers[h] !== undefined) &&
+  LOOPBACK.includes(hostOf(req)) &&
+  /^(::1|(::ffff:)?127\.)/.test(req.socket.remoteAddress ?? '');
 
 /** Who asks; null for a stranger. */
 export const personOf = (res: Response): Person | null => (res.locals['person'] as Person | null) ?? null;
@@ -37,7 +44,8 @@ export const knownHost =
   (reach: Reach): RequestHandler =>
   (req, res, next) => {
     const host = hostOf(req);
-    if (LOOPBACK.includes(host) || reach.names().includes(host)) {
+    const isPublic = reach.publicUrl !== null && new URL(reach.publicUrl).hostname === host;
+    if (LOOPBACK.includes(host) || isPublic || reach.names().includes(host)) {
       next();
       return;
     }

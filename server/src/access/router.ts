@@ -62,7 +62,7 @@ export function accessRouter(desk: AccessDesk, reach: Reach): Router {
       hasOwner: await desk.hasOwner(),
       demo: reach.demo,
       lan: reach.lan?.isOpen() ?? null,
-      addresses: reach.lan?.addresses() ?? [],
+      addresses: [...(reach.publicUrl === null ? [] : [reach.publicUrl]), ...(reach.lan?.addresses() ?? [])],
       pairing: reach.lan?.pairingAddresses() ?? [],
     };
     res.json(parseRequest(accessAnswer, answer));

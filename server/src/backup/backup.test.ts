@@ -56,7 +56,9 @@ async function addPhoto(): Promise<{ id: string; png: Buffer }> {
     },
   });
   expect(sent.status).toBe(201);
-  return { id, png };
+  // As it is kept: drawn anew.
+  const kept = await fetch(`${server.url}/api/operations/${server.op}/photos/${id}`);
+  return { id, png: Buffer.from(await kept.arrayBuffer()) };
 }
 
 describe('the database', () => {

@@ -12,7 +12,9 @@ import type { AccessDesk } from '../access/AccessDesk.ts';
 import type { OperationStore } from '../operations/OperationStore.ts';
 import { parseRequest } from '../problems/errorHandler.ts';
 import { ProblemError } from '../problems/ProblemError.ts';
+import { OperationEntity } from '../db/entities.ts';
 import { archiveOf } from './archive.ts';
+import type { BackupKeeper } from './BackupKeeper.ts';
 import { atOneMoment } from './atOneMoment.ts';
 import { bundleText } from './bundleText.ts';
 
@@ -25,7 +27,12 @@ const LARGEST = 8_000_000_000;
  * The file of an operation. `/bundle` is its records as JSON; `/backup` is an archive of that JSON with the pictures
  * beside it. Either address takes either file.
  */
-export function backupRouter(orm: MikroORM, store: OperationStore, desk: AccessDesk): Router {
+export function backupRouter(
+  orm: MikroORM,
+  store: OperationStore,
+  desk: AccessDesk,
+  keeper: BackupKeeper | null,
+): Router {
   const router = Router({ mergeParams: true });
   const send =
     (
@@ -51,8 +58,11 @@ export function backupRouter(orm: MikroORM, store: OperationStore, desk: AccessD
   const take = async (req: Request, res: Response) => {
     const { op } = parseRequest(address, req.params);
     await uploaded(req, async (path) => {
+      // What it takes the place of is kept: a wrong file can be taken back.
+      if (await isThere(orm, op)) await keeper?.make(op, 'before-import');
       const restored = await store.restore(path, op);
       await desk.passOn(op, restored.operationId);
+      await keeper?.passOn(op, restored.operationId);
       res.json(restored);
     });
   };
@@ -60,6 +70,9 @@ export function backupRouter(orm: MikroORM, store: OperationStore, desk: AccessD
   router.put('/backup', take);
   return router;
 }
+
+const isThere = async (orm: MikroORM, id: string): Promise<boolean> =>
+  (await orm.em.fork().count(OperationEntity, { id })) > 0;
 
 /** Keeps the body of a request in a file of its own for as long as it is used. */
 async function uploaded(req: Request, read: (path: string) => Promise<void>): Promise<void> {

@@ -12,6 +12,12 @@ export class DatabaseNotReady extends Error {
   }
 }
 
+/** Whether the tables are those of this version. */
+export async function isUpToDate(orm: MikroORM): Promise<boolean> {
+  const done = (await orm.migrator.getExecutedMigrations()).map((m) => m.name);
+  return done.length === migrations.length && migrations.every((m) => done.includes(m.name));
+}
+
 /**
  * Brings the tables up to this version: all that is missing, in one transaction, or nothing.
  *

@@ -221,6 +221,9 @@ export const PhotoContentEntity = defineEntity({
     operationId: ofOperation,
     mediaType: p.text(),
     content: p.blob(),
+    keptAt: p.datetime().fieldName('kept_at').defaultRaw('now()'),
+    /** SHA-256 of what was sent, by which it is known again. */
+    source: p.text().nullable(),
   },
 });
 

@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer as createHttp, type Server } from 'node:http';
 import { createServer as createHttps } from 'node:https';
 import type { AddressInfo } from 'node:net';
@@ -6,6 +6,7 @@ import { hostname } from 'node:os';
 import { join } from 'node:path';
 import type { Express } from 'express';
 import { homeCertificates } from './authorityFolder.ts';
+import { namesOfCertificate } from './givenCertificate.ts';
 import { homeNames } from './homeNames.ts';
 import { pairingApp } from './pairingApp.ts';
 
@@ -17,6 +18,8 @@ export interface DoorOptions {
   readonly pairingPort: number;
   /** Names and addresses of this machine in its home network. */
   readonly names?: () => string[];
+  /** A certificate that phones trust already, and its key: PEM files. Then no authority is made, and nothing is to be trusted. */
+  readonly given?: { readonly certificate: string; readonly key: string };
 }
 
 /**
@@ -25,7 +28,11 @@ export interface DoorOptions {
  */
 export class LanDoor {
   private readonly options: DoorOptions;
-  private open: { readonly names: string[]; readonly secure: Server; readonly pairing: Server } | null = null;
+  private open: {
+    readonly names: string[];
+    readonly secure: Server;
+    readonly pairing: Server | null;
+  } | null = null;
 
   constructor(options: DoorOptions) {
     this.options = options;
@@ -49,7 +56,7 @@ export class LanDoor {
   /** Addresses of the page that makes a phone trust it. */
   pairingAddresses(): string[] {
     const open = this.open;
-    return open ? open.names.map((n) => `http://${n}:${portOf(open.pairing)}`) : [];
+    return open?.pairing ? open.names.map((n) => `http://${n}:${portOf(open.pairing as Server)}`) : [];
   }
 
   /** Whether it was open when the server was stopped. */
@@ -60,6 +67,10 @@ export class LanDoor {
   /** @throws Error when this machine has no address in a home network, or a port is taken */
   async openFor(app: Express): Promise<void> {
     if (this.open) return;
+    if (this.options.given) {
+      await this.openWith(this.options.given, app);
+      return;
+    }
     const [first, ...more] = (this.options.names ?? (() => homeNames(hostname())))();
     if (first === undefined) throw new Error('This machine has no address in a home network.');
     const names: [string, ...string[]] = [first, ...more];
@@ -76,6 +87,22 @@ export class LanDoor {
       secure.close();
       throw error;
     }
+    this.noteOpen();
+  }
+
+  /** The names are those of the certificate. @throws Error when it names none, is over, or is not that of the key */
+  private async openWith(given: { certificate: string; key: string }, app: Express): Promise<void> {
+    const [cert, key] = [readFileSync(given.certificate, 'utf8'), readFileSync(given.key, 'utf8')];
+    const names = namesOfCertificate(cert, key);
+    const secure = await listening(
+      createHttps({ key, cert, minVersion: 'TLSv1.2' }, app),
+      this.options.securePort,
+    );
+    this.open = { names, secure, pairing: null };
+    this.noteOpen();
+  }
+
+  private noteOpen(): void {
     mkdirSync(this.options.folder, { recursive: true, mode: 0o700 });
     writeFileSync(this.note, '');
   }
@@ -85,7 +112,8 @@ export class LanDoor {
     const { open } = this;
     this.open = null;
     if (forGood) rmSync(this.note, { force: true });
-    for (const server of open ? [open.secure, open.pairing] : []) {
+    for (const server of [open?.secure, open?.pairing]) {
+      if (!server) continue;
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
     }

@@ -1,4 +1,4 @@
-import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -8,6 +8,7 @@ import express from 'express';
 import { afterEach, describe, expect, it } from 'vitest';
 import { homeCertificates } from './authorityFolder.ts';
 import { isGoodFor, makeAuthority, makeServerCertificate } from './certificates.ts';
+import { namesOfCertificate } from './givenCertificate.ts';
 import { homeNames, isHomeAddress } from './homeNames.ts';
 import { LanDoor } from './LanDoor.ts';
 
@@ -124,5 +125,33 @@ describe('the way in', () => {
     const door = new LanDoor({ folder: folder(), securePort: 0, pairingPort: 0, names: () => [] });
     await expect(door.openFor(express())).rejects.toThrow(/no address in a home network/);
     expect(door.isOpen()).toBe(false);
+  });
+});
+
+describe('a certificate that is given', () => {
+  it('opens the door under its own names, with nothing for a phone to trust first', async () => {
+    const at = folder();
+    const authority = await makeAuthority('Given');
+    const { cert, key } = await makeServerCertificate(authority, ['localhost', 'hives.local']);
+    const [certificate, keyFile] = [join(at, 'cert.pem'), join(at, 'key.pem')];
+    writeFileSync(certificate, cert);
+    writeFileSync(keyFile, key);
+    const given = { certificate, key: keyFile };
+    const door = new LanDoor({ folder: at, securePort: 0, pairingPort: 0, given });
+    await door.openFor(express().get('/', (_req, res) => void res.send('here')));
+    expect(door.pairingAddresses()).toEqual([]);
+    const [first] = door.addresses();
+    expect(first).toMatch(/^https:\/\/localhost:\d+$/);
+    expect(await get(Number(new URL(first ?? '').port), authority.cert, 'localhost')).toBe(200);
+    await door.shut(true);
+  });
+
+  it('is refused when the key is another one’s, or it is over', async () => {
+    const authority = await makeAuthority('Given');
+    const one = await makeServerCertificate(authority, ['hives.local']);
+    const two = await makeServerCertificate(authority, ['hives.local']);
+    expect(() => namesOfCertificate(one.cert, two.key)).toThrow(/not that of the certificate/);
+    expect(() => namesOfCertificate(one.cert, one.key, new Date('2099-01-01'))).toThrow(/is over/);
+    expect(namesOfCertificate(one.cert, one.key)).toEqual(['hives.local']);
   });
 });

@@ -25,6 +25,7 @@ import type { Restored } from '../backup/replaceOperation.ts';
 import { needPhotos } from '../photos/photoContents.ts';
 import { ProblemError } from '../problems/ProblemError.ts';
 import { Newsroom } from './news.ts';
+import { CHANNEL, ProcessWire, type Word } from './processWire.ts';
 import { revisionOf } from './revisionOf.ts';
 
 /** An operation's present records as of a revision. */
@@ -56,13 +57,16 @@ interface JournalRow {
 export class OperationStore {
   private readonly orm: MikroORM;
   /** What is told to those who follow an operation. */
-  readonly news = new Newsroom();
+  readonly news: Newsroom;
+  private readonly wire: ProcessWire;
   private readonly kept = new Map<string, Present>();
   private readonly now: () => Date;
 
   constructor(orm: MikroORM, now: () => Date = () => new Date()) {
     this.orm = orm;
     this.now = now;
+    this.wire = new ProcessWire(orm.config.get('clientUrl') ?? '', (word) => void this.heard(word));
+    this.news = new Newsroom(this.wire);
   }
 
   /** All operations, by name. */
@@ -188,7 +192,36 @@ export class OperationStore {
     this.kept.delete(restored.operationId);
     const told = { entryId: null, revision: Number.MAX_SAFE_INTEGER, changes: null };
     this.news.tell(replace ?? restored.operationId, told);
+    void this.tellOthers(this.orm.em.fork(), {
+      operationId: replace ?? restored.operationId,
+      entryId: null,
+      revision: Number.MAX_SAFE_INTEGER,
+    }).catch(() => undefined);
     return restored;
+  }
+
+  /** Within a transaction others hear of it when it is committed, and not at all otherwise. */
+  private async tellOthers(em: EntityManager, word: Word): Promise<void> {
+    await em
+      .getConnection()
+      .execute(
+        'select pg_notify(?, ?)',
+        [CHANNEL, this.wire.textOf(word)],
+        'run',
+        em.getTransactionContext(),
+      );
+  }
+
+  /** Another process has changed an operation: who follows it here is told, with what was changed. */
+  private async heard({ operationId, entryId, revision }: Word): Promise<void> {
+    const entry =
+      entryId === null
+        ? null
+        : ((await this.orm.em
+            .fork()
+            .findOne(JournalEntity, { id: entryId, operationId }, { disableIdentityMap: true })
+            .catch(() => null)) as JournalRow | null);
+    this.news.tell(operationId, { entryId, revision, changes: entry?.body.changes ?? null });
   }
 
   private async enter(
@@ -228,6 +261,7 @@ export class OperationStore {
         body: { v: 1, changes: result.value } as never,
       });
       await em.nativeUpdate(OperationEntity, { id: operationId }, { revision: revision + 1 });
+      await this.tellOthers(em, { operationId, entryId: request.id, revision: revision + 1 });
       return {
         present: {
           revision: revision + 1,

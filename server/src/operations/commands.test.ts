@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { get } from 'node:http';
 import type { Command, CommandOf } from '@incremen/core/records';
-import type { Snapshot } from '@incremen/contract';
+import type { ProblemDocument, Snapshot } from '@incremen/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { TestServer } from '../testing/testServer.ts';
 
@@ -176,6 +176,23 @@ describe('bad input is answered with a problem document that names the field, an
     for (const r of [await post('{"id": '), await fetch(`${server.url}/api/nothing`)]) {
       expect(r.headers.get('content-type')).toMatch(/^application\/problem\+json/);
     }
+  });
+
+  it.each([
+    ['a character zero', '{"note":"a\\u0000b"}', 400],
+    ['another control', '{"note":"a\\u0007b"}', 400],
+    ['half a character', '{"note":"a\\ud800b"}', 400],
+    ['a million brackets', '['.repeat(1_000_000), 400],
+    ['40 MB of numbers', `[${'1,'.repeat(20_000_000)}1]`, 413],
+  ])('%s', async (_what, body, status) => {
+    const res = await fetch(`${server.url}/api/operations/${server.op}/commands`, {
+      method: 'POST',
+      body,
+      headers: { 'content-type': 'application/json' },
+    });
+    expect(res.status).toBe(status);
+    expect(((await res.json()) as ProblemDocument).errors[0]?.remedy).not.toBe('');
+    expect((await server.snapshot()).revision).toBeGreaterThan(0);
   });
 
   it('a command id used for another command', async () => {

@@ -66,4 +66,28 @@ describe('news of an operation', () => {
     const res = await fetch(`${server.url}/api/operations/00000000-0000-4000-8000-000000000000/news`);
     expect(res.status).toBe(404);
   });
+
+  it('come from another process on the same database, changes and all, and once', async () => {
+    const other = await TestServer.beside(server);
+    const [here, there] = await Promise.all([Listener.on(server), Listener.on(other)]);
+    await here.next();
+    await there.next();
+    const [first] = (await server.snapshot()).records.colony;
+    const sent = await server.send({ type: 'renameColony', colonyId: first?.id ?? '', name: 'Yarrow Two' });
+    const news = await there.next();
+    expect(news).toEqual({
+      entryId: sent.body.entryId,
+      revision: sent.body.revision,
+      changes: sent.body.changes,
+    });
+    // Who sits at the process that did it hears it once: the next that comes is the next that is done.
+    expect((await here.next()).revision).toBe(sent.body.revision);
+    const next = await other.send({ type: 'renameColony', colonyId: first?.id ?? '', name: 'Yarrow Three' });
+    expect((await here.next()).revision).toBe(next.body.revision);
+    // Both processes know the same, and go on from there.
+    expect((await other.snapshot()).revision).toBe(next.body.revision);
+    await here.stop();
+    await there.stop();
+    await other.stop();
+  });
 });

@@ -37,7 +37,7 @@ export function operationsRouter(store: OperationStore, desk: AccessDesk): Route
 
   router.post(
     '/:op/commands',
-    express.json({ limit: COMMAND_LIMIT, reviver: noNulCharacters }),
+    express.json({ limit: COMMAND_LIMIT, reviver: onlyText }),
     requireJson,
     async (req, res) => {
       const op = opOf(req.params);
@@ -50,7 +50,7 @@ export function operationsRouter(store: OperationStore, desk: AccessDesk): Route
 
   router.post(
     '/:op/undo',
-    express.json({ limit: COMMAND_LIMIT, reviver: noNulCharacters }),
+    express.json({ limit: COMMAND_LIMIT, reviver: onlyText }),
     requireJson,
     async (req, res) => {
       const op = opOf(req.params);
@@ -97,8 +97,15 @@ const settingsAreOwners = () =>
     },
   ]);
 
-/** PostgreSQL cannot keep the character U+0000; it has no place in a note either. */
-function noNulCharacters(_key: string, value: unknown): unknown {
-  if (typeof value === 'string' && value.includes('\u0000')) throw new SyntaxError('U+0000 in a text');
+/**
+ * Controls of the C0 set that no note needs, all but tab, line feed and carriage return, and half characters. PostgreSQL cannot
+ * keep U+0000, no file can keep half a character, and nobody can see what a control does.
+ */
+// oxlint-disable-next-line no-control-regex
+const NO_TEXT = /[\u0000-\u0008\u000B\u000C\u000E-\u001F]|\p{Surrogate}/u;
+
+function onlyText(_key: string, value: unknown): unknown {
+  if (typeof value === 'string' && NO_TEXT.test(value))
+    throw new SyntaxError('a character that no text may hold');
   return value;
 }

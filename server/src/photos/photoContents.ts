@@ -1,6 +1,8 @@
+import { createHash } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { PhotoContentEntity } from '../db/entities.ts';
 import { ProblemError } from '../problems/ProblemError.ts';
+import { drawnAnew, withoutTraces } from './drawnAnew.ts';
 import { mediaTypeOf } from './photoKind.ts';
 
 interface Row {
@@ -21,12 +23,15 @@ export async function keepPhoto(
   operationId: string,
   id: string,
   content: Uint8Array,
+  quota: number = Infinity,
 ): Promise<void> {
   const mediaType = mediaTypeOf(content);
+  const source = createHash('sha256').update(content).digest('hex');
   const there = (await em.findOne(PhotoContentEntity, { id }, once)) as
-    (Row & { operationId: string }) | null;
+    (Row & { operationId: string; source: string | null }) | null;
   if (there) {
-    if (there.operationId === operationId && Buffer.compare(there.content, content) === 0) return;
+    const isSame = there.source === source || Buffer.compare(there.content, content) === 0;
+    if (there.operationId === operationId && isSame) return;
     throw new ProblemError(409, 'id-taken', 'This id belongs to another photo.', [
       {
         code: 'id-taken',
@@ -36,7 +41,51 @@ export async function keepPhoto(
       },
     ]);
   }
-  await em.insert(PhotoContentEntity, { id, operationId, mediaType, content: Buffer.from(content) });
+  const drawn = await drawnAnew(content);
+  await needRoom(em, operationId, drawn.length, quota);
+  await em.insert(PhotoContentEntity, { id, operationId, mediaType, content: drawn, source });
+}
+
+/** @throws ProblemError 507 when the pictures of an operation would be more than they may */
+async function needRoom(em: EntityManager, operationId: string, bytes: number, quota: number): Promise<void> {
+  const there = await pictureBytes(em, operationId);
+  if (there + bytes <= quota) return;
+  throw new ProblemError(507, 'no-room', 'There is no room for more pictures. Nothing was changed.', [
+    {
+      code: 'no-room',
+      path: [],
+      message: `The pictures take ${Math.round(there / 1e6)} MB; ${Math.round(quota / 1e6)} MB are kept for them.`,
+      remedy: 'Take pictures away that nobody needs, or let the owner of the server give them more room.',
+    },
+  ]);
+}
+
+/** Bytes of all pictures of an operation. */
+export async function pictureBytes(em: EntityManager, operationId: string): Promise<number> {
+  const [row] = await em
+    .getConnection()
+    .execute<{ bytes: string | null }[]>(
+      'select sum(octet_length(content)) as bytes from photo_content where operation_id = ?',
+      [operationId],
+      'all',
+      em.getTransactionContext(),
+    );
+  return Number(row?.bytes ?? 0);
+}
+
+/** Days for which a picture that was taken away can be brought back by undoing that. */
+const KEPT_DAYS = 30;
+
+/** Takes away the pictures to which no record refers and whose taking away nobody will undo. @returns how many */
+export async function sweepPictures(em: EntityManager): Promise<number> {
+  const swept = await em
+    .getConnection()
+    .execute<{ affectedRows: number }>(
+      `delete from photo_content c where c.kept_at < now() - make_interval(days => ${KEPT_DAYS}) and not exists (select 1 from photo p where p.id = c.id) and not exists (select 1 from journal j where j.operation_id = c.operation_id and j.done_at > now() - make_interval(days => ${KEPT_DAYS}) and j.body::text like '%' || c.id || '%')`,
+      [],
+      'run',
+    );
+  return swept.affectedRows;
 }
 
 /** The picture of a photo. @throws ProblemError 404 when there is none */
@@ -75,7 +124,7 @@ export async function photosOf(
   )) as Row[];
 }
 
-/** Takes in a picture of a backup. @throws ProblemError as {@link mediaTypeOf} */
+/** Takes in a picture of a backup; one of an older version may still say where it was taken. @throws ProblemError as {@link mediaTypeOf} */
 export async function takeInPhoto(
   em: EntityManager,
   operationId: string,
@@ -86,7 +135,7 @@ export async function takeInPhoto(
     id,
     operationId,
     mediaType: mediaTypeOf(content),
-    content: Buffer.from(content),
+    content: await withoutTraces(content),
   });
 }
 

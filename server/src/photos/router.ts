@@ -13,7 +13,7 @@ const address = z.object({
 });
 
 /** The pictures of photos, by the id of their record. */
-export function photosRouter(orm: MikroORM): Router {
+export function photosRouter(orm: MikroORM, quota: number): Router {
   const router = Router({ mergeParams: true });
 
   router.put('/:id', express.raw({ type: () => true, limit: PHOTO_LIMITS.bytes }), async (req, res) => {
@@ -30,7 +30,7 @@ export function photosRouter(orm: MikroORM): Router {
     }
     const em = orm.em.fork();
     await needOperation(em, op);
-    await keepPhoto(em, op, id, req.body);
+    await keepPhoto(em, op, id, req.body, quota);
     res.status(204).end();
   });
 

@@ -1,4 +1,5 @@
 import type { ErrorRequestHandler, Response } from 'express';
+import type { Logger } from 'pino';
 import { z } from 'zod';
 import { ProblemError, toDocument } from './ProblemError.ts';
 
@@ -6,7 +7,10 @@ import { ProblemError, toDocument } from './ProblemError.ts';
 const knownError = z.object({ status: z.int().min(400).max(499), type: z.string().optional() });
 
 const PARSER_ERRORS: Readonly<Record<string, [title: string, remedy: string]>> = {
-  'entity.parse.failed': ['The body is not valid JSON.', 'Send one JSON object.'],
+  'entity.parse.failed': [
+    'The body is not valid JSON, or holds a character that no text may hold.',
+    'Send one JSON object, its texts without control characters and half characters.',
+  ],
   'entity.too.large': [
     'The body is too large.',
     'Send less at once: a photo has 1.5 MB at most; a whole operation goes to the bundle address.',
@@ -16,15 +20,17 @@ const PARSER_ERRORS: Readonly<Record<string, [title: string, remedy: string]>> =
 };
 
 /** Answers every error with a problem document; what was not expected is logged and not told. */
-export const answerErrors: ErrorRequestHandler = (error: unknown, _req, res, next) => {
-  if (res.headersSent) {
-    next(error);
-    return;
-  }
-  const problem = asProblem(error);
-  if (problem.status >= 500) console.error(error);
-  sendProblem(res, problem);
-};
+export const answerErrors =
+  (log: Logger): ErrorRequestHandler =>
+  (error: unknown, _req, res, next) => {
+    if (res.headersSent) {
+      next(error);
+      return;
+    }
+    const problem = asProblem(error);
+    if (problem.status >= 500) log.error({ err: error }, problem.message);
+    sendProblem(res, problem);
+  };
 
 /** Sends a problem document. */
 export function sendProblem(res: Response, problem: ProblemError): void {
@@ -42,6 +48,10 @@ const isTaken = (error: unknown): boolean =>
   'constraint' in error &&
   /_pkey$/.test(String(error.constraint));
 
+/** PostgreSQL has no room to write (53100), or the file system has none. */
+const isFull = (error: unknown): boolean =>
+  error instanceof Error && 'code' in error && (error.code === '53100' || error.code === 'ENOSPC');
+
 function asProblem(error: unknown): ProblemError {
   if (error instanceof ProblemError) return error;
   if (isTaken(error)) {
@@ -51,6 +61,16 @@ function asProblem(error: unknown): ProblemError {
         path: [],
         message: 'Something else bears one of these ids.',
         remedy: 'Make a new id for each new record.',
+      },
+    ]);
+  }
+  if (isFull(error)) {
+    return new ProblemError(507, 'no-room', 'The disk of the server is full. Nothing was changed.', [
+      {
+        code: 'no-room',
+        path: [],
+        message: 'There is no room left where the records are kept.',
+        remedy: 'Make room on that disk; what you entered waits on this device and is sent then.',
       },
     ]);
   }

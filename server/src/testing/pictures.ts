@@ -6,7 +6,10 @@ export function greyPng(width: number, height: number): Buffer {
   header.writeUInt32BE(width, 0);
   header.writeUInt32BE(height, 4);
   header.set([8, 0, 0, 0, 0], 8);
-  const rows = deflateSync(Buffer.alloc((width + 1) * height, 128));
+  const points = Buffer.alloc((width + 1) * height, 128);
+  // Each row begins with its filter: none.
+  for (let y = 0; y < height; y++) points[y * (width + 1)] = 0;
+  const rows = deflateSync(points);
   return Buffer.concat([
     Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]),
     chunk('IHDR', header),

@@ -1,4 +1,7 @@
 import { randomUUID } from 'node:crypto';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { toBundle } from '@incremen/core/formats';
@@ -8,6 +11,7 @@ import type { CommandResult, ProblemDocument, Snapshot } from '@incremen/contrac
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { inject } from 'vitest';
 import { createApp } from '../app.ts';
+import { BackupKeeper } from '../backup/BackupKeeper.ts';
 import { bringUpToDate } from '../db/bringUpToDate.ts';
 import { openOrm } from '../db/orm.ts';
 import { OperationStore } from '../operations/OperationStore.ts';
@@ -19,7 +23,11 @@ export class TestServer {
   readonly op: string;
   private readonly http: Server;
 
-  private constructor(orm: MikroORM, http: Server, op: string) {
+  /** Where its backups lie. */
+  readonly backups: string;
+
+  private constructor(orm: MikroORM, http: Server, op: string, backups: string) {
+    this.backups = backups;
     this.orm = orm;
     this.http = http;
     this.op = op;
@@ -37,11 +45,21 @@ export class TestServer {
     await bringUpToDate(orm);
     const { apiary, journal } = demoScenario();
     const op = await new OperationStore(orm).importBundle(toBundle(apiary, journal), null);
-    const app = createApp(orm, undefined, stationUrl);
+    return TestServer.serving(orm, op, stationUrl);
+  }
+
+  /** Another process on the same database, as far as the database can tell. */
+  static async beside(other: TestServer): Promise<TestServer> {
+    return TestServer.serving(await openOrm(other.orm.config.get('clientUrl') ?? ''), other.op, null);
+  }
+
+  private static async serving(orm: MikroORM, op: string, stationUrl: string | null): Promise<TestServer> {
+    const folder = await mkdtemp(join(tmpdir(), 'incremen-backups-'));
+    const app = createApp(orm, { stationUrl, keeper: new BackupKeeper(orm, folder) });
     const http = await new Promise<Server>((resolve) => {
       const server = app.listen(0, '127.0.0.1', () => resolve(server));
     });
-    return new TestServer(orm, http, op);
+    return new TestServer(orm, http, op, folder);
   }
 
   async stop(): Promise<void> {
@@ -49,6 +67,7 @@ export class TestServer {
     this.http.closeAllConnections();
     await new Promise((resolve) => this.http.close(resolve));
     await this.orm.close(true);
+    await rm(this.backups, { recursive: true, force: true });
   }
 
   /** Sends a request and reads the answer, whatever its status. */

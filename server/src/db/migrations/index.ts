@@ -12,6 +12,7 @@ import { Migration20261204Seasons } from './20261204-seasons.ts';
 import { Migration20261205UnexpectedCounts } from './20261205-unexpected-counts.ts';
 import { Migration20261206BroodGiven } from './20261206-brood-given.ts';
 import { Migration20261207Access } from './20261207-access.ts';
+import { Migration20261208Pictures } from './20261208-pictures.ts';
 
 /** Every migration, oldest first. Landed migrations are never edited; a change is a new one. */
 export const migrations = [
@@ -29,4 +30,5 @@ export const migrations = [
   { name: '20261205-unexpected-counts', class: Migration20261205UnexpectedCounts },
   { name: '20261206-brood-given', class: Migration20261206BroodGiven },
   { name: '20261207-access', class: Migration20261207Access },
+  { name: '20261208-pictures', class: Migration20261208Pictures },
 ];

@@ -13,6 +13,7 @@ import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { toaster } from '../../ui/toaster.tsx';
 import { Journal } from './Journal.tsx';
+import { KeptBackups } from './KeptBackups.tsx';
 import { Tables } from './Tables.tsx';
 import { Visits } from './Visits.tsx';
 
@@ -52,6 +53,7 @@ export function RecordsPage() {
       </Flex>
       <Tables />
       <Restore />
+      <KeptBackups />
       <Visits />
       <Journal />
     </Box>
