@@ -292,3 +292,32 @@ test('what an older version kept on the device is brought along: a waiting entry
     .poll(async () => (await records.get()).records.yard.map((y) => y.name), { timeout: 20_000 })
     .toContain('Old Orchard');
 });
+
+test('two tabs on one count: the second says so, takes over what was entered, and the first stands back', async ({
+  page,
+  context,
+  records,
+}) => {
+  const address = `/colonies/${await records.colonyId('Tansy')}/count`;
+  await page.goto(address);
+  await expect(page.getByText('1 What is it mostly?')).toBeVisible();
+  await page.keyboard.type('h43');
+  await expect(page.getByRole('button', { name: /^Save 1 of/ })).toBeVisible();
+  const other = await context.newPage();
+  await other.goto(address);
+  await expect(other.getByText(/is being counted in another tab/)).toBeVisible();
+  await other.getByRole('button', { name: 'Count here' }).click();
+  await expect(other.getByRole('button', { name: /^Save 1 of/ })).toBeVisible();
+  await expect(page.getByText(/is being counted in another tab/)).toBeVisible();
+  await other.close();
+});
+
+test('a browser that keeps nothing opens the page and says so', async ({ page, records }) => {
+  await records.get();
+  await page.addInitScript(() => {
+    Object.defineProperty(globalThis, 'indexedDB', { value: undefined });
+  });
+  await page.goto('/');
+  await expect(page.getByText(/This browser keeps nothing for Incremen/)).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Tansy/ }).first()).toBeVisible();
+});

@@ -1,6 +1,7 @@
 /** The addresses of the API, for both ends. `:op` is the operation's identifier. */
 export const API_PATHS = {
   health: () => '/api/health',
+  ready: () => '/api/ready',
   me: () => '/api/access/me',
   access: (what: 'owner' | 'sign-in' | 'join' | 'help' | 'sign-out' | 'lan') => `/api/access/${what}`,
   members: (op: string) => `/api/operations/${op}/access`,

@@ -21,6 +21,7 @@ import { operationsRouter } from './operations/router.ts';
 import { photosRouter } from './photos/router.ts';
 import { answerErrors, sendProblem } from './problems/errorHandler.ts';
 import { ProblemError } from './problems/ProblemError.ts';
+import { sameVersion } from './service/sameVersion.ts';
 import { noteRequests, SILENT } from './service/logBook.ts';
 import { Metrics } from './service/metrics.ts';
 import { PICTURE_QUOTA, roomRouter } from './service/room.ts';
@@ -94,7 +95,7 @@ export function createApp(
   const desk = new AccessDesk(orm);
   const metrics = new Metrics(() => store.news.listeners);
   const api = express.Router();
-  api.use(metrics.measure());
+  api.use(metrics.measure(), sameVersion);
   api.get('/health', async (_req, res) => {
     const ok = await answers(orm);
     res.status(ok ? 200 : 503).json({ ok });

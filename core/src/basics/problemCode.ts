@@ -13,6 +13,7 @@ const PROBLEM_STATUS = {
   'frame-moved': 409,
   'id-taken': 409,
   'no-room': 507,
+  'other-version': 409,
   'operation-exists': 409,
   'photo-too-large': 413,
   'plan-closed': 409,

@@ -53,7 +53,14 @@ async function* pagesBy(em: EntityManager, entity: unknown, column: string, wher
 }
 
 function toEntry(row: Row): JournalEntry {
-  const { operationId: _op, madeAt, doneAt, by, ...rest } = row as Row & { madeAt: Date; doneAt: Date };
+  const {
+    operationId: _op,
+    digest: _digest,
+    madeAt,
+    doneAt,
+    by,
+    ...rest
+  } = row as Row & { madeAt: Date; doneAt: Date };
   return {
     ...rest,
     madeAt: madeAt.toISOString(),

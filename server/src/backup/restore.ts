@@ -194,6 +194,7 @@ async function insertJournal(
       journal.slice(i, i + BATCH / 2).map((e) => ({
         ...e,
         by: e.by ?? null,
+        digest: null,
         operationId,
         madeAt: new Date(e.madeAt),
         doneAt: new Date(e.doneAt),

@@ -395,6 +395,8 @@ export const JournalEntity = defineEntity({
     summary: p.text(),
     undoneBy: p.uuid().nullable(),
     by: p.text().nullable(),
+    /** SHA-256 of the command as it was sent, so that its id is known to be its own; null for those of a file. */
+    digest: p.text().nullable(),
     body: json(z.strictObject({ v: z.literal(1), changes: z.array(changeSchema) })),
   },
   uniques: [{ name: 'journal_seq', properties: ['operationId', 'seq'] }],

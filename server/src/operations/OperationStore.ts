@@ -17,7 +17,9 @@ import {
   type Result,
 } from '@incremen/core/basics';
 import type { JournalEntry } from '@incremen/core/formats';
+import { createHash } from 'node:crypto';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
+import PQueue from 'p-queue';
 import { loadApiary, loadRecord, writeChanges } from '../db/apiaryRows.ts';
 import { JournalEntity, OperationEntity } from '../db/entities.ts';
 import { restoreBundle, restoreFile } from '../backup/restore.ts';
@@ -44,13 +46,15 @@ interface JournalRow {
   type: string;
   summary: string;
   undoneBy: string | null;
+  digest: string | null;
   body: JournalEntry['body'];
 }
 
 /**
  * The operations in the database and what may be done to them.
  *
- * Commands on one operation happen one after the other: each locks the operation's row. The present
+ * Commands on one operation happen one after the other: they stand in line, and each locks the operation's row against other
+ * processes. The present
  * records are kept in memory with the revision that they belong to and are read again when another process
  * has raised it.
  */
@@ -60,6 +64,7 @@ export class OperationStore {
   readonly news: Newsroom;
   private readonly wire: ProcessWire;
   private readonly kept = new Map<string, Present>();
+  private readonly lines = new Map<string, PQueue>();
   private readonly now: () => Date;
 
   constructor(orm: MikroORM, now: () => Date = () => new Date()) {
@@ -95,14 +100,21 @@ export class OperationStore {
     envelope: CommandEnvelope,
     by: string | null = null,
   ): Promise<CommandResult> {
-    return this.enter(operationId, envelope, envelope.command.type, by, async (apiary, em) => {
-      await needPhotos(em, operationId, photosIn(envelope.command));
-      const early = daysToCome(envelope.command, this.latestToday(apiary));
-      return {
-        result: early.length > 0 ? failure(...early) : decide(apiary, envelope.command),
-        summary: summarise(apiary, envelope.command),
-      };
-    });
+    return this.enter(
+      operationId,
+      envelope,
+      envelope.command.type,
+      envelope.command,
+      by,
+      async (apiary, em) => {
+        await needPhotos(em, operationId, photosIn(envelope.command));
+        const early = daysToCome(envelope.command, this.latestToday(apiary));
+        return {
+          result: early.length > 0 ? failure(...early) : decide(apiary, envelope.command),
+          summary: summarise(apiary, envelope.command),
+        };
+      },
+    );
   }
 
   /** The last day that it can be anywhere on earth: the server and its users may live in two time zones. */
@@ -116,7 +128,7 @@ export class OperationStore {
     request: { id: string; madeAt: string; entryId: string },
     by: string | null = null,
   ): Promise<CommandResult> {
-    return this.enter(operationId, request, 'undo', by, async (apiary, em) => {
+    return this.enter(operationId, request, 'undo', request.entryId, by, async (apiary, em) => {
       const entry = (await em.findOne(
         JournalEntity,
         { id: request.entryId, operationId },
@@ -228,54 +240,59 @@ export class OperationStore {
     operationId: string,
     request: { readonly id: string; readonly madeAt: string },
     type: string,
+    said: unknown,
     by: string | null,
     work: (apiary: Apiary, em: EntityManager) => Outcome | Promise<Outcome>,
   ): Promise<CommandResult> {
-    const done = await this.orm.em.fork().transactional(async (em) => {
-      const revision = await revisionOf(em, operationId, true);
-      const before = (await em.findOne(
-        JournalEntity,
-        { id: request.id },
-        { disableIdentityMap: true },
-      )) as JournalRow | null;
-      if (before) return { present: null, result: replay(before, operationId, type, revision) };
-      const present = await this.presentAt(em, operationId, revision);
-      const { result, summary } = await work(present.apiary, em);
-      if (!result.ok) throw refusal(result.problems);
-      const last = await em.findOne(
-        JournalEntity,
-        { operationId },
-        { orderBy: { seq: 'desc' }, disableIdentityMap: true, exclude: ['body'] as never },
-      );
-      await writeChanges(em, operationId, result.value);
-      await em.insert(JournalEntity, {
-        id: request.id,
-        operationId,
-        seq: (last?.seq ?? 0) + 1,
-        madeAt: new Date(request.madeAt),
-        doneAt: this.now(),
-        type,
-        summary,
-        by,
-        undoneBy: null,
-        body: { v: 1, changes: result.value } as never,
-      });
-      await em.nativeUpdate(OperationEntity, { id: operationId }, { revision: revision + 1 });
-      await this.tellOthers(em, { operationId, entryId: request.id, revision: revision + 1 });
-      return {
-        present: {
-          revision: revision + 1,
-          apiary: await this.after(em, operationId, present.apiary, result.value),
-        },
-        result: {
-          entryId: request.id,
-          revision: revision + 1,
+    const digest = digestOf(said);
+    const done = await this.lineOf(operationId).add(() =>
+      this.orm.em.fork().transactional(async (em) => {
+        const revision = await revisionOf(em, operationId, true);
+        const before = (await em.findOne(
+          JournalEntity,
+          { id: request.id },
+          { disableIdentityMap: true },
+        )) as JournalRow | null;
+        if (before) return { present: null, result: replay(before, operationId, type, digest, revision) };
+        const present = await this.presentAt(em, operationId, revision);
+        const { result, summary } = await work(present.apiary, em);
+        if (!result.ok) throw refusal(result.problems);
+        const last = await em.findOne(
+          JournalEntity,
+          { operationId },
+          { orderBy: { seq: 'desc' }, disableIdentityMap: true, exclude: ['body'] as never },
+        );
+        await writeChanges(em, operationId, result.value);
+        await em.insert(JournalEntity, {
+          id: request.id,
+          operationId,
+          seq: (last?.seq ?? 0) + 1,
+          madeAt: new Date(request.madeAt),
+          doneAt: this.now(),
+          type,
           summary,
-          changes: result.value,
-          replayed: false,
-        },
-      };
-    });
+          by,
+          digest,
+          undoneBy: null,
+          body: { v: 1, changes: result.value } as never,
+        });
+        await em.nativeUpdate(OperationEntity, { id: operationId }, { revision: revision + 1 });
+        await this.tellOthers(em, { operationId, entryId: request.id, revision: revision + 1 });
+        return {
+          present: {
+            revision: revision + 1,
+            apiary: await this.after(em, operationId, present.apiary, result.value),
+          },
+          result: {
+            entryId: request.id,
+            revision: revision + 1,
+            summary,
+            changes: result.value,
+            replayed: false,
+          },
+        };
+      }),
+    );
     // Kept only once the database has committed.
     if (done.present) {
       this.keep(operationId, done.present);
@@ -283,6 +300,13 @@ export class OperationStore {
       this.news.tell(operationId, { entryId, revision, changes });
     }
     return done.result;
+  }
+
+  /** Commands on one operation wait here for each other, and not each with a connection at the lock of its row. */
+  private lineOf(operationId: string): PQueue {
+    const line = this.lines.get(operationId) ?? new PQueue({ concurrency: 1 });
+    this.lines.set(operationId, line);
+    return line;
   }
 
   private keep(operationId: string, present: Present): void {
@@ -341,8 +365,31 @@ interface Outcome {
   readonly summary: string;
 }
 
-function replay(row: JournalRow, operationId: string, type: string, revision: number): CommandResult {
-  if (row.operationId !== operationId || row.type !== type) {
+/** What was asked for, as a number: the same again has the same, whatever the order of its fields. */
+const digestOf = (said: unknown): string =>
+  createHash('sha256')
+    .update(JSON.stringify(inOrder(said)))
+    .digest('hex');
+
+const inOrder = (value: unknown): unknown => {
+  if (Array.isArray(value)) return value.map(inOrder);
+  if (value === null || typeof value !== 'object') return value;
+  return Object.fromEntries(
+    Object.entries(value)
+      .toSorted(([a], [b]) => (a < b ? -1 : 1))
+      .map(([key, v]) => [key, inOrder(v)]),
+  );
+};
+
+function replay(
+  row: JournalRow,
+  operationId: string,
+  type: string,
+  digest: string,
+  revision: number,
+): CommandResult {
+  const isSame = row.digest === null || row.digest === digest;
+  if (row.operationId !== operationId || row.type !== type || !isSame) {
     throw new ProblemError(409, 'id-taken', 'This id belongs to another command.', [
       {
         code: 'id-taken',

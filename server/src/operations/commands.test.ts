@@ -86,6 +86,21 @@ describe('a command', () => {
   });
 });
 
+describe('many at once', () => {
+  it('hold no connection while they wait: who only looks is answered meanwhile', async () => {
+    const [first] = (await server.snapshot()).records.colony;
+    const names = Array.from({ length: 40 }, (_, n) => `In line ${n}`);
+    const sent = names.map((name) => server.send({ type: 'renameColony', colonyId: first?.id ?? '', name }));
+    // There are eight connections for all.
+    const looked = await Promise.race([
+      server.ask('GET', '/api/operations').then(() => 'looked'),
+      Promise.all(sent).then(() => 'all were sent'),
+    ]);
+    expect(looked).toBe('looked');
+    expect((await Promise.all(sent)).map((s) => s.status)).toEqual(names.map(() => 201));
+  });
+});
+
 describe('bad input is answered with a problem document that names the field, and changes nothing', () => {
   const cases: [string, () => Command | object, number, string][] = [
     [
@@ -193,6 +208,34 @@ describe('bad input is answered with a problem document that names the field, an
     expect(res.status).toBe(status);
     expect(((await res.json()) as ProblemDocument).errors[0]?.remedy).not.toBe('');
     expect((await server.snapshot()).revision).toBeGreaterThan(0);
+  });
+
+  it('a command id used again for something else, though of the same kind; the same in another order is the same', async () => {
+    const [first, second] = (await server.snapshot()).records.colony;
+    const id = randomUUID();
+    const rename = (colonyId: string, name: string) =>
+      server.send({ type: 'renameColony', colonyId, name }, id);
+    expect((await rename(first?.id ?? '', 'Once')).status).toBe(201);
+    expect((await rename(first?.id ?? '', 'Once')).status).toBe(200);
+    const turned = { name: 'Once', colonyId: first?.id ?? '', type: 'renameColony' } as const;
+    expect((await server.send(turned, id)).status).toBe(200);
+    for (const other of [await rename(first?.id ?? '', 'Twice'), await rename(second?.id ?? '', 'Once')])
+      expect(other).toMatchObject({ status: 409, body: { type: '/problems/id-taken' } });
+  });
+
+  it('a page of another version, which is told the way on; one that only looks is let', async () => {
+    const ask = (method: string, version: string) =>
+      fetch(`${server.url}/api/operations/${server.op}/${method === 'GET' ? 'snapshot' : 'commands'}`, {
+        method,
+        headers: { 'incremen-api': version, 'content-type': 'application/json' },
+        ...(method === 'POST' && { body: '{}' }),
+      });
+    const [old, young, looks] = [await ask('POST', '1'), await ask('POST', '999'), await ask('GET', '1')];
+    expect([old.status, young.status, looks.status]).toEqual([409, 409, 200]);
+    expect(looks.headers.get('incremen-api')).toBe('2');
+    const remedy = async (res: Response) => ((await res.json()) as ProblemDocument).errors[0]?.remedy;
+    expect(await remedy(old)).toMatch(/^Open the page anew/);
+    expect(await remedy(young)).toMatch(/^Start the newer version on the server/);
   });
 
   it('a command id used for another command', async () => {

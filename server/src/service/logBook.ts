@@ -42,7 +42,8 @@ export function noteRequests(log: Logger): RequestHandler {
     },
     customProps: (_req, res) => {
       const person = personOf(res as never);
-      return { by: person?.kind ?? 'stranger' };
+      // Asked once before anybody is known, and once at the end.
+      return person === null ? {} : { by: person.kind };
     },
   }) as RequestHandler;
 }

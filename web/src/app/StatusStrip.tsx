@@ -4,6 +4,7 @@ import { useSyncExternalStore, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useClockFault, useToday } from '../mirror/hooks.ts';
 import { newVersion } from '../offline/installed.ts';
+import { versionsApart } from '../server/api.ts';
 import { count } from '../ui/format.ts';
 import { dayInWords } from '@incremen/core/basics';
 import { useAppSelector } from '../state/store.ts';
@@ -14,9 +15,11 @@ export function StatusStrip() {
   const outbox = useAppSelector((s) => s.mirror.outbox);
   const reach = useAppSelector((s) => s.mirror.reach);
   const signedOut = useAppSelector((s) => s.mirror.signedOut);
+  const keeps = useAppSelector((s) => s.mirror.keeps);
   const clockFault = useClockFault();
   const today = useToday();
   const update = useSyncExternalStore(newVersion.subscribe, newVersion.waits);
+  const apart = useSyncExternalStore(versionsApart.subscribe, versionsApart.which);
   const refused = outbox.filter((e) => e.state === 'refused').length;
   const waiting = outbox.length - refused;
   return (
@@ -24,7 +27,7 @@ export function StatusStrip() {
       className={common.noPrint}
       display="grid"
       gap={2}
-      mb={refused || clockFault || update || signedOut || reach === 'away' ? 3 : 0}
+      mb={refused || clockFault || update || apart || !keeps || signedOut || reach === 'away' ? 3 : 0}
     >
       {clockFault !== null && (
         <Strip icon={TriangleAlert} alarm>
@@ -36,6 +39,12 @@ export function StatusStrip() {
       {refused > 0 && (
         <Strip icon={TriangleAlert} alarm>
           {count(refused, 'entry', 'entries')} could not be taken in. <OutboxLink>See why</OutboxLink>
+        </Strip>
+      )}
+      {!keeps && (
+        <Strip icon={TriangleAlert} alarm>
+          This browser keeps nothing for Incremen: a private window, full, or switched off. You can work as
+          long as the server is in reach, and not in a yard without signal.
         </Strip>
       )}
       {signedOut && (
@@ -59,6 +68,20 @@ export function StatusStrip() {
       {reach !== 'away' && waiting > 2 && (
         <Strip icon={Send}>
           Sending {count(waiting, 'entry', 'entries')}. <OutboxLink>Show</OutboxLink>
+        </Strip>
+      )}
+      {apart === 'server-old' && (
+        <Strip icon={TriangleAlert} alarm>
+          This page is newer than the server. Go on: what you enter is kept here, and sent once the newer
+          version runs there too.
+        </Strip>
+      )}
+      {apart === 'page-old' && !update && (
+        <Strip icon={RefreshCw} alarm>
+          The server has a newer version. What you enter is kept here, and sent by the newer page.{' '}
+          <Button size="sm" minH="36px" variant="outline" bg="sheet" onClick={() => location.reload()}>
+            Open it
+          </Button>
         </Strip>
       )}
       {update && (

@@ -46,6 +46,7 @@ export function send(command: Command) {
       state: 'waiting',
       problems: [],
     };
+    if (!getState().mirror.keeps) return dispatch(sendAtOnce(entry));
     // Shown before it is kept: a tap must not wait for the disk.
     dispatch(made({ entry, changes: decided.value }));
     try {
@@ -66,6 +67,19 @@ export function send(command: Command) {
   };
 }
 
+/** Where nothing is kept a command goes to the server now, or not at all. */
+function sendAtOnce({ operationId, id, madeAt, command }: OutboxEntry) {
+  return async (dispatch: Dispatch): Promise<Sent> => {
+    try {
+      await api.command(operationId, { id, madeAt, command });
+    } catch (error) {
+      return { ok: false, problems: problemsOf(error) };
+    }
+    await dispatch(load());
+    return { ok: true, entryId: id };
+  };
+}
+
 /** Takes something back: out of the outbox when it has not been sent, else by the server's journal. */
 export function takeBack(entryId: string) {
   return async (dispatch: Dispatch, getState: GetState): Promise<Sent> => {
@@ -73,6 +87,7 @@ export function takeBack(entryId: string) {
     if (operationId === null) return { ok: false, problems: [notReady] };
     // The sender is waited for, so that nothing is taken out while it is on its way.
     const unsent = await alone('outbox', async () => {
+      if (!getState().mirror.keeps) return false;
       const entry = await db.outbox.where('id').equals(entryId).first();
       if (entry) await db.outbox.delete(entry.seq);
       return entry !== undefined;

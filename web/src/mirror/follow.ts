@@ -35,7 +35,8 @@ async function hear(store: AppStore, news: News): Promise<void> {
   // What was sent from here is confirmed by its own answer.
   if (outbox.some((e) => e.id === news.entryId)) return;
   const { changes } = news;
-  if (changes === null || news.revision !== revision + 1) {
+  const { keeps } = store.getState().mirror;
+  if (changes === null || !keeps || news.revision !== revision + 1) {
     await store.dispatch(askForNews());
     return;
   }

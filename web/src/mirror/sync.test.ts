@@ -18,6 +18,10 @@ class Network {
   readonly order: string[] = [];
   away = false;
   losesAnswers = false;
+  /** What every command is answered with instead, and whether the server says that it can work at all. */
+  answers: { status: number; type: string } | null = null;
+  ready = true;
+  shutOut = false;
   clock = Date.now();
 
   readonly fetch = (path: string, init?: { method?: string; body?: string }): Promise<Response> => {
@@ -29,9 +33,15 @@ class Network {
   };
 
   private answer(path: string, body?: string): Response {
-    if (path === '/api/operations') return this.json(200, [{ id: OP, name: 'x', revision: this.revision }]);
+    if (path === '/api/ready') return this.json(this.ready ? 200 : 503, { ready: this.ready });
+    if (path === '/api/operations')
+      return this.json(200, this.shutOut ? [] : [{ id: OP, name: 'x', revision: this.revision }]);
     if (path.endsWith('/snapshot')) {
       return this.json(200, { revision: this.revision, records: toBundle(this.apiary, []).records });
+    }
+    if (this.answers) {
+      const { status, type } = this.answers;
+      return this.json(status, { type: `/problems/${type}`, title: 'No.', status, detail: '', errors: [] });
     }
     const { id, command } = JSON.parse(body ?? '{}') as { id: string; command: Command };
     const before = this.done.get(id);
@@ -194,6 +204,51 @@ describe('without the network', () => {
     await store.dispatch(discard(aside!.seq));
     expect(mirror().outbox).toEqual([]);
     expect(await db.outbox.count()).toBe(0);
+  });
+
+  it.each([
+    ['a server that fails at everything', { status: 500, type: 'internal' }, false],
+    ['a full disk of the server', { status: 507, type: 'no-room' }, false],
+    ['too many requests', { status: 429, type: 'too-many-tries' }, true],
+    ['a server of another version', { status: 409, type: 'other-version' }, true],
+  ])('%s sets nothing aside: all waits in its order, and goes when it can', async (_what, answers, ready) => {
+    Object.assign(network, { answers, ready });
+    for (const name of ['One', 'Two', 'Three']) await store.dispatch(send(yard(name)));
+    for (let n = 0; n < 8; n++) await store.dispatch(flush());
+    expect(mirror().outbox.map((e) => e.state)).toEqual(['waiting', 'waiting', 'waiting']);
+    Object.assign(network, { answers: null, ready: true });
+    await store.dispatch(flush());
+    expect(network.order).toEqual(['One', 'Two', 'Three']);
+    expect(mirror().outbox).toEqual([]);
+  });
+
+  it('one at which a server fails that is well is set aside, so that others are not held up', async () => {
+    network.answers = { status: 500, type: 'internal' };
+    await store.dispatch(send(yard('One')));
+    for (let n = 0; n < 8; n++) await store.dispatch(flush());
+    expect(mirror().outbox).toMatchObject([{ state: 'refused', problems: [{ code: 'server-fails' }] }]);
+  });
+
+  it('whoever was taken out meanwhile keeps what was made; where other records stand there now, it is said', async () => {
+    Object.assign(network, { answers: { status: 404, type: 'unknown-operation' }, shutOut: true });
+    await store.dispatch(send(yard('One')));
+    expect(mirror()).toMatchObject({ signedOut: true, outbox: [{ state: 'waiting' }] });
+    network.shutOut = false;
+    await store.dispatch(flush());
+    expect(mirror().outbox).toMatchObject([{ state: 'refused' }]);
+  });
+
+  it('a browser that keeps nothing opens all the same, says so, and sends at once or not at all', async () => {
+    const failing = vi.spyOn(db, 'transaction').mockRejectedValue(new Error('InvalidStateError'));
+    await openAgain();
+    expect(mirror()).toMatchObject({ status: 'ready', keeps: false });
+    expect(await store.dispatch(send(yard('One')))).toMatchObject({ ok: true });
+    expect(network.order).toEqual(['One']);
+    expect(names(mirror().apiary)).toContain('One');
+    network.away = true;
+    expect(await store.dispatch(send(yard('Two')))).toMatchObject({ ok: false });
+    expect(names(mirror().apiary)).not.toContain('Two');
+    failing.mockRestore();
   });
 
   it('a device that cannot keep anything says so and shows nothing as done', async () => {

@@ -1,6 +1,8 @@
 import { photosIn } from '@incremen/core/records';
 import type { Problem } from '@incremen/core/basics';
 import type { AppStore } from '../state/store.ts';
+import type { Snapshot } from '@incremen/contract';
+import { apiaryOf } from '../offline/apiaryOf.ts';
 import { localDatabase as db, type OutboxEntry } from '../offline/database.ts';
 import {
   confirm,
@@ -14,6 +16,7 @@ import { api, ApiError, clockOffset } from '../server/api.ts';
 import { decider } from '../state/decider.ts';
 import {
   confirmed,
+  keepsNothing,
   loaded,
   loadFailed,
   lost,
@@ -45,7 +48,12 @@ const HEAD_START_MS = 1500;
  */
 export function load() {
   return async (dispatch: Dispatch, getState: GetState) => {
-    const kept = await readLocalCopy(db).catch(() => undefined);
+    const kept = await readLocalCopy(db).catch(() => {
+      // A private window, a full disk, storage switched off: the page works with the server alone, and says so.
+      dispatch(keepsNothing());
+      return undefined;
+    });
+    if (kept) void askToPersist();
     const answer = dispatch(fetchSnapshot());
     const early = await Promise.race([
       answer.then((problem) => ({ problem })),
@@ -86,16 +94,24 @@ export function reload() {
 
 /** Fetches the operation into the kept copy and the mirror. @returns what went wrong, in words */
 function fetchSnapshot() {
-  return async (dispatch: Dispatch): Promise<string | null> => {
+  return async (dispatch: Dispatch, getState: GetState): Promise<string | null> => {
     try {
       const [operation] = await api.operations();
       if (!operation) return 'The server holds no operation yet. Stop it and start it again.';
-      const askedAt = await newestConfirmed(db);
+      const askedAt = getState().mirror.keeps ? await newestConfirmed(db) : 0;
       const snapshot = await api.snapshot(operation.id);
       dispatch(reached({ clockOffsetMs: clockOffset() }));
+      if (!getState().mirror.keeps) {
+        dispatch(loaded(unkept(operation.id, snapshot)));
+        return null;
+      }
       const local = await alone('copy', async () => {
         await keepSnapshot(db, operation.id, snapshot, Date.now() + clockOffset(), askedAt);
         return readLocalCopy(db);
+      }).catch(() => {
+        // There was room to look, and there is none to keep.
+        dispatch(keepsNothing());
+        return unkept(operation.id, snapshot);
       });
       if (local) await dispatch(show(local));
       tellTabs();
@@ -109,8 +125,40 @@ function fetchSnapshot() {
   };
 }
 
+/** What the server has said, of which nothing is kept. */
+const unkept = (operationId: string, snapshot: Snapshot): LocalCopy => ({
+  operationId,
+  revision: snapshot.revision,
+  base: apiaryOf(snapshot),
+  outbox: [],
+  savedAt: Date.now() + clockOffset(),
+});
+
+/** A browser that is short of room throws away what pages keep, unless it was asked not to. */
+const askToPersist = async (): Promise<void> => {
+  const { storage } = navigator as { storage?: StorageManager };
+  if (!(await storage?.persisted?.().catch(() => true))) await storage?.persist?.().catch(() => false);
+};
+
 /** Nobody is signed in here: what waits goes on waiting until somebody is. */
 const isSignedOut = (error: unknown) => error instanceof ApiError && error.problem.status === 401;
+
+/**
+ * The operation is not there for whoever is signed in. Who sees no other either was taken out, or is signed in as somebody
+ * else: nothing is wrong with what was made. Where another stands in its place, there is nothing to send it to.
+ */
+const isShutOut = (error: ApiError) => error.problem.type.endsWith('/unknown-operation');
+
+const seesNothing = () =>
+  api.operations().then(
+    (list) => list.length === 0,
+    () => true,
+  );
+
+/** Too slow, too many at once: what is true now and not of this entry. */
+const MEANWHILE: ReadonlySet<number> = new Set([408, 425, 429]);
+
+const isOfTwoVersions = (error: ApiError) => error.problem.type.endsWith('/other-version');
 
 /** What became of an entry of the outbox. */
 export type Outcome =
@@ -148,6 +196,8 @@ let retryTimer: ReturnType<typeof setTimeout> | undefined;
 export function flush() {
   return async (dispatch: Dispatch, getState: GetState): Promise<void> => {
     clearTimeout(retryTimer);
+    // Nothing waits where nothing is kept.
+    if (!getState().mirror.keeps) return;
     const away = await alone('outbox', async () => {
       for (;;) {
         const entry = await db.outbox.where('state').equals('waiting').first();
@@ -203,12 +253,14 @@ async function sendOne(
     return await api.command(entry.operationId, { id, madeAt, command });
   } catch (error) {
     if (!(error instanceof ApiError)) throw error;
-    if (isSignedOut(error)) return 'signed-out';
+    if (isSignedOut(error) || (isShutOut(error) && (await seesNothing()))) return 'signed-out';
+    if (MEANWHILE.has(error.problem.status) || isOfTwoVersions(error)) return 'away';
     if (!error.offline) return { problems: problemsOf(error) };
     if (error.problem.status < 500) return 'away';
     const failed = (failures.get(entry.id) ?? 0) + 1;
     failures.set(entry.id, failed);
-    return failed < MOST_FAILURES ? 'away' : { problems: [SERVER_FAILS] };
+    // A server that fails at everything has nothing against this one: it waits, and what was made later waits behind it.
+    return failed < MOST_FAILURES || !(await api.isReady()) ? 'away' : { problems: [SERVER_FAILS] };
   }
 }
 

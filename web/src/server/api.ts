@@ -1,6 +1,8 @@
 import {
   API_PATHS,
+  API_VERSION,
   problemDocument,
+  VERSION_HEADER,
   type CommandEnvelope,
   type CommandResult,
   type JournalPage,
@@ -50,6 +52,28 @@ function noteClock(response: Response): void {
   if (Number.isFinite(server)) clockOffsetMs = server - Date.now();
 }
 
+let apart: 'page-old' | 'server-old' | null = null;
+const apartListeners = new Set<() => void>();
+
+/** Whether this page and the server are of two versions, as of the last answer; for useSyncExternalStore. */
+export const versionsApart = {
+  subscribe: (tell: () => void) => {
+    apartListeners.add(tell);
+    return () => apartListeners.delete(tell);
+  },
+  which: () => apart,
+};
+
+function noteVersion(response: Response): void {
+  const said = response.headers.get(VERSION_HEADER);
+  if (said === null) return;
+  const theirs = Number(said);
+  const now = theirs === API_VERSION ? null : theirs > API_VERSION ? 'page-old' : 'server-old';
+  if (now === apart) return;
+  apart = now;
+  for (const tell of apartListeners) tell();
+}
+
 async function ask<T>(
   method: string,
   path: string,
@@ -61,16 +85,19 @@ async function ask<T>(
     response = await fetch(path, {
       method,
       signal: AbortSignal.timeout(timeoutMs),
-      ...(body === undefined
-        ? {}
-        : body instanceof Blob
-          ? { body, headers: { 'content-type': body.type || 'application/octet-stream' } }
-          : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+      headers: {
+        [VERSION_HEADER]: String(API_VERSION),
+        ...(body !== undefined && {
+          'content-type': body instanceof Blob ? body.type || 'application/octet-stream' : 'application/json',
+        }),
+      },
+      ...(body !== undefined && { body: body instanceof Blob ? body : JSON.stringify(body) }),
     });
   } catch {
     throw new ApiError(OFFLINE, true);
   }
   noteClock(response);
+  noteVersion(response);
   if (response.status === 204) return undefined as T;
   // The server is there and cannot, as while its database starts: the same as away.
   if (response.status >= 500) throw new ApiError({ ...OFFLINE, status: response.status }, true);
@@ -94,6 +121,12 @@ export { ask };
 
 /** The server's API. */
 export const api = {
+  /** The server is there and can work: whatever fails then fails by itself. */
+  isReady: () =>
+    ask<{ ready: boolean }>('GET', API_PATHS.ready()).then(
+      ({ ready }) => ready,
+      () => false,
+    ),
   operations: () => ask<OperationSummary[]>('GET', API_PATHS.operations()),
   snapshot: (op: string) => ask<Snapshot>('GET', API_PATHS.snapshot(op)),
   command: (op: string, envelope: CommandEnvelope) =>

@@ -25,6 +25,8 @@ export interface MirrorState {
   readonly reach: 'unknown' | 'reached' | 'away';
   /** The server has said that nobody is signed in here. */
   readonly signedOut: boolean;
+  /** Whether this browser keeps anything: without, nothing can be entered while the server is away. */
+  readonly keeps: boolean;
   /** When the server last gave its records, in milliseconds since 1970; null before. */
   readonly syncedAt: number | null;
   /** The server's clock less this device's, in milliseconds. */
@@ -41,6 +43,7 @@ const initialState: MirrorState = {
   outbox: [],
   reach: 'unknown',
   signedOut: false,
+  keeps: true,
   syncedAt: null,
   clockOffsetMs: 0,
 };
@@ -94,6 +97,7 @@ const mirrorSlice = createSlice({
       signedOut: false,
       clockOffsetMs: action.payload.clockOffsetMs,
     }),
+    keepsNothing: (state) => ({ ...state, keeps: false }),
     lost: (state) => ({ ...state, reach: 'away' as const }),
     turnedAway: (state) => ({ ...state, reach: 'reached' as const, signedOut: true }),
     /** A command was made here: its changes show at once. */
@@ -140,6 +144,7 @@ export const {
   loadFailed,
   reloading,
   reached,
+  keepsNothing,
   lost,
   turnedAway,
   made,

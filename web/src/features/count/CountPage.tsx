@@ -1,4 +1,4 @@
-import { Text } from '@chakra-ui/react';
+import { Box, Button, Text } from '@chakra-ui/react';
 import {
   boxesOfColony,
   boxName,
@@ -13,7 +13,9 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import { RouteError } from '../../ui/RouteError.tsx';
 import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
 import { lazyPart } from '../../ui/lazyPart.tsx';
+import { PageHeader } from '../../ui/PageHeader.tsx';
 import { useLatest } from '../../ui/useLatest.ts';
+import { useSole } from '../../ui/useSole.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { SeenForm } from '../../shared/evidence/SeenForm.tsx';
 import { CountFoot } from './CountFoot.tsx';
@@ -29,8 +31,27 @@ export function CountPage() {
   const apiary = useApiary();
   const { colonyId = '' } = useParams();
   const colony = apiary.colony[colonyId];
+  const sole = useSole(`count.${colonyId}`);
   if (!colony || colony.endedOn !== null) return <RouteError missing />;
-  return <Recorder key={colony.id} colony={colony} />;
+  if (sole.mine === false) return <CountedElsewhere colony={colony} onTake={sole.take} />;
+  // A frame later it is known.
+  return sole.mine === null ? null : <Recorder key={colony.id} colony={colony} />;
+}
+
+/** Two tabs on one count would each keep what they know over what the other knows. */
+function CountedElsewhere({ colony, onTake }: { readonly colony: Colony; readonly onTake: () => void }) {
+  return (
+    <Box maxW="40rem">
+      <PageHeader title={`Count ${colony.name}`} />
+      <Text mb={4}>
+        This hive is being counted in another tab or window of this browser. Go on there; or take it over
+        here, with everything that was entered there.
+      </Text>
+      <Button minH="56px" onClick={onTake}>
+        Count here
+      </Button>
+    </Box>
+  );
 }
 
 const SeenVerdict = lazyPart(() => import('../../shared/verdict/SeenVerdict.tsx'));
