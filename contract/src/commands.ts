@@ -8,11 +8,18 @@ const instant = z.iso.datetime().refine((at) => at >= '1980', { error: 'The cloc
  * A command on its way to the server. The id is made by the client: however often an envelope is sent, it
  * is carried out once.
  */
-export const commandEnvelope = z.strictObject({ id: z.uuid(), madeAt: instant, command });
+export const commandEnvelope = z.strictObject({
+  id: z.uuid(),
+  madeAt: instant,
+  command,
+  /** Who is at the hive, where several share a device. */
+  hands: z.string().trim().min(1).max(40).optional(),
+});
 export interface CommandEnvelope {
   readonly id: string;
   readonly madeAt: string;
   readonly command: Command;
+  readonly hands?: string | undefined;
 }
 
 /** Takes back an earlier entry of the journal. */

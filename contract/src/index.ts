@@ -15,7 +15,7 @@ export {
 export { problemDocument, pointerOf, type ProblemDocument } from './problem.ts';
 export { accessAnswer, type AccessAnswer } from './access.ts';
 export { journalPage, type JournalPage } from './journal.ts';
-export { BACKUP_REASONS, type BackupReason, type KeptBackup, type RoomAnswer } from './room.ts';
+export { BACKUP_KINDS, type BackupKind, type KeptBackup, type RoomAnswer } from './room.ts';
 export { API_VERSION, VERSION_HEADER } from './version.ts';
 export type { WeatherReport } from './weather.ts';
 export { API_PATHS } from './paths.ts';

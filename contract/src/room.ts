@@ -10,14 +10,14 @@ export interface RoomAnswer {
 }
 
 /** Why a backup was made: by itself each day, before something that replaces records, or because somebody asked. */
-export const BACKUP_REASONS = ['daily', 'before-import', 'asked'] as const;
-export type BackupReason = (typeof BACKUP_REASONS)[number];
+export const BACKUP_KINDS = ['daily', 'before-import', 'asked'] as const;
+export type BackupKind = (typeof BACKUP_KINDS)[number];
 
 /** A backup that the server keeps. It was read back, whole, before it was filed. */
 export interface KeptBackup {
   readonly name: string;
   /** When it was made, ISO 8601. */
   readonly at: string;
-  readonly reason: BackupReason;
+  readonly kind: BackupKind;
   readonly bytes: number;
 }

@@ -243,6 +243,8 @@ export const visitRecord = z.strictObject({
   conditions: conditions.nullable().default(null),
   clash: clash.nullable().default(null),
   unexpected: unexpectedCount.nullable().default(null),
+  /** Who counted or looked, by name, as the server knows; null where nobody was signed in. */
+  by: z.string().trim().min(1).max(130).nullable().default(null),
 });
 
 /** A photo of a visit, as resized by the browser. Its content is kept beside the records. */

@@ -1,4 +1,4 @@
-import { BACKUP_REASONS, type BackupReason, type KeptBackup } from '@incremen/contract';
+import { BACKUP_KINDS, type BackupKind, type KeptBackup } from '@incremen/contract';
 import { bundleItem } from '@incremen/core/formats';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { mkdir, readdir, rename, rm, stat } from 'node:fs/promises';
@@ -13,7 +13,7 @@ import { writeBackup } from './writeBackup.ts';
 
 /** `2026-05-15T06-30-00-123Z.daily.zip`: sorts by time, and is a name on every file system. */
 const NAME = new RegExp(
-  `^(\\d{4}-\\d{2}-\\d{2})T(\\d{2})-(\\d{2})-(\\d{2})-(\\d{3})Z\\.(${BACKUP_REASONS.join('|')})\\.zip$`,
+  `^(\\d{4}-\\d{2}-\\d{2})T(\\d{2})-(\\d{2})-(\\d{2})-(\\d{3})Z\\.(${BACKUP_KINDS.join('|')})\\.zip$`,
 );
 const uuid = z.uuid();
 
@@ -38,21 +38,21 @@ export class BackupKeeper {
     const names = await readdir(folder).catch(() => [] as string[]);
     const found = await Promise.all(
       names.map(async (name): Promise<KeptBackup[]> => {
-        const [, day, h, m, s, ms, reason] = NAME.exec(name) ?? [];
+        const [, day, h, m, s, ms, kind] = NAME.exec(name) ?? [];
         if (day === undefined) return [];
         const { size } = await stat(join(folder, name));
-        return [{ name, at: `${day}T${h}:${m}:${s}.${ms}Z`, reason: reason as BackupReason, bytes: size }];
+        return [{ name, at: `${day}T${h}:${m}:${s}.${ms}Z`, kind: kind as BackupKind, bytes: size }];
       }),
     );
     return found.flat().toSorted((a, b) => b.at.localeCompare(a.at));
   }
 
   /** Makes a backup and lets go of those that the rule does not keep. @throws Error when it cannot be read back */
-  async make(operationId: string, reason: BackupReason): Promise<KeptBackup> {
+  async make(operationId: string, kind: BackupKind): Promise<KeptBackup> {
     const folder = this.folderOf(operationId);
     await mkdir(folder, { recursive: true, mode: 0o700 });
     const at = this.now().toISOString();
-    const name = `${at.replaceAll(':', '-').replace('.', '-')}.${reason}.zip`;
+    const name = `${at.replaceAll(':', '-').replace('.', '-')}.${kind}.zip`;
     const half = join(folder, `${name}.half`);
     try {
       await writeBackup(this.orm, operationId, half);
@@ -64,7 +64,7 @@ export class BackupKeeper {
     const all = await this.list(operationId);
     const stays = new Set(keepByRule(all).map((b) => b.name));
     for (const b of all) if (!stays.has(b.name)) await rm(join(folder, b.name), { force: true });
-    return { name, at, reason, bytes: (await stat(join(folder, name))).size };
+    return { name, at, kind, bytes: (await stat(join(folder, name))).size };
   }
 
   /** Makes the backups of the day, for every operation that has none yet. @returns how many were made */
@@ -73,7 +73,7 @@ export class BackupKeeper {
     const operations = await this.orm.em.fork().find(OperationEntity, {}, { disableIdentityMap: true });
     let made = 0;
     for (const { id } of operations) {
-      const has = (await this.list(id)).some((b) => b.reason === 'daily' && b.at.startsWith(today));
+      const has = (await this.list(id)).some((b) => b.kind === 'daily' && b.at.startsWith(today));
       if (has) continue;
       await this.make(id, 'daily');
       made++;

@@ -6,7 +6,7 @@ const DAY_MS = 86_400_000;
 const days = (n: number) =>
   Array.from({ length: n }, (_, i) => ({
     at: new Date(Date.UTC(2026, 11, 31, 6) - (n - 1 - i) * DAY_MS).toISOString(),
-    reason: 'daily' as const,
+    kind: 'daily' as const,
   }));
 
 describe('which backups stay', () => {
@@ -29,7 +29,7 @@ describe('which backups stay', () => {
   });
 
   it('of those that were asked for the last ten, however old', () => {
-    const asked = days(15).map((b) => ({ ...b, reason: 'asked' as const }));
+    const asked = days(15).map((b) => ({ ...b, kind: 'asked' as const }));
     expect(keepByRule(asked).map((b) => b.at)).toEqual(
       asked
         .slice(5)

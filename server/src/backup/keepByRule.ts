@@ -1,9 +1,9 @@
-import type { BackupReason } from '@incremen/contract';
+import type { BackupKind } from '@incremen/contract';
 
 /** A backup as far as the rule looks at it. */
 interface Dated {
   readonly at: string;
-  readonly reason: BackupReason;
+  readonly kind: BackupKind;
 }
 
 /** Of those made by themselves: the newest of each of so many days, weeks and months. */
@@ -19,7 +19,7 @@ const OTHERS = 10;
  */
 export function keepByRule<T extends Dated>(backups: readonly T[]): T[] {
   const newestFirst = backups.toSorted((a, b) => b.at.localeCompare(a.at));
-  const daily = newestFirst.filter((b) => b.reason === 'daily');
+  const daily = newestFirst.filter((b) => b.kind === 'daily');
   const stays = new Set<T>();
   for (const [keyOf, most] of [
     [(at: string) => at.slice(0, 10), DAYS],
@@ -35,8 +35,8 @@ export function keepByRule<T extends Dated>(backups: readonly T[]): T[] {
       stays.add(b);
     }
   }
-  for (const reason of ['asked', 'before-import'] as const)
-    for (const b of newestFirst.filter((o) => o.reason === reason).slice(0, OTHERS)) stays.add(b);
+  for (const kind of ['asked', 'before-import'] as const)
+    for (const b of newestFirst.filter((o) => o.kind === kind).slice(0, OTHERS)) stays.add(b);
   return newestFirst.filter((b) => stays.has(b));
 }
 

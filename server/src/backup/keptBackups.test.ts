@@ -20,7 +20,7 @@ describe('backups that are kept', () => {
   it('are read back, listed, given out, and gone back to; what stood there then is kept too', async () => {
     const [first] = (await server.snapshot()).records.colony;
     const made = await server.ask<KeptBackup>('POST', path());
-    expect(made).toMatchObject({ status: 201, body: { reason: 'asked' } });
+    expect(made).toMatchObject({ status: 201, body: { kind: 'asked' } });
     const name = made.body.name;
     await server.send({ type: 'renameColony', colonyId: first?.id ?? '', name: 'Renamed Later' });
     const file = await fetch(server.url + path(`/${name}`));
@@ -30,7 +30,7 @@ describe('backups that are kept', () => {
     expect(back.status).toBe(200);
     const { colony } = (await server.snapshot()).records;
     expect(colony.find((c) => c.id === first?.id)?.name).toBe(first?.name);
-    expect((await kept()).map((b) => b.reason)).toEqual(['before-import', 'asked']);
+    expect((await kept()).map((b) => b.kind)).toEqual(['before-import', 'asked']);
     // Going back is taken back by going to what was kept before it.
     const [before] = await kept();
     await server.ask('POST', path(`/${before?.name}/restore`));
@@ -44,7 +44,7 @@ describe('backups that are kept', () => {
     const days = new BackupKeeper(server.orm, server.backups, () => new Date('2027-03-01T05:00:00Z'));
     expect(await days.daily()).toBe(1);
     expect(await days.daily()).toBe(0);
-    const [daily] = (await kept()).filter((b) => b.reason === 'daily');
+    const [daily] = (await kept()).filter((b) => b.kind === 'daily');
     const read = await readThrough(await days.pathOf(server.op, daily?.name ?? ''));
     expect(read.pictures).toBe(1);
     expect(read.records).toBeGreaterThan(100);

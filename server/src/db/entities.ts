@@ -190,6 +190,7 @@ const VisitEntity = defineEntity({
     conditions: json(S.visit.shape.conditions).nullable(),
     clash: json(S.visit.shape.clash).nullable(),
     unexpected: json(S.visit.shape.unexpected).nullable(),
+    by: p.text().nullable(),
   },
 });
 

@@ -100,17 +100,18 @@ export class OperationStore {
     envelope: CommandEnvelope,
     by: string | null = null,
   ): Promise<CommandResult> {
+    const who = nameOfHands(envelope.hands, by);
     return this.enter(
       operationId,
       envelope,
       envelope.command.type,
       envelope.command,
-      by,
+      who,
       async (apiary, em) => {
         await needPhotos(em, operationId, photosIn(envelope.command));
         const early = daysToCome(envelope.command, this.latestToday(apiary));
         return {
-          result: early.length > 0 ? failure(...early) : decide(apiary, envelope.command),
+          result: early.length > 0 ? failure(...early) : signed(decide(apiary, envelope.command), who),
           summary: summarise(apiary, envelope.command),
         };
       },
@@ -364,6 +365,23 @@ interface Outcome {
   readonly result: Result<readonly Change[]>;
   readonly summary: string;
 }
+
+/** Who did it: of several at one device whoever said so, with whose device it is. */
+const nameOfHands = (hands: string | undefined, by: string | null): string | null =>
+  hands === undefined || hands === by ? by : by === null ? hands : `${hands} (${by})`;
+
+/** Visits that a command makes bear the name of who was there. */
+const signed = (decided: Result<readonly Change[]>, by: string | null): Result<readonly Change[]> =>
+  decided.ok && by !== null
+    ? {
+        ...decided,
+        value: decided.value.map((c) =>
+          c.kind === 'visit' && c.before === null && c.after !== null
+            ? { ...c, after: { ...c.after, by } }
+            : c,
+        ),
+      }
+    : decided;
 
 /** What was asked for, as a number: the same again has the same, whatever the order of its fields. */
 const digestOf = (said: unknown): string =>

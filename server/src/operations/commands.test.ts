@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { get } from 'node:http';
-import type { Command, CommandOf } from '@incremen/core/records';
-import type { ProblemDocument, Snapshot } from '@incremen/contract';
+import { noEvidence, type Command, type CommandOf } from '@incremen/core/records';
+import type { CommandResult, JournalPage, ProblemDocument, Snapshot } from '@incremen/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { TestServer } from '../testing/testServer.ts';
 
@@ -83,6 +83,32 @@ describe('a command', () => {
     expect(new Set(revisions).size).toBe(revisions.length);
     const after = await server.snapshot();
     for (const c of sent) expect(after.records.visit.some((v) => v.id === c.visitId)).toBe(true);
+  });
+});
+
+describe('who is at the hive', () => {
+  it('is named in the journal and with the count, where several share a device', async () => {
+    const [colony] = (await server.snapshot()).records.colony;
+    const visitId = randomUUID();
+    const sent = await server.ask<CommandResult>('POST', `/api/operations/${server.op}/commands`, {
+      id: randomUUID(),
+      madeAt: '2026-05-15T10:00:00.000Z',
+      hands: 'Nora',
+      command: {
+        type: 'recordCount',
+        visitId,
+        colonyId: colony?.id,
+        day: '2026-05-15',
+        note: 'seen from outside',
+        readings: [],
+        evidence: { ...noEvidence(10), mood: 'calm' },
+      },
+    });
+    expect(sent.status).toBe(201);
+    const { records } = await server.snapshot();
+    expect(records.visit.find((v) => v.id === visitId)?.by).toBe('Nora');
+    const { body } = await server.ask<JournalPage>('GET', `/api/operations/${server.op}/journal`);
+    expect(body.entries[0]?.by).toBe('Nora');
   });
 });
 

@@ -24,7 +24,7 @@ export async function drawnAnew(content: Uint8Array): Promise<Buffer> {
       {
         code: 'not-a-photo',
         path: [],
-        message: `The picture is broken: ${(error as Error).message.split('\n')[0] ?? ''}`.slice(0, 200),
+        message: `The picture is broken: ${(error as Error).message}`.slice(0, 200),
         remedy: 'Send a JPEG, PNG or WebP picture that opens elsewhere.',
       },
     ]);

@@ -1,6 +1,7 @@
-import { Box, Button, Flex } from '@chakra-ui/react';
-import { CloudOff, RefreshCw, Send, TriangleAlert, type LucideIcon } from 'lucide-react';
-import { useSyncExternalStore, type ReactNode } from 'react';
+import { Box, Button } from '@chakra-ui/react';
+import { CloudOff, RefreshCw, Send, TriangleAlert } from 'lucide-react';
+import { Suspense, useSyncExternalStore, type ReactNode } from 'react';
+import { lazyPart } from '../ui/lazyPart.tsx';
 import { Link } from 'react-router';
 import { useClockFault, useToday } from '../mirror/hooks.ts';
 import { newVersion } from '../offline/installed.ts';
@@ -8,7 +9,10 @@ import { versionsApart } from '../server/api.ts';
 import { count } from '../ui/format.ts';
 import { dayInWords } from '@incremen/core/basics';
 import { useAppSelector } from '../state/store.ts';
+import { Strip } from '../ui/Strip.tsx';
 import common from '../ui/common.module.css';
+
+const RareStrips = lazyPart(() => import('../ui/RareStrips.tsx'));
 
 /** What stands between this device and the server, as long as something does. */
 export function StatusStrip() {
@@ -41,12 +45,6 @@ export function StatusStrip() {
           {count(refused, 'entry', 'entries')} could not be taken in. <OutboxLink>See why</OutboxLink>
         </Strip>
       )}
-      {!keeps && (
-        <Strip icon={TriangleAlert} alarm>
-          This browser keeps nothing for Incremen: a private window, full, or switched off. You can work as
-          long as the server is in reach, and not in a yard without signal.
-        </Strip>
-      )}
       {signedOut && (
         <Strip icon={TriangleAlert} alarm>
           You are signed out here. What you enter is kept on this device and sent once you have{' '}
@@ -70,19 +68,10 @@ export function StatusStrip() {
           Sending {count(waiting, 'entry', 'entries')}. <OutboxLink>Show</OutboxLink>
         </Strip>
       )}
-      {apart === 'server-old' && (
-        <Strip icon={TriangleAlert} alarm>
-          This page is newer than the server. Go on: what you enter is kept here, and sent once the newer
-          version runs there too.
-        </Strip>
-      )}
-      {apart === 'page-old' && !update && (
-        <Strip icon={RefreshCw} alarm>
-          The server has a newer version. What you enter is kept here, and sent by the newer page.{' '}
-          <Button size="sm" minH="36px" variant="outline" bg="sheet" onClick={() => location.reload()}>
-            Open it
-          </Button>
-        </Strip>
+      {(apart !== null || !keeps) && (
+        <Suspense fallback={null}>
+          <RareStrips keeps={keeps} apart={update ? null : apart} />
+        </Suspense>
       )}
       {update && (
         <Strip icon={RefreshCw}>
@@ -101,33 +90,5 @@ function OutboxLink({ children }: { readonly children: ReactNode }) {
     <Link to="/outbox" style={{ textDecoration: 'underline', fontWeight: 600 }}>
       {children}
     </Link>
-  );
-}
-
-function Strip({
-  icon,
-  alarm = false,
-  children,
-}: {
-  readonly icon: LucideIcon;
-  readonly alarm?: boolean;
-  readonly children: ReactNode;
-}) {
-  return (
-    <Flex
-      role="status"
-      align="center"
-      gap={2.5}
-      px={3}
-      py={2}
-      borderRadius="md"
-      bg={alarm ? 'alarmSoft' : 'sunk'}
-      borderLeftWidth="4px"
-      borderColor={alarm ? 'alarm' : 'rest'}
-      fontSize={{ base: 'sm', md: 'md' }}
-    >
-      <Box as={icon} boxSize="20px" flex="none" aria-hidden color={alarm ? 'alarm' : 'rest'} />
-      <Box>{children}</Box>
-    </Flex>
   );
 }

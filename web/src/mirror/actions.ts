@@ -2,6 +2,7 @@ import type { Command } from '@incremen/core/records';
 import type { Problem } from '@incremen/core/basics';
 import type { AppStore } from '../state/store.ts';
 import { localDatabase as db, type OutboxEntry } from '../offline/database.ts';
+import { handsNow } from '../offline/handsNow.ts';
 import { nextSeq, putInOutbox } from '../offline/localCopy.ts';
 import { alone } from '../offline/lock.ts';
 import { api } from '../server/api.ts';
@@ -36,6 +37,7 @@ export function send(command: Command) {
     const { decide, summarise } = deciding;
     const decided = decide(apiary, command);
     if (!decided.ok) return decided;
+    const hands = handsNow();
     const entry: OutboxEntry = {
       seq: nextSeq(),
       id: crypto.randomUUID(),
@@ -43,6 +45,7 @@ export function send(command: Command) {
       madeAt: new Date(Date.now() + clockOffsetMs).toISOString(),
       summary: summarise(apiary, command),
       command,
+      ...(hands !== null && { hands }),
       state: 'waiting',
       problems: [],
     };
@@ -68,10 +71,10 @@ export function send(command: Command) {
 }
 
 /** Where nothing is kept a command goes to the server now, or not at all. */
-function sendAtOnce({ operationId, id, madeAt, command }: OutboxEntry) {
+function sendAtOnce({ operationId, id, madeAt, command, hands }: OutboxEntry) {
   return async (dispatch: Dispatch): Promise<Sent> => {
     try {
-      await api.command(operationId, { id, madeAt, command });
+      await api.command(operationId, { id, madeAt, command, hands });
     } catch (error) {
       return { ok: false, problems: problemsOf(error) };
     }

@@ -249,8 +249,8 @@ async function sendOne(
         await db.photos.update(photoId, { sent: 1 });
       }
     }
-    const { id, madeAt, command } = entry;
-    return await api.command(entry.operationId, { id, madeAt, command });
+    const { id, madeAt, command, hands } = entry;
+    return await api.command(entry.operationId, { id, madeAt, command, hands });
   } catch (error) {
     if (!(error instanceof ApiError)) throw error;
     if (isSignedOut(error) || (isShutOut(error) && (await seesNothing()))) return 'signed-out';

@@ -29,6 +29,8 @@ export interface OutboxEntry {
   readonly madeAt: string;
   readonly summary: string;
   readonly command: Command;
+  /** Who was at the hive, where several share this device. */
+  readonly hands?: string;
   /** Refused ones are kept aside, with the reasons, until the user decides. */
   readonly state: 'waiting' | 'refused';
   readonly problems: readonly Problem[];

@@ -44,6 +44,7 @@ export function decideCount(draft: Draft, command: CommandOf<'recordCount'>, pat
     conditions: command.conditions ?? null,
     clash: null,
     unexpected: unexpectedCount(before, colony, command.day, command.readings),
+    by: null,
   };
   draft.add('visit', visit, [...path, 'visitId']);
   if (command.readings.length === 0 && visit.evidence === null) {

@@ -43,6 +43,7 @@ export function decideLook(draft: Draft, command: CommandOf<'recordLook'>, path:
         conditions: command.conditions ?? null,
         clash: null,
         unexpected: null,
+        by: null,
       },
       [...at, 'visitId'],
     );

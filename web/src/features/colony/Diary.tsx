@@ -53,6 +53,7 @@ export function Diary({
                   {v.time ? `, ${v.time}` : ''}
                 </Text>{' '}
                 {v.purpose === 'count' ? countedInWords(frames, readings, v.id) : 'looked'}
+                {v.by ? ` · ${v.by}` : ''}
                 {seen && `: ${seen}`}
               </Text>
               {conditions && (

@@ -18,6 +18,7 @@ import { useLatest } from '../../ui/useLatest.ts';
 import { useSole } from '../../ui/useSole.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { SeenForm } from '../../shared/evidence/SeenForm.tsx';
+import { HandsPicker } from '../../shared/settings/HandsPicker.tsx';
 import { CountFoot } from './CountFoot.tsx';
 import { CountHead } from './CountHead.tsx';
 import { FrameMode } from './FrameMode.tsx';
@@ -133,6 +134,7 @@ function Recorder({ colony }: { readonly colony: Colony }) {
         canSave={counting.saysSomething}
         busy={counting.busy}
       />
+      <HandsPicker />
       <ProblemList problems={problems.filter((p) => p.path[0] !== 'day' && !atFrame.includes(p))} />
       <div role="tabpanel" id={PANEL_ID} aria-labelledby={tabId(mode)}>
         {mode === 'frames' &&

@@ -18,6 +18,7 @@ import { useAppDispatch } from '../../state/store.ts';
 import { takeBack } from '../../mirror/actions.ts';
 import { useApiary, useSend, useChosenDay, useToday } from '../../mirror/hooks.ts';
 import { dayToCome } from '../../ui/dayToCome.ts';
+import { HandsPicker } from '../../shared/settings/HandsPicker.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList, problemsAt } from '../../ui/ProblemList.tsx';
 import { toaster } from '../../ui/toaster.tsx';
@@ -108,6 +109,7 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
           Save inspection
         </Button>
       </PageHeader>
+      <HandsPicker />
       <Text mb={4} maxW="46rem" fontSize="lg">
         {followUp.expect}
       </Text>

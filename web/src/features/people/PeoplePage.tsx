@@ -9,6 +9,7 @@ import { useAppSelector } from '../../state/store.ts';
 import { phoneOrigin } from '../../shared/settings/usePhoneOrigin.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
+import { HandsPicker } from '../../shared/settings/HandsPicker.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import { ACCOUNT_FIELDS, accountOf, DoorForm } from './DoorForm.tsx';
 import { HomeNetwork } from './HomeNetwork.tsx';
@@ -52,6 +53,14 @@ export function PeoplePage() {
       <ProblemList problems={problems} />
       {me === null ? null : (
         <Box display="grid" gap={8}>
+          <Box as="section" aria-label="Several at one device" order={9}>
+            <SectionHeading>Several at one device</SectionHeading>
+            <Text mb={3} maxW="60ch">
+              Where one tablet goes from hand to hand, each gets a name here. A tap at the hive says who is
+              there; counts, inspections and the journal bear that name.
+            </Text>
+            <HandsPicker settings />
+          </Box>
           <Box as="section" aria-label="You">
             <SectionHeading>You</SectionHeading>
             {me.kind === 'machine' && me.demo && (

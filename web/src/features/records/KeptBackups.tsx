@@ -11,7 +11,7 @@ import { ProblemList } from '../../ui/ProblemList.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import { toaster } from '../../ui/toaster.tsx';
 
-const REASONS: Readonly<Record<KeptBackup['reason'], string>> = {
+const REASONS: Readonly<Record<KeptBackup['kind'], string>> = {
   daily: 'of the day',
   'before-import': 'before other records came in',
   asked: 'asked for',
@@ -118,7 +118,7 @@ export function KeptBackups() {
                   {when.format(new Date(b.at))}
                 </Text>
                 <Text flex="1" color="inkSoft">
-                  {REASONS[b.reason]}, {megabytes(b.bytes)}
+                  {REASONS[b.kind]}, {megabytes(b.bytes)}
                 </Text>
                 {sure === b.name ? (
                   <Flex gap={2} align="center" wrap="wrap">

@@ -149,6 +149,7 @@ function VisitLine({ visit: v }: { readonly visit: Visit }) {
       <summary className={common.summary}>
         {v.time ? `${v.time} ` : ''}
         {colony?.name ?? 'A colony'}: {v.purpose === 'count' ? 'counted' : 'inspected'}
+        {v.by ? ` by ${v.by}` : ''}
         {seen && `, ${seen.slice(0, 60)}${seen.length > 60 ? '…' : ''}`}
       </summary>
       <Box pl={4} pb={2} display="grid" gap={1}>
