@@ -1,5 +1,5 @@
 import { addDays } from '@incremen/core/basics';
-import { NEST, TestYard, withQueen } from '@incremen/core/testing';
+import { NEST, STRONG_BOX, STRONG_UPPER, TestYard, withQueen } from '@incremen/core/testing';
 import { expect, test, type Records } from './fixtures.ts';
 import { say, workedOut, workThrough } from './steps.ts';
 
@@ -8,31 +8,6 @@ import { say, workedOut, workThrough } from './steps.ts';
 const DAY = '2026-05-16';
 const { capped, open, honey, bread } = NEST;
 
-/** A strong colony of two boxes, brood in both, and its queen below. */
-const LOWER = [
-  honey(7),
-  capped(7, 9),
-  capped(7, 9),
-  open(7, 9),
-  withQueen(open(7, 9)),
-  capped(7, 9),
-  capped(7, 9),
-  open(6, 9),
-  bread(7),
-  honey(7),
-];
-const UPPER = [
-  honey(7),
-  capped(7, 9),
-  capped(8, 9),
-  open(7, 9),
-  capped(7, 9),
-  open(6, 9),
-  capped(5, 9),
-  bread(7),
-  honey(7),
-  honey(7),
-];
 /** Five over five: a standby nuc of two storeys. */
 const NUC_LOWER = [bread(8), open(7, 9), withQueen(open(7, 9)), capped(7, 9), honey(8)];
 const NUC_UPPER = [honey(8), capped(7, 9), capped(6, 9), bread(8), honey(7)];
@@ -89,7 +64,7 @@ test('an upper brood box becomes a super without finding the queen: day 7, then 
   records,
 }) => {
   const yard = new TestYard(12);
-  yard.hive('Teasel', [LOWER, UPPER], DAY);
+  yard.hive('Teasel', [STRONG_BOX, STRONG_UPPER], DAY);
   await records.scene(yard.apiary, DAY);
   await page.goto(`/colonies/${await records.colonyId('Teasel')}/hive`);
   await page.getByRole('link', { name: /^Make the upper brood box a super/ }).click();
@@ -116,7 +91,7 @@ test('floor and box are exchanged for clean ones, then a box is added where next
   records,
 }) => {
   const yard = new TestYard(13);
-  yard.hive('Bugle', [LOWER], '2026-05-10');
+  yard.hive('Bugle', [STRONG_BOX], '2026-05-10');
   yard.stock('drawn', 12);
   await records.scene(yard.apiary, '2026-05-11');
   const id = await records.colonyId('Bugle');
@@ -141,7 +116,7 @@ test('a colony of two boxes and a super is broken up whole: super off first, all
   records,
 }) => {
   const yard = new TestYard(14);
-  const moss = yard.hive('Moss', [LOWER, UPPER, UPPER.map(() => honey(6))], DAY);
+  const moss = yard.hive('Moss', [STRONG_BOX, STRONG_UPPER, STRONG_UPPER.map(() => honey(6))], DAY);
   const top = Object.values(yard.apiary.box)
     .filter((b) => b.hiveId === moss.hiveId)
     .toSorted((a, b) => b.position - a.position)[0]!;

@@ -128,6 +128,39 @@ test('the owner makes an account, opens the home network, and a phone and a help
   await helper.reload();
   await expect(helper.getByText(/You are signed out here/)).toBeVisible();
 
+  // Two share the owner's tablet: what is entered bears the name of who is there.
+  await owner.goto(`${HERE}/people`);
+  await owner.getByLabel('Name of one who shares this device').fill('Cleo');
+  await owner.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(owner.getByRole('button', { name: 'Cleo', exact: true, pressed: true })).toBeVisible();
+  await owner.goto(`${HERE}/records`);
+  const backups = owner.getByRole('region', { name: 'Backups' });
+  await backups.getByRole('button', { name: 'Keep one now' }).click();
+  await expect(backups.getByText(/^asked for, /)).toBeVisible();
+  await owner.goto(`${HERE}/setup`);
+  await owner.getByLabel('Name of the yard').fill('Too Much');
+  await owner.getByLabel('Names of the hives').fill('F1 to F2');
+  await owner.getByRole('button', { name: 'Put 2 hives on their stands' }).click();
+  await expect
+    .poll(
+      async () =>
+        ((await answer(owner, journal)).body as { entries: { by: string | null }[] }).entries[0]?.by,
+    )
+    .toBe('Cleo (Ada)');
+
+  // Back to what was kept: the yard that came later is gone, and what stood there is kept too.
+  await owner.goto(`${HERE}/records`);
+  await backups
+    .getByRole('listitem')
+    .filter({ hasText: 'asked for' })
+    .getByRole('button', { name: /^Go back to/ })
+    .click();
+  await backups.getByRole('button', { name: 'Yes, go back' }).click();
+  await expect(backups.getByText(/^before other records came in, /)).toBeVisible();
+  await owner.goto(`${HERE}/yards`);
+  await expect(owner.getByText('Sallow Bank').first()).toBeVisible();
+  await expect(owner.getByText('Too Much')).toBeHidden();
+
   await phone.goto(`${THERE}/people`);
   await phone.getByRole('button', { name: 'Sign out on every device' }).click();
   await expect(phone.getByRole('heading', { name: 'Sign in' })).toBeVisible();

@@ -1,6 +1,6 @@
 export { generatedYards, type GeneratedYards } from './generatedYards.ts';
 export { TestYard } from './builders.ts';
-export { NEST, STRONG_BOX, WEAK_BOX, withQueen } from './nests.ts';
+export { NEST, STRONG_BOX, STRONG_UPPER, WEAK_BOX, withQueen } from './nests.ts';
 export { withCells } from './methodPlans.ts';
 export { PartYard } from './partYard.ts';
 export { WeakYard, FULL_OF_BROOD, NO_BROOD, NO_NURSES } from './weakYard.ts';

@@ -29,6 +29,20 @@ export const STRONG_BOX: readonly FrameReading[] = [
   NEST.bread(),
 ];
 
+/** The box on {@link STRONG_BOX} of a colony that fills two: seven combs of brood, nobody's queen. */
+export const STRONG_UPPER: readonly FrameReading[] = [
+  NEST.honey(6),
+  NEST.capped(7, 9),
+  NEST.capped(8, 9),
+  NEST.open(7, 9),
+  NEST.capped(7, 9),
+  NEST.open(6, 9),
+  NEST.capped(5, 9),
+  NEST.bread(7),
+  NEST.honey(7),
+  NEST.honey(6),
+];
+
 /** Three combs of bees with a little brood. */
 export const WEAK_BOX: readonly FrameReading[] = [
   NEST.honey(3),

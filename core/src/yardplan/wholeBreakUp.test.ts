@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { seededIds } from '../demo/seededIds.ts';
-import { NEST, withQueen } from '../testing/nests.ts';
+import { NEST, STRONG_UPPER, withQueen } from '../testing/nests.ts';
 import { nestsAfter } from '../testing/nestsAfter.ts';
 import { replaySteps } from '../testing/replaySteps.ts';
 import { TestYard } from '../testing/builders.ts';
@@ -32,19 +32,6 @@ const LOWER = [
   honey(6),
   bread(7),
 ];
-const UPPER = [
-  honey(6),
-  capped(7, 9),
-  capped(8, 9),
-  open(7, 9),
-  capped(7, 9),
-  open(6, 9),
-  capped(5, 9),
-  bread(7),
-  honey(7),
-  honey(6),
-];
-
 const SUPER = [honey(4), honey(6), honey(7), honey(7), honey(7), honey(7), honey(6), honey(5), honey(3)];
 
 /** The top box is a super over an excluder, its frames of a size. */
@@ -60,7 +47,7 @@ function makeSuper(yard: TestYard, colony: Colony, sizeId: FrameSizeId) {
 
 function tornDown(
   recipe: Partial<NucRecipe> = {},
-  upper = UPPER,
+  upper: readonly FrameReading[] = STRONG_UPPER,
   above: FrameReading[] = [],
   size: FrameSizeId = 'langstroth-medium',
 ) {
@@ -148,14 +135,14 @@ describe('a colony of two boxes broken up whole', () => {
 
   it('a comb of drones has no place in a nuc: it goes out, to be frozen or melted', () => {
     const drones = bothSides({ drone: 7, drawn: 3 }, 6);
-    const { problem, plan, seen } = tornDown({}, [drones, ...UPPER.slice(1)]);
+    const { problem, plan, seen } = tornDown({}, [drones, ...STRONG_UPPER.slice(1)]);
     expect(seen.broken).toEqual([]);
     const at = problem.frames.findIndex((f) => f.label.endsWith('upper box, frame 1'));
     expect(plan.to[at]).toBe(-1);
   });
 
   it('takes a super of another size off first, its bees with the old queen, its combs to the store', () => {
-    const { yard, problem, seen, made, moss } = tornDown({}, UPPER, SUPER);
+    const { yard, problem, seen, made, moss } = tornDown({}, STRONG_UPPER, SUPER);
     expect(seen.broken).toEqual([]);
     expect(seen.nucsMade).toBe(4);
     const texts = made.steps.map((s) => s.text);
@@ -175,7 +162,7 @@ describe('a colony of two boxes broken up whole', () => {
   });
 
   it('takes one of the same size off as well: food of the nucs comes out of the nest', () => {
-    const { yard, seen, made } = tornDown({}, UPPER, SUPER, 'langstroth-deep');
+    const { yard, seen, made } = tornDown({}, STRONG_UPPER, SUPER, 'langstroth-deep');
     expect(seen.broken).toEqual([]);
     expect(seen.nucsMade).toBe(4);
     expect(made.work.body.moves.filter((m) => m.to === null)).toHaveLength(SUPER.length);

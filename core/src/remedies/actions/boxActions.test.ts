@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { boxesOfColony, framesOfColony, openFollowUps, readingOf } from '../../records/views.ts';
 import { shareOf } from '../../comb/contents.ts';
 import { TestYard } from '../../testing/builders.ts';
-import { NEST, STRONG_BOX, WEAK_BOX, withQueen } from '../../testing/nests.ts';
+import { STRONG_BOX, STRONG_UPPER, WEAK_BOX, withQueen } from '../../testing/nests.ts';
 import { nestsAfter } from '../../testing/nestsAfter.ts';
 import { replaySteps } from '../../testing/replaySteps.ts';
 import type { ActionId } from '../../records/bodies/actionId.ts';
@@ -13,25 +13,11 @@ import { planAction } from './actions.ts';
 // Work with boxes and combs: common practice, no source.
 
 const DAY = '2026-05-15';
-const { capped, open, honey, bread } = NEST;
-const UPPER = [
-  honey(6),
-  capped(7, 9),
-  capped(7, 9),
-  open(7, 9),
-  capped(7, 9),
-  open(6, 9),
-  capped(5, 9),
-  bread(7),
-  honey(7),
-  honey(6),
-];
-
 function done(
   id: ActionId,
   choice: ActionChoice = {},
   given: {
-    boxes?: readonly (readonly (typeof UPPER)[number][])[];
+    boxes?: readonly (readonly (typeof STRONG_UPPER)[number][])[];
     coldNights?: boolean;
     drawn?: number;
     flow?: boolean;
@@ -96,7 +82,7 @@ describe('a box more', () => {
 
   it('under a brood nest with supers nothing is mixed up: new box at the bottom, then brood, then supers', () => {
     const d = done('add-box', { where: 'over' }, { flow: true })!;
-    const again = done('add-box', { where: 'under' }, { boxes: [STRONG_BOX, UPPER] })!;
+    const again = done('add-box', { where: 'under' }, { boxes: [STRONG_BOX, STRONG_UPPER] })!;
     expect(d.boxes).toHaveLength(2);
     const old = boxesOfColony(again.before, again.after).map((b) => b.id);
     expect(again.boxes.slice(1).map((b) => b.id)).toEqual(old);
@@ -111,7 +97,7 @@ describe('a box more', () => {
 
 describe('clean boxes', () => {
   it('the nest hangs as it hung, comb by comb; the old boxes are in the store', () => {
-    const d = done('clean-boxes', {}, { boxes: [STRONG_BOX, UPPER] })!;
+    const d = done('clean-boxes', {}, { boxes: [STRONG_BOX, STRONG_UPPER] })!;
     const before = framesOfColony(d.before, d.before.colony[d.after.id]!).map(
       (f) => `${f.frame.id} ${f.box.position} ${f.slot}`,
     );
@@ -140,7 +126,7 @@ describe('clean boxes', () => {
 
 describe('the upper brood box becomes a super', () => {
   it('no comb is carried: shaken, excluder, back on; seen again on day 7, free of worker brood on day 21', () => {
-    const d = done('box-to-super', {}, { boxes: [STRONG_BOX, UPPER] })!;
+    const d = done('box-to-super', {}, { boxes: [STRONG_BOX, STRONG_UPPER] })!;
     expect(d.made.work.body.moves).toEqual([]);
     expect(d.boxes.map((b) => [b.role, b.excluderBelow])).toEqual([
       ['brood', false],
@@ -157,7 +143,7 @@ describe('the upper brood box becomes a super', () => {
   });
 
   it('the queen is not thought to be above any more; the inspection that saw her there stays as it was', () => {
-    const seenAbove = UPPER.map((r, i) => (i === 4 ? withQueen(r) : r));
+    const seenAbove = STRONG_UPPER.map((r, i) => (i === 4 ? withQueen(r) : r));
     const plain = STRONG_BOX.map((r) => ({ ...r, queenSeen: false }));
     const d = done('box-to-super', {}, { boxes: [plain, seenAbove] })!;
     expect(d.frames.filter((f) => f.reading?.body.queenSeen)).toEqual([]);
@@ -168,7 +154,7 @@ describe('the upper brood box becomes a super', () => {
 
   it('is not offered for a hive of one box, and breaks cells before it shakes them', () => {
     expect(done('box-to-super')).toBeNull();
-    const withCell = UPPER.map((r, i) =>
+    const withCell = STRONG_UPPER.map((r, i) =>
       i === 3 ? { ...r, cells: [{ kind: 'charged' as const, count: 1 }] } : r,
     );
     const d = done('box-to-super', {}, { boxes: [STRONG_BOX, withCell] })!;
