@@ -54,6 +54,8 @@ export interface PlanFrame {
   readonly foundation: number;
   readonly liveCells: number;
   readonly hasQueen: boolean;
+  /** Half of it is food, and hardly any brood. */
+  readonly isFood: boolean;
   /** Share of its bees that stay with it when it is moved in the yard, and away. */
   readonly stay: Readonly<Record<Distance, number>>;
 }
@@ -92,6 +94,7 @@ export function planFrame(
       ? reading.cells.reduce((n, c) => n + (isLiveCell(c.kind) ? c.count : 0), 0)
       : 0,
     hasQueen: reading.queenSeen,
+    isFood: isFoodComb(reading),
     stay: {
       'same-yard': stayShare(reading, 'same-yard', shares),
       beside: stayShare(reading, 'beside', shares),
@@ -104,7 +107,7 @@ export function planFrame(
 /** Half of a comb of food, and hardly any brood: it hangs beside the nest and feeds it (common practice, no source). */
 const FOOD_COMB = { food: 0.5, brood: 0.25 } as const;
 
-const isFoodComb = ({ reading }: PlanFrame): boolean =>
+const isFoodComb = (reading: FrameReading): boolean =>
   shareOf(reading, 'honey', 'nectar', 'beeBread') >= FOOD_COMB.food &&
   shareOf(reading, 'eggs', 'open', 'capped', 'emerging', 'drone') < FOOD_COMB.brood;
 
@@ -159,7 +162,7 @@ export function measureParts(
     part.beeBreadFrames += f.beeBread;
     part.storesFrames += f.stores;
     part.drawnFrames += f.drawn;
-    if (isFoodComb(f)) part.foodCombs += 1;
+    if (f.isFood) part.foodCombs += 1;
     part.liveCells += f.liveCells;
     if (to === 1) {
       parts[1].framesOfBeesAfterDrift += f.bees * f.stay[distance];

@@ -308,12 +308,30 @@ const NO_FOOD_COMB = 2;
 const LIFT = 0.05;
 
 /** Prices a choice by the boxes that must come off before its combs can be reached. */
-function liftPrice({ boxes, frames }: Donor, { restingPart }: Setup): (choice: Choice) => number {
-  const depth = frames.map((f) => boxes.length - 1 - boxes.findIndex((b) => b.id === f.boxId));
-  return ({ part, shaken }) => {
+function liftPrice({ boxes, frames }: Donor, setup: Setup): (choice: Choice) => number {
+  const depth = Int8Array.from(frames, (f) => boxes.length - 1 - boxes.findIndex((b) => b.id === f.boxId));
+  const resting = Int8Array.from(setup.restingPart);
+  // From the deepest, and only what may change: it is asked thousands of times a plan.
+  const deepestFirst = (list: readonly number[]) =>
+    Int16Array.from(
+      [...list].filter((i) => (depth[i] ?? 0) > 0).toSorted((a, b) => (depth[b] ?? 0) - (depth[a] ?? 0)),
+    );
+  const moved = deepestFirst(setup.movable);
+  const shaken = deepestFirst(setup.maxShakes > 0 ? setup.shakable : []);
+  return (choice) => {
     let deepest = 0;
-    for (let i = 0; i < depth.length; i++)
-      if (part[i] !== restingPart[i] || shaken[i]) deepest = Math.max(deepest, depth[i] ?? 0);
+    for (let k = 0; k < moved.length; k++) {
+      const i = moved[k] as number;
+      if (choice.part[i] === resting[i]) continue;
+      deepest = depth[i] as number;
+      break;
+    }
+    for (let k = 0; k < shaken.length; k++) {
+      const i = shaken[k] as number;
+      if (choice.shaken[i] !== true) continue;
+      deepest = Math.max(deepest, depth[i] as number);
+      break;
+    }
     return LIFT * deepest;
   };
 }
