@@ -94,7 +94,8 @@ test('a count dated before the colony existed is refused beside the date, and no
   await expect(page.getByText('goes on where it stopped')).toBeVisible();
   await page.getByLabel('Counted on').fill('2026-05-15');
   await page.getByRole('button', { name: 'Save 2 of 10' }).click();
-  await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible();
+  // The recorder has an undo of its own, without a word on it.
+  await expect(page.getByText('Undo', { exact: true })).toBeVisible();
 });
 
 test('a rule that is broken shows its number and what would mend it', async ({ page, records }) => {

@@ -15,6 +15,8 @@ export interface ToHang<T extends NestComb = NestComb> {
   readonly slot: number | null;
   /** It is not slid: a queen cell hangs on it, or it was hung there in the course of the work. */
   readonly fixed?: boolean;
+  /** What the comb is to the nest, where that was looked up. */
+  readonly role?: CombRole;
 }
 
 /** What it costs that a comb which is not to be slid gets another slot. */
@@ -79,10 +81,11 @@ export function hangNest(
 ): Map<string, number> {
   const small = framesOfBees < SMALL_UNIT;
   const costOf = (order: readonly (ToHang | null)[]) => costOfNest(order, slots, school, small, warmSlot);
-  const order: (ToHang | null)[] = slots.map((s) => frames.find((f) => f.slot === s) ?? null);
+  const known = frames.map((f) => ({ ...f, role: roleOf(f.frame) }));
+  const order: (ToHang | null)[] = slots.map((s) => known.find((f) => f.slot === s) ?? null);
   const placed = new Set(order);
   // Those that come are taken in one by one where they cost least, the fullest first.
-  for (const f of frames.filter((g) => !placed.has(g)).toSorted((a, b) => b.frame.brood - a.frame.brood)) {
+  for (const f of known.filter((g) => !placed.has(g)).toSorted((a, b) => b.frame.brood - a.frame.brood)) {
     let best = Infinity;
     let at = -1;
     order.forEach((there, i) => {
@@ -193,17 +196,10 @@ const isFood = (role: CombRole | null) => role === 'stores' || role === 'bread';
 
 type Order = readonly (ToHang | null)[];
 
-const roles = new WeakMap<NestComb, CombRole>();
-
-/** The role of the comb at a place; null where none hangs. */
+/** The role of the comb at a place; null where none hangs. Thousands of orders are priced: it is known beforehand. */
 function roleAt(order: Order, i: number): CombRole | null {
-  const comb = order[i]?.frame;
-  if (!comb) return null;
-  const known = roles.get(comb);
-  if (known !== undefined) return known;
-  const role = roleOf(comb);
-  roles.set(comb, role);
-  return role;
+  const there = order[i];
+  return there ? (there.role ?? roleOf(there.frame)) : null;
 }
 
 function foodAt(order: Order, i: number): boolean {
@@ -232,10 +228,11 @@ function improve(order: (ToHang | null)[], costOf: (order: readonly (ToHang | nu
           look(swapped);
         }
         // One comb, or a few that hang together, go elsewhere and the rest closes up.
-        for (let length = 1; length <= n - a; length++) {
+        // Further out than it fits is the same as where it just fits.
+        for (let length = 1; length <= n - Math.max(a, b); length++) {
           const shifted = [...order];
           const taken = shifted.splice(a, length);
-          shifted.splice(Math.min(b, shifted.length), 0, ...taken);
+          shifted.splice(b, 0, ...taken);
           look(shifted);
         }
       }

@@ -8,35 +8,41 @@ export interface Sole {
   readonly take: () => void;
 }
 
+/** A page that was just left holds on for a moment; another tab holds on for longer. */
+const PATIENCE_MS = 800;
+
 /**
- * Holds a name as long as the view is there (Web Locks). Another tab that has it keeps it, until it is taken over here. A
- * browser without locks lets each do it.
+ * Holds a name as long as the view is there (Web Locks). Another tab that has it keeps it, until it lets go or it is taken over
+ * here. A browser without locks lets each do it.
  */
 export function useSole(name: string): Sole {
   const { locks } = navigator as { locks?: LockManager | null };
   const [mine, setMine] = useState<boolean | null>(locks ? null : true);
-  const [turn, setTurn] = useState<'asks' | 'takes'>('asks');
+  const [takes, setTakes] = useState(0);
   useEffect(() => {
     if (!locks) return;
     const left = new AbortController();
-    const hold = (lock: Lock | null) => {
-      if (left.signal.aborted) return undefined;
-      setMine(lock !== null);
-      if (lock === null) return undefined;
+    const timer = setTimeout(() => setMine(false), PATIENCE_MS);
+    const hold = () => {
+      clearTimeout(timer);
+      if (left.signal.aborted) return Promise.resolve();
+      setMine(true);
       return new Promise<void>((resolve) => left.signal.addEventListener('abort', () => resolve()));
     };
-    locks
-      .request(`incremen.sole.${name}`, turn === 'takes' ? { steal: true } : { ifAvailable: true }, hold)
-      .catch(() => {
-        // It was taken over by another tab.
-        if (!left.signal.aborted) setMine(false);
+    const wait = (steal: boolean): void => {
+      locks.request(`incremen.sole.${name}`, steal ? { steal } : { signal: left.signal }, hold).catch(() => {
+        // Left, or taken over by another tab: then it is waited for again.
+        if (left.signal.aborted) return;
+        setMine(false);
+        wait(false);
       });
-    return () => left.abort();
-  }, [locks, name, turn]);
-  const take = useCallback(() => {
-    setTurn('asks');
-    // A second taking is as good as the first.
-    setTimeout(() => setTurn('takes'));
-  }, []);
+    };
+    wait(takes > 0);
+    return () => {
+      clearTimeout(timer);
+      left.abort();
+    };
+  }, [locks, name, takes]);
+  const take = useCallback(() => setTakes((n) => n + 1), []);
   return { mine, take };
 }
