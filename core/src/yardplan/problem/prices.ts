@@ -21,15 +21,15 @@ export const PRICES = {
 export function priceOfMove(problem: YardProblem, frame: YardFrame, to: YardUnit | null): number {
   // Room to lay is drawn comb; foundation is drawn first, if at all.
   if (frame.home === STORE) return PRICES.combFromStore + (frame.blank === 'foundation' ? 0.2 : 0);
-  const giver = problem.units[frame.home] as YardUnit;
+  const donor = problem.units[frame.home] as YardUnit;
   const carried = PRICES.combCarried + PRICES.boxOnTop * frame.boxesAbove;
-  if (!to) return carried + barsNobody(frame, giver) + foodGone(problem, frame, giver);
+  if (!to) return carried + barsNobody(frame, donor) + foodGone(problem, frame, donor);
   // Of two that can give, the stronger gives.
-  const strain = 0.6 * frame.brood * (1 - strengthOf(giver, problem));
+  const strain = 0.6 * frame.brood * (1 - strengthOf(donor, problem));
   if (to.kind === 'colony') {
     // Open brood is a burden to a colony short of nurses; capped brood becomes bees.
     return (
-      carried + barsNobody(frame, giver) + strain + 0.8 * (frame.open + frame.eggs) + 0.3 * lateShare(frame)
+      carried + barsNobody(frame, donor) + strain + 0.8 * (frame.open + frame.eggs) + 0.3 * lateShare(frame)
     );
   }
   const receivesQueen = to.recipe?.queen === 'cell' || to.recipe?.queen === 'mated';
@@ -40,8 +40,8 @@ export function priceOfMove(problem: YardProblem, frame: YardFrame, to: YardUnit
 }
 
 /** Of a hive that is brought down empty comb leaves before food does. */
-const foodGone = ({ request }: YardProblem, { stores }: YardFrame, giver: YardUnit): number =>
-  request.goals.some((g) => g.kind === 'shrink' && g.colonyId === giver.key) ? 0.3 * stores : 0;
+const foodGone = ({ request }: YardProblem, { stores }: YardFrame, donor: YardUnit): number =>
+  request.goals.some((g) => g.kind === 'shrink' && g.colonyId === donor.key) ? 0.3 * stores : 0;
 
 /** What it costs that the bees of a frame are shaken out. */
 export const priceOfShake = ({ boxesAbove }: YardFrame): number =>
@@ -54,8 +54,8 @@ const HEAVY = 0.5;
  * Of a nest heavy with honey the combs that stand beside the brood bar the queen: at the wall they are food, and their place
  * is no room to lay. Common practice, no source.
  */
-const barsNobody = ({ fromBrood, brood }: YardFrame, giver: YardUnit): number =>
-  brood < 0.1 && floatAt(giver.before, AT.stores) >= HEAVY * giver.slots
+const barsNobody = ({ fromBrood, brood }: YardFrame, donor: YardUnit): number =>
+  brood < 0.1 && floatAt(donor.before, AT.stores) >= HEAVY * donor.slots
     ? 0.5 * Math.min(3, Math.max(0, fromBrood - 1))
     : 0;
 
