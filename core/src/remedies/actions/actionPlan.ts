@@ -1,5 +1,6 @@
 import {
   type Apiary,
+  cellsCutBy,
   type CommandOf,
   countedOn,
   type FollowUpTopic,
@@ -128,7 +129,7 @@ export function workOfAction(
     emptiedBoxIds: [...plan.emptiedBoxIds],
     moves: [...plan.moves],
     shakes: [...plan.shakes],
-    effects: [...plan.effects],
+    effects: [...plan.effects, ...cellsCutBy(plan.steps, (key) => key, newId)],
     ledger: [],
     kit: plan.kit.map((k) => {
       const has = kept.get(k.what);

@@ -46,13 +46,6 @@ export function boxToSuper(facts: UnitFacts, newId: () => string): ActionPlan | 
             },
           ]
         : []),
-      ...cells.map((f) => ({
-        kind: 'cells-cut' as const,
-        colonyId: colony.id,
-        frameId: f.frame.id,
-        readingId: newId(),
-        what: 'all' as const,
-      })),
     ],
     steps: [
       {
