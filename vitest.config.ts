@@ -56,6 +56,8 @@ export default defineConfig({
           setupFiles: ['./src/testing/setup.ts'],
           // Whole views are drawn; a busy machine takes its time.
           testTimeout: 120_000,
+          // And it may stall between a tap and what follows: such a test is run again, and named.
+          retry: 1,
         },
       },
     ],

@@ -13,13 +13,20 @@ let passed = 0;
 let failed = 0;
 /** What failed, by name: it is said again at the end, where it is found. */
 const faults: string[] = [];
+/** What passed only when it was run again. */
+const again: string[] = [];
+const secondTries = join(reports, 'secondTries.json');
 
 function run(title: string, command: string, args: readonly string[]): boolean {
   console.log(`\n== ${title}`);
   const done = spawnSync(bin(command), args, {
     cwd: ROOT,
     stdio: 'inherit',
-    env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_FILE: join(reports, 'browser.json') },
+    env: {
+      ...process.env,
+      PLAYWRIGHT_JSON_OUTPUT_FILE: join(reports, 'browser.json'),
+      SECOND_TRIES_FILE: secondTries,
+    },
   });
   return done.status === 0;
 }
@@ -40,18 +47,20 @@ interface Counted {
   readonly passed: number;
   readonly failed: number;
   readonly names: readonly string[];
+  readonly again: readonly string[];
 }
 
 /** Adds a runner's own numbers; a runner that fails without a failed test counts as one failure. */
 function tests(title: string, command: string, args: readonly string[], read: () => Counted): void {
   const ok = run(title, command, args);
-  let counted: Counted = { passed: 0, failed: 0, names: [] };
+  let counted: Counted = { passed: 0, failed: 0, names: [], again: [] };
   try {
     counted = read();
   } catch {
-    counted = { passed: 0, failed: ok ? 0 : 1, names: [] };
+    counted = { passed: 0, failed: ok ? 0 : 1, names: [], again: [] };
   }
   if (!ok) faults.push(...(counted.names.length > 0 ? counted.names : [title]));
+  again.push(...counted.again);
   passed += counted.passed;
   failed += counted.failed;
   if (!ok && counted.failed === 0) failed++;
@@ -74,7 +83,10 @@ interface UnitReport {
 
 interface BrowserSuite {
   readonly title: string;
-  readonly specs?: readonly { readonly title: string; readonly ok: boolean }[];
+  readonly specs?: readonly {
+    readonly title: string;
+    readonly tests: readonly { readonly status: string }[];
+  }[];
   readonly suites?: readonly BrowserSuite[];
 }
 
@@ -83,9 +95,10 @@ interface BrowserReport {
   readonly stats: { readonly expected: number; readonly flaky: number; readonly unexpected: number };
 }
 
-const failedIn = ({ title, specs = [], suites = [] }: BrowserSuite): string[] => [
-  ...specs.filter((s) => !s.ok).map((s) => `${title}: ${s.title}`),
-  ...suites.flatMap(failedIn),
+/** The tests of a suite and of those in it that went one way: "unexpected" failed, "flaky" passed at a later try. */
+const thatWere = (status: string, { title, specs = [], suites = [] }: BrowserSuite): string[] => [
+  ...specs.filter((s) => s.tests.some((t) => t.status === status)).map((s) => `${title}: ${s.title}`),
+  ...suites.flatMap((s) => thatWere(status, s)),
 ];
 
 check('Lint', 'oxlint', ['--type-aware']);
@@ -95,7 +108,13 @@ check('Types', 'tsc', ['-b']);
 tests(
   'Unit and API tests',
   'vitest',
-  ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(reports, 'unit.json')}`],
+  [
+    'run',
+    '--reporter=default',
+    '--reporter=json',
+    '--reporter=./scripts/secondTries.ts',
+    `--outputFile.json=${join(reports, 'unit.json')}`,
+  ],
   () => {
     const unit = reportOf('unit.json') as UnitReport;
     return {
@@ -106,6 +125,7 @@ tests(
           .filter((t) => t.status === 'failed')
           .map((t) => `${relative(ROOT, file.name)}: ${t.fullName}`),
       ),
+      again: JSON.parse(readFileSync(secondTries, 'utf8')) as string[],
     };
   },
 );
@@ -118,11 +138,13 @@ if (
     return {
       passed: stats.expected + stats.flaky,
       failed: stats.unexpected,
-      names: suites.flatMap(failedIn),
+      names: suites.flatMap((s) => thatWere('unexpected', s)),
+      again: suites.flatMap((s) => thatWere('flaky', s)),
     };
   });
 }
 
+for (const name of again) console.log(`passed when it was run again: ${name}`);
 for (const fault of faults) console.log(`failed: ${fault}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exitCode = failed > 0 ? 1 : 0;

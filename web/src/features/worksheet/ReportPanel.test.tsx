@@ -1,4 +1,4 @@
-import { applyChanges } from '@incremen/core/records';
+import { applyChanges, stepsOfWork } from '@incremen/core/records';
 import { decide } from '@incremen/core/decide';
 import { demoScenario } from '@incremen/core/demo';
 import { makePlan } from '@incremen/core/split';
@@ -46,7 +46,11 @@ async function open() {
     fireEvent.click(within(current()!).getByRole('button'));
     await waitFor(() => expect(current()?.textContent).not.toBe(before));
   }
-  await waitFor(() => expect(records().work[workId]?.status).toBe('working'));
+  // What is reported is about the step that the records are at: they follow the ticks.
+  await waitFor(() => {
+    const at = stepsOfWork(records(), workId).find((s) => s.doneOn === null);
+    expect(current()?.textContent).toContain(at?.text);
+  });
   return { ...view, workId, records, current };
 }
 

@@ -11,7 +11,7 @@ import { demoScenario } from '@incremen/core/demo';
 import { buildProblem, makeYardPlan, YardSearch } from '@incremen/core/yardplan';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { closeVisit } from '../../testing/closeVisit.ts';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
@@ -95,15 +95,18 @@ describe('the work of a yard plan', () => {
 
   it('begins with the first tick, and is where it was when the tick is taken back', async () => {
     const { status } = open();
+    let now = 1000;
+    const clock = vi.spyOn(performance, 'now').mockImplementation(() => now);
     await tick();
     await waitFor(() => expect(status()).toBe('working'));
     await waitFor(() => expect(progress().getAttribute('aria-valuenow')).toBe('1'));
     // Soon after a tick a second tap is not taken for taking it back.
     fireEvent.click(screen.getByRole('button', { name: /^Not done after all/ }));
     expect(progress().getAttribute('aria-valuenow')).toBe('1');
-    await new Promise((r) => setTimeout(r, 550));
+    now += 550;
     fireEvent.click(screen.getByRole('button', { name: /^Not done after all/ }));
     await waitFor(() => expect(status()).toBe('draft'));
+    clock.mockRestore();
   });
 
   it('makes the yard what the plan says with its last step', async () => {
