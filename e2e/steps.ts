@@ -83,6 +83,40 @@ export async function workedOut(page: Page): Promise<void> {
   }).toPass({ timeout: 30_000 });
 }
 
+/** The next inspection or job of this kind that is open for a colony. */
+export async function dueOn(records: Records, name: string, topic: string) {
+  const { records: r } = await records.get();
+  const id = r.colony.find((c) => c.name === name)?.id ?? '';
+  return r.followUp
+    .filter((f) => f.status === 'open' && f.topic === topic && f.colonyIds.includes(id))
+    .toSorted((a, b) => a.window.likely.localeCompare(b.window.likely))[0];
+}
+
+/** Opens an inspection on its likely day; of the colonies that are named every frame was read. */
+export async function inspect(
+  page: Page,
+  records: Records,
+  look: { readonly id: string; readonly window: { readonly likely: string } } | undefined,
+  seen: Readonly<Record<string, readonly (readonly [what: string, answer: string])[]>>,
+): Promise<void> {
+  if (!look) throw new Error('This inspection is not due.');
+  await records.setToday(look.window.likely);
+  await page.goto(`/look/${look.id}`);
+  for (const [colony, answers] of Object.entries(seen)) {
+    await say(page, colony, 'frames read', `All ${await framesOf(records, colony)}`);
+    for (const [what, answer] of answers) await say(page, colony, what, answer);
+  }
+}
+
+/** Saves the inspection that is open; it is off the list then. */
+export async function saveInspection(page: Page, records: Records): Promise<void> {
+  const id = new URL(page.url()).pathname.split('/').at(-1);
+  await page.getByRole('button', { name: /^Save/ }).click();
+  await expect
+    .poll(async () => (await records.get()).records.followUp.find((f) => f.id === id)?.status)
+    .not.toBe('open');
+}
+
 /** What was seen of a colony besides frames, answer by answer, kept. */
 export async function see(
   page: Page,

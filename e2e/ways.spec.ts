@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './fixtures.ts';
-import { countTansy, framesOf, say, workOff, workThrough } from './steps.ts';
+import { expect, test, type Records } from './fixtures.ts';
+import { countTansy, dueOn, framesOf, inspect, saveInspection, say, workOff, workThrough } from './steps.ts';
 
 async function waysOf(page: Page, name: string): Promise<void> {
   await page.goto('/');
@@ -14,6 +14,20 @@ async function waysOf(page: Page, name: string): Promise<void> {
 }
 const answer = (page: Page, question: string, words: string) =>
   page.getByRole('group', { name: question, exact: true }).getByText(words, { exact: true }).click();
+/** Flat capped worker brood: the last inspection that a new queen needs. */
+async function proved(page: Page, records: Records, name: string): Promise<void> {
+  await inspect(page, records, await dueOn(records, name, 'capped-due'), {
+    [name]: [
+      ['eggs', 'Found'],
+      ['queen cells', 'None'],
+    ],
+  });
+  await say(page, name, 'capped brood', 'Found');
+  await say(page, name, 'cappings', 'Flat (worker)');
+  await expect(page.getByRole('region', { name: 'Verdict' }).getByRole('heading')).toContainText('mated');
+  await saveInspection(page, records);
+  expect(await dueOn(records, name, 'capped-due')).toBeUndefined();
+}
 const rules = (page: Page) => page.getByRole('region', { name: 'Rules of the plan' });
 
 test('side by side: the queen moves next door, one chosen cell stays, day 7 or 8, cut-off', async ({
@@ -122,6 +136,16 @@ test('an unseen queen goes below an excluder, and the box above is looked at aft
   await say(page, 'Tansy II', 'eggs', 'None');
   await say(page, 'Tansy II', 'queen cells', 'Found');
   await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('raising a queen');
+  await saveInspection(page, records);
+  // Above the excluder she is raised in peace, and lays when she should.
+  await inspect(page, records, await dueOn(records, 'Tansy II', 'eggs-due'), {
+    'Tansy II': [
+      ['eggs', 'Found'],
+      ['queen cells', 'None'],
+    ],
+  });
+  await saveInspection(page, records);
+  await proved(page, records, 'Tansy II');
 });
 
 test('a first split without searching: open brood goes, and nothing is said until both are read', async ({
@@ -150,6 +174,16 @@ test('a first split without searching: open brood goes, and nothing is said unti
   await expect(page.getByRole('region', { name: 'Verdict' }).getByRole('heading')).toHaveText(
     'The queen is in Tansy II; Tansy is raising one.',
   );
+  await saveInspection(page, records);
+  // When she should lay: eggs, and the next time flat capped worker brood proves her.
+  await inspect(page, records, await dueOn(records, 'Tansy', 'eggs-due'), {
+    Tansy: [
+      ['eggs', 'Found'],
+      ['queen cells', 'None'],
+    ],
+  });
+  await saveInspection(page, records);
+  await proved(page, records, 'Tansy');
 });
 
 test('a tall colony before a damp winter: one box, and a late nuc with a mated queen', async ({
@@ -167,6 +201,14 @@ test('a tall colony before a damp winter: one box, and a late nuc with a mated q
   await expect(page.getByRole('progressbar', { name: 'Steps done' })).toBeVisible();
   await expect(page.getByText('mated queen in her cage')).toBeVisible();
   await workThrough(page);
+  // She is out of her cage and lays; the nuc has not lost its bees.
+  await inspect(page, records, await dueOn(records, 'Nuc 1', 'rhythm'), {
+    'Nuc 1': [
+      ['eggs', 'Found'],
+      ['queen cells', 'None'],
+    ],
+  });
+  await saveInspection(page, records);
 });
 
 test('work is stopped for robbers, taken up again, and its tags are printed', async ({ page, records }) => {

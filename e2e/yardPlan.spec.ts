@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { expect, test, type Records } from './fixtures.ts';
-import { openPlan, workedOut, workThrough } from './steps.ts';
+import { openPlan, workedOut, workThrough, dueOn, inspect, saveInspection } from './steps.ts';
 
 const hive = (page: Page, name: string, when: 'before' | 'after the work'): Locator =>
   page.getByRole('listbox', { name: `Frames of ${name} ${when}` });
@@ -257,6 +257,13 @@ test('levelling in early spring: who gives one capped comb to whom, before a col
     (f) => f.workId === plan?.id && f.topic === 'rhythm' && f.status === 'open',
   );
   expect(looks.some((f) => f.window.likely === '2026-05-22')).toBe(true);
+  await inspect(page, records, await dueOn(records, 'Burnet', 'rhythm'), {
+    Burnet: [
+      ['eggs', 'Found'],
+      ['queen cells', 'None'],
+    ],
+  });
+  await saveInspection(page, records);
 });
 
 test('a nuc that has outgrown its box is hived up with stores of a honey-bound neighbour', async ({
@@ -305,4 +312,14 @@ test('a nuc that has outgrown its box is hived up with stores of a honey-bound n
   expect(toMallow?.length).toBeGreaterThanOrEqual(1);
   const look = r.followUp.find((f) => f.colonyIds[0] === clary?.id && f.status === 'open');
   expect(look?.window.likely).toBe('2026-05-22');
+  // A week on both are looked at: she lays beyond her old frames, and the neighbour has room.
+  for (const name of ['Clary', 'Mallow']) {
+    await inspect(page, records, await dueOn(records, name, 'rhythm'), {
+      [name]: [
+        ['eggs', 'Found'],
+        ['queen cells', 'None'],
+      ],
+    });
+    await saveInspection(page, records);
+  }
 });
