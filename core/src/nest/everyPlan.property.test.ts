@@ -31,10 +31,13 @@ const yardOf = (seed: number, colonies: number) =>
 const seeds = (sample: number, full: number) =>
   Array.from({ length: sampleSize(sample, full) }, (_, i) => i + 1);
 
+/** Yards in which the soak has found what was wrong: they stay in the sample. */
+const FOUND = [32, 46, 68];
+
 describe.each(METHODS.map((m) => [m.name, m] as const))('%s', (_, method) => {
   it('leaves a nest in every box that it touches', () => {
     let boxes = 0;
-    for (const seed of seeds(30, 400)) {
+    for (const seed of new Set([...seeds(30, 400), ...FOUND])) {
       const apiary = yardOf(seed, 1);
       const [colony] = Object.values(apiary.colony);
       const options = Object.fromEntries(
@@ -139,7 +142,11 @@ describe('what is done with one colony', () => {
             // A nest that goes over into clean boxes stays as the bees have made it.
             for (const nest of id === 'clean-boxes' ? [] : nestsAfter(apiary, work)) {
               boxes++;
-              const wrong = coldNights ? nest.made : nest.faults;
+              // Beyond a sheet of newspaper the guest's food stands at its own wall only, until the sheet is gone.
+              const sheet = choice.how === 'sheet';
+              const wrong = (coldNights ? nest.made : nest.faults).filter(
+                (f) => !sheet || f !== 'brood-at-wall',
+              );
               expect(wrong, `${id} ${how}, yard ${seed}: ${nest.unit} ${nest.hangs}`).toEqual([]);
             }
           }

@@ -70,6 +70,21 @@ describe('the order of frames in a box', () => {
     expect(arranged(there(), 4, 'nest')).toContain('BB');
   });
 
+  it('in a small unit in the cool an empty comb goes outside, so that food touches brood and nothing parts it', () => {
+    const there = [honey(1), honey(2), empty(3), brood(7, 4), brood(7, 5)];
+    const coming = brood(7);
+    const where = hangNest([...there, coming], range(6), 'keep', 3);
+    const at = (f: ToHang) => where.get(f.frame.id) ?? 0;
+    const [h1, h2, e, b1, b2] = there.map(at) as [number, number, number, number, number];
+    // Full combs keep their order; no empty comb is left between brood, or between brood and food.
+    expect([h1, h2, b1, b2].toSorted((x, y) => x - y)).toEqual([h1, h2, b1, b2]);
+    expect(e).toBeGreaterThan(Math.max(b1, b2, at(coming)));
+    // An empty comb that the bees have between their brood is left there.
+    const asMade = [honey(1), brood(7, 2), empty(3), brood(7, 4), honey(5)];
+    const kept = hangNest(asMade, range(5), 'keep', 8);
+    for (const f of asMade) expect(kept.get(f.frame.id)).toBe(f.slot);
+  });
+
   it('is as good as the best of all orders for boxes of up to six', () => {
     const boxes: ToHang[][] = [
       [honey(1), brood(5, 2), empty(3), brood(7, 4), honey(5), bread()],

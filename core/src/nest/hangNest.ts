@@ -28,6 +28,9 @@ const SLIDE: Readonly<Record<OrderSchool, number>> = { keep: 2.5, nest: 0.7, che
 /** What it costs that two combs which hang there already change their order: when it is to be kept, nothing outweighs it. */
 const TURNED: Readonly<Record<OrderSchool, number>> = { keep: 150, nest: 3, checkerboard: 3 };
 
+/** What it costs at most that an empty comb changes its order: where it would come to stand between brood it goes outside. */
+const EMPTY_TURNED = 20;
+
 /** What an order costs in which hardly anything is left to be wished. */
 const WELL = 2;
 
@@ -141,6 +144,7 @@ export function costOfNest(
   const middle = first < 0 ? (n - 1) / 2 : (first + last) / 2;
   let cost = 0;
   let lastSlot = 0;
+  let lastFull = 0;
   let outside = 0;
   let better = 0;
   let food = 0;
@@ -153,8 +157,10 @@ export function costOfNest(
     }
     if (f.slot !== null) {
       if (f.slot !== slots[i]) cost += f.fixed ? FIXED : SLIDE[school];
-      if (f.slot < lastSlot) cost += TURNED[school];
+      if (role !== 'drawn' && f.slot < lastFull) cost += TURNED[school];
+      else if (f.slot < lastSlot) cost += Math.min(TURNED[school], EMPTY_TURNED);
       lastSlot = f.slot;
+      if (role !== 'drawn') lastFull = f.slot;
     }
     if (f.frame.liveCells > 0 && (i === lowest || i === highest)) cost += CELL_OUTSIDE;
     if (role === 'brood') {
@@ -166,7 +172,7 @@ export function costOfNest(
     if (isFood(role)) food++;
     if (role !== 'foundation') better++;
     // Nothing but brood within the brood: the bees cannot keep the far side warm.
-    if (first >= 0 && i > first && i < last) {
+    if (first >= 0 && i > first && i < last && !(school === 'keep' && isAsItHung(order, i))) {
       const parted =
         (role === 'drawn' || role === 'foundation') &&
         roleAt(order, i - 1) === 'brood' &&
@@ -190,6 +196,12 @@ export function costOfNest(
   if (!fed) cost += FOOD_APART[small ? 'small' : 'large'];
   if (small && food > 0 && !isFood(left) && !isFood(right)) cost += FOOD_BEYOND;
   return cost;
+}
+
+/** It hung between the same two combs before: who keeps the order leaves it there. */
+function isAsItHung(order: Order, i: number): boolean {
+  const slot = order[i]?.slot ?? null;
+  return slot !== null && order[i - 1]?.slot === slot - 1 && order[i + 1]?.slot === slot + 1;
 }
 
 const isFood = (role: CombRole | null) => role === 'stores' || role === 'bread';

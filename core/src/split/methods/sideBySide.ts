@@ -98,11 +98,20 @@ function liftedBox(
   return {
     start: { part, shaken: part.map(() => false) },
     restingPart: part,
-    newPart: { min: 1, max: box.combSlots.length },
+    newPart: {
+      min: Math.max(1, part.filter((p) => p === 1).length - roomBeside(donor, box)),
+      max: box.combSlots.length,
+    },
     boxesThatMove: [box.id],
     broughtBox: null,
   };
 }
+
+/** Slots that are free in the brood boxes that stay: as many combs can come back from the one that is lifted over. */
+const roomBeside = (donor: Donor, box: DonorBox): number =>
+  donor.boxes
+    .filter((b) => b.role === 'brood' && b.id !== box.id)
+    .reduce((n, b) => n + b.combSlots.length - donor.frames.filter((f) => f.boxId === b.id).length, 0);
 
 /** Half of the supers, from the top, go over as they are. */
 const supersThatMove = (donor: Donor): DonorBox[] => {

@@ -125,7 +125,10 @@ function takeIn(
     const [target] = targets
       .filter((t) => fitsInto(frame, t.sizeId) && inBox(t.id).length < t.combSlots.length)
       .toSorted((a, b) => broodIn(b) - broodIn(a));
-    if (target) inBox(target.id).push({ id: frame.id, frame, blank: null, slot: null, done: false });
+    const own = { id: frame.id, frame, blank: null, done: false };
+    if (target) inBox(target.id).push({ ...own, slot: null });
+    // No room for it, or none of its size: it stays where it hangs.
+    else inBox(frame.boxId).push({ ...own, slot: frame.slot });
   }
 }
 
