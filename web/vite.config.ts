@@ -87,7 +87,7 @@ export default defineConfig({
             // What every view needs, in one piece: cut up it is larger.
             {
               name: 'mirror',
-              test: /(web[\\/]src[\\/](state|mirror|offline|server|app)|node_modules[\\/](dexie|@reduxjs|redux|immer|reselect|react-redux|use-sync-external-store))[\\/]/,
+              test: /(web[\\/]src[\\/](state|mirror|offline(?![\\/]bringAlong)|server|app)|node_modules[\\/](dexie|@reduxjs|redux|immer|reselect|react-redux|use-sync-external-store))[\\/]/,
               priority: 10,
             },
             { name: 'echarts', test: /node_modules[\\/](echarts|zrender)[\\/]/, priority: 20 },

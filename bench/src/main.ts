@@ -5,6 +5,7 @@ import { clockBench } from './clockBench.ts';
 import { callOutBench } from './callOutBench.ts';
 import { planBench } from './planBench.ts';
 import { datingBench, queenBench } from './queenBench.ts';
+import { scaleBench } from './scaleBench.ts';
 import { benchYardPlans } from './yardPlanBench.ts';
 
 // npm run bench: what is claimed of speed, measured on this machine. Numbers of one run only compare with
@@ -17,4 +18,5 @@ datingBench();
 await benchYardPlans();
 await apiBench();
 await backupBench();
+await scaleBench();
 await browserBench();

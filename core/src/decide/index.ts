@@ -5,5 +5,6 @@ export { carryOutWork } from './deciders/carryOutWork.ts';
 export { Draft } from './deciders/draft.ts';
 export { judgeLook } from './deciders/judgingInspection.ts';
 export { chambersFor } from './deciders/settingUp.ts';
+export { nearbyOf } from './nearby.ts';
 export { summarise } from './summarise.ts';
 export { undoChanges } from './undo.ts';

@@ -145,6 +145,7 @@ export {
   eventsOf,
   framesApart,
   framesInStore,
+  framesNotInBoxes,
   framesOfBox,
   framesOfColony,
   givenTo,

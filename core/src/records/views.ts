@@ -72,6 +72,9 @@ const framesByBox = groupedBy<Frame>(
   (f) => f.boxId,
   (a, b) => (a.slot ?? 0) - (b.slot ?? 0),
 );
+/** Under one key, as all of them are asked for together. */
+const NOT_IN_BOXES = 'elsewhere';
+const framesElsewhere = groupedBy<Frame>((f) => (f.boxId === null ? NOT_IN_BOXES : null));
 const visitsByColony = groupedBy<Visit>(
   (v) => v.colonyId,
   (a, b) => `${b.day} ${b.time ?? ''}`.localeCompare(`${a.day} ${a.time ?? ''}`),
@@ -150,6 +153,11 @@ export function colonyAtSlot(box: Box, slot: number): string | null {
 /** The frames of a box by slot. */
 export function framesOfBox(apiary: Apiary, boxId: string): readonly Frame[] {
   return framesByBox(apiary.frame, boxId);
+}
+
+/** The frames that hang in no box: in the store, lent, or gone. */
+export function framesNotInBoxes(apiary: Apiary): readonly Frame[] {
+  return framesElsewhere(apiary.frame, NOT_IN_BOXES);
 }
 
 /** The frames of a colony, bottom box first, by slot. */

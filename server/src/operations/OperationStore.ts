@@ -1,13 +1,13 @@
 import type { CommandEnvelope, CommandResult, JournalPage, OperationSummary } from '@incremen/contract';
 import {
-  applyChanges,
   operationOf,
   photosIn,
   type Apiary,
   type Change,
+  type Command,
   type Operation,
 } from '@incremen/core/records';
-import { daysToCome, decide, summarise, undoChanges } from '@incremen/core/decide';
+import { daysToCome, decide, nearbyOf, summarise, undoChanges } from '@incremen/core/decide';
 import {
   addDays,
   failure,
@@ -18,23 +18,18 @@ import {
 } from '@incremen/core/basics';
 import type { JournalEntry } from '@incremen/core/formats';
 import { createHash } from 'node:crypto';
-import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
+import { UniqueConstraintViolationException, type EntityManager, type MikroORM } from '@mikro-orm/postgresql';
 import PQueue from 'p-queue';
-import { loadApiary, loadRecord, writeChanges } from '../db/apiaryRows.ts';
+import { writeChanges } from '../db/apiaryRows.ts';
 import { JournalEntity, OperationEntity } from '../db/entities.ts';
 import { restoreBundle, restoreFile } from '../backup/restore.ts';
 import type { Restored } from '../backup/replaceOperation.ts';
 import { needPhotos } from '../photos/photoContents.ts';
 import { ProblemError } from '../problems/ProblemError.ts';
 import { Newsroom } from './news.ts';
+import { KeptRecords, type Present } from './KeptRecords.ts';
 import { CHANNEL, ProcessWire, type Word } from './processWire.ts';
 import { revisionOf } from './revisionOf.ts';
-
-/** An operation's present records as of a revision. */
-export interface Present {
-  readonly revision: number;
-  readonly apiary: Apiary;
-}
 
 /** One journal row as the database has it. */
 interface JournalRow {
@@ -63,7 +58,7 @@ export class OperationStore {
   /** What is told to those who follow an operation. */
   readonly news: Newsroom;
   private readonly wire: ProcessWire;
-  private readonly kept = new Map<string, Present>();
+  private readonly kept = new KeptRecords();
   private readonly lines = new Map<string, PQueue>();
   private readonly now: () => Date;
 
@@ -91,7 +86,7 @@ export class OperationStore {
   async present(operationId: string): Promise<Present> {
     const em = this.orm.em.fork();
     const revision = await revisionOf(em, operationId, false);
-    return this.presentAt(em, operationId, revision);
+    return this.kept.presentAt(em, operationId, revision);
   }
 
   /** Carries a command out, once: sent again, it answers as before and changes nothing. @param by - who asks, by name */
@@ -115,6 +110,7 @@ export class OperationStore {
           summary: summarise(apiary, envelope.command),
         };
       },
+      envelope.command,
     );
   }
 
@@ -161,7 +157,7 @@ export class OperationStore {
       const older = entry.body.changes.flatMap((c) =>
         c.kind === 'reading' && !apiary.reading[c.id] ? [c.id] : [],
       );
-      const whole = await this.withReadings(em, operationId, apiary, older);
+      const whole = await this.kept.withReadings(em, operationId, apiary, older);
       return { result: undoChanges(whole, entry.body.changes), summary: `Undone: ${entry.summary}` };
     });
   }
@@ -201,8 +197,8 @@ export class OperationStore {
 
   /** Lets go of what was kept of an operation that another has taken the place of, and tells its followers. */
   private replaced(replace: string | null, restored: Restored): Restored {
-    if (replace !== null) this.kept.delete(replace);
-    this.kept.delete(restored.operationId);
+    if (replace !== null) this.kept.forget(replace);
+    this.kept.forget(restored.operationId);
     const told = { entryId: null, revision: Number.MAX_SAFE_INTEGER, changes: null };
     this.news.tell(replace ?? restored.operationId, told);
     void this.tellOthers(this.orm.em.fork(), {
@@ -244,9 +240,10 @@ export class OperationStore {
     said: unknown,
     by: string | null,
     work: (apiary: Apiary, em: EntityManager) => Outcome | Promise<Outcome>,
+    command: Command | null = null,
   ): Promise<CommandResult> {
     const digest = digestOf(said);
-    const done = await this.lineOf(operationId).add(() =>
+    const attempt = (near: boolean) =>
       this.orm.em.fork().transactional(async (em) => {
         const revision = await revisionOf(em, operationId, true);
         const before = (await em.findOne(
@@ -254,9 +251,9 @@ export class OperationStore {
           { id: request.id },
           { disableIdentityMap: true },
         )) as JournalRow | null;
-        if (before) return { present: null, result: replay(before, operationId, type, digest, revision) };
-        const present = await this.presentAt(em, operationId, revision);
-        const { result, summary } = await work(present.apiary, em);
+        if (before) return { kept: null, result: replay(before, operationId, type, digest, revision) };
+        const decided = await this.decided(em, operationId, revision, work, near ? command : null);
+        const { result, summary } = decided.outcome;
         if (!result.ok) throw refusal(result.problems);
         const last = await em.findOne(
           JournalEntity,
@@ -280,9 +277,9 @@ export class OperationStore {
         await em.nativeUpdate(OperationEntity, { id: operationId }, { revision: revision + 1 });
         await this.tellOthers(em, { operationId, entryId: request.id, revision: revision + 1 });
         return {
-          present: {
+          kept: {
             revision: revision + 1,
-            apiary: await this.after(em, operationId, present.apiary, result.value),
+            ...(await this.kept.after(em, operationId, decided, result.value)),
           },
           result: {
             entryId: request.id,
@@ -292,15 +289,44 @@ export class OperationStore {
             replayed: false,
           },
         };
-      }),
-    );
+      });
+    const done = await this.lineOf(operationId).add(async () => {
+      try {
+        return await attempt(command !== null);
+      } catch (error) {
+        // An id that is taken in another yard is known by the whole only, which says so in words.
+        if (command !== null && error instanceof UniqueConstraintViolationException) return attempt(false);
+        throw error;
+      }
+    });
     // Kept only once the database has committed.
-    if (done.present) {
-      this.keep(operationId, done.present);
+    if (done.kept) {
+      this.kept.keep(operationId, done.kept);
       const { entryId, revision, changes } = done.result;
       this.news.tell(operationId, { entryId, revision, changes });
     }
     return done.result;
+  }
+
+  /**
+   * What a command comes to: on what is near to it, where that will do; on the whole where it may reach further, or where
+   * something is wrong, so that it is said of the whole.
+   */
+  private async decided(
+    em: EntityManager,
+    operationId: string,
+    revision: number,
+    work: (apiary: Apiary, em: EntityManager) => Outcome | Promise<Outcome>,
+    command: Command | null,
+  ): Promise<Decided> {
+    const kept = command === null ? null : await this.kept.at(em, operationId, revision);
+    const near = kept && command && nearbyOf(kept.apiary, kept.later, command);
+    if (kept && near) {
+      const outcome = await work(near, em);
+      if (outcome.result.ok) return { outcome, ...kept };
+    }
+    const { apiary } = await this.kept.presentAt(em, operationId, revision);
+    return { outcome: await work(apiary, em), apiary, later: null };
   }
 
   /** Commands on one operation wait here for each other, and not each with a connection at the lock of its row. */
@@ -309,61 +335,18 @@ export class OperationStore {
     this.lines.set(operationId, line);
     return line;
   }
-
-  private keep(operationId: string, present: Present): void {
-    const kept = this.kept.get(operationId);
-    if (!kept || kept.revision < present.revision) this.kept.set(operationId, present);
-  }
-
-  private async presentAt(em: EntityManager, operationId: string, revision: number): Promise<Present> {
-    const kept = this.kept.get(operationId);
-    if (kept?.revision === revision) return kept;
-    const present = { revision, apiary: await loadApiary(em, operationId, 'present') };
-    this.keep(operationId, present);
-    return present;
-  }
-
-  /** The present records after changes: readings that were replaced go, those that are shown again come back. */
-  private async after(
-    em: EntityManager,
-    operationId: string,
-    apiary: Apiary,
-    changes: readonly Change[],
-  ): Promise<Apiary> {
-    const next = applyChanges(apiary, [...changes, ...replacedReadings(changes)]);
-    const missing = changes.flatMap((c) =>
-      c.kind === 'frame' && c.after?.readingId && !next.reading[c.after.readingId] ? [c.after.readingId] : [],
-    );
-    return this.withReadings(em, operationId, next, missing);
-  }
-
-  /** The apiary with older readings that are in the tables only. */
-  private async withReadings(
-    em: EntityManager,
-    operationId: string,
-    apiary: Apiary,
-    ids: readonly string[],
-  ): Promise<Apiary> {
-    const additions: Change[] = [];
-    for (const id of ids) {
-      const after = await loadRecord(em, operationId, 'reading', id);
-      if (after) additions.push({ kind: 'reading', id, before: null, after } as Change);
-    }
-    return additions.length > 0 ? applyChanges(apiary, additions) : apiary;
-  }
-}
-
-/** Readings that the changes put newer ones in the place of: they stay in the tables, not in memory. */
-function replacedReadings(changes: readonly Change[]): Change[] {
-  return changes.flatMap((c): Change[] => {
-    if (c.kind !== 'frame' || !c.before?.readingId || c.before.readingId === c.after?.readingId) return [];
-    return [{ kind: 'reading', id: c.before.readingId, before: null, after: null }];
-  });
 }
 
 interface Outcome {
   readonly result: Result<readonly Change[]>;
   readonly summary: string;
+}
+
+/** What a command comes to, and on which records; `later` is null where all changes are in them. */
+interface Decided {
+  readonly outcome: Outcome;
+  readonly apiary: Apiary;
+  readonly later: readonly Change[] | null;
 }
 
 /** Who did it: of several at one device whoever said so, with whose device it is. */

@@ -74,6 +74,21 @@ describe('a command', () => {
     expect(read.records).toEqual(kept.records);
   });
 
+  it('an id that is taken in another yard is refused in words, though only the own yard is looked at', async () => {
+    const { records } = await server.snapshot();
+    const command = countOf('Mallow');
+    const yardOf = (colonyId: string) => {
+      const hive = records.hive.find((h) => h.id === records.colony.find((c) => c.id === colonyId)?.hiveId);
+      return records.stand.find((s) => s.id === hive?.standId)?.yardId;
+    };
+    const elsewhere = records.visit.find((v) => yardOf(v.colonyId) !== yardOf(command.colonyId));
+    const answer = await server.send({ ...command, visitId: elsewhere?.id ?? '' });
+    expect(answer.status).toBeLessThan(500);
+    expect(answer.body.errors[0]?.code).toBe('id-taken');
+    // Nothing of it is there, and the next count is taken.
+    expect((await server.send(countOf('Mallow'))).status).toBe(201);
+  });
+
   it('commands on one operation from many hands do not lose one another', async () => {
     const names = ['Burnet', 'Clary', 'Teasel', 'Borage'];
     const sent = names.flatMap((n) => [countOf(n), countOf(n)]);

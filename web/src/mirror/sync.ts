@@ -12,6 +12,7 @@ import {
   type LocalCopy,
 } from '../offline/localCopy.ts';
 import { alone } from '../offline/lock.ts';
+import { afterPaint } from '../ui/afterPaint.ts';
 import { api, ApiError, clockOffset } from '../server/api.ts';
 import { decider } from '../state/decider.ts';
 import {
@@ -105,15 +106,24 @@ function fetchSnapshot() {
         dispatch(loaded(unkept(operation.id, snapshot)));
         return null;
       }
-      const local = await alone('copy', async () => {
-        await keepSnapshot(db, operation.id, snapshot, Date.now() + clockOffset(), askedAt);
-        return readLocalCopy(db);
+      const fresh = {
+        operationId: operation.id,
+        snapshot,
+        savedAt: Date.now() + clockOffset(),
+        askedAt,
+      };
+      await alone('copy', async () => {
+        // Shown first: to keep a large apiary takes longer than to show it.
+        const local = await readLocalCopy(db, fresh);
+        const shown = local && dispatch(show(local));
+        await new Promise<void>((painted) => afterPaint(painted));
+        await keepSnapshot(db, fresh);
+        await shown;
       }).catch(() => {
         // There was room to look, and there is none to keep.
         dispatch(keepsNothing());
-        return unkept(operation.id, snapshot);
+        if (getState().mirror.status !== 'ready') dispatch(loaded(unkept(operation.id, snapshot)));
       });
-      if (local) await dispatch(show(local));
       tellTabs();
       return null;
     } catch (error) {

@@ -1,5 +1,5 @@
 import type { Snapshot } from '@incremen/contract';
-import { RECORD_KINDS, RECORD_SCHEMAS, type Change, type Command } from '@incremen/core/records';
+import type { Change, Command } from '@incremen/core/records';
 import type { Problem } from '@incremen/core/basics';
 import { Dexie, type EntityTable } from 'dexie';
 
@@ -44,52 +44,8 @@ export interface KeptPhoto {
   readonly sent: 0 | 1;
 }
 
-type Formats = typeof import('@incremen/core/formats');
-
 /** What brings old records along is fetched when there are some: the upgrade stays open for it. */
-const formats = (): Promise<Formats> => Dexie.waitFor(import('@incremen/core/formats'));
-
-/** The records of version 1 with all that was confirmed since, as those of today. */
-function snapshotOfToday(
-  kept: KeptSnapshot,
-  confirmed: readonly KeptChanges[],
-  { upgradeRecords }: Formats,
-): KeptSnapshot {
-  const { snapshot } = kept;
-  const tables: Record<string, Map<string, unknown>> = Object.fromEntries(
-    Object.entries(snapshot.records).map(([kind, list]) => [
-      kind,
-      new Map(list.map((r: { readonly id: string }) => [r.id, r])),
-    ]),
-  );
-  const later = confirmed.filter((c) => c.operationId === kept.operationId && c.revision > snapshot.revision);
-  for (const { kind, id, after } of later.flatMap((c) => c.changes)) {
-    const table = (tables[kind] ??= new Map());
-    if (after === null) table.delete(id);
-    else table.set(id, after);
-  }
-  const records = upgradeRecords(
-    Object.fromEntries(Object.entries(tables).map(([kind, table]) => [kind, [...table.values()]])),
-  );
-  return {
-    ...kept,
-    snapshot: {
-      revision: later.at(-1)?.revision ?? snapshot.revision,
-      records: records as Snapshot['records'],
-    },
-  };
-}
-
-/** Every record as its schema has it now. */
-function filledUp(kept: KeptSnapshot): KeptSnapshot {
-  const records = Object.fromEntries(
-    RECORD_KINDS.map((kind) => [
-      kind,
-      (kept.snapshot.records[kind] ?? []).map((r: unknown) => RECORD_SCHEMAS[kind].parse(r)),
-    ]),
-  );
-  return { ...kept, snapshot: { ...kept.snapshot, records: records as Snapshot['records'] } };
-}
+const bringing = () => Dexie.waitFor(import('./bringAlong.ts'));
 
 /** What this device keeps to work without a network: it survives reloads and an empty battery. */
 export class LocalDatabase extends Dexie {
@@ -111,21 +67,22 @@ export class LocalDatabase extends Dexie {
     this.version(2).upgrade(async (tx) => {
       const kept = await tx.table<KeptSnapshot>('snapshot').get('current');
       const confirmed = await tx.table<KeptChanges>('confirmed').orderBy('revision').toArray();
-      const upgrading = await formats();
-      if (kept) await tx.table('snapshot').put(snapshotOfToday(kept, confirmed, upgrading));
+      const { snapshotOfToday, upgradeCommand } = await bringing();
+      if (kept) await tx.table('snapshot').put(snapshotOfToday(kept, confirmed));
       await tx.table('confirmed').clear();
       await tx
         .table<OutboxEntry>('outbox')
         .toCollection()
         .modify((entry, ref) => {
-          ref.value = { ...entry, command: upgrading.upgradeCommand(entry.command) };
+          ref.value = { ...entry, command: upgradeCommand(entry.command) };
         });
     });
     // Records have more to say: what is not there yet is filled with what it was without being said.
     this.version(3).upgrade(async (tx) => {
       const kept = await tx.table<KeptSnapshot>('snapshot').get('current');
       const confirmed = await tx.table<KeptChanges>('confirmed').orderBy('revision').toArray();
-      if (kept) await tx.table('snapshot').put(filledUp(snapshotOfToday(kept, confirmed, await formats())));
+      const { filledUp, snapshotOfToday } = await bringing();
+      if (kept) await tx.table('snapshot').put(filledUp(snapshotOfToday(kept, confirmed)));
       await tx.table('confirmed').clear();
     });
   }

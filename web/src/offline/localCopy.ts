@@ -1,7 +1,7 @@
 import type { Snapshot } from '@incremen/contract';
 import { applyChanges, type Apiary, type Change } from '@incremen/core/records';
 import { apiaryOf } from './apiaryOf.ts';
-import type { LocalDatabase, OutboxEntry } from './database.ts';
+import type { KeptSnapshot, LocalDatabase, OutboxEntry } from './database.ts';
 
 /** What this device knows of the operation without asking anybody. */
 export interface LocalCopy {
@@ -16,12 +16,20 @@ export interface LocalCopy {
 /** Confirmed changes are folded into the snapshot when so many have come together. */
 const FOLD_AFTER = 200;
 
-/** Reads the copy that is kept here; undefined on a device that has never reached the server. */
-export async function readLocalCopy(db: LocalDatabase): Promise<LocalCopy | undefined> {
+/**
+ * Reads the copy that is kept here; undefined on a device that has never reached the server.
+ *
+ * @param fresh - what the server has just given, where it is not kept yet
+ */
+export async function readLocalCopy(
+  db: LocalDatabase,
+  fresh?: FreshSnapshot,
+): Promise<LocalCopy | undefined> {
   return db.transaction('r', db.snapshot, db.confirmed, db.outbox, async () => {
-    const kept = await db.snapshot.get('current');
+    const kept = fresh ?? (await db.snapshot.get('current'));
     if (!kept) return undefined;
-    const later = await db.confirmed.where('revision').above(kept.snapshot.revision).sortBy('revision');
+    const after = Math.max(kept.snapshot.revision, fresh?.askedAt ?? 0);
+    const later = await db.confirmed.where('revision').above(after).sortBy('revision');
     const own = later.filter((c) => c.operationId === kept.operationId);
     return {
       operationId: kept.operationId,
@@ -41,18 +49,19 @@ export async function newestConfirmed(db: LocalDatabase): Promise<number> {
   return (await db.confirmed.orderBy('revision').last())?.revision ?? 0;
 }
 
-/**
- * Keeps what the server gave, and what was confirmed after it.
- *
- * @param askedAt - newest revision confirmed before the server was asked: older than the snapshot, unless the server
- *   has been set back to a backup, and then it no longer holds
- */
+/** What the server has just given. */
+interface FreshSnapshot extends Omit<KeptSnapshot, 'key'> {
+  /**
+   * Newest revision confirmed before the server was asked: older than the snapshot, unless the server has been set back to
+   * a backup, and then it no longer holds.
+   */
+  readonly askedAt: number;
+}
+
+/** Keeps what the server gave, and what was confirmed after it. */
 export async function keepSnapshot(
   db: LocalDatabase,
-  operationId: string,
-  snapshot: Snapshot,
-  savedAt: number,
-  askedAt: number,
+  { operationId, snapshot, savedAt, askedAt }: FreshSnapshot,
 ): Promise<void> {
   await db.transaction('rw', db.snapshot, db.confirmed, async () => {
     await db.snapshot.put({ key: 'current', operationId, snapshot, savedAt });

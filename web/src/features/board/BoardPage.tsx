@@ -2,12 +2,13 @@ import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { assess } from '@incremen/core/assessment';
 import { type ColonyState } from '@incremen/core/colony';
 import { coloniesOfYard, type Yard } from '@incremen/core/records';
-import { memo, useDeferredValue, useMemo } from 'react';
+import { memo, Suspense, useDeferredValue, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { Plus } from 'lucide-react';
 import { Legend } from '../../drawing/Legend.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { lazyPart } from '../../ui/lazyPart.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { YardTabs } from '../../shared/colonies/YardTabs.tsx';
 import { YardTotals } from '../../shared/colonies/YardTotals.tsx';
@@ -15,12 +16,14 @@ import { viewed } from '../../state/boardSlice.ts';
 import { BoardTools } from './BoardTools.tsx';
 import { ColonyCard } from '../../shared/colonies/ColonyCard.tsx';
 import { BoardDay, PastNote } from '../../shared/colonies/BoardDay.tsx';
-import { EmptyYard } from '../../shared/colonies/EmptyYard.tsx';
 import { arranged, LANES } from '../../shared/colonies/lanes.ts';
 import { NextUp } from './NextUp.tsx';
 import { useColoniesOn } from '../../shared/colonies/useColoniesOn.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import styles from './BoardPage.module.css';
+
+// Only who begins has no yard.
+const EmptyYard = lazyPart(() => import('../../shared/colonies/EmptyYard.tsx'));
 
 /** One yard: what to do next, and every colony drawn on its stand. */
 export function BoardPage() {
@@ -30,7 +33,12 @@ export function BoardPage() {
     (a, b) => coloniesOfYard(apiary, b.id).length - coloniesOfYard(apiary, a.id).length,
   );
   const yard = yards.find((y) => y.id === yardId) ?? yards[0];
-  if (!yard) return <EmptyYard />;
+  if (!yard)
+    return (
+      <Suspense fallback={null}>
+        <EmptyYard />
+      </Suspense>
+    );
   return <YardBoard yard={yard} yards={yards} />;
 }
 

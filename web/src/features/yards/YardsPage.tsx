@@ -13,7 +13,7 @@ import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { BoardDay } from '../../shared/colonies/BoardDay.tsx';
 import { queenColour } from '../../shared/colonies/ColonyCard.tsx';
-import { EmptyYard } from '../../shared/colonies/EmptyYard.tsx';
+import EmptyYard from '../../shared/colonies/EmptyYard.tsx';
 import { LANES } from '../../shared/colonies/lanes.ts';
 import { useColoniesOn } from '../../shared/colonies/useColoniesOn.ts';
 import { YardTabs } from '../../shared/colonies/YardTabs.tsx';

@@ -14,7 +14,7 @@ const EXAMPLE = spreadNest(10, { bees: 8, eggs: 0.6, open: 1.2, capped: 2.6, bee
 );
 
 /** The first thing that a new user sees: what to do, and what it will look like. */
-export function EmptyYard() {
+export default function EmptyYard() {
   return (
     <Flex direction={{ base: 'column', md: 'row' }} gap={10} align="center" pt={{ md: 10 }}>
       <Box maxW="30rem">
