@@ -14,8 +14,10 @@ import {
   DatabaseNotReady,
   hasOwner,
   LanDoor,
+  openJobs,
   openLog,
   sweepPictures,
+  type Jobs,
   type Reach,
   openOrm,
   OperationStore,
@@ -109,11 +111,12 @@ export async function serve(options: ServeOptions): Promise<void> {
     keeper,
     pictureQuota: set.PICTURE_QUOTA_MB * 1e6,
   });
-  const tending = keeper && tend(orm, keeper, log);
   const server = await listen(app, options);
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   if (folder) noteRunning(folder, url);
   log.info({ url, data: options.data }, 'started');
+  const tending = keeper && tend(orm, postgres.url, keeper, log);
+  tending?.catch((error: unknown) => log.error({ err: error }, 'the queue of jobs could not be opened'));
   console.log(`\nIncremen is at ${url}\n${folder ? `Its data is in ${folder}\n` : ''}Ctrl-C stops it.\n`);
 
   if (door && (options.lan || door.wasOpen())) await openDoor(orm, door, app);
@@ -142,10 +145,10 @@ export async function serve(options: ServeOptions): Promise<void> {
     stopping = true;
     console.log('Stopping…');
     log.info('stopping');
-    if (tending) clearInterval(tending);
     server.closeAllConnections();
     await new Promise((resolve) => server.close(resolve));
     await door?.shut(false);
+    await (await tending?.catch(() => null))?.stop();
     await orm.close(true);
     await postgres.stop();
     station?.stop();
@@ -155,27 +158,31 @@ export async function serve(options: ServeOptions): Promise<void> {
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void stop());
 }
 
-/** How often it is seen to that there is a backup of the day; a machine that was asleep makes it when it wakes. */
-const TEND_MS = 3_600_000;
+/** From hour to hour, so that a machine that was asleep does it when it wakes. */
+const EACH_HOUR = '17 * * * *';
 
-/** Backups of the day, and pictures that nobody refers to: once now, and from hour to hour. What fails is noted, and tried again. */
-function tend(
+/** Backups of the day, and pictures that nobody refers to: once now, and from hour to hour; by one process, if there are several. */
+async function tend(
   orm: Awaited<ReturnType<typeof openOrm>>,
+  url: string,
   keeper: BackupKeeper,
   log: ReturnType<typeof openLog>,
-): NodeJS.Timeout {
-  const now = async () => {
+): Promise<Jobs> {
+  const told = async (run: () => Promise<number>) => {
     try {
-      const made = await keeper.daily();
-      const swept = await sweepPictures(orm.em.fork());
-      if (made + swept > 0) log.info({ backups: made, picturesSwept: swept }, 'tended');
+      return await run();
     } catch (error) {
-      log.error({ err: error }, 'the backup of the day could not be made');
       console.error(`The backup of the day could not be made: ${(error as Error).message}`);
+      throw error;
     }
   };
-  void now();
-  return setInterval(() => void now(), TEND_MS).unref();
+  const jobs = await openJobs(url, log, {
+    'backups-of-the-day': { cron: EACH_HOUR, run: () => told(() => keeper.daily()) },
+    'sweep-pictures': { cron: EACH_HOUR, run: () => sweepPictures(orm.em.fork()) },
+  });
+  await jobs.ask('backups-of-the-day');
+  await jobs.ask('sweep-pictures');
+  return jobs;
 }
 
 /** Nobody comes in from outside before there is somebody to sign in as. */

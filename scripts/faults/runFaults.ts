@@ -31,50 +31,106 @@ export interface FaultReport {
   readonly longestAway: number;
 }
 
-/** A device that makes entries one after the other and sends each, under its id, until it has an answer. */
+/** What each entry of a device leaves in the records: a yard, or the visit of a count. */
+const LEFT = ['yard', 'visit'] as const;
+
+/** A hive that a device counts over and over. */
+interface Counted {
+  readonly colonyId: string;
+  readonly frameIds: readonly string[];
+}
+
+/** Sends a command under its id until it has an answer. @returns milliseconds until it was acknowledged */
+async function send(url: string, op: string, id: string, command: object): Promise<number> {
+  const body = JSON.stringify({ id, madeAt: new Date().toISOString(), command });
+  const began = Date.now();
+  for (;;) {
+    const { status, said } = await fetch(`${url}/api/operations/${op}/commands`, {
+      method: 'POST',
+      body,
+      headers: { 'content-type': 'application/json' },
+      signal: AbortSignal.timeout(10_000),
+    }).then(
+      async (res) => ({ status: res.status, said: await res.text() }),
+      () => ({ status: 0, said: '' }),
+    );
+    if (status === 200 || status === 201) return Date.now() - began;
+    if (status >= 400 && status < 500) throw new Error(`refused with ${status}: ${said.slice(0, 300)}`);
+    await sleep(100);
+  }
+}
+
+/** A yard with a hive for each device. */
+async function hivesFor(url: string, op: string, names: readonly string[]): Promise<Counted[]> {
+  const yard = { id: randomUUID(), name: 'Home', note: '' };
+  await send(url, op, randomUUID(), { type: 'addYard', yard });
+  const hives = names.map((name) => ({
+    hiveId: randomUUID(),
+    standId: randomUUID(),
+    colonyId: randomUUID(),
+    name,
+    boxes: [
+      {
+        id: randomUUID(),
+        sizeId: 'langstroth-deep',
+        slots: 10,
+        role: 'brood',
+        frames: Array.from({ length: 10 }, (_, i) => ({
+          id: randomUUID(),
+          slot: i + 1,
+          blank: 'drawn',
+          combYear: null,
+        })),
+      },
+    ],
+  }));
+  await send(url, op, randomUUID(), { type: 'addHives', yardId: yard.id, day: '2026-03-01', hives });
+  return hives.map((h) => ({
+    colonyId: h.colonyId,
+    frameIds: h.boxes.flatMap((b) => b.frames.map((f) => f.id)),
+  }));
+}
+
+const SIDE = { contents: { capped: 4, honey: 2, drawn: 4 }, bees: 6 };
+
+/** A device that makes entries one after the other, yards and counts by turns, and sends each until it has an answer. */
 async function device(
   url: string,
   op: string,
   name: string,
+  hive: Counted,
   done: Map<string, string>,
   until: () => boolean,
 ) {
   let longest = 0;
   for (let n = 0; !until(); n++) {
     const id = randomUUID();
-    const yard = { id: randomUUID(), name: `${name} ${n}`, note: '' };
-    const body = JSON.stringify({
-      id,
-      madeAt: new Date().toISOString(),
-      command: { type: 'addYard', yard },
-    });
-    const began = Date.now();
-    for (;;) {
-      const status = await fetch(`${url}/api/operations/${op}/commands`, {
-        method: 'POST',
-        body,
-        headers: { 'content-type': 'application/json' },
-        signal: AbortSignal.timeout(10_000),
-      }).then(
-        async (res) => {
-          await res.text();
-          return res.status;
-        },
-        () => 0,
-      );
-      if (status === 200 || status === 201) break;
-      if (status >= 400 && status < 500) throw new Error(`${yard.name} was refused with ${status}`);
-      await sleep(100);
-    }
-    done.set(id, yard.id);
-    longest = Math.max(longest, Date.now() - began);
+    const left = randomUUID();
+    const words = `${name} ${n}`;
+    const command =
+      n % 2 === 0
+        ? { type: 'addYard', yard: { id: left, name: words, note: '' } }
+        : {
+            type: 'recordCount',
+            visitId: left,
+            colonyId: hive.colonyId,
+            day: '2026-05-15',
+            note: words,
+            readings: hive.frameIds.map((frameId) => ({
+              id: randomUUID(),
+              frameId,
+              body: { v: 1, sides: [SIDE, SIDE], queenSeen: false, cells: [], estimated: false },
+            })),
+          };
+    longest = Math.max(longest, await send(url, op, id, command));
+    done.set(id, left);
   }
   return longest;
 }
 
 /**
- * Kills the server, its database or both at random moments (SIGKILL), while two devices go on sending; then looks whether all
- * that was acknowledged is there, once. A server that was killed is started again as a service manager would.
+ * Kills the server, its database or both at random moments (SIGKILL), while two devices go on entering yards and counts; then
+ * looks whether all that was acknowledged is there, once. A server that was killed is started again as a service manager would.
  */
 export async function runFaults({
   seconds,
@@ -127,7 +183,11 @@ export async function runFaults({
     const op = await firstOperation(url);
     const done = new Map<string, string>();
     const end = Date.now() + seconds * 1000;
-    const devices = ['Hill', 'Mill'].map((name) => device(url, op, name, done, () => Date.now() > end));
+    const names = ['Hill', 'Mill'];
+    const hives = await hivesFor(url, op, names);
+    const devices = hives.map((hive, i) =>
+      device(url, op, names[i] ?? '', hive, done, () => Date.now() > end),
+    );
     const kills = { node: 0, postgres: 0, both: 0 };
     while (Date.now() < end) {
       await sleep(1000 * (every[0] + random() * (every[1] - every[0])));
@@ -173,21 +233,25 @@ async function firstOperation(url: string): Promise<string> {
 
 /** Holds what was acknowledged against the tables, and those against the journal. */
 async function compare(url: string, op: string, done: ReadonlyMap<string, string>) {
-  const file = (await (await fetch(`${url}/api/operations/${op}/bundle`)).json()) as {
-    records: { yard: { id: string; name: string }[] };
+  const { records, journal } = (await (await fetch(`${url}/api/operations/${op}/bundle`)).json()) as {
+    records: { yard: { id: string; name: string }[]; visit: { id: string; note: string }[] };
     journal: { id: string; body: { changes: { kind: string; id: string }[] } }[];
   };
-  const yards = new Map<string, number>();
-  for (const y of file.records.yard) yards.set(y.name, (yards.get(y.name) ?? 0) + 1);
-  const there = new Set(file.records.yard.map((y) => y.id));
-  const entries = new Map(file.journal.map((e) => [e.id, e]));
+  const words = [
+    ...records.yard.map((y) => `yard ${y.name}`),
+    ...records.visit.map((v) => `visit ${v.note}`),
+  ];
+  const there = new Set([...records.yard, ...records.visit].map((r) => r.id));
+  const entries = new Set(journal.map((e) => e.id));
   const inJournal = new Set(
-    file.journal.flatMap((e) => e.body.changes.filter((c) => c.kind === 'yard').map((c) => c.id)),
+    journal.flatMap((e) =>
+      e.body.changes.filter((c) => (LEFT as readonly string[]).includes(c.kind)).map((c) => c.id),
+    ),
   );
   return {
     acknowledged: done.size,
-    lost: [...done].filter(([id, yard]) => !entries.has(id) || !there.has(yard)).length,
-    doubled: [...yards.values()].filter((n) => n > 1).length,
+    lost: [...done].filter(([id, left]) => !entries.has(id) || !there.has(left)).length,
+    doubled: words.length - new Set(words).size,
     apart:
       [...there].filter((id) => !inJournal.has(id)).length +
       [...inJournal].filter((id) => !there.has(id)).length,

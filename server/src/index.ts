@@ -11,3 +11,4 @@ export { LanDoor } from './lan/LanDoor.ts';
 export { OperationStore } from './operations/OperationStore.ts';
 export { sweepPictures } from './photos/photoContents.ts';
 export { openLog } from './service/logBook.ts';
+export { openJobs, type Jobs } from './service/jobs.ts';
