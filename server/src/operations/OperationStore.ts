@@ -353,18 +353,21 @@ interface Decided {
 const nameOfHands = (hands: string | undefined, by: string | null): string | null =>
   hands === undefined || hands === by ? by : by === null ? hands : `${hands} (${by})`;
 
-/** Visits that a command makes bear the name of who was there. */
+/** Visits and calls that a command makes bear the name of who was there. */
 const signed = (decided: Result<readonly Change[]>, by: string | null): Result<readonly Change[]> =>
-  decided.ok && by !== null
-    ? {
-        ...decided,
-        value: decided.value.map((c) =>
-          c.kind === 'visit' && c.before === null && c.after !== null
-            ? { ...c, after: { ...c.after, by } }
-            : c,
-        ),
-      }
-    : decided;
+  decided.ok && by !== null ? { ...decided, value: decided.value.map((c) => signedChange(c, by)) } : decided;
+
+function signedChange(change: Change, by: string): Change {
+  if (change.kind === 'visit' && change.before === null && change.after !== null)
+    return { ...change, after: { ...change.after, by } };
+  if (change.kind === 'callOut' && change.before !== null && change.after !== null) {
+    const known = new Set(change.before.body.calls.map((c) => c.id));
+    const { body } = change.after;
+    const calls = body.calls.map((c) => (known.has(c.id) ? c : { ...c, by }));
+    return { ...change, after: { ...change.after, body: { ...body, calls } } };
+  }
+  return change;
+}
 
 /** What was asked for, as a number: the same again has the same, whatever the order of its fields. */
 const digestOf = (said: unknown): string =>

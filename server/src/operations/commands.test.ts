@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { get } from 'node:http';
-import { noEvidence, type Command, type CommandOf } from '@incremen/core/records';
+import { newCallOut } from '@incremen/core/callout';
+import { noEvidence, NUC_RECIPES, type Command, type CommandOf } from '@incremen/core/records';
 import type { CommandResult, JournalPage, ProblemDocument, Snapshot } from '@incremen/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { TestServer } from '../testing/testServer.ts';
@@ -124,6 +125,46 @@ describe('who is at the hive', () => {
     expect(records.visit.find((v) => v.id === visitId)?.by).toBe('Nora');
     const { body } = await server.ask<JournalPage>('GET', `/api/operations/${server.op}/journal`);
     expect(body.entries[0]?.by).toBe('Nora');
+  });
+
+  it('stands beside each frame that is called at a pad that several share', async () => {
+    const { records } = await server.snapshot();
+    const tansy = records.colony.find((c) => c.name === 'Tansy');
+    const boxes = records.box.filter((b) => b.hiveId === tansy?.hiveId).map((b) => b.id);
+    const frames = records.frame.filter((f) => f.boxId !== null && boxes.includes(f.boxId));
+    const callOut = newCallOut(
+      {
+        yardId: records.yard[0]?.id ?? '',
+        day: '2026-05-15',
+        givers: [{ colonyId: tansy?.id ?? '', keepBroodCombs: 2, keepStoresCombs: 1, whole: false }],
+        names: ['Sedge'],
+        recipe: NUC_RECIPES[0]!.recipe,
+        shared: false,
+      },
+      'Tansy into a nuc',
+      randomUUID,
+    );
+    expect((await server.send({ type: 'startCallOut', callOut })).status).toBe(201);
+    for (const [i, hands] of ['Nora', 'Ben'].entries()) {
+      const frame = frames[i];
+      const reading = records.reading.find((r) => r.id === frame?.readingId)?.body;
+      const called = await server.ask('POST', `/api/operations/${server.op}/commands`, {
+        id: randomUUID(),
+        madeAt: '2026-05-15T10:00:00.000Z',
+        hands,
+        command: {
+          type: 'changeCallOut',
+          callOutId: callOut.id,
+          change: {
+            what: 'call',
+            call: { id: randomUUID(), frameId: frame?.id, giverId: tansy?.id, reading, to: { at: 'home' } },
+          },
+        },
+      });
+      expect(called.status).toBe(201);
+    }
+    const now = (await server.snapshot()).records.callOut.find((c) => c.id === callOut.id);
+    expect(now?.body.calls.map((c) => c.by)).toEqual(['Nora', 'Ben']);
   });
 });
 

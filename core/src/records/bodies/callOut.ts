@@ -24,6 +24,8 @@ const frameCall = z.strictObject({
   giverId: recordId,
   reading: frameReading,
   to: callPlace,
+  /** Who called it, where several call at one pad. The server writes it. */
+  by: z.string().trim().min(1).max(130).optional(),
 });
 export type FrameCall = z.infer<typeof frameCall>;
 

@@ -24,7 +24,10 @@ export function CalledList({
     <ol className={styles.calls} aria-label="Called so far">
       {callOut.body.calls.toReversed().map((c) => (
         <li key={c.id}>
-          <span>{frameInWords(apiary, c.frameId)}</span>
+          <span>
+            {frameInWords(apiary, c.frameId)}
+            {c.by !== undefined && <small className={styles.by}>{c.by}</small>}
+          </span>
           <Select
             label={`Place of ${frameInWords(apiary, c.frameId)}`}
             value=""

@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Heading, Link as Anchor, Text } from '@chakra-ui/react';
 import { bothSides } from '@incremen/core/comb';
 import { spreadNest } from '@incremen/core/brood';
 import { Link } from 'react-router';
@@ -18,7 +18,7 @@ export default function EmptyYard() {
   return (
     <Flex direction={{ base: 'column', md: 'row' }} gap={10} align="center" pt={{ md: 10 }}>
       <Box maxW="30rem">
-        <Heading as="h1" fontSize="4xl" mb={3}>
+        <Heading as="h1" fontSize="4xl" lineHeight="1.15" mb={3}>
           Put your first hives on their stands
         </Heading>
         <Text mb={5} fontSize="lg">
@@ -33,6 +33,13 @@ export default function EmptyYard() {
             <Link to="/records/counts">Import counts</Link>
           </Button>
         </Flex>
+        <Text mt={6} maxW="30rem" color="inkSoft">
+          A phone at the hives, or helpers?{' '}
+          <Anchor asChild variant="underline" color="ink">
+            <Link to="/people">Make yourself the owner</Link>
+          </Anchor>{' '}
+          first; that can wait.
+        </Text>
       </Box>
       <Box aria-hidden="true" opacity={0.9}>
         <HiveDrawing
