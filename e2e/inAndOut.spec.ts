@@ -11,6 +11,30 @@ test('a new user sets up a yard and its hives, and sees them on the board', asyn
   await expect(page.getByRole('heading', { name: 'Home' })).toBeVisible();
   await expect(page.getByRole('link', { name: /^E\d+/ })).toHaveCount(12);
   expect((await records.get()).records.frame).toHaveLength(120);
+
+  // Nothing is known yet: no zeros, and the one thing to do is to count the first hive; then the next.
+  await expect(page.getByText('12 colonies, none counted yet')).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Plan', exact: true })).toHaveCount(1);
+  await page.getByRole('link', { name: 'Count E1', exact: true }).click();
+  await expect(page.getByRole('tab', { name: 'Quick', selected: true })).toBeVisible();
+  for (const key of [
+    '8 frames',
+    '3 frames',
+    '2 frames',
+    'Eggs: seen',
+    '2 frames',
+    '1 frames',
+    '0 frames',
+    '0 frames',
+  ])
+    await page.getByRole('button', { name: key, exact: true }).click();
+  await page.getByRole('button', { name: 'Save, 10 frames estimated' }).click();
+  const next = page.getByRole('region', { name: 'Next hive' });
+  await expect(next).toContainText('1 of 12 counted');
+  await next.getByRole('link', { name: 'Count E2 next' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('E2');
+  await page.goto('/');
+  await expect(page.getByText('12 colonies, 1 of them counted')).toBeVisible();
 });
 
 test('a file of counts is previewed, bad rows are explained, good ones are taken in and can be taken back', async ({

@@ -11,7 +11,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { lazyPart } from '../../ui/lazyPart.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { YardTabs } from '../../shared/colonies/YardTabs.tsx';
-import { YardTotals } from '../../shared/colonies/YardTotals.tsx';
+import { isCounted, YardTotals } from '../../shared/colonies/YardTotals.tsx';
 import { viewed } from '../../state/boardSlice.ts';
 import { BoardTools } from './BoardTools.tsx';
 import { ColonyCard } from '../../shared/colonies/ColonyCard.tsx';
@@ -87,7 +87,7 @@ const YardHead = memo(function YardHead({
     <>
       <PageHeader title={yard.name} aside={<YardTotals states={states} />}>
         <YardTabs yards={yards} current={yard.id} />
-        {states.length > 0 && (
+        {states.some(isCounted) && (
           <Button asChild display={{ base: 'none', md: 'inline-flex' }}>
             <Link to={`/plan?yard=${yard.id}`}>Plan</Link>
           </Button>

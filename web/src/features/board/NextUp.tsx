@@ -1,12 +1,13 @@
 import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
 import { capital, type Day } from '@incremen/core/basics';
-import { openFollowUps, type Apiary, type FollowUp, type Work } from '@incremen/core/records';
+import { openFollowUps, placeOf, type Apiary, type FollowUp, type Work } from '@incremen/core/records';
 import type { ColonyState } from '@incremen/core/colony';
 import { openSplitOf } from '@incremen/core/work';
 import { followUpInShort, isInspection } from '@incremen/core/followup';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { countRound, firstCountOf } from '../../shared/colonies/countRound.ts';
 import { wayOut } from '../../shared/colonies/wayOut.ts';
 import common from '../../ui/common.module.css';
 
@@ -17,6 +18,8 @@ interface Item {
   readonly verb: string;
   readonly to: string;
   readonly urgent: boolean;
+  /** What is to be done before anything else, though nothing is wrong. */
+  readonly first?: boolean;
 }
 
 /** What comes next in this yard, at most three things, each with its verb. */
@@ -49,7 +52,7 @@ export const NextUp = memo(function NextUp({ states }: { readonly states: readon
               <Text fontWeight="700">{item.who}</Text>
               <Text color={item.urgent ? 'alarm' : 'inkSoft'}>{item.what}</Text>
             </Box>
-            <Button asChild {...(item.urgent ? {} : { variant: 'outline' as const })}>
+            <Button asChild {...(item.urgent || item.first ? {} : { variant: 'outline' as const })}>
               <Link to={item.to}>{item.verb}</Link>
             </Button>
           </Flex>
@@ -100,6 +103,7 @@ function nextItems(apiary: Apiary, states: readonly ColonyState[], today: Day): 
             : { verb: 'Open', to: `/colonies/${s.colony.id}` })),
         urgent: true,
       })),
+    ...neverCounted(apiary, states),
     ...states
       .filter((s) => s.lane === 'giver' && !s.notice.urgent && !busy.has(s.colony.id))
       .map((s): Item => ({
@@ -110,6 +114,29 @@ function nextItems(apiary: Apiary, states: readonly ColonyState[], today: Day): 
         to: planOrWork(s, planned(s)?.id),
         urgent: false,
       })),
+  ];
+}
+
+/** A yard that was just set up is counted first, hive after hive: until then nothing can be worked out. */
+function neverCounted(apiary: Apiary, states: readonly ColonyState[]): Item[] {
+  const first = states[0]?.colony;
+  const { yard } = first ? placeOf(apiary, first) : {};
+  if (!yard) return [];
+  const { next, counted, all } = countRound(apiary, yard.id);
+  if (!next) return [];
+  return [
+    {
+      key: `count ${next.id}`,
+      who: next.name,
+      what:
+        counted === 0
+          ? 'Bees, brood and food in a few numbers: two minutes.'
+          : `${counted} of ${all} counted`,
+      verb: `Count ${next.name}`,
+      to: firstCountOf(next),
+      urgent: false,
+      first: true,
+    },
   ];
 }
 

@@ -1,0 +1,32 @@
+import { TestYard, NEST } from '@incremen/core/testing';
+import { describe, expect, it } from 'vitest';
+import { countRound } from './countRound.ts';
+
+const { capped, honey } = NEST;
+const DAY = '2026-05-14';
+
+describe('the first count of a yard', () => {
+  it('goes from stand to stand, and is over when each was counted once', () => {
+    const yard = new TestYard(5);
+    yard.hive('Hive 1', [[honey(8), capped(6, 8)]], DAY);
+    const first = countRound(yard.apiary, yard.yardId);
+    expect(first).toEqual({ counted: 1, all: 1, next: null });
+    // Set up and not counted.
+    for (const name of ['Hive 2', 'Hive 3']) {
+      const [hiveId, standId, colonyId] = [yard.newId(), yard.newId(), yard.newId()];
+      const boxes = [
+        {
+          id: yard.newId(),
+          sizeId: 'langstroth-deep' as const,
+          slots: 10,
+          role: 'brood' as const,
+          frames: [],
+        },
+      ];
+      const hives = [{ hiveId, standId, colonyId, name, boxes }];
+      yard.run({ type: 'addHives', yardId: yard.yardId, day: DAY, hives });
+    }
+    const { counted, all, next } = countRound(yard.apiary, yard.yardId);
+    expect([counted, all, next?.name]).toEqual([1, 3, 'Hive 2']);
+  });
+});
