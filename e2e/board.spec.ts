@@ -36,7 +36,7 @@ test('two to four colonies are compared side by side', async ({ page, records })
   await records.get();
   await page.goto('/');
   await page.getByRole('button', { name: 'Compare' }).click();
-  await expect(page.getByRole('button', { name: 'Pick two to 4' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Pick two to four' })).toBeDisabled();
   for (const name of ['Tansy', 'Mallow', 'Burnet'])
     await page.getByRole('button', { name: `Compare ${name}` }).click();
   await page.getByRole('link', { name: 'Compare these 3' }).click();

@@ -31,7 +31,7 @@ async function begin(page: Page, units: number, whole: boolean): Promise<void> {
   await expect(
     page.getByRole('group', { name: 'Donors' }).getByRole('button', { name: 'Tansy', pressed: true }),
   ).toBeVisible();
-  if (whole) await page.getByText('Nothing: broken up wholly').click();
+  if (whole) await page.getByText('Nothing: split the whole colony').click();
   for (let n = 2; n < units; n++) await page.getByRole('button', { name: 'More: units' }).click();
   await page.getByRole('button', { name: 'Begin to call' }).click();
   await expect(page.getByText('Say what is on it: the answer comes at once.')).toBeVisible();
@@ -138,7 +138,7 @@ test('a colony of seven combs in two boxes of four: what is free is filled from 
   yard.stock('drawn', 3);
   await records.scene(yard.apiary, '2026-05-16');
   await page.goto(`/callout?from=${heath.id}`);
-  await page.getByText('Nothing: broken up wholly').click();
+  await page.getByText('Nothing: split the whole colony').click();
   await page.getByRole('button', { name: 'Begin to call' }).click();
   for (let called = 1; called <= 7; called++) await callAsCounted(page, called);
   await placeAside(page);

@@ -23,7 +23,7 @@ test('a new user sets up a yard and its hives, and sees them on the board', asyn
     '2 frames',
     'Eggs: seen',
     '2 frames',
-    '1 frames',
+    '1 frame',
     '0 frames',
     '0 frames',
   ])

@@ -55,10 +55,10 @@ test('a quick count takes a dozen taps and no keyboard', async ({ page, records 
   await tap('8 frames');
   await tap('3 frames');
   await tap('and a half');
-  await tap('1 frames');
+  await tap('1 frame');
   await tap('Eggs: seen');
   await tap('2 frames');
-  await tap('1 frames');
+  await tap('1 frame');
   await tap('0 frames');
   await tap('0 frames');
   await expect(page.getByLabel('Open brood, frames')).toHaveValue('1½');
@@ -99,7 +99,7 @@ test('the keys of the quick count are large enough for a glove and need no scrol
   records,
 }) => {
   await page.goto(`/colonies/${await records.colonyId('Yarrow')}/count?by=quick`);
-  for (const name of ['1 frames', '0 frames', 'and a half', 'ten more', 'Undo']) {
+  for (const name of ['1 frame', '0 frames', 'and a half', 'ten more', 'Undo']) {
     const box = await page.getByRole('button', { name, exact: true }).boundingBox();
     expect(box?.height, name).toBeGreaterThanOrEqual(44);
     expect(box?.width, name).toBeGreaterThanOrEqual(44);

@@ -48,7 +48,7 @@ test('another hive first, rain on its way, and a comb that stayed: the rest of t
   await later.getByRole('button', { name: 'Take this hive next' }).click();
   await expect(opened.first()).toContainText(words);
 
-  await page.getByRole('button', { name: 'Rain or dark?' }).click();
+  await page.getByRole('button', { name: 'When must you stop?' }).click();
   await page.getByRole('button', { name: 'in 15 min' }).click();
   await expect(page.getByText(/minutes? needed, 1[45] left: stop after/)).toBeVisible();
 

@@ -19,7 +19,8 @@ describe('classes of the pages', () => {
     };
     const sheets = new Map([
       ['web/src/ui/Page.module.css', '.kept { color: red }'],
-      ['web/src/ui/all.css', ''],
+      ['web/src/ui/all.css', 'body { margin: 0 }'],
+      ['web/src/ui/fonts.css', "/* Why. */ @font-face { font-family: 'A'; src: url('a.woff2') }"],
     ]);
     expect(classFaults([page], sheets)).toEqual([
       'web/src/ui/Page.tsx writes a class as text: take it from its module',

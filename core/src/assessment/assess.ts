@@ -116,7 +116,7 @@ function openingOf(
       may: false,
       because: 'robbing',
       until: addDays(robbed, ROBBED_DAYS),
-      why: 'Robbers: entrance a finger wide, nothing opened, no syrup before dusk. The second wave is larger.',
+      why: 'Robbing: entrance a finger wide, nothing opened, no syrup before dusk. The second wave is larger.',
     };
   const rest = openFollowUps(apiary).find(
     (f) =>

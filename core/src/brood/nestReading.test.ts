@@ -57,7 +57,7 @@ describe('reading a nest by arithmetic (by hand from 3 days as egg, 6 open, 12 c
       'less young than old',
       { eggs: 0.5, open: 0.5, capped: 4 },
       null,
-      'Lays less than two weeks ago: shrinking, or out of room',
+      'Laying has slowed over two weeks: out of room, or the nest is shrinking',
     ],
   ])('%s', (_what, contents, young, words) => {
     expect(readNest(nest(contents), young).words).toBe(words);

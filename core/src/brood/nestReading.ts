@@ -71,6 +71,7 @@ export function readNest(frames: readonly NestFrame[], youngLarvae: boolean | nu
 function trend({ fromEggs, fromOpen, fromCapped }: LayingRates): string {
   const late = (fromEggs * EGG_DAYS + fromOpen * OPEN_DAYS) / OPEN_TO;
   if (late > fromCapped * (1 + SAME_WITHIN)) return 'Lays more than two weeks ago: building up';
-  if (late < fromCapped * (1 - SAME_WITHIN)) return 'Lays less than two weeks ago: shrinking, or out of room';
+  if (late < fromCapped * (1 - SAME_WITHIN))
+    return 'Laying has slowed over two weeks: out of room, or the nest is shrinking';
   return 'Lays as steadily as two weeks ago';
 }

@@ -154,7 +154,7 @@ export const USUAL_TABLE: LikelihoodTable = {
 export const LIKELIHOOD_WORDS = {
   signs: {
     queenSeen: 'the queen herself',
-    queenSlim: 'slim, if she is seen',
+    queenSlim: 'slender, if she is seen',
     severalEggs: 'several eggs in a cell, if eggs are seen',
     eggsOnWalls: 'eggs on cell walls, if eggs are seen',
     scattered: 'caps in a scattered patch',

@@ -99,7 +99,7 @@ export function sayingsOf(
     if (seen.queen.look === 'found' && seen.queen.build !== 'unsure') {
       state(
         'queenSlim',
-        seen.queen.build === 'slim' ? 'she is slim and small' : 'she is long',
+        seen.queen.build === 'slim' ? 'she is slender and small' : 'she is long',
         seen.queen.build === 'slim',
       );
     }

@@ -250,7 +250,7 @@ export function judgeNoCells({ n, day, dates, lostOn, seen, verdict }: JudgeCont
       [
         leave(
           'Leave it shut; do not search for her',
-          'A virgin is slim, quick and easily lost.',
+          'A virgin is slender, quick and easily lost.',
           span(day, shutUntil(dates, day)),
         ),
         eggsLook(dates, day),

@@ -9,7 +9,7 @@ import {
   type LucideIcon,
 } from 'lucide-react';
 import { memo, useEffect } from 'react';
-import { Navigate, NavLink, Outlet, useNavigation } from 'react-router';
+import { Navigate, NavLink, Outlet, ScrollRestoration, useNavigation } from 'react-router';
 import { CombPatterns } from '../drawing/CombPatterns.tsx';
 import { load } from '../mirror/sync.ts';
 import { Toaster } from '../ui/toaster.tsx';
@@ -98,6 +98,8 @@ function Loaded() {
   return (
     <>
       <StatusStrip />
+      {/* Each view is where it was left: back from a hive to its place on the board. */}
+      <ScrollRestoration getKey={({ pathname }) => pathname} />
       <Outlet />
     </>
   );

@@ -63,7 +63,7 @@ export const system = createSystem(
   defineConfig({
     conditions: { sunlight: '.sunlight &' },
     globalCss: {
-      html: { colorPalette: 'brand', fontSize: '16px' },
+      html: { colorPalette: 'brand', fontSize: '16px', '--above-the-bar': { base: '5rem', md: '1rem' } },
       '.sunlight': { fontSize: '18px' },
       body: {
         bg: 'paper',

@@ -81,7 +81,7 @@ describe('comparing', () => {
 
   it('asks for two colonies where there are not two, gone ones left out', () => {
     open(`/compare?c=${idOf('Tansy')}&c=${crypto.randomUUID()}`);
-    expect(screen.getByText('Pick two to 4 colonies on the board.')).toBeTruthy();
+    expect(screen.getByText('Pick two to four colonies on the board.')).toBeTruthy();
   });
 });
 

@@ -23,6 +23,7 @@ export interface BoardView {
 
 /** As many as fit side by side. */
 export const MOST_COMPARED = 4;
+export const MOST_COMPARED_IN_WORDS = 'four';
 
 const initialState: BoardView = { offset: 0, sort: 'stand', find: '', lane: null, picked: null };
 

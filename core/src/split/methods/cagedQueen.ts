@@ -131,7 +131,7 @@ export const cagedQueen: SplitMethod = {
       wayOut: 'Remove every one before she is let out: with cells she is not accepted.',
     },
     {
-      what: 'Robbers at the entrance',
+      what: 'Robbing at the entrance',
       wayOut: 'One bee wide, no syrup spilt, a board before it; feed at dusk only.',
     },
   ],
@@ -198,7 +198,7 @@ export const cagedQueen: SplitMethod = {
       },
       ...endingSteps({
         newName,
-        close: { text: 'Close both; nuc entrance to one bee', detail: 'Robbers come to small units first.' },
+        close: { text: 'Close both; nuc entrance to one bee', detail: 'Small colonies are robbed first.' },
         away,
         feed: needsFeed(cagedQueen, input, fresh.storesFrames),
         tag: {

@@ -5,7 +5,6 @@ import { coloniesOfYard, type Yard } from '@incremen/core/records';
 import { memo, Suspense, useDeferredValue, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { Plus } from 'lucide-react';
-import { Legend } from '../../drawing/Legend.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { lazyPart } from '../../ui/lazyPart.tsx';
@@ -22,6 +21,8 @@ import { useColoniesOn } from '../../shared/colonies/useColoniesOn.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import styles from './BoardPage.module.css';
 
+// It stands below everything else.
+const Legend = lazyPart(async () => ({ default: (await import('../../drawing/Legend.tsx')).Legend }));
 // Only who begins has no yard.
 const EmptyYard = lazyPart(() => import('../../shared/colonies/EmptyYard.tsx'));
 
@@ -68,7 +69,9 @@ function YardBoard({ yard, yards }: { readonly yard: Yard; readonly yards: reado
       {states.length > 0 && shown.length === 0 && <NothingFits all={states.length} />}
       <Lanes shown={shown} picked={picked} />
       <Box mt={5}>
-        <Legend />
+        <Suspense fallback={null}>
+          <Legend />
+        </Suspense>
       </Box>
     </Box>
   );

@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { Select } from '../../ui/Select.tsx';
 import { SquareButton } from '../../ui/SquareButton.tsx';
-import { MOST_COMPARED, SORTS, viewed, type Sort } from '../../state/boardSlice.ts';
+import { MOST_COMPARED_IN_WORDS, SORTS, viewed, type Sort } from '../../state/boardSlice.ts';
 import { LANES } from '../../shared/colonies/lanes.ts';
 import common from '../../ui/common.module.css';
 
@@ -25,21 +25,19 @@ export function BoardTools() {
   return (
     <Flex
       gap={2}
-      wrap={{ base: 'nowrap', md: 'wrap' }}
+      wrap="wrap"
       align="center"
       className={common.noPrint}
-      overflowX={{ base: 'auto', md: 'visible' }}
-      mx={{ base: -4, md: 0 }}
-      px={{ base: 4, md: 0 }}
       py={1}
-      css={{ '& > *': { flex: 'none' } }}
+      // On a phone two beside each other, and nothing cut off at the edge.
+      css={{ '& > *': { flex: { base: '1 1 9rem', md: 'none' }, minWidth: 0 } }}
     >
       <Input
         type="search"
         aria-label="Find a colony by name"
         placeholder="Find a colony"
         bg="sheet"
-        w={{ base: '9rem', md: '10rem' }}
+        w="10rem"
         value={find}
         onChange={(e) => dispatch(viewed({ find: e.target.value }))}
       />
@@ -54,7 +52,7 @@ export function BoardTools() {
         fit
         label="Lane"
         value={lane ?? ''}
-        options={[['', 'all lanes'], ...LANES.map((l) => [l.lane, l.title] as const)]}
+        options={[['', 'all groups'], ...LANES.map((l) => [l.lane, l.title] as const)]}
         onChange={(l) => dispatch(viewed({ lane: l === '' ? null : (l as Lane) }))}
       />
       {picked === null ? (
@@ -70,7 +68,7 @@ export function BoardTools() {
               </Link>
             </Button>
           ) : (
-            <Button disabled>Pick two to {MOST_COMPARED}</Button>
+            <Button disabled>Pick two to {MOST_COMPARED_IN_WORDS}</Button>
           )}
           <SquareButton label="Stop picking" onClick={() => dispatch(viewed({ picked: null }))}>
             <X size={18} aria-hidden />

@@ -73,7 +73,7 @@ describe('picking colonies to compare', () => {
     }
     renderView(<Board />, store);
     await user.click(screen.getByRole('button', { name: 'Compare' }));
-    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Pick two to 4' }).disabled).toBe(true);
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Pick two to four' }).disabled).toBe(true);
     cleanup();
     store.dispatch(pickToggled(stateOf('Tansy').colony.id));
     store.dispatch(pickToggled(stateOf('Mallow').colony.id));

@@ -84,7 +84,7 @@ export function CallOutForm() {
         value={stays}
         options={[
           { id: 'some', label: 'The donor stays, with its field bees' },
-          { id: 'whole', label: 'Nothing: broken up wholly' },
+          { id: 'whole', label: 'Nothing: split the whole colony' },
         ]}
         onChange={setStays}
       />

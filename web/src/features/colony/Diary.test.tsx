@@ -39,7 +39,7 @@ describe('what was seen, in a line', () => {
         mood: 'calm',
       }),
     ).toBe(
-      'queen seen, slim, no mark, several eggs a cell, no small larvae, capped brood, compact, 3 queen cells, no signs of sick brood, treatment in the hive (strips since 1 May), no robbing, calm',
+      'queen seen, slender, no mark, several eggs a cell, no small larvae, capped brood, compact, 3 queen cells, no signs of brood disease, treatment in the hive (strips since 1 May), no robbing, calm',
     );
     expect(seenInWords({ ...noEvidence(10), queen: { look: 'notFound' } })).toBe('queen not seen');
   });

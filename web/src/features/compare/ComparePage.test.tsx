@@ -32,7 +32,7 @@ describe('colonies side by side', () => {
     ['one', ['Tansy']],
   ])('are asked for when there is %s', (_many, names) => {
     renderView(<ComparePage />, demoStore(), at(...names));
-    expect(screen.getByText('Pick two to 4 colonies on the board.')).toBeTruthy();
+    expect(screen.getByText('Pick two to four colonies on the board.')).toBeTruthy();
     expect(screen.getByRole('link', { name: 'Open the board' }).getAttribute('href')).toBe('/');
   });
 

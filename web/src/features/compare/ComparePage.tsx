@@ -13,7 +13,7 @@ import { useApiary, useOperation } from '../../mirror/hooks.ts';
 import { ago, mass, one, rangeOf } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { BoardDay, PastNote } from '../../shared/colonies/BoardDay.tsx';
-import { MOST_COMPARED } from '../../state/boardSlice.ts';
+import { MOST_COMPARED, MOST_COMPARED_IN_WORDS } from '../../state/boardSlice.ts';
 import { queenColour } from '../../shared/colonies/ColonyCard.tsx';
 import { LANES } from '../../shared/colonies/lanes.ts';
 import { useStatesOn } from '../../shared/colonies/useColoniesOn.ts';
@@ -40,7 +40,7 @@ export function ComparePage() {
     return (
       <Box>
         <PageHeader title="Compare colonies" />
-        <Text mb={4}>Pick two to {MOST_COMPARED} colonies on the board.</Text>
+        <Text mb={4}>Pick two to {MOST_COMPARED_IN_WORDS} colonies on the board.</Text>
         <Button asChild>
           <Link to="/">Open the board</Link>
         </Button>

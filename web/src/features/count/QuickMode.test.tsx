@@ -44,7 +44,7 @@ describe('the quick count by taps', () => {
   it('goes from number to number by itself', async () => {
     const user = userEvent.setup();
     renderView(<Recorder by="quick" />);
-    for (const n of [8, 3, 1]) await user.click(key(`${n} frames`));
+    for (const n of [8, 3, 1]) await user.click(key(n === 1 ? '1 frame' : `${n} frames`));
     await user.click(key('Eggs: none'));
     await user.click(key('2 frames'));
     expect(draft.quick).toMatchObject({ bees: 8, capped: 3, open: 1, eggsSeen: false, stores: 2 });

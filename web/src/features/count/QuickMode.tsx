@@ -5,7 +5,7 @@ import type { ContentClass } from '@incremen/core/comb';
 import { memo, useDeferredValue, useState, type Dispatch } from 'react';
 import { HiveDrawing } from '../../drawing/HiveDrawing.tsx';
 import { Swatch } from '../../drawing/Legend.tsx';
-import { one } from '../../ui/format.ts';
+import { count, one } from '../../ui/format.ts';
 import { Key } from '../../ui/Key.tsx';
 import { fingers, onTap } from '../../ui/onTap.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';
@@ -138,7 +138,7 @@ const Spread = memo(function Spread({
     <Box display="grid" gap={3} justifyItems="start">
       <Text>
         {quick === null
-          ? 'Say it in whole and half frames of the lowest box, both sides counted together.'
+          ? 'Frames (halves allowed), in the size of your bottom box, both sides counted together.'
           : `${one(namedFrames(quick))} of ${one(there)} frames are named; the rest is taken for empty comb.`}
       </Text>
       <ProblemList problems={problems} />
@@ -146,8 +146,8 @@ const Spread = memo(function Spread({
       {quick !== null && (
         <>
           <Text color="inkSoft" fontSize="sm">
-            Spread as a typical nest and marked as estimated. Frames that you read one by one stay as you read
-            them.
+            Filled in as a typical layout, marked “estimated”. Frames that you read one by one stay as you
+            read them.
           </Text>
           <Button variant="outline" bg="sheet" onClick={() => act({ do: 'noQuick' })}>
             Clear the quick count
@@ -276,7 +276,7 @@ function Keypad({
   return (
     <div className={styles.keys} role="group" aria-label="Frames">
       {[1, 2, 3, 4, 5, 6, 7, 8, 9, 0].map((n) => (
-        <Key size="large" key={n} label={`${n} frames`} onClick={() => onDigit(n)}>
+        <Key size="large" key={n} label={count(n, 'frame')} onClick={() => onDigit(n)}>
           {n}
         </Key>
       ))}

@@ -61,7 +61,7 @@ export function PartEvidence({
       {children}
       <DiseaseQuestion {...asked} />
       <details>
-        <summary className={common.summary}>Temper, pollen, robbers and other signs</summary>
+        <summary className={common.summary}>Temperament, pollen, robbing and other signs</summary>
         <Box display="grid" gap={4}>
           <MoodQuestion {...asked} />
           <SignsTable {...asked} />

@@ -39,7 +39,7 @@ const rowsOf = (
 const PARTS: readonly Part[] = [
   {
     title: 'How often it is seen in each state',
-    what: 'Of a whole inspection by one who knows what to look for. Our estimate, no published source; a virgin is slim (Winston 1987).',
+    what: 'Of a whole inspection by one who knows what to look for. Our estimate, no published source; a virgin is slender (Winston 1987).',
     columns: QUEEN_STATES.map((s) => [s, QUEEN_STATE_WORDS[s]]),
     rows: rowsOf(USUAL_TABLE.signs, LIKELIHOOD_WORDS.signs),
   },

@@ -52,7 +52,7 @@ describe('house rules', () => {
     const { user, now } = open();
     await user.click(screen.getByText('Pounds'));
     await user.click(screen.getByText('Southern'));
-    await user.selectOptions(screen.getByLabelText('Sums are in frames of'), 'national-deep');
+    await user.selectOptions(screen.getByLabelText('Show totals in frames of'), 'national-deep');
     expect(now()).toMatchObject({ units: 'imperial', hemisphere: 'south', referenceSize: 'national-deep' });
   });
 });

@@ -76,10 +76,10 @@ export function HouseRulesPage() {
         />
         <Box>
           <Text fontWeight="600" mb={1} aria-hidden>
-            Sums are in frames of
+            Show totals in frames of
           </Text>
           <Select
-            label="Sums are in frames of"
+            label="Show totals in frames of"
             value={operation.referenceSize}
             options={[...allFrameSizes(), ...operation.ownSizes].map((s) => [s.id, s.name])}
             onChange={(id) => void send({ type: 'changeSettings', referenceSize: id as FrameSizeId })}

@@ -136,7 +136,7 @@ export function SetUpPage() {
             onPick={setSize}
           />
           <Choice
-            label="Their frames are"
+            label="What is in the frames now?"
             value={kind.blank}
             onChange={(blank) => change({ blank })}
             options={[

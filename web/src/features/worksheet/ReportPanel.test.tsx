@@ -96,7 +96,7 @@ describe('what was really done', () => {
 describe('the end of the day', () => {
   it('rain in a quarter of an hour: after which step to stop', async () => {
     await open();
-    await click('Rain or dark?');
+    await click('When must you stop?');
     await click('in 15 min');
     expect(screen.getByText(/minutes needed, 1[45] left: /)).toBeTruthy();
     await click(/^By \d\d:\d\d/);

@@ -64,7 +64,7 @@ export function UntilLine({
     <div className={styles.until} data-short={words?.short || undefined} role="status">
       <button type="button" className={workKeyStyles.workKey} onClick={() => setAsking(true)}>
         <CloudRain size={20} aria-hidden />
-        {until === null ? 'Rain or dark?' : `By ${clockOf(new Date(until))}`}
+        {until === null ? 'When must you stop?' : `By ${clockOf(new Date(until))}`}
       </button>
       {words && <p>{words.text}</p>}
     </div>

@@ -52,7 +52,7 @@ export function WorkListPage() {
       {lines.length === 0 && (
         <>
           <Text mb={4}>
-            No work is planned. Say what you want of a yard, or open a colony and plan a split.
+            No work is planned. Say what you want to do in a yard, or open a colony and plan a split.
           </Text>
           <Button asChild>
             <Link to="/plan">Plan a yard</Link>

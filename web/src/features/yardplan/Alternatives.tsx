@@ -148,9 +148,9 @@ export function Alternatives({
         </table>
       </Box>
       <Text fontSize="sm" color="inkSoft" mt={1}>
-        Cost is in your money, by the prices among the house rules. Hours, chances and honey are usual values,
-        not measured ones: the chance that a nuc ends with a laying queen is 0.75 for own queens, 0.8 for
-        cells, 0.9 for mated and 0.95 for old ones.
+        Costs are in your currency, by the prices among the house rules. Hours, chances and honey are usual
+        values, not measured ones: the chance that a nuc ends with a laying queen is 0.75 for own queens, 0.8
+        for cells, 0.9 for mated and 0.95 for old ones.
       </Text>
     </Box>
   );

@@ -10,7 +10,7 @@ export function FirstGoal({
   return (
     <Box>
       <Text fontSize="lg" mb={3}>
-        Say what you want of this yard. The best set of frame moves for it is worked out at once.
+        What do you want to do in this yard? The best set of frame moves for it is worked out at once.
       </Text>
       <Box
         as="ul"

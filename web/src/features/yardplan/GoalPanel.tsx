@@ -180,7 +180,7 @@ function LeftOutList({
   if (all.length === 0) return null;
   return (
     <Box>
-      <Text fontWeight="700">Left alone</Text>
+      <Text fontWeight="700">Not included</Text>
       <Box as="ul" listStyleType="none" fontSize="sm" display="grid" gap={1}>
         {all.map((l) => (
           <li key={l.colonyId}>

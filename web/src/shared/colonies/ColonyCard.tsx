@@ -60,7 +60,7 @@ function Face({ state }: { readonly state: ColonyState }) {
       <span className={styles.head}>
         <span className={styles.name}>{colony.name}</span>
         <QueenDot state={state} />
-        <span className={styles.age}>{ageOf(state)}</span>
+        {state.countAgeDays !== null && <span className={styles.age}>{ageOf(state.countAgeDays)}</span>}
       </span>
       <LazyHive state={state} />
       <span className={styles.figures}>
@@ -79,10 +79,7 @@ function Face({ state }: { readonly state: ColonyState }) {
   );
 }
 
-function ageOf({ countAgeDays }: ColonyState): string {
-  if (countAgeDays === null) return 'never counted';
-  return countAgeDays === 0 ? 'today' : `${countAgeDays} d`;
-}
+const ageOf = (days: number): string => (days === 0 ? 'today' : `${days} d`);
 
 /** The hive, drawn a little before it comes into sight, or when there is time: 150 hives have 30,000 bands. */
 function LazyHive({ state }: { readonly state: ColonyState }) {

@@ -14,7 +14,7 @@ export const DiseaseQuestion = memo(function DiseaseQuestion({
 }: EvidenceProps) {
   const signs = diseaseSigns.look === 'found' ? (diseaseSigns.signs ?? []) : [];
   return (
-    <Question title="Signs of sick brood" hint="Smell, sunken or holed caps, discoloured or ropy larvae.">
+    <Question title="Signs of brood disease" hint="Smell, sunken or holed caps, discoloured or ropy larvae.">
       <ThreeAnswers
         label={name('sick brood')}
         value={diseaseSigns.look}

@@ -7,7 +7,7 @@ export const MoodQuestion = memo(function MoodQuestion({ evidence, set, name }: 
   return (
     <Choice
       label={name('temper')}
-      shown="Temper"
+      shown="Temperament"
       value={evidence.mood ?? 'unsaid'}
       onChange={(mood) => set({ mood: mood === 'unsaid' ? null : mood })}
       options={[

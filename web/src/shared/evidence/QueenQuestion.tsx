@@ -35,7 +35,7 @@ export const QueenQuestion = memo(
               onChange={(build) => set({ queen: { ...queen, build } })}
               options={[
                 { id: 'long', label: 'Long, laying' },
-                { id: 'slim', label: 'Slim' },
+                { id: 'slim', label: 'Slender' },
                 { id: 'unsure', label: 'Not sure' },
               ]}
             />

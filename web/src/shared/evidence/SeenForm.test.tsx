@@ -70,7 +70,7 @@ describe('what is seen besides frames', () => {
   it('takes the queen’s build, dot and frame, each only as far as it is known', async () => {
     renderView(<Form />);
     await say('queen', 'Found');
-    await say('build of the queen', 'Slim');
+    await say('build of the queen', 'Slender');
     expect(seen.evidence.queen).toEqual({ look: 'found', build: 'slim' });
     await say('mark of the queen', 'No mark');
     await user.selectOptions(screen.getByLabelText('Yarrow: frame of the queen'), 'box, frame 3');

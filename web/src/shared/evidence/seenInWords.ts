@@ -8,7 +8,7 @@ export function seenInWords(evidence: Evidence): string {
   const { eggs, cappedBrood, cells, queen, diseaseSigns, treatment } = evidence;
   const queenWords =
     queen.look === 'found'
-      ? `queen seen${queen.build === 'unsure' ? '' : `, ${queen.build}`}${queen.dot ? `, ${queen.dot === 'none' ? 'no' : queen.dot} mark` : ''}`
+      ? `queen seen${queen.build === 'unsure' ? '' : `, ${queen.build === 'slim' ? 'slender' : queen.build}`}${queen.dot ? `, ${queen.dot === 'none' ? 'no' : queen.dot} mark` : ''}`
       : 'queen';
   const eggWords = eggs.look === 'found' && eggs.perCell === 'several' ? 'several eggs a cell' : 'eggs';
   const cappedWords =
@@ -19,7 +19,7 @@ export function seenInWords(evidence: Evidence): string {
   const sick =
     diseaseSigns.look === 'found' && diseaseSigns.signs?.length
       ? diseaseSigns.signs.map((s) => DISEASE_SIGN_NAMES[s]).join(', ')
-      : 'signs of sick brood';
+      : 'signs of brood disease';
   const treated =
     treatment.look === 'found'
       ? `treatment in the hive${treatment.what ? ` (${treatment.what})` : ''}`
@@ -30,7 +30,7 @@ export function seenInWords(evidence: Evidence): string {
     ...of('small larvae', evidence.youngLarvae.look),
     ...of(cappedWords, cappedBrood.look, 'no capped brood'),
     ...of(cells.look === 'found' ? count(cellCount, 'queen cell') : 'queen cells', cells.look),
-    ...of(sick, diseaseSigns.look, 'no signs of sick brood'),
+    ...of(sick, diseaseSigns.look, 'no signs of brood disease'),
     ...of(treated, treatment.look),
     ...SIGNS.flatMap((s) => of(SIGN_NAMES[s], evidence[s].look)),
     ...(evidence.strength === null ? [] : [`about ${count(evidence.strength, 'frame')} of bees`]),

@@ -15,7 +15,7 @@ export const GOAL_KINDS: readonly {
   readonly what: string;
 }[] = [
   { kind: 'makeNucs', title: 'Make nucs', what: 'A set number, or as many as possible.' },
-  { kind: 'level', title: 'Level the yard', what: 'Who has most brood gives to who has least.' },
+  { kind: 'level', title: 'Level the yard', what: 'Strong hives give brood to weak ones.' },
   { kind: 'raise', title: 'Raise the weak', what: 'To a target by a day, with brood or nurse bees.' },
   { kind: 'relieve', title: 'Free honey-bound nests', what: 'Stores out, empty comb in.' },
   {
