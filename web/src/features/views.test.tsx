@@ -40,7 +40,7 @@ const nothing = (): Apiary => {
 describe('an empty start', () => {
   it('leads from the board to a first yard and its hives, without a network too', async () => {
     const { user, store, router } = open('/', nothing());
-    await user.click(screen.getByRole('link', { name: 'Set up a yard' }));
+    await user.click(await screen.findByRole('link', { name: 'Set up a yard' }));
     const put = screen.getByRole<HTMLButtonElement>('button', { name: 'Put 4 hives on their stands' });
     expect(put.disabled).toBe(true);
     expect(screen.getByText('The yard needs a name.')).toBeTruthy();
