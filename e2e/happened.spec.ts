@@ -110,6 +110,10 @@ test('a colony is found dead: its combs are kept apart until they are known to b
   await open(page, id, 'ended');
   await expect(page.getByText(/Shut the hive against robbers/)).toBeVisible();
   await page.getByRole('button', { name: 'Burnet is dead' }).click();
+  // The page is left only when it is kept: what is shown may be on its way to the disk.
+  await expect
+    .poll(async () => (await records.held()).records.colony.find((c) => c.id === id)?.endedOn ?? null)
+    .not.toBeNull();
   await expect(page.getByText('died out').first()).toBeVisible();
   await page.goto('/store');
   const apart = page.getByRole('region', { name: 'Kept apart' });

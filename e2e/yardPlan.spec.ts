@@ -227,7 +227,9 @@ test('levelling in early spring: who gives one capped comb to whom, before a col
   await page.getByText('Below 10 °C').click();
   await workedOut(page);
   await expect(moves.getByText(/→ Burnet, slot \d/)).toHaveCount(0);
-  await expect(page.getByText(/^Burnet, level: capped brood, at least: [\d.]+ frames/)).toBeVisible();
+  await expect(
+    page.getByText(/^Burnet, level by capped brood: [\d.]+ frames? below the others/),
+  ).toBeVisible();
   await page.getByLabel('Add a goal').selectOption('raise');
   await workedOut(page);
   await expect(moves.getByText(/^Bees of .* → Burnet/)).not.toHaveCount(0);

@@ -97,7 +97,7 @@ describe('every goal, by hand', () => {
       ],
       { nights: 'cold' },
     );
-    expect(answer).toMatch(/^Shake the nurse bees of \d combs of Alder for Cress\.$/);
+    expect(answer).toMatch(/^Shake the nurse bees off \d combs of Alder into Cress\.$/);
     expect(row('Cress')).toBe('C1H C2P C3s C4y C5d C6P C7H');
     expect(texts).not.toContain('Open Cress');
     // She is found before anything is shaken.
@@ -111,7 +111,7 @@ describe('every goal, by hand', () => {
       { id: 'f', kind: 'relieve', colonyIds: [id('Dock')], importance: 2 },
     ]);
     expect(answer).toMatch(
-      /^Take one comb of food of Dock to the store; move one empty comb from the store to Dock\.$/,
+      /^Take one comb of food from Dock to the store; move one empty comb from the store to Dock\.$/,
     );
     // On the one side or the other: what stood beside the brood is gone, the walls are as they were.
     expect(row('Dock')).toMatch(/^D1H D2H .*(\+d D4s D5y D6s D7H|D3H D4s D5y D6s \+d) D8H D9H D10H$/);

@@ -12,7 +12,6 @@ import {
   type LocalCopy,
 } from '../offline/localCopy.ts';
 import { alone } from '../offline/lock.ts';
-import { afterPaint } from '../ui/afterPaint.ts';
 import { api, ApiError, clockOffset } from '../server/api.ts';
 import { decider } from '../state/decider.ts';
 import {
@@ -64,8 +63,6 @@ export function load() {
     const problem = early ? early.problem : await answer;
     if (problem && !kept) dispatch(loadFailed(problem));
     void dispatch(flush());
-    // Before the first tap; what fails now is tried again then.
-    void decider().catch(() => undefined);
   };
 }
 
@@ -81,6 +78,8 @@ function show(kept: LocalCopy) {
       return;
     }
     dispatch(loaded(kept));
+    // Before the first tap; what fails now is tried again then.
+    void decider().catch(() => undefined);
   };
 }
 
@@ -103,7 +102,7 @@ function fetchSnapshot() {
       const snapshot = await api.snapshot(operation.id);
       dispatch(reached({ clockOffsetMs: clockOffset() }));
       if (!getState().mirror.keeps) {
-        dispatch(loaded(unkept(operation.id, snapshot)));
+        await dispatch(show(unkept(operation.id, snapshot)));
         return null;
       }
       const fresh = {
@@ -112,18 +111,16 @@ function fetchSnapshot() {
         savedAt: Date.now() + clockOffset(),
         askedAt,
       };
-      await alone('copy', async () => {
-        // Shown first: to keep a large apiary takes longer than to show it.
-        const local = await readLocalCopy(db, fresh);
-        const shown = local && dispatch(show(local));
-        await new Promise<void>((painted) => afterPaint(painted));
+      const local = await alone('copy', async () => {
         await keepSnapshot(db, fresh);
-        await shown;
+        // What was just kept is in hand: a large apiary is not read back.
+        return readLocalCopy(db, fresh);
       }).catch(() => {
         // There was room to look, and there is none to keep.
         dispatch(keepsNothing());
-        if (getState().mirror.status !== 'ready') dispatch(loaded(unkept(operation.id, snapshot)));
+        return unkept(operation.id, snapshot);
       });
+      if (local) await dispatch(show(local));
       tellTabs();
       return null;
     } catch (error) {

@@ -19,7 +19,7 @@ const FOLD_AFTER = 200;
 /**
  * Reads the copy that is kept here; undefined on a device that has never reached the server.
  *
- * @param fresh - what the server has just given, where it is not kept yet
+ * @param fresh - what the server has just given, and is kept: it is not read back
  */
 export async function readLocalCopy(
   db: LocalDatabase,

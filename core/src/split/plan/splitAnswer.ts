@@ -23,14 +23,14 @@ export function splitAnswer({ parts, frames, command }: WorkedPlan, methodId: Me
   const shaken = body.shakes.length > 0 ? ', and nurse bees are shaken in' : '';
   if (methodId === 'brood-above') {
     const capped = (of: readonly PlanFrame[]) => Math.round(10 * of.reduce((n, f) => n + f.capped, 0)) / 10;
-    return `Lift ${what} of ${stay.name} above an excluder, ${capped(combs)} of its ${capped(frames)} frames of capped brood; it stays one colony, with its queen below.`;
+    return `Lift ${what} from ${stay.name} above an excluder, ${capped(combs)} of its ${capped(frames)} frames of capped brood; it stays one colony, with its queen below.`;
   }
   if (methodId === 'walk-away-halves') {
     const lifted = body.newHives.some((h) => h.boxes[0]?.from === 'old-hive');
     const made = lifted
       ? `The upper half of ${stay.name} becomes ${fresh.name} as it stands`
       : `${capital(what)} of ${stay.name} become ${fresh.name}`;
-    const across = lifted && combs.length > 0 ? `, with ${what} of the lower` : '';
+    const across = lifted && combs.length > 0 ? `, with ${what} from the lower` : '';
     return `${made}${across}; the part without the queen raises one, and day 7 tells which.`;
   }
   const queen =
@@ -41,5 +41,5 @@ export function splitAnswer({ parts, frames, command }: WorkedPlan, methodId: Me
         : fresh.queen === 'unknown'
           ? 'whichever part has no queen raises one'
           : `it raises a queen, and ${stay.name} keeps its own`;
-  return `Make ${fresh.name} of ${what} of ${stay.name}${shaken}; ${queen}.`;
+  return `Make ${fresh.name} with ${what} from ${stay.name}${shaken}; ${queen}.`;
 }

@@ -28,14 +28,16 @@ describe('a yard plan in one sentence', () => {
 
   it('says what a nuc is made of', () => {
     expect(answer([nucs(1, fiveFrames())], { Strong: [STRONG_BOX, upper] })).toMatch(
-      /^Make Nuc 1 of .*combs? of .* of Strong/,
+      /^Make Nuc 1 with .*combs? of .* from Strong/,
     );
   });
 
   it('of several nucs says who gives how much', () => {
     expect(
       answer([nucs(2, fiveFrames())], { Strong: [STRONG_BOX, upper], Other: [STRONG_BOX, upper] }),
-    ).toMatch(/^Make 2 nucs of \d+ combs of (Strong|Other)( and \d+ combs? of (Strong|Other|the store))*/);
+    ).toMatch(
+      /^Make 2 nucs with \d+ combs from (Strong|Other)( and \d+ combs? from (Strong|Other|the store))*/,
+    );
   });
 
   it('tells a wish that is met from one that cannot be', () => {

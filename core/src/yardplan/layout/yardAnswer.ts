@@ -29,7 +29,7 @@ export function yardAnswer(problem: YardProblem, plan: Assignment, seen: Evaluat
   }
   const first = said.slice(0, MOST);
   const more = said.length - first.length;
-  const all = [...first, ...(more > 0 ? [`${more} more of the kind`] : [])].join('; ');
+  const all = [...first, ...(more > 0 ? [`and ${more} more, listed below`] : [])].join('; ');
   return `${all.charAt(0).toUpperCase()}${all.slice(1)}.`;
 }
 
@@ -59,8 +59,8 @@ function nucsMade(problem: YardProblem, plan: Assignment, seen: Evaluation, name
   if (only && made.length === 1) {
     const from = all
       .filter((g) => g.to === only.index)
-      .map((g) => `${combsInWords(g.frames)} of ${giver(g.from)}`);
-    return [`make ${nameOf(only.index)} of ${listInWords(from)}`];
+      .map((g) => `${combsInWords(g.frames)} from ${giver(g.from)}`);
+    return [`make ${nameOf(only.index)} with ${listInWords(from)}`];
   }
   if (made.length === 0) return [];
   // Of several it is said who gives how much; which comb goes where stands in the picture.
@@ -69,11 +69,11 @@ function nucsMade(problem: YardProblem, plan: Assignment, seen: Evaluation, name
     if (problem.units[g.to]?.kind === 'nuc') combs.set(g.from, (combs.get(g.from) ?? 0) + g.frames.length);
   const from = [...combs]
     .toSorted((a, b) => b[1] - a[1])
-    .map(([unit, n]) => `${n} ${n === 1 ? 'comb' : 'combs'} of ${giver(unit)}`);
+    .map(([unit, n]) => `${n} ${n === 1 ? 'comb' : 'combs'} from ${giver(unit)}`);
   const hers = problem.units.filter((u) => u.kind === 'colony' && u.wholeOf !== null);
   const rest =
     hers.length > 0 ? `, and one with the old queen of ${listInWords(hers.map((u) => u.name))}` : '';
-  return [`make ${made.length} nucs of ${listInWords(from)}${rest}`];
+  return [`make ${made.length} nucs with ${listInWords(from)}${rest}`];
 }
 
 const combsMoved = (problem: YardProblem, plan: Assignment, nameOf: NameOf): string[] =>
@@ -81,7 +81,7 @@ const combsMoved = (problem: YardProblem, plan: Assignment, nameOf: NameOf): str
     .filter((g) => problem.units[g.to]?.kind !== 'nuc')
     .map((g) =>
       g.to === STORE
-        ? `take ${combsInWords(g.frames)} of ${nameOf(g.from)} to the store`
+        ? `take ${combsInWords(g.frames)} from ${nameOf(g.from)} to the store`
         : `move ${combsInWords(g.frames)} from ${g.from === STORE ? 'the store' : nameOf(g.from)} to ${nameOf(g.to)}`,
     );
 
@@ -96,6 +96,6 @@ function beesShaken(problem: YardProblem, plan: Assignment, nameOf: NameOf): str
   });
   return [...combs.values()].map(
     ({ from, to, n }) =>
-      `shake the nurse bees of ${n === 1 ? 'one comb' : `${n} combs`} of ${nameOf(from)} for ${nameOf(to)}`,
+      `shake the nurse bees off ${n === 1 ? 'one comb' : `${n} combs`} of ${nameOf(from)} into ${nameOf(to)}`,
   );
 }

@@ -75,20 +75,21 @@ export function wishesOf(goal: YardGoal, u: GoalUnit, context: GoalContext): Uni
         wish({
           ...common,
           id: 'up',
-          label: `Level: ${word}, at least`,
+          label: `Level by ${word}`,
           sense: 'atLeast',
           threshold: Math.max(0, mean - rules.levelWithin),
-          mend: (n) => `${counted(n, 'frame')} of ${word} below the others.`,
+          mend: (n) =>
+            `${counted(n, 'frame')} below the others; level again in a week, when more ${measure === 'capped' ? 'is capped' : 'is laid'}.`,
         }),
         wish({
           ...common,
           id: 'down',
-          label: `Level: ${word}, at most`,
+          label: `Level by ${word}`,
           sense: 'atMost',
           threshold: mean + rules.levelWithin,
           // Being above is no fault of its own; it matters less than being below.
           weight: 0.25,
-          mend: (n) => `${counted(n, 'frame')} of ${word} above the others.`,
+          mend: (n) => `${counted(n, 'frame')} above the others; it keeps them, or give a comb by hand.`,
         }),
       ];
     }

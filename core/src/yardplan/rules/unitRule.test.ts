@@ -26,7 +26,7 @@ describe('a rule missed by less than a count can tell', () => {
   it('is as good as met where it is a wish, and broken where it must hold', () => {
     const nearly = withBrood(1.97);
     expect(lineOf(rule(false), nearly, 'Tansy')).toMatchObject({ state: 'met', mend: '' });
-    expect(lineOf(rule(true), nearly, 'Tansy')).toMatchObject({ state: 'broken', mend: 'Short by 0.03.' });
+    expect(lineOf(rule(true), nearly, 'Tansy')).toMatchObject({ state: 'broken', mend: 'Short by 0.1.' });
     expect([noticedOf(rule(false), nearly), noticedOf(rule(true), nearly)]).toEqual([
       0,
       missingOf(rule(true), nearly),

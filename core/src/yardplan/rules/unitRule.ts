@@ -66,7 +66,7 @@ export function lineOf(rule: UnitRule, measured: Measured, unitName: string): Ru
     sense: rule.sense,
     unit: rule.unit,
     why: rule.why,
-    mend: missing > 0 ? rule.mend(String(tidy(missing))) : '',
+    mend: missing > 0 ? rule.mend(inTenths(missing)) : '',
   };
 }
 
@@ -81,6 +81,9 @@ function stateOf(rule: UnitRule, missing: number, slack: number): RuleLine['stat
   if (missing > 0) return rule.hard ? 'broken' : 'near';
   return slack < rule.nearWithin && rule.hard ? 'near' : 'met';
 }
+
+/** What is missing, as it is said: in tenths, and never as nothing. */
+export const inTenths = (n: number): string => String(Math.max(0.1, Math.round(n * 10) / 10));
 
 /** Two decimals are all that a count by eye carries. */
 export function tidy(n: number): number {

@@ -5,7 +5,7 @@ import { effectsOfPlace, effectsOfShake } from '../problem/effects.ts';
 import { AT, MEASURE_COUNT, noMeasures, type Measured } from '../rules/measures.ts';
 import { PRICES, priceOfMove, priceOfShake } from '../problem/prices.ts';
 import { STORE, type Assignment, type YardProblem, type YardUnit } from '../problem/problem.ts';
-import { lineOf, missingOf, noticedOf, tidy, type UnitRule } from '../rules/unitRule.ts';
+import { inTenths, lineOf, missingOf, noticedOf, type UnitRule } from '../rules/unitRule.ts';
 
 /** What was wished and by how much it is missed. */
 interface Shortfall {
@@ -153,7 +153,7 @@ function shortOf(rule: UnitRule, u: YardUnit, missing: number): Shortfall {
     goalId: rule.goalId ?? '',
     unit: u.index,
     missing,
-    text: `${u.name}, ${rule.label.toLowerCase()}: ${rule.mend(String(tidy(missing)))}`,
+    text: `${u.name}, ${rule.label.toLowerCase()}: ${rule.mend(inTenths(missing))}`,
   };
 }
 

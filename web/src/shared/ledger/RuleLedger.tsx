@@ -10,8 +10,8 @@ const STATE = {
   met: { word: 'met', icon: Check, color: 'accent', bg: 'accentSoft' },
 } as const;
 
-/** Two decimals for small figures, one for large ones: more is not in a count by eye. */
-const figure = (n: number) => String(Math.abs(n) < 3 ? Math.round(n * 100) / 100 : Math.round(n * 10) / 10);
+/** One decimal: more is not in a count by eye. */
+const figure = (n: number) => String(Math.round(n * 10) / 10);
 
 /** A wish that is missed breaks nothing, but it is not there either: what is missing is said. */
 const lookOf = ({ state, mend }: RuleLine) => (state === 'near' && mend !== '' ? 'short' : state);
@@ -60,7 +60,7 @@ export function RuleLedger({
                 >
                   {figure(line.value)}
                   <Text as="span" fontWeight="400" color="inkSoft">
-                    {line.sense === 'atLeast' ? ' ≥ ' : ' ≤ '}
+                    {line.sense === 'atLeast' ? ', needs ' : ', at most '}
                     {figure(line.threshold)}
                   </Text>
                 </Text>
