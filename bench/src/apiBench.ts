@@ -1,10 +1,10 @@
-import { randomUUID } from 'node:crypto';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { demoScenario } from '@incremen/core/demo';
 import { framesOfColony, type Apiary } from '@incremen/core/records';
 import { toBundle } from '@incremen/core/formats';
 import { bringUpToDate, createApp, openOrm, OperationStore, startPostgres } from '@incremen/server';
+import { countSent } from './countSent.ts';
 import { median, ms, quantile } from './statistics.ts';
 
 const REQUESTS_A_SECOND = 20;
@@ -45,18 +45,10 @@ async function oneRun(url: string, apiary: Apiary): Promise<number[]> {
   const frames = framesOfColony(apiary, colony);
   const pending: Promise<number>[] = [];
   for (let i = 0; i < REQUESTS_A_SECOND * SECONDS; i++) {
-    const body = JSON.stringify({
-      id: randomUUID(),
-      madeAt: new Date().toISOString(),
-      command: {
-        type: 'recordCount',
-        visitId: randomUUID(),
-        colonyId: colony.id,
-        day: '2026-05-15',
-        note: '',
-        readings: frames.map((f) => ({ id: randomUUID(), frameId: f.frame.id, body: f.reading?.body })),
-      },
-    });
+    const body = countSent(
+      colony.id,
+      frames.map((f) => ({ frameId: f.frame.id, body: f.reading?.body })),
+    );
     pending.push(timed(url, body));
     await new Promise((resolve) => setTimeout(resolve, 1000 / REQUESTS_A_SECOND));
   }

@@ -1,7 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { randomUUID } from 'node:crypto';
 import { createReadStream, createWriteStream, readFileSync } from 'node:fs';
 import { chmod, mkdtemp, rm } from 'node:fs/promises';
+import { get } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { Readable } from 'node:stream';
@@ -9,6 +9,7 @@ import { pipeline } from 'node:stream/promises';
 import type { ReadableStream } from 'node:stream/web';
 import { chromium } from '@playwright/test';
 import type { Snapshot } from '@incremen/contract';
+import { countSent } from './countSent.ts';
 import { countedOften } from './manyCounts.ts';
 import { median, ms, quantile } from './statistics.ts';
 
@@ -104,7 +105,6 @@ async function fetched(url: string): Promise<{ text: string; took: number; bytes
 
 /** Bytes on the way, compressed as a browser asks for it. */
 async function rawBytes(url: string): Promise<number> {
-  const { get } = await import('node:http');
   return new Promise((done, fail) => {
     get(url, { headers: { 'accept-encoding': 'gzip, deflate, br' } }, (answer) => {
       let bytes = 0;
@@ -124,22 +124,10 @@ async function counted(path: string, records: Snapshot['records']): Promise<void
     const colony = records.colony[(i * 37) % records.colony.length];
     const boxes = new Set(records.box.filter((b) => b.hiveId === colony?.hiveId).map((b) => b.id));
     const frames = records.frame.filter((f) => f.boxId !== null && boxes.has(f.boxId));
-    const body = JSON.stringify({
-      id: randomUUID(),
-      madeAt: new Date().toISOString(),
-      command: {
-        type: 'recordCount',
-        visitId: randomUUID(),
-        colonyId: colony?.id,
-        day: '2026-05-15',
-        note: '',
-        readings: frames.map((f) => ({
-          id: randomUUID(),
-          frameId: f.id,
-          body: readings.get(f.readingId ?? '')?.body,
-        })),
-      },
-    });
+    const body = countSent(
+      colony?.id,
+      frames.map((f) => ({ frameId: f.id, body: readings.get(f.readingId ?? '')?.body })),
+    );
     pending.push(
       timed(`${path}/commands`, { method: 'POST', body, headers: { 'content-type': 'application/json' } }),
     );

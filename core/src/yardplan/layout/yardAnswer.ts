@@ -35,7 +35,7 @@ export function yardAnswer(problem: YardProblem, plan: Assignment, seen: Evaluat
 
 const indexOf = (problem: YardProblem, key: string) => problem.units.findIndex((u) => u.key === key);
 
-/** Combs by giver and taker, where they change hives. */
+/** Combs by donor and receiver, where they change hives. */
 function groups(problem: YardProblem, plan: Assignment) {
   const found = new Map<string, { from: number; to: number; frames: PlanFrame[] }>();
   problem.frames.forEach((f, i) => {
@@ -54,12 +54,12 @@ function nucsMade(problem: YardProblem, plan: Assignment, seen: Evaluation, name
   const made = problem.units.filter(
     (u) => u.kind === 'nuc' && seen.present[u.index] && (seen.after[u.index]?.[AT.frames] ?? 0) > 0,
   );
-  const giver = (from: number) => (from === STORE ? 'the store' : nameOf(from));
+  const donor = (from: number) => (from === STORE ? 'the store' : nameOf(from));
   const [only] = made;
   if (only && made.length === 1) {
     const from = all
       .filter((g) => g.to === only.index)
-      .map((g) => `${combsInWords(g.frames)} from ${giver(g.from)}`);
+      .map((g) => `${combsInWords(g.frames)} from ${donor(g.from)}`);
     return [`make ${nameOf(only.index)} with ${listInWords(from)}`];
   }
   if (made.length === 0) return [];
@@ -69,7 +69,7 @@ function nucsMade(problem: YardProblem, plan: Assignment, seen: Evaluation, name
     if (problem.units[g.to]?.kind === 'nuc') combs.set(g.from, (combs.get(g.from) ?? 0) + g.frames.length);
   const from = [...combs]
     .toSorted((a, b) => b[1] - a[1])
-    .map(([unit, n]) => `${n} ${n === 1 ? 'comb' : 'combs'} from ${giver(unit)}`);
+    .map(([unit, n]) => `${n} ${n === 1 ? 'comb' : 'combs'} from ${donor(unit)}`);
   const hers = problem.units.filter((u) => u.kind === 'colony' && u.wholeOf !== null);
   const rest =
     hers.length > 0 ? `, and one with the old queen of ${listInWords(hers.map((u) => u.name))}` : '';
