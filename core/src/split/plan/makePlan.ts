@@ -32,7 +32,7 @@ import { methodById } from '../methods/registry.ts';
 import { houseRules, stayShares } from '../../rules/index.ts';
 import { prepareDonor } from '../base/donor.ts';
 import { layOut, type LaidOut } from './layOut.ts';
-import { measureParts, type Choice, type PartMeasure, type PlanFrame } from '../base/measure.ts';
+import { measurer, type Choice, type PartMeasure, type PlanFrame } from '../base/measure.ts';
 import { reasonForMove, reasonForShake, type ReasonContext } from './reasons.ts';
 import { ledgerOf, priceOf } from '../base/rules.ts';
 import { liftsInWords } from '../base/liftWords.ts';
@@ -138,6 +138,7 @@ export function makePlan(
   const near = toYard && under.ids === null ? tooNear(apiary, stand.yardId, toYard.id) : null;
   if (near) return failure({ ...near, path: ['toYardId'] });
   const { setup, hung } = leftToDo(asPlanned, donor, facts);
+  const measured = measurer(donor.frames, setup.distance, shares);
   const liftsFor = liftPrice(donor, setup);
   const found = searchChoice(
     {
@@ -147,7 +148,7 @@ export function makePlan(
       maxShakes: setup.maxShakes,
       newPart: setup.newPart,
       price: (choice) => {
-        const [stay, fresh] = measureParts(donor.frames, choice, setup.distance, shares);
+        const [stay, fresh] = measured(choice);
         return (
           priceOf(setup.rules, stay, fresh) +
           setup.wish(stay, fresh, choice) +
@@ -158,7 +159,7 @@ export function makePlan(
     },
     setup.start,
   );
-  const [stay, fresh] = measureParts(donor.frames, found.choice, setup.distance, shares);
+  const [stay, fresh] = measured(found.choice);
   const ids = under.ids ?? {
     work: newId(),
     box: newId(),
@@ -207,12 +208,10 @@ export function makePlan(
     ...setup.boxesThatMove.map((boxId) => ({ from: 'old-hive' as const, boxId })),
   ];
   const isAbove = setup.distance === 'above';
-  const [nothingMoved] = measureParts(
-    donor.frames,
-    { part: donor.frames.map(() => 0), shaken: donor.frames.map(() => false) },
-    setup.distance,
-    shares,
-  );
+  const [nothingMoved] = measured({
+    part: donor.frames.map(() => 0),
+    shaken: donor.frames.map(() => false),
+  });
   const drafts = closedUp(method.steps(solved), laid).map(({ units = [], ...s }): StepDraft => ({
     ...s,
     units: units.map((key) => (key === 'stay' ? colony.id : NEW_KEY)),
