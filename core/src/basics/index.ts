@@ -1,4 +1,5 @@
 export { capital, lowerFirst } from './capital.ts';
+export { counted } from './counted.ts';
 export { addDays, type Day, dayInWords, daysBetween, daySchema, monthOf, yearOf } from './day.ts';
 export { listInWords } from './listInWords.ts';
 export { failure, type Problem, type Result, success } from './problem.ts';

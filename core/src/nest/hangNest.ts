@@ -64,6 +64,9 @@ const AWAY: Readonly<Record<Exclude<CombRole, 'brood'>, number>> = {
   foundation: -0.35,
 };
 
+/** So far from the brood food and foundation are outside: further away is no better, or a nest would be pushed to one wall. */
+const OUTSIDE = 3;
+
 /**
  * Gives every comb of a box a slot: brood together with the fullest innermost, bee bread beside it, empty comb next, food
  * and foundation outside, no gap, and as few combs slid as that is worth.
@@ -180,7 +183,7 @@ export function costOfNest(
       cost += school === 'checkerboard' && parted ? -2 : BETWEEN[role];
     }
     const away = first < 0 ? Math.abs(i - middle) : Math.max(first - i, i - last, 0);
-    cost += AWAY[role] * away;
+    cost += AWAY[role] * (AWAY[role] < 0 ? Math.min(away, OUTSIDE) : away);
   }
   if (first < 0) return cost;
   const left = roleAt(order, first - 1);

@@ -6,7 +6,13 @@ export { boxWeightKg, weightInWords } from './base/boxWeight.ts';
 export { liftsInWords, pushTogether, setAside, setBack, setDown } from './base/liftWords.ts';
 export { inWords } from './base/stepTexts.ts';
 export { COMMON_CAUTIONS, droneCautions, otherSizeCautions } from './methods/cautions.ts';
-export { findMethods, isSplitMethod, type MethodAdvice, type RankedMethod } from './methods/findMethods.ts';
+export {
+  findMethods,
+  isSplitMethod,
+  whyNotNow,
+  type MethodAdvice,
+  type RankedMethod,
+} from './methods/findMethods.ts';
 export { afterTrials, tryOut, type Trials } from './plan/tryOut.ts';
 export { optionsFor } from './methods/optionsFor.ts';
 export type { Kit } from './methods/kits.ts';

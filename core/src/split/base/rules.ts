@@ -19,8 +19,8 @@ export interface PlanRule {
   readonly price: number;
   readonly why: string;
   readonly value: (stay: PartMeasure, fresh: PartMeasure) => number;
-  /** What would mend it when it is missed by `missing` units. */
-  readonly mend: (missing: number) => string;
+  /** What would mend it; how much is missing is written out, in tenths at most. */
+  readonly mend: (missing: string) => string;
 }
 
 /** How far a value misses a rule's threshold; 0 when it is met. */
@@ -55,7 +55,7 @@ export function ledgerOf(rules: readonly PlanRule[], stay: PartMeasure, fresh: P
       sense: rule.sense,
       unit: rule.unit,
       why: rule.why,
-      mend: missing > 0 ? rule.mend(tidy(missing)) : '',
+      mend: missing > 0 ? rule.mend(inTenths(missing)) : '',
     };
   });
 }
@@ -64,6 +64,9 @@ export function ledgerOf(rules: readonly PlanRule[], stay: PartMeasure, fresh: P
 function tidy(n: number): number {
   return Math.round(n * 100) / 100;
 }
+
+/** In words a tenth is enough; less than that is said as one. */
+const inTenths = (n: number) => String(Math.max(0.1, Math.round(n * 10) / 10));
 
 /** Bees over brood; a part without brood is covered whatever its bees. */
 export function coverOf(part: PartMeasure): number {

@@ -1,3 +1,4 @@
+import { counted } from '../../basics/index.ts';
 import type { PartMeasure } from '../base/measure.ts';
 import { coverOf, type PlanRule } from '../base/rules.ts';
 import { coverShare, type HouseRules } from '../../rules/index.ts';
@@ -26,7 +27,7 @@ export function eggsRule(part: Part, rules: HouseRules): PlanRule {
     why: 'Bees raise good queens from larvae under a day old; eggs become that.',
     value: (s, f) => of(s, f).eggsTenths,
     mend: (missing) =>
-      `Short by ${missing} tenths: give it part of a comb with eggs, from this or another healthy colony, or wait until she lays again.`,
+      `Short by ${counted(missing, 'tenth')} of a side: give it part of a comb with eggs, from this or another healthy colony, or wait until she lays again.`,
   };
 }
 
@@ -45,8 +46,8 @@ export function beesRule(part: Part, threshold: number, why: string): PlanRule {
     value: (s, f) => of(s, f).framesOfBeesAfterDrift,
     mend: (missing) =>
       part.at === 'fresh'
-        ? `Short by ${missing} frames of bees: shake in nurse bees from open brood, carry it beyond 3 km, or wait for capped brood to emerge.`
-        : `Short by ${missing} frames of bees: give the other part less, or wait for capped brood to emerge.`,
+        ? `Short by ${counted(missing, 'frame')} of bees: shake in nurse bees from open brood, carry it beyond 3 km, or wait for capped brood to emerge.`
+        : `Short by ${counted(missing, 'frame')} of bees: give the other part less, or wait for capped brood to emerge.`,
   };
 }
 
@@ -82,7 +83,7 @@ export function beeBreadRule(part: Part, rules: HouseRules): PlanRule {
     price: 20,
     why: 'Without bee bread no brood and no good queen is raised.',
     value: (s, f) => of(s, f).beeBreadFrames,
-    mend: (missing) => `Short by ${missing} of a frame: add a comb with bee bread.`,
+    mend: (missing) => `Short by ${counted(missing, 'frame')}: add a comb with bee bread.`,
   };
 }
 
@@ -99,7 +100,7 @@ export function storesRule(part: Part, threshold: number, why: string): PlanRule
     price: 15,
     why,
     value: (s, f) => of(s, f).storesFrames,
-    mend: (missing) => `Short by ${missing} of a frame: add a comb of honey, or feed in the evening.`,
+    mend: (missing) => `Short by ${counted(missing, 'frame')}: add a comb of honey, or feed in the evening.`,
   };
 }
 
@@ -116,7 +117,8 @@ export function donorFloorRule(part: Part, rules: HouseRules): PlanRule {
     price: 30,
     why: 'The donor must carry on: its floor is a house rule.',
     value: (s, f) => of(s, f).broodFrames,
-    mend: (missing) => `${missing} frames of brood under its floor: take less, or wait for more brood.`,
+    mend: (missing) =>
+      `${counted(missing, 'frame')} of brood under its floor: take less, or wait for more brood.`,
   };
 }
 
@@ -132,7 +134,8 @@ export function strengthRule(threshold: number, name: string): PlanRule {
     price: 10,
     why: 'A colony split too weak gives two weak ones.',
     value: (s, f) => s.framesOfBeesNow + f.framesOfBeesNow,
-    mend: (missing) => `Short by ${missing} frames of bees: wait, boost it, or take a smaller nuc.`,
+    mend: (missing) =>
+      `Short by ${counted(missing, 'frame')} of bees: wait, boost it, or take a smaller nuc.`,
   };
 }
 

@@ -1,8 +1,10 @@
-import type { HouseRules } from '../../rules/index.ts';
+import type { Day } from '../../basics/index.ts';
+import { operationOf, type Apiary, type Colony, type MethodId } from '../../records/index.ts';
+import { houseRules, type HouseRules } from '../../rules/index.ts';
 import { Weighing, type Fit } from '../base/fit.ts';
 import type { SplitMethod } from '../base/method.ts';
-import { METHODS, YARD_METHODS } from './registry.ts';
-import { tooLateToRaise, type Situation } from '../base/situation.ts';
+import { methodById, METHODS, YARD_METHODS } from './registry.ts';
+import { situationOf, tooLateToRaise, type Situation } from '../base/situation.ts';
 import type { YardMethod } from './yardMethod.ts';
 
 /** A method with how well it suits. */
@@ -34,6 +36,14 @@ export function findMethods(now: Situation, rules: HouseRules): MethodAdvice {
     .sort((a, b) => b.fit.score - a.fit.score);
   const best = ranked[0]?.fit.score ?? 0;
   return { ranked, waitBecause: best < WORTH_IT ? reasonsToWait(now, rules) : [] };
+}
+
+/** Why the records speak against a way on a day; null where they do not. */
+export function whyNotNow(apiary: Apiary, colony: Colony, day: Day, methodId: MethodId): string | null {
+  const rules = houseRules(operationOf(apiary).houseRules.changes);
+  return methodById(methodId)
+    .fit(new Weighing(situationOf(apiary, colony, day), rules))
+    .done().cannot;
 }
 
 /** Ways that make no colony of their own. */

@@ -35,11 +35,13 @@ export function splitAnswer({ parts, frames, command }: WorkedPlan, methodId: Me
   }
   const queen =
     methodId === 'caged-queen'
-      ? `it gets a mated queen, and ${stay.name} keeps its own`
+      ? `it gets a mated queen, and ${stay.name} ${stay.queen === 'here' ? 'keeps its own' : 'raises one'}`
       : fresh.queen === 'here'
         ? `the old queen goes along, and ${stay.name} raises another`
         : fresh.queen === 'unknown'
           ? 'whichever part has no queen raises one'
-          : `it raises a queen, and ${stay.name} keeps its own`;
+          : stay.queen === 'here'
+            ? `it raises a queen, and ${stay.name} keeps its own`
+            : 'each of them raises a queen';
   return `Make ${fresh.name} with ${what} from ${stay.name}${shaken}; ${queen}.`;
 }

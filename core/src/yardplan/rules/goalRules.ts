@@ -1,10 +1,10 @@
-import { daysBetween, floatAt } from '../../basics/index.ts';
+import { counted, daysBetween, floatAt } from '../../basics/index.ts';
 import type { BeesAhead } from '../../forecast/index.ts';
 import { honeyKgPerFrame, type FrameSizeId } from '../../comb/index.ts';
 import { isHoneyBound, type HouseRules } from '../../rules/index.ts';
 import { AT, type Measure, type Measured } from './measures.ts';
 import type { YardGoal } from '../../records/index.ts';
-import { counted, type UnitRule } from './unitRule.ts';
+import { type UnitRule } from './unitRule.ts';
 
 /** Price of a wish missed by one frame, for a goal of middling importance. */
 const WISH_PRICE = 15;

@@ -29,9 +29,6 @@ export interface UnitRule {
   readonly ratio?: { readonly of: Measure; readonly to: Measure; readonly threshold: number };
 }
 
-/** “1 comb”, “1.4 frames”. @param n - how many, written out */
-export const counted = (n: string, thing: string) => `${n} ${thing}${n === '1' ? '' : 's'}`;
-
 /** The weighted sum of a rule. */
 export function sumOf(rule: UnitRule, measured: Measured): number {
   let sum = 0;

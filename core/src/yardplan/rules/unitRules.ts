@@ -1,8 +1,8 @@
-import { floatAt } from '../../basics/index.ts';
+import { counted, floatAt } from '../../basics/index.ts';
 import { coverShare, givesCombs, type HouseRules } from '../../rules/index.ts';
 import { AT, type Measured } from './measures.ts';
 import type { NucRecipe, YardPlanRequest } from '../../records/index.ts';
-import { counted, sumOf, type UnitRule } from './unitRule.ts';
+import { sumOf, type UnitRule } from './unitRule.ts';
 
 /** What the search pays for a rule missed by one, on its way to a plan that breaks none. */
 const RULE_PRICE = 60;

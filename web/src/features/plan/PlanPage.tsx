@@ -9,8 +9,8 @@ import {
   type MethodId,
 } from '@incremen/core/records';
 import { colonyState, otherYards } from '@incremen/core/colony';
-import { METHODS, methodById, splitAnswer, type WorkedPlan } from '@incremen/core/split';
-import { useEffect, useRef, useState } from 'react';
+import { METHODS, methodById, splitAnswer, whyNotNow, type WorkedPlan } from '@incremen/core/split';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { RouteError } from '../../ui/RouteError.tsx';
 import { useApiary, useSend, useChosenDay, useToday } from '../../mirror/hooks.ts';
@@ -61,6 +61,10 @@ function Planner({ colony }: { readonly colony: Colony }) {
   const yards = yard ? otherYards(apiary, yard.id) : [];
   const [newName, setNewName] = useState(() => freeName(apiary, colony.name));
   const method = methodById(methodId);
+  const notNow = useMemo(
+    () => whyNotNow(apiary, colony, day || today, methodId),
+    [apiary, colony, day, today, methodId],
+  );
   const staysOne = methodId === 'brood-above';
   const planning = usePlan(apiary, {
     colonyId: colony.id,
@@ -173,6 +177,11 @@ function Planner({ colony }: { readonly colony: Colony }) {
           {plan && (
             <>
               <Answer>{splitAnswer(plan, methodId)}</Answer>
+              {notNow !== null && (
+                <Text role="note" color="near" fontWeight="700">
+                  The records speak against it. {notNow}
+                </Text>
+              )}
               <PlanPicture apiary={apiary} plan={plan} queenColour={colour} />
               <Flex gap={7} direction={{ base: 'column', lg: 'row' }} align="flex-start">
                 <Box flex="1" minW={0} w="100%">

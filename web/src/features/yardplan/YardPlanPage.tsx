@@ -124,6 +124,9 @@ function goalsFor(
         lane: '',
         slots: boxesOfColony(apiary, c).reduce((n, b) => n + b.slots, 0),
       }));
+  // One that is asked about is united into another, never into itself.
+  const other = coloniesOfYard(apiary, yardId).find((c) => c.id !== colonyId);
+  if (kind === 'unite' && colonyId && other) about.unshift({ id: other.id, lane: '', slots: 0 });
   const goal = newGoal(kind, `${kind}1`, about, day);
   // What a nuc is given in its new box comes from neighbours that have too much.
   if (kind === 'hiveUp') return [goal, newGoal('relieve', 'relieve2', [], day)];
