@@ -181,6 +181,14 @@ describe('a break-up that is called', () => {
     expect(Object.values(t.yard.apiary.reading).filter((r) => r.visitId === visit?.id)).toHaveLength(20);
   });
 
+  it('is called from the top box, slot by slot: the lower is reached when the upper is off', () => {
+    const test = new BreakUpTest();
+    const boxes = boxesOfColony(test.yard.apiary, test.colony).map((b) => b.id);
+    const at = padState(test.yard.apiary, test.callOut).left.map((l) => test.yard.apiary.frame[l.frameId]);
+    expect([...new Set(at.map((f) => f?.boxId))]).toEqual(boxes.toReversed());
+    expect(at.slice(0, 10).map((f) => f?.slot)).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9, 10]);
+  });
+
   it('ends the donor when nothing of it is left, and keeps it when combs stay', () => {
     const whole = new BreakUpTest({ names: ['A', 'B', 'C', 'D', 'E'] });
     whole.callAll();

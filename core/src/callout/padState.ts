@@ -80,7 +80,9 @@ export function padState(apiary: Apiary, callOut: CallOut): PadState {
     if (!colony) return;
     const today = new Map(framesOn(apiary, colony, callOut.day).map((p) => [p.frame.id, p]));
     // Supers are lifted off before; their combs are of no use to a nuc.
-    for (const p of framesOfColony(apiary, colony).filter((f) => f.box.role === 'brood')) {
+    // The hive is taken down from the top: its upper box is called before the lower can be reached.
+    const brood = framesOfColony(apiary, colony).filter((f) => f.box.role === 'brood');
+    for (const p of brood.toSorted((a, b) => b.box.position - a.box.position)) {
       const counted = p.reading === null ? null : readingOf(today.get(p.frame.id) ?? p);
       const numbers = counted ? asNumbers(counted, home) : { ...UNCOUNTED, home };
       expected.set(p.frame.id, numbers);
