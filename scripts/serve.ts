@@ -110,6 +110,7 @@ export async function serve(options: ServeOptions): Promise<void> {
     log,
     keeper,
     pictureQuota: set.PICTURE_QUOTA_MB * 1e6,
+    readsAhead: true,
   });
   const server = await listen(app, options);
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;

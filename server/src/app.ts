@@ -17,6 +17,7 @@ import { backupRouter } from './backup/router.ts';
 import { calendarRouter } from './calendar/router.ts';
 import { isUpToDate } from './db/bringUpToDate.ts';
 import { OperationStore } from './operations/OperationStore.ts';
+import { readAhead } from './operations/packedSnapshot.ts';
 import { operationsRouter } from './operations/router.ts';
 import { photosRouter } from './photos/router.ts';
 import { answerErrors, sendProblem } from './problems/errorHandler.ts';
@@ -46,6 +47,8 @@ export interface Surroundings {
   readonly keeper?: BackupKeeper | null;
   /** Bytes that the pictures of one operation may have together. */
   readonly pictureQuota?: number;
+  /** The records are read and packed before anybody asks for them. */
+  readonly readsAhead?: boolean;
 }
 
 /** The application: API under /api, and the built web client if there is one. */
@@ -58,6 +61,7 @@ export function createApp(
     log = SILENT,
     keeper = null,
     pictureQuota = PICTURE_QUOTA,
+    readsAhead = false,
   }: Surroundings = {},
 ): Express {
   const app = express();
@@ -92,6 +96,8 @@ export function createApp(
     }),
   );
   const store = new OperationStore(orm);
+  // Who asks first waits for less; where it fails, it is read when it is asked for.
+  if (readsAhead) readAhead(store).catch((error: unknown) => log.warn({ err: error }, 'not read ahead'));
   const desk = new AccessDesk(orm);
   const metrics = new Metrics(() => store.news.listeners);
   const api = express.Router();

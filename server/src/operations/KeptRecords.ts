@@ -46,9 +46,7 @@ export class KeptRecords {
     const kept = this.kept.get(operationId);
     if (kept?.revision === revision && kept.later.length === 0) return kept;
     const apiary =
-      kept?.revision === revision
-        ? applyChanges(kept.apiary, kept.later)
-        : await loadApiary(em, operationId, 'present');
+      kept?.revision === revision ? applyChanges(kept.apiary, kept.later) : await loadApiary(em, operationId);
     const present = { revision, apiary };
     this.keep(operationId, { ...present, later: [] });
     return present;

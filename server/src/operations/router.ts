@@ -1,5 +1,4 @@
-import { commandEnvelope, undoRequest, type CommandEnvelope, type Snapshot } from '@incremen/contract';
-import { toBundle } from '@incremen/core/formats';
+import { commandEnvelope, undoRequest, type CommandEnvelope } from '@incremen/contract';
 import express, { Router } from 'express';
 import { z } from 'zod';
 import type { AccessDesk } from '../access/AccessDesk.ts';
@@ -11,6 +10,7 @@ import { parseRequest } from '../problems/errorHandler.ts';
 import { requireJson } from '../problems/requireJson.ts';
 import { newsStream } from './news.ts';
 import type { OperationStore } from './OperationStore.ts';
+import { packedSnapshot, snapshotOf } from './packedSnapshot.ts';
 
 const operationId = z.uuid({ error: 'The address must hold the id of an operation.' });
 
@@ -30,9 +30,11 @@ export function operationsRouter(store: OperationStore, desk: AccessDesk): Route
   });
 
   router.get('/:op/snapshot', async (req, res) => {
-    const { revision, apiary } = await store.present(opOf(req.params));
-    const snapshot: Snapshot = { revision, records: toBundle(apiary, []).records };
-    res.json(snapshot);
+    const present = await store.present(opOf(req.params));
+    if (req.acceptsEncodings('br') === 'br') {
+      res.set({ 'Content-Encoding': 'br', Vary: 'Accept-Encoding' }).type('json');
+      res.end(await packedSnapshot(present));
+    } else res.json(snapshotOf(present));
   });
 
   router.post(
