@@ -5,7 +5,7 @@ test('the board looks ahead and back, puts in order, finds, and says why each co
   records,
 }) => {
   await records.get();
-  await page.goto('/');
+  await page.goto('/yard');
   const tansy = page.getByRole('link', { name: /^Tansy/ });
   const bees = async () =>
     Number(/([\d.]+)\s*frames of bees/.exec((await tansy.innerText()).replaceAll('\n', ' '))?.[1]);
@@ -34,7 +34,7 @@ test('the board looks ahead and back, puts in order, finds, and says why each co
 
 test('two to four colonies are compared side by side', async ({ page, records }) => {
   await records.get();
-  await page.goto('/');
+  await page.goto('/yard');
   await page.getByRole('button', { name: 'Compare' }).click();
   await expect(page.getByRole('button', { name: 'Pick two to four' })).toBeDisabled();
   for (const name of ['Tansy', 'Mallow', 'Burnet'])
@@ -46,7 +46,7 @@ test('two to four colonies are compared side by side', async ({ page, records })
 
 test('all yards are seen at a glance and lead to each', async ({ page, records }) => {
   await records.get();
-  await page.goto('/');
+  await page.goto('/yard');
   await page.getByRole('link', { name: 'All', exact: true }).click();
   await expect(page.getByRole('heading', { level: 2 })).toHaveText(['Ferry Field', 'Sallow Bank']);
   await expect(page.getByText('1 look due')).toBeVisible();

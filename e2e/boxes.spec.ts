@@ -53,7 +53,7 @@ test('a standby nuc of two storeys moves, with excluder, super and drone comb in
   const due = await dueOn(records, 'Clover', 'drone-comb');
   expect(due?.window.likely).toBe(addDays(DAY, 21));
   await records.setToday(addDays(DAY, 21));
-  await page.goto('/follow-ups');
+  await page.goto('/inspections');
   await expect(page.getByText(/Cut the drone comb in slot \d+ while it is capped/).last()).toBeVisible();
   await page.getByRole('button', { name: 'Done: Cut or freeze the drone comb' }).click();
   await expect.poll(async () => await dueOn(records, 'Clover', 'drone-comb')).toBeUndefined();
@@ -136,6 +136,6 @@ test('a colony of two boxes and a super is broken up whole: super off first, all
   expect(await boxesOf(records, 'Moss')).toHaveLength(1);
   expect(r.colony.filter((c) => c.endedOn === null).length).toBeGreaterThanOrEqual(4);
   // The last job of the day: nothing is left on the old stand.
-  await page.goto('/follow-ups');
+  await page.goto('/inspections');
   await expect(page.getByText(/At dusk, carry the units to places apart/).last()).toBeVisible();
 });

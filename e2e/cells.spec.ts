@@ -84,7 +84,7 @@ test('swarm cells near capping and rain in an hour: act today, the queen to a nu
   yard.hive('Teasel', [strong, STRONG_BOX.map((c) => ({ ...c, queenSeen: false }))], '2026-05-16');
   yard.hive('Sedge', [STRONG_BOX], '2026-05-16');
   await records.scene(yard.apiary, '2026-05-16');
-  await page.goto('/');
+  await page.goto('/yard');
   await expect(page.getByRole('link', { name: /^Teasel/ }).first()).toContainText(/Swarm cells: act/);
   const id = await records.colonyId('Teasel');
   await page.goto(`/colonies/${id}/ways`);
@@ -100,7 +100,7 @@ test('swarm cells near capping and rain in an hour: act today, the queen to a nu
   expect(readings.flatMap((b) => b?.cells ?? [])).toEqual([]);
   // One or two combs and a shake, not half of the hive.
   expect(frames.length).toBeLessThanOrEqual(5);
-  await page.goto('/');
+  await page.goto('/yard');
   await expect(page.getByRole('link', { name: /^Teasel,|^Teasel / }).first()).not.toContainText(
     'Swarm cells',
   );

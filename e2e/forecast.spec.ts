@@ -65,7 +65,7 @@ test('a move is planned ahead, stands in the agenda, and is done on its day', as
   await page.getByRole('textbox', { name: 'Day', exact: true }).fill('2026-05-20');
   await page.getByLabel('Name of the stand').fill('By the willow');
   await page.getByRole('button', { name: 'Plan it for Wed 20 May' }).click();
-  await page.goto('/follow-ups');
+  await page.goto('/inspections');
   await expect(
     page
       .getByText(/At dusk, carry Mallow to By the willow/)

@@ -25,7 +25,7 @@ test('a hive is carried to another yard at dusk, shut, and opened there', async 
   await expect(page.getByText('Ferry Field').first()).toBeVisible();
 
   // It is due, and the same button opens it in the records.
-  await page.goto('/follow-ups');
+  await page.goto('/inspections');
   await page.getByRole('button', { name: 'Done: Open the entrance' }).first().click();
   await expect(page.getByRole('button', { name: 'Done: Open the entrance' })).toHaveCount(0);
   const { records: r } = await records.get();

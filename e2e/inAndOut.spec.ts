@@ -3,7 +3,7 @@ import { expect, test } from './fixtures.ts';
 
 test('a new user sets up a yard and its hives, and sees them on the board', async ({ page, records }) => {
   await records.empty();
-  await page.goto('/');
+  await page.goto('/yard');
   await page.getByRole('link', { name: 'Set up a yard' }).click();
   await page.getByLabel('Name of the yard').fill('Home');
   await page.getByLabel('Names of the hives').fill('E1 to E12');
@@ -33,7 +33,7 @@ test('a new user sets up a yard and its hives, and sees them on the board', asyn
   await expect(next).toContainText('1 of 12 counted');
   await next.getByRole('link', { name: 'Count E2 next' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('E2');
-  await page.goto('/');
+  await page.goto('/yard');
   await expect(page.getByText('12 colonies, 1 of them counted')).toBeVisible();
 });
 

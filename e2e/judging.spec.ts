@@ -189,7 +189,7 @@ test('one hive made into four on one stand: only the three without field bees ar
   await page.getByText('Yes', { exact: true }).click();
   const round = page.getByRole('list', { name: 'Round' });
   await expect(round.getByRole('listitem').filter({ hasText: 'Donor' })).toContainText('it feeds itself');
-  await page.goto('/follow-ups');
+  await page.goto('/inspections');
   const coming = page.getByRole('region', { name: 'Queens on their way' });
   await expect(coming.getByRole('article')).toHaveCount(3);
   await expect(coming.getByText(/^Decide by/)).toHaveCount(3);
@@ -215,7 +215,7 @@ test('a charged cup on the last frame re-dates a part, with its fallback and the
   await page.getByLabel('Age of the larva').selectOption('larva 3 days old');
   await page.getByRole('button', { name: 'Save what was seen' }).click();
   await expect(page).toHaveURL(/\/colonies\/[^/]+$/);
-  await page.goto('/follow-ups');
+  await page.goto('/inspections');
   const part = page.getByRole('article', { name: 'Wicket: its queen' });
   await expect(part).toContainText(
     'Larva about 3 days old in the cup on Wed 13 May: capped in 2 days, out in 10 days.',

@@ -8,7 +8,7 @@ import type { BrowserContext, Page } from '@playwright/test';
 test.use({ serviceWorkers: 'allow' });
 
 async function ready(page: Page): Promise<void> {
-  await page.goto('/');
+  await page.goto('/yard');
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await page.evaluate(async () => {
     await navigator.serviceWorker.ready;
@@ -45,8 +45,8 @@ test('a yard without signal: count, tick and look go on, survive a reload, and a
   await page.getByRole('group', { name: 'Mallow: temper' }).getByText('Calm').click();
   await page.getByRole('button', { name: 'Save what was seen' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Mallow' })).toBeVisible();
-  await page.goto('/follow-ups');
-  await expect(page.getByRole('heading', { level: 1, name: /Follow-ups/ })).toBeVisible();
+  await page.goto('/inspections');
+  await expect(page.getByRole('heading', { level: 1, name: /Inspections/ })).toBeVisible();
 
   // The battery dies: the page is killed and opened again, still without signal.
   await page.close();
@@ -131,7 +131,7 @@ test('two devices count one hive: the later stands, both are kept, the clash is 
   const other: BrowserContext = await browser.newContext({ baseURL: baseURL ?? '', locale: 'en-GB' });
   const second = await other.newPage();
   await ready(page);
-  await second.goto('/');
+  await second.goto('/yard');
   await expect(second.getByRole('heading', { level: 1 })).toBeVisible();
   for (const p of [page, second]) {
     await p.goto(`/colonies/${yarrow}/count`);
@@ -198,7 +198,7 @@ test('the server is stopped and started again: what was entered meanwhile arrive
   });
   const page = await context.newPage();
   try {
-    await page.goto('/');
+    await page.goto('/yard');
     await page.getByRole('link', { name: /^Yarrow/ }).click();
     await page.getByRole('link', { name: 'Count', exact: true }).click();
     await countTwo(page);
@@ -286,7 +286,7 @@ test('what an older version kept on the device is brought along: a waiting entry
     },
     { operationId: operation?.id ?? '', yardId: crypto.randomUUID(), commandId: crypto.randomUUID() },
   );
-  await page.goto('/');
+  await page.goto('/yard');
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await expect
     .poll(async () => (await records.get()).records.yard.map((y) => y.name), { timeout: 20_000 })
@@ -317,7 +317,7 @@ test('a browser that keeps nothing opens the page and says so', async ({ page, r
   await page.addInitScript(() => {
     Object.defineProperty(globalThis, 'indexedDB', { value: undefined });
   });
-  await page.goto('/');
+  await page.goto('/yard');
   await expect(page.getByText(/This browser keeps nothing for Incremen/)).toBeVisible();
   await expect(page.getByRole('link', { name: /^Tansy/ }).first()).toBeVisible();
 });

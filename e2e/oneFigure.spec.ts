@@ -18,7 +18,7 @@ test('one hive on one day has one strength, whatever page is asked', async ({ pa
   const brood = strength.broodFrames.likely.toFixed(1);
   const kg = strength.storesKg.likely.toFixed(1);
 
-  await page.goto('/');
+  await page.goto('/yard');
   const card = page.getByRole('link', { name: /^Tansy/ }).first();
   await expect(card).toContainText(bees);
   await expect(card).toContainText(brood);

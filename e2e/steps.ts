@@ -64,7 +64,7 @@ export async function framesOf(records: Records, name: string): Promise<number> 
 
 /** Counts both boxes of Tansy as strong, frame by frame with keys. */
 export async function countTansy(page: Page): Promise<void> {
-  await page.goto('/');
+  await page.goto('/yard');
   await page.getByRole('link', { name: /Tansy/ }).first().click();
   await page.getByRole('link', { name: 'Count', exact: true }).click();
   await countByKeys(page, [...STRONG, ...STRONG]);

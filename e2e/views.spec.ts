@@ -159,7 +159,7 @@ test.describe('every view', () => {
 
   test('has a keyboard path: skip link, rail, board, colony', async ({ page, isMobile }) => {
     test.skip(isMobile, 'phones have no Tab key');
-    await page.goto('/');
+    await page.goto('/yard');
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     await page.keyboard.press('Tab');
     await expect(page.getByRole('link', { name: 'Skip to the view' })).toBeFocused();

@@ -3,7 +3,7 @@ import { expect, test, type Records } from './fixtures.ts';
 import { countTansy, dueOn, framesOf, inspect, saveInspection, say, workOff, workThrough } from './steps.ts';
 
 async function waysOf(page: Page, name: string): Promise<void> {
-  await page.goto('/');
+  await page.goto('/yard');
   await page
     .getByRole('link', { name: new RegExp(`^${name}`) })
     .first()

@@ -15,7 +15,7 @@ test('even walk-away halves: count, plan, work, look on day 7, verdict', async (
   await expect(page.getByText('Come back on Fri 22 May')).toBeVisible();
 
   await records.setToday('2026-05-22');
-  await page.goto('/');
+  await page.goto('/yard');
   await page
     .getByRole('region', { name: 'Next' })
     .locator('div')
@@ -37,7 +37,7 @@ test('even walk-away halves: count, plan, work, look on day 7, verdict', async (
   await expect(verdict).not.toContainText('Check every frame');
   await page.getByRole('button', { name: 'Save inspection' }).click();
 
-  await expect(page.getByRole('heading', { name: 'Follow-ups' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Inspections' })).toBeVisible();
   const { records: after } = await records.get();
   const queen = after.queen.find((q) => q.name === 'Ottoline');
   const upper = after.colony.find((c) => c.name === 'Tansy II');

@@ -211,7 +211,7 @@ test('levelling in early spring: who gives one capped comb to whom, before a col
   records,
 }) => {
   await records.get();
-  await page.goto('/');
+  await page.goto('/yard');
   await page.getByRole('link', { name: 'Sallow Bank' }).first().click();
   await page.getByRole('link', { name: 'Plan', exact: true }).last().click();
   await page.getByRole('button', { name: /^Level the yard/ }).click();
@@ -273,7 +273,7 @@ test('a nuc that has outgrown its box is hived up with stores of a honey-bound n
   records,
 }) => {
   await records.get();
-  await page.goto('/');
+  await page.goto('/yard');
   const clarysCard = page.getByRole('link', { name: /^Clary/ });
   await expect(clarysCard).toContainText('Nuc is full: move it into a full-size hive');
   await clarysCard.click();

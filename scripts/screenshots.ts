@@ -44,7 +44,7 @@ async function shoot(page: Page, name: string): Promise<void> {
 }
 
 async function colony(page: Page, name: string): Promise<void> {
-  await page.goto('/');
+  await page.goto('/yard');
   await page
     .getByRole('link', { name: new RegExp(`^${name}`) })
     .first()
@@ -86,7 +86,7 @@ try {
     await new Promise((r) => setTimeout(r, 100));
   }
   const page = await open(false);
-  await page.goto('/');
+  await page.goto('/yard');
   await page.getByRole('heading', { level: 1 }).waitFor();
   await shoot(page, 'board');
   await colony(page, 'Tansy');
@@ -164,10 +164,10 @@ try {
   }
   await page.evaluate(() => window.scrollTo(0, 0));
   await shoot(page, 'inspection');
-  await page.goto('/follow-ups');
+  await page.goto('/inspections');
   await shoot(page, 'follow-ups');
   const phone = await open(true);
-  await phone.goto('/');
+  await phone.goto('/yard');
   await phone.getByRole('heading', { level: 1 }).waitFor();
   await shoot(phone, 'phone-board');
   await colony(phone, 'Tansy');

@@ -17,7 +17,7 @@ export async function bench150(page: Page): Promise<void> {
     await page.goto('/rules');
     await page.getByRole('heading', { level: 1 }).waitFor();
     const started = Date.now();
-    await page.getByRole('link', { name: 'Board' }).click();
+    await page.getByRole('link', { name: 'Yard', exact: true }).click();
     await page.getByRole('link', { name: /^M1\b/ }).first().waitFor();
     shown.push(Date.now() - started);
   }

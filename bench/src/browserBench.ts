@@ -75,7 +75,7 @@ async function firstLoad(page: Page): Promise<void> {
   page.on('response', (r) => {
     if (r.url().endsWith('.js')) scripts.add(new URL(r.url()).pathname);
   });
-  await page.goto('/');
+  await page.goto('/yard');
   await page.getByRole('heading', { level: 1 }).waitFor();
   const assets = new Set(readdirSync(join(ROOT, 'web/dist/assets')));
   const bytes = [...scripts]
@@ -91,7 +91,7 @@ async function planTimes(page: Page): Promise<void> {
   const first: number[] = [];
   const times: number[] = [];
   for (let run = 0; run < RUNS; run++) {
-    await page.goto('/');
+    await page.goto('/yard');
     await page
       .getByRole('link', { name: /^Tansy/ })
       .first()

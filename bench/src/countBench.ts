@@ -9,7 +9,7 @@ const SECONDS_A_TAP = 1.1;
  * colony. The page must be one that can be touched.
  */
 export async function countBench(page: Page): Promise<void> {
-  await page.goto('/');
+  await page.goto('/yard');
   const href = await page
     .getByRole('link', { name: /^Yarrow/ })
     .first()

@@ -96,7 +96,7 @@ function memoryOf({ pid }: ChildProcess): number {
 
 async function fetched(url: string): Promise<{ text: string; took: number; bytes: number }> {
   const started = performance.now();
-  const answer = await fetch(url, { headers: { 'accept-encoding': 'gzip' } });
+  const answer = await fetch(url, { headers: { 'accept-encoding': 'gzip, deflate, br' } });
   const text = await answer.text();
   const took = performance.now() - started;
   const raw = await rawBytes(url);
@@ -178,12 +178,12 @@ async function shown(): Promise<void> {
       await wire.send('Network.enable');
       wire.on('Network.loadingFinished', (e) => (came += e.encodedDataLength));
       const started = Date.now();
-      await page.goto('/');
+      await page.goto('/yard');
       await page.getByRole('link', { name: /^M1\b/ }).first().waitFor({ timeout: 120_000 });
       cold.push(Date.now() - started);
       bytes.push(came);
       if (run === 2) {
-        for (const name of ['Follow-ups', 'Queens', 'Records', 'Store']) {
+        for (const name of ['Inspections', 'Queens and cells', 'Records', 'Settings']) {
           const link = page.getByRole('link', { name, exact: true }).first();
           if (!(await link.isVisible().catch(() => false))) continue;
           const began = Date.now();

@@ -1,6 +1,7 @@
 import {
   applyChanges,
   boxesOfHive,
+  coloniesOfYard,
   eventsOf,
   framesNotInBoxes,
   framesOfBox,
@@ -111,10 +112,7 @@ function neighbours(apiary: Apiary, named: readonly string[]): Set<string> {
       }
     }
   }
-  for (const colony of Object.values(apiary.colony)) {
-    const { yard } = placeOf(apiary, colony);
-    if (yard && yards.has(yard.id)) tied.add(colony.id);
-  }
+  for (const yardId of yards) for (const { id } of coloniesOfYard(apiary, yardId)) tied.add(id);
   return tied;
 }
 

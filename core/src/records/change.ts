@@ -30,7 +30,7 @@ export function applyChanges(apiary: Apiary, changes: readonly Change[]): Apiary
   const copied = new Set<RecordKind>();
   for (const change of changes) {
     if (!copied.has(change.kind)) {
-      next[change.kind] = { ...next[change.kind] };
+      next[change.kind] = copyOf(next[change.kind] ?? {});
       copied.add(change.kind);
     }
     const table = next[change.kind] as Record<string, unknown>;
@@ -38,6 +38,13 @@ export function applyChanges(apiary: Apiary, changes: readonly Change[]): Apiary
     else table[change.id] = change.after;
   }
   return next as unknown as Apiary;
+}
+
+/** A table of thousands of records: key by key is several times as quick as spread. */
+function copyOf(table: Readonly<Record<string, unknown>>): Record<string, unknown> {
+  const copy: Record<string, unknown> = {};
+  for (const id in table) copy[id] = table[id];
+  return copy;
 }
 
 /** The changes that take these back, in the order in which to apply them. */

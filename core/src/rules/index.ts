@@ -21,6 +21,7 @@ export {
   MOST_LIKELIHOOD,
   type Sign,
 } from './likelihoodIds.ts';
+export { RULE_GROUPS, type RuleGroup } from './ruleGroups.ts';
 export { QUEEN_STATE_WORDS, QUEEN_STATES, type QueenOdds, type QueenStateName } from './queenStates.ts';
 export {
   coverShare,

@@ -38,7 +38,7 @@ describe('what a device fetches', () => {
     const read = await loadApiary(server.orm.em.fork(), server.op);
     for (const [kind, list] of Object.entries(records)) {
       const table = Object.fromEntries(list.map((r) => [r.id, r]));
-      expect(read[kind as 'yard'], kind).toEqual(table);
+      expect({ [kind]: read[kind as 'yard'] }).toEqual({ [kind]: table });
     }
   });
 });

@@ -27,6 +27,10 @@ export function makeRouter() {
       children: [
         {
           index: true,
+          lazy: async () => ({ Component: (await import('../features/today/TodayPage.tsx')).TodayPage }),
+        },
+        {
+          path: 'yard',
           lazy: async () => ({ Component: (await import('../features/board/BoardPage.tsx')).BoardPage }),
         },
         {
@@ -141,11 +145,13 @@ export function makeRouter() {
           Component: WorkView.View,
         },
         {
-          path: 'follow-ups',
+          path: 'inspections',
           lazy: async () => ({
             Component: (await import('../features/followups/FollowUpsPage.tsx')).FollowUpsPage,
           }),
         },
+        // What is due had another address before: in bookmarks and calendars.
+        { path: 'follow-ups', loader: () => redirect('/inspections') },
         {
           path: 'look/:followUpId',
           lazy: async () => ({ Component: (await import('../features/look/LookPage.tsx')).LookPage }),
@@ -207,6 +213,12 @@ export function makeRouter() {
         {
           path: 'outbox',
           lazy: async () => ({ Component: (await import('../features/outbox/OutboxPage.tsx')).OutboxPage }),
+        },
+        {
+          path: 'settings',
+          lazy: async () => ({
+            Component: (await import('../features/settings/SettingsPage.tsx')).SettingsPage,
+          }),
         },
         {
           path: 'rules',

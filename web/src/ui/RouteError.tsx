@@ -15,7 +15,7 @@ export function RouteError({ missing = false }: { readonly missing?: boolean }) 
           : `Your records are safe on the server. ${error instanceof Error ? error.message : ''}`}
       </Text>
       <Button asChild>
-        <Link to="/">Open the board</Link>
+        <Link to="/">Go to today</Link>
       </Button>
     </Box>
   );

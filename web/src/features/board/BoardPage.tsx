@@ -1,11 +1,10 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { assess } from '@incremen/core/assessment';
 import { type ColonyState } from '@incremen/core/colony';
 import { coloniesOfYard, type Yard } from '@incremen/core/records';
 import { memo, Suspense, useDeferredValue, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { Plus } from 'lucide-react';
-import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { useApiary } from '../../mirror/hooks.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { lazyPart } from '../../ui/lazyPart.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
@@ -16,7 +15,7 @@ import { BoardTools } from './BoardTools.tsx';
 import { ColonyCard } from '../../shared/colonies/ColonyCard.tsx';
 import { BoardDay, PastNote } from '../../shared/colonies/BoardDay.tsx';
 import { arranged, LANES } from '../../shared/colonies/lanes.ts';
-import { NextUp } from './NextUp.tsx';
+import { FirstCount } from './FirstCount.tsx';
 import { useColoniesOn } from '../../shared/colonies/useColoniesOn.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import styles from './BoardPage.module.css';
@@ -44,21 +43,15 @@ export function BoardPage() {
 }
 
 function YardBoard({ yard, yards }: { readonly yard: Yard; readonly yards: readonly Yard[] }) {
-  const apiary = useApiary();
-  const today = useToday();
   const { sort, find, lane, picked, offset: wanted } = useAppSelector((s) => s.board);
   // The slider keeps up with the finger; the board follows as fast as it can.
   const offset = useDeferredValue(wanted);
   const { states, day, past } = useColoniesOn(yard.id, offset);
-  const asCounted = useMemo(
-    () => coloniesOfYard(apiary, yard.id).map((c) => assess(apiary, c, today)),
-    [apiary, yard, today],
-  );
   const shown = useMemo(() => arranged(states, { sort, find, lane }), [states, sort, find, lane]);
   return (
     <Box>
       <YardHead yard={yard} yards={yards} states={states} />
-      <NextUp states={asCounted} />
+      <FirstCount yard={yard} />
       {states.length > 0 && (
         <Flex gap={{ base: 1, md: 4 }} mb={3} wrap="wrap" justify="space-between">
           <BoardDay />

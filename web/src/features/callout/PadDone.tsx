@@ -20,10 +20,10 @@ export function PadDone({ callOut }: { readonly callOut: CallOut }) {
           <Link to={`/worksheet/${callOut.id}/tags`}>Tags</Link>
         </Button>
         <Button asChild variant="outline" bg="sheet">
-          <Link to="/follow-ups">All follow-ups</Link>
+          <Link to="/inspections">All inspections due</Link>
         </Button>
         <Button asChild>
-          <Link to="/">Back to the board</Link>
+          <Link to="/">Back to today</Link>
         </Button>
       </PageHeader>
       <DrawnColonies colonies={colonies} />

@@ -1,4 +1,4 @@
-import { Box, Grid, Heading, Text } from '@chakra-ui/react';
+import { Box, Button, Grid, Heading, Text } from '@chakra-ui/react';
 import { cellLedger, type LedgerLine } from '@incremen/core/cells';
 import { frameSize } from '@incremen/core/comb';
 import { boxesOfColony } from '@incremen/core/records';
@@ -34,7 +34,11 @@ export function CellsPage() {
   };
   return (
     <Box>
-      <PageHeader title="Queen cells" aside={`Today is ${dayInWords(today)}`} />
+      <PageHeader title="Queen cells" aside={`Today is ${dayInWords(today)}`}>
+        <Button asChild variant="outline" bg="sheet">
+          <Link to="/queens">Queens</Link>
+        </Button>
+      </PageHeader>
       <Box as="section" aria-label="Ledger" mb={8}>
         {lines.length === 0 ? (
           <Text maxW="36rem">

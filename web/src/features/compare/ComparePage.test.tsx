@@ -33,7 +33,7 @@ describe('colonies side by side', () => {
   ])('are asked for when there is %s', (_many, names) => {
     renderView(<ComparePage />, demoStore(), at(...names));
     expect(screen.getByText('Pick two to four colonies on the board.')).toBeTruthy();
-    expect(screen.getByRole('link', { name: 'Open the board' }).getAttribute('href')).toBe('/');
+    expect(screen.getByRole('link', { name: 'Open the yard' }).getAttribute('href')).toBe('/yard');
   });
 
   it('pass over one that is gone', () => {

@@ -42,7 +42,7 @@ export function ComparePage() {
         <PageHeader title="Compare colonies" />
         <Text mb={4}>Pick two to {MOST_COMPARED_IN_WORDS} colonies on the board.</Text>
         <Button asChild>
-          <Link to="/">Open the board</Link>
+          <Link to="/yard">Open the yard</Link>
         </Button>
       </Box>
     );

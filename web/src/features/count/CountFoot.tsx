@@ -3,7 +3,7 @@ import type { Problem } from '@incremen/core/basics';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { ProblemList } from '../../ui/ProblemList.tsx';
-import { forgetDraft } from './keptDraft.ts';
+import { forgetDraft } from '../../shared/counting/keptDraft.ts';
 
 /** The day of a count, and where it came from when it was begun earlier. */
 export const CountFoot = memo(function CountFoot({

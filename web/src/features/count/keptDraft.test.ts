@@ -3,7 +3,7 @@ import { noEvidence } from '@incremen/core/records';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { NO_CONDITIONS } from '../../shared/evidence/ConditionsFields.tsx';
 import { startCount, stateOf } from '../../shared/counting/countDraft.ts';
-import { forgetDraft, keepDraft, keptDraft, type KeptCount } from './keptDraft.ts';
+import { forgetDraft, keepDraft, keptDraft, type KeptCount } from '../../shared/counting/keptDraft.ts';
 
 const reading = bothSides({ honey: 10 }, 5);
 const kept: KeptCount = {

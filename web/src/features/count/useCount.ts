@@ -29,7 +29,7 @@ import {
   stateOf,
   type CountDraft,
 } from '../../shared/counting/countDraft.ts';
-import { forgetDraft, keepDraft, keptDraft } from './keptDraft.ts';
+import { forgetDraft, keepDraft, keptDraft } from '../../shared/counting/keptDraft.ts';
 
 /** Pictures that were taken away before the visit was saved are no longer needed by undo. */
 function forgetPhotosLeftOut(past: readonly Seen[], saved: Seen): void {

@@ -35,7 +35,7 @@ export function FeedPage() {
     <Box>
       <PageHeader title="Feed round" aside="In the evening, inside the hive, small entrance, nothing spilt">
         <Button asChild variant="outline" bg="sheet">
-          <Link to="/weather">Weather</Link>
+          <Link to="/store">Store</Link>
         </Button>
         <Button variant="outline" bg="sheet" onClick={() => window.print()}>
           <Printer size={18} aria-hidden /> Print

@@ -31,7 +31,7 @@ export function FollowUpsPage() {
   const colonies = [...new Set(open.flatMap((f) => f.colonyIds))].flatMap((id) => apiary.colony[id] ?? []);
   return (
     <Box>
-      <PageHeader title="Follow-ups" aside={`Today is ${dayInWords(today)}`}>
+      <PageHeader title="Inspections" aside={`Today is ${dayInWords(today)}`}>
         <Button asChild variant="outline" bg="sheet">
           <Link to="/weak">
             <HeartPulse size={18} aria-hidden /> Weak colonies

@@ -13,7 +13,7 @@ withoutNetwork();
 function open(at: string) {
   const views = (
     <Routes>
-      <Route path="/follow-ups" element={<FollowUpsPage />} />
+      <Route path="/inspections" element={<FollowUpsPage />} />
       <Route path="/look/:followUpId" element={<LookPage />} />
     </Routes>
   );
@@ -25,7 +25,7 @@ const inGroup = (name: string) => within(screen.getByRole('group', { name }));
 
 describe('follow-ups', () => {
   it('stand by day and yard, today first, then rest', () => {
-    open('/follow-ups');
+    open('/inspections');
     const headings = screen.getAllByRole('heading', { level: 2 }).map((h) => h.textContent ?? '');
     expect(headings[0]).toMatch(/^Today, /);
     expect(headings).toContain('Hands off');
@@ -60,8 +60,8 @@ describe('a look at both halves', () => {
       'would settle it best',
     );
     await user.click(keep);
-    expect(await screen.findByRole('heading', { level: 1, name: 'Follow-ups' })).toBeTruthy();
-    expect(router.state.location.pathname).toBe('/follow-ups');
+    expect(await screen.findByRole('heading', { level: 1, name: 'Inspections' })).toBeTruthy();
+    expect(router.state.location.pathname).toBe('/inspections');
     const [entry] = store.getState().mirror.outbox;
     expect(entry?.command).toMatchObject({ type: 'recordLook', day: '2026-05-15' });
     expect(store.getState().mirror.apiary.followUp[whichPart().id]?.status).toBe('done');
@@ -72,7 +72,7 @@ describe('a look at both halves', () => {
     await user.click(inGroup('Campion II: eggs').getByText('None'));
     expect(screen.getByText('not opened yet')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Save inspection' }));
-    await screen.findByRole('heading', { level: 1, name: 'Follow-ups' });
+    await screen.findByRole('heading', { level: 1, name: 'Inspections' });
     const command = store.getState().mirror.outbox[0]?.command;
     expect(command?.type === 'recordLook' && command.parts).toHaveLength(1);
   });

@@ -77,7 +77,7 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
       title: 'The inspection is saved',
       action: { label: 'Undo', onClick: () => void dispatch(takeBack(sent.entryId)) },
     });
-    await navigate('/follow-ups');
+    await navigate('/inspections');
   }
 
   if (followUp.status !== 'open') {
@@ -86,7 +86,7 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
         <PageHeader title={topicInWords(followUp.topic)} />
         <Text mb={4}>This inspection is done, or a later one took its place.</Text>
         <Button asChild>
-          <Link to="/follow-ups">Inspections due</Link>
+          <Link to="/inspections">Inspections due</Link>
         </Button>
       </Box>
     );

@@ -33,6 +33,9 @@ function textOf(apiary: Apiary, v: Visit): string {
     .toLowerCase();
 }
 
+/** The later one first. */
+const later = (a: string, b: string): number => (a < b ? 1 : a > b ? -1 : 0);
+
 const isVisit = (v: Visit | Happening): v is Visit => 'purpose' in v;
 
 const textOfHappening = (apiary: Apiary, { colonyIds, day, words }: Happening): string =>
@@ -79,11 +82,16 @@ export function Visits() {
   const happened = useMemo(() => happeningsOf(apiary), [apiary]);
   const byDay = useMemo(() => {
     const groups = new Map<string, (Visit | Happening)[]>();
-    const visits = Object.values(apiary.visit).toSorted((a, b) =>
-      `${b.day} ${b.time ?? ''}`.localeCompare(`${a.day} ${a.time ?? ''}`),
-    );
-    for (const v of [...visits, ...happened]) groups.set(v.day, [...(groups.get(v.day) ?? []), v]);
-    return [...groups].toSorted(([a], [b]) => b.localeCompare(a));
+    // There may be tens of thousands: they are put in order day by day.
+    for (const v of [...Object.values(apiary.visit), ...happened]) {
+      const group = groups.get(v.day);
+      if (group) group.push(v);
+      else groups.set(v.day, [v]);
+    }
+    const timeOf = (v: Visit | Happening) => (isVisit(v) ? (v.time ?? '') : '');
+    for (const group of groups.values())
+      group.sort((a, b) => Number(isVisit(b)) - Number(isVisit(a)) || later(timeOf(a), timeOf(b)));
+    return [...groups].toSorted(([a], [b]) => later(a, b));
   }, [apiary.visit, happened]);
   const found =
     words.length === 0

@@ -16,7 +16,7 @@ function open() {
   const now = () => operationOf(store.getState().mirror.apiary);
   const field = () => screen.getByLabelText<HTMLInputElement>(new RegExp(`^${floor.label}(?! in)`));
   const type = (value: string) => fireEvent.change(field(), { target: { value } });
-  const keep = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Keep the changes' });
+  const keep = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Save changes' });
   return { user: userEvent.setup(), now, field, type, keep };
 }
 
@@ -48,11 +48,19 @@ describe('house rules', () => {
     expect(houseRules(now().houseRules.changes).donorFloorBrood).toBe(floor.default);
   });
 
-  it('come with units, seasons and the size in which sums are made', async () => {
-    const { user, now } = open();
-    await user.click(screen.getByText('Pounds'));
-    await user.click(screen.getByText('Southern'));
-    await user.selectOptions(screen.getByLabelText('Show totals in frames of'), 'national-deep');
-    expect(now()).toMatchObject({ units: 'imperial', hemisphere: 'south', referenceSize: 'national-deep' });
+  it('stand in groups, can be searched, and those that were changed come first', async () => {
+    const { user, type, keep } = open();
+    expect(screen.getByRole('region', { name: 'Food and winter' })).toBeTruthy();
+    type('4');
+    await user.click(keep());
+    const own = await screen.findByRole('region', { name: 'Changed by you' });
+    expect(own.textContent).toContain(floor.label);
+    const search = screen.getByRole('searchbox', { name: 'Search the rules' });
+    await user.type(search, 'price mated');
+    expect(screen.getAllByRole('listitem').map((li) => li.textContent)).toEqual([
+      expect.stringContaining(HOUSE_RULES.priceMatedQueen.label),
+    ]);
+    await user.type(search, ' zebra');
+    expect(screen.getByText('No rule has these words.')).toBeTruthy();
   });
 });

@@ -1,15 +1,13 @@
 import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
-import { allFrameSizes, type FrameSizeId } from '@incremen/core/comb';
-import { HOUSE_RULES, houseRules, type HouseRuleId } from '@incremen/core/rules';
-import type { Operation } from '@incremen/core/records';
+import type { Problem } from '@incremen/core/basics';
+import { HOUSE_RULES, houseRules, RULE_GROUPS, type HouseRuleId, type RuleGroup } from '@incremen/core/rules';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useOperation, useSend } from '../../mirror/hooks.ts';
-import { LookSwitch } from '../../shared/settings/LookSwitch.tsx';
-import { Choice } from '../../ui/Choice.tsx';
+import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList, problemsAt } from '../../ui/ProblemList.tsx';
-import { Select } from '../../ui/Select.tsx';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import { toaster } from '../../ui/toaster.tsx';
 import common from '../../ui/common.module.css';
 
@@ -18,8 +16,11 @@ export function HouseRulesPage() {
   const operation = useOperation();
   const { send, problems, busy } = useSend();
   const [typed, setTyped] = useState<Partial<Record<HouseRuleId, string>>>({});
+  const [find, setFind] = useState('');
   const values = houseRules(operation.houseRules.changes);
   const ids = Object.keys(HOUSE_RULES) as HouseRuleId[];
+  const changed = ids.filter((id) => values[id] !== HOUSE_RULES[id].default);
+  const groups = groupsWith(changed, find);
   const wrong = ids.filter(
     (id) => typed[id] !== undefined && !Number.isFinite(Number(typed[id]?.replace(',', '.') || 'x')),
   );
@@ -39,7 +40,7 @@ export function HouseRulesPage() {
     setTyped((now) =>
       Object.fromEntries(ids.flatMap((id) => (now[id] === typed[id] ? [] : [[id, now[id]]]))),
     );
-    toaster.create({ title: 'House rules kept' });
+    toaster.create({ title: 'House rules saved' });
   }
 
   return (
@@ -50,45 +51,9 @@ export function HouseRulesPage() {
           disabled={Object.keys(typed).length === 0 || wrong.length > 0}
           loading={busy}
         >
-          Keep the changes
+          Save changes
         </Button>
       </PageHeader>
-      <Flex gap={8} wrap="wrap" mb={6} align="flex-end">
-        <Choice
-          label="Units"
-          value={operation.units}
-          onChange={(units: Operation['units']) => void send({ type: 'changeSettings', units })}
-          options={[
-            { id: 'metric', label: 'Kilograms' },
-            { id: 'imperial', label: 'Pounds' },
-          ]}
-        />
-        <Choice
-          label="Seasons"
-          value={operation.hemisphere}
-          onChange={(hemisphere: Operation['hemisphere']) =>
-            void send({ type: 'changeSettings', hemisphere })
-          }
-          options={[
-            { id: 'north', label: 'Northern' },
-            { id: 'south', label: 'Southern' },
-          ]}
-        />
-        <Box>
-          <Text fontWeight="600" mb={1} aria-hidden>
-            Show totals in frames of
-          </Text>
-          <Select
-            label="Show totals in frames of"
-            value={operation.referenceSize}
-            options={[...allFrameSizes(), ...operation.ownSizes].map((s) => [s.id, s.name])}
-            onChange={(id) => void send({ type: 'changeSettings', referenceSize: id as FrameSizeId })}
-          />
-        </Box>
-        <Box display={{ md: 'none' }}>
-          <LookSwitch />
-        </Box>
-      </Flex>
       <ProblemList problems={problems.filter((p) => p.path[0] !== 'houseRules')} />
       <Text mb={4}>
         How often a queen, eggs, cells or signs are seen in each state stands in{' '}
@@ -101,48 +66,114 @@ export function HouseRulesPage() {
         </Link>
         .
       </Text>
-      <Box as="ul" listStyleType="none">
-        {ids.map((id) => {
-          const rule = HOUSE_RULES[id];
-          const changed = values[id] !== rule.default;
-          return (
-            <Box as="li" key={id} borderTopWidth="1px" borderColor="line" py={3}>
-              <Flex gap={4} align="center" wrap={{ base: 'wrap', md: 'nowrap' }}>
-                <Box as="label" {...{ htmlFor: id }} flex="1 1 260px">
-                  <Text fontWeight="600">{rule.label}</Text>
-                  <Text color="inkSoft" fontSize="sm">
-                    {rule.why}
-                  </Text>
-                </Box>
-                <Flex align="center" gap={2}>
-                  <Input
-                    id={id}
-                    bg="sheet"
-                    w="5.5rem"
-                    textAlign="right"
-                    inputMode="decimal"
-                    value={typed[id] ?? String(values[id])}
-                    aria-invalid={wrong.includes(id)}
-                    onChange={(e) => setTyped({ ...typed, [id]: e.target.value })}
-                  />
-                  <Text w="9rem" fontSize="sm" color="inkSoft">
-                    {rule.unit}
-                    {changed && (
-                      <Text as="span" display="block" color="near">{`default ${rule.default}`}</Text>
-                    )}
-                  </Text>
-                </Flex>
-              </Flex>
-              {wrong.includes(id) && (
-                <Text color="alarm">
-                  Enter a number from {rule.min} to {rule.max}.
-                </Text>
-              )}
-              <ProblemList problems={problemsAt(problems, 'houseRules', id)} />
-            </Box>
-          );
-        })}
-      </Box>
+      <Flex gap={3} wrap="wrap" align="center" mb={4}>
+        <Input
+          type="search"
+          aria-label="Search the rules"
+          placeholder="Find a rule: winter, eggs, nuc…"
+          bg="sheet"
+          maxW="22rem"
+          value={find}
+          onChange={(e) => setFind(e.target.value)}
+        />
+        <Text color="inkSoft" role="status">
+          {changed.length === 0 ? 'All as shipped.' : `${count(changed.length, 'rule')} changed by you.`}
+        </Text>
+      </Flex>
+      {groups.length === 0 && <Text>No rule has these words.</Text>}
+      {groups.map((g) => (
+        <Box as="section" key={g.title} aria-label={g.title} mb={7}>
+          <SectionHeading mb={1}>{g.title}</SectionHeading>
+          <Text color="inkSoft" mb={2}>
+            {g.about}
+          </Text>
+          <Box as="ul" listStyleType="none">
+            {g.ids.map((id) => (
+              <RuleLine
+                key={id}
+                id={id}
+                typed={typed[id]}
+                value={values[id]}
+                wrong={wrong.includes(id)}
+                problems={problemsAt(problems, 'houseRules', id)}
+                onType={(text) => setTyped({ ...typed, [id]: text })}
+              />
+            ))}
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** Groups with the rules that have all the words; those that were changed stand first, in a group of their own. */
+function groupsWith(changed: readonly HouseRuleId[], find: string): RuleGroup[] {
+  const words = find.toLowerCase().split(/\s+/).filter(Boolean);
+  const fits = (id: HouseRuleId) => {
+    const { label, why, unit } = HOUSE_RULES[id];
+    const text = `${label} ${why} ${unit}`.toLowerCase();
+    return words.every((w) => text.includes(w));
+  };
+  const own: RuleGroup = {
+    title: 'Changed by you',
+    about: 'These differ from what is shipped.',
+    ids: changed,
+  };
+  return [own, ...RULE_GROUPS]
+    .map((g) => ({ ...g, ids: g.ids.filter((id) => fits(id) && (g === own || !changed.includes(id))) }))
+    .filter((g) => g.ids.length > 0);
+}
+
+function RuleLine({
+  id,
+  typed,
+  value,
+  wrong,
+  problems,
+  onType,
+}: {
+  readonly id: HouseRuleId;
+  readonly typed: string | undefined;
+  readonly value: number;
+  readonly wrong: boolean;
+  readonly problems: readonly Problem[];
+  readonly onType: (text: string) => void;
+}) {
+  const rule = HOUSE_RULES[id];
+  return (
+    <Box as="li" borderTopWidth="1px" borderColor="line" py={3}>
+      <Flex gap={4} align="center" wrap={{ base: 'wrap', md: 'nowrap' }}>
+        <Box as="label" {...{ htmlFor: id }} flex="1 1 260px">
+          <Text fontWeight="600">{rule.label}</Text>
+          <Text color="inkSoft" fontSize="sm">
+            {rule.why}
+          </Text>
+        </Box>
+        <Flex align="center" gap={2}>
+          <Input
+            id={id}
+            bg="sheet"
+            w="5.5rem"
+            textAlign="right"
+            inputMode="decimal"
+            value={typed ?? String(value)}
+            aria-invalid={wrong}
+            onChange={(e) => onType(e.target.value)}
+          />
+          <Text w="9rem" fontSize="sm" color="inkSoft">
+            {rule.unit}
+            {value !== rule.default && (
+              <Text as="span" display="block" color="near">{`default ${rule.default}`}</Text>
+            )}
+          </Text>
+        </Flex>
+      </Flex>
+      {wrong && (
+        <Text color="alarm">
+          Enter a number from {rule.min} to {rule.max}.
+        </Text>
+      )}
+      <ProblemList problems={problems} />
     </Box>
   );
 }

@@ -23,7 +23,10 @@ export function StorePage() {
     <Box maxW="46rem">
       <PageHeader title="Store" aside="Finished work takes its equipment off this list.">
         <Button asChild variant="outline" bg="sheet">
-          <Link to="/worksheet">Back to the work</Link>
+          <Link to="/feed">Feed round</Link>
+        </Button>
+        <Button asChild variant="outline" bg="sheet">
+          <Link to="/worksheet">Work</Link>
         </Button>
       </PageHeader>
       <ProblemList problems={problems} />

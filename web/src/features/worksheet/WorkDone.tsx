@@ -31,10 +31,10 @@ export function WorkDone({ work }: { readonly work: Work }) {
     <Box>
       <PageHeader title="The work is done" aside={`${what}: in the records`}>
         <Button asChild variant="outline" bg="sheet">
-          <Link to="/follow-ups">All follow-ups</Link>
+          <Link to="/inspections">All inspections due</Link>
         </Button>
         <Button asChild>
-          <Link to="/">Back to the board</Link>
+          <Link to="/">Back to today</Link>
         </Button>
       </PageHeader>
       <Text fontSize="xl" mb={5} maxW="44rem">

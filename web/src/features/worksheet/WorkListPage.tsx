@@ -5,8 +5,6 @@ import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
-import { WeatherLine } from '../../shared/weather/WeatherLine.tsx';
-import { HivesToday } from './HivesToday.tsx';
 import { WorkView } from './workViews.ts';
 
 const WORDS: Readonly<Record<Work['status'], string>> = {
@@ -37,18 +35,7 @@ export function WorkListPage() {
         <Button asChild variant="outline" bg="sheet">
           <Link to="/callout">Call-out pad</Link>
         </Button>
-        <Button asChild variant="outline" bg="sheet">
-          <Link to="/cells">Cells</Link>
-        </Button>
-        <Button asChild variant="outline" bg="sheet">
-          <Link to="/feed">Feed</Link>
-        </Button>
-        <Button asChild variant="outline" bg="sheet">
-          <Link to="/weather">Weather</Link>
-        </Button>
       </PageHeader>
-      <WeatherLine />
-      <HivesToday />
       {lines.length === 0 && (
         <>
           <Text mb={4}>

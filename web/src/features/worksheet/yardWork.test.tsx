@@ -15,7 +15,6 @@ import { describe, expect, it, vi } from 'vitest';
 import { closeVisit } from '../../testing/closeVisit.ts';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
-import { NextUp } from '../board/NextUp.tsx';
 import { WorkListPage } from './WorkListPage.tsx';
 import { WorkPage } from './WorkPage.tsx';
 
@@ -56,7 +55,6 @@ function open(goal = oneNuc, meanwhile: (apiary: Apiary, workId: string) => Apia
     <Routes>
       <Route path="/worksheet" element={<WorkListPage />} />
       <Route path="/worksheet/:workId" element={<WorkPage />} />
-      <Route path="/board" element={<NextUp states={[]} />} />
       <Route path="/plan" element={<h1>Bench</h1>} />
     </Routes>
   );

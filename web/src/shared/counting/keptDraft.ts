@@ -1,7 +1,7 @@
 import { noEvidence } from '@incremen/core/records';
-import { NO_CONDITIONS } from '../../shared/evidence/ConditionsFields.tsx';
-import type { Seen } from '../../shared/evidence/SeenForm.tsx';
-import type { CountState } from '../../shared/counting/countDraft.ts';
+import { NO_CONDITIONS } from '../evidence/ConditionsFields.tsx';
+import type { Seen } from '../evidence/SeenForm.tsx';
+import type { CountState } from './countDraft.ts';
 
 /** A count under way, kept on this device until it is saved: a reload or an empty battery loses nothing. */
 export interface KeptCount {
@@ -13,7 +13,8 @@ export interface KeptCount {
 }
 
 const VERSION = 2;
-const keyOf = (colonyId: string) => `incremen.count.${colonyId}`;
+const PREFIX = 'incremen.count.';
+const keyOf = (colonyId: string) => `${PREFIX}${colonyId}`;
 
 /** Keeps a count. A full or forbidden storage is no reason to stop counting. */
 export function keepDraft(colonyId: string, kept: KeptCount): void {
@@ -42,6 +43,10 @@ export function keptDraft(colonyId: string, frameIds: readonly string[]): KeptCo
 export function forgetDraft(colonyId: string): void {
   localStorage.removeItem(keyOf(colonyId));
 }
+
+/** Colonies of which a count is kept here that was not saved. */
+export const coloniesWithDraft = (): string[] =>
+  Object.keys(localStorage).flatMap((key) => (key.startsWith(PREFIX) ? [key.slice(PREFIX.length)] : []));
 
 /** Version 1 had frames, day and note only. */
 interface FirstDraft {

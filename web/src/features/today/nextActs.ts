@@ -1,0 +1,106 @@
+import { capital, type Day } from '@incremen/core/basics';
+import { openFollowUps, type Apiary, type FollowUp, type Work } from '@incremen/core/records';
+import type { ColonyState } from '@incremen/core/colony';
+import { openSplitOf } from '@incremen/core/work';
+import { followUpInShort, isInspection } from '@incremen/core/followup';
+import { countRound, firstCountOf } from '../../shared/colonies/countRound.ts';
+import { wayOut } from '../../shared/colonies/wayOut.ts';
+
+/** One thing to do now: a sentence with its verb, why, and where it is done. */
+export interface Act {
+  readonly key: string;
+  /** “Inspect Campion today.” */
+  readonly say: string;
+  readonly why: string;
+  /** On the button. */
+  readonly verb: string;
+  readonly to: string;
+  readonly urgent: boolean;
+}
+
+/**
+ * What to do next in all yards, the first first: work that was begun, inspections that are due, by the last day that they
+ * can wait, what cannot wait otherwise, and first counts.
+ */
+export function nextActs(apiary: Apiary, states: readonly ColonyState[], today: Day): Act[] {
+  const here = new Set(states.map((s) => s.colony.id));
+  const nameOf = (id: string) => apiary.colony[id]?.name ?? '';
+  const working = Object.values(apiary.work).filter((w) => w.status === 'working');
+  const splitOf = ({ body: { asked } }: Work) => (asked.source === 'split' ? asked.colonyId : null);
+  const busy = new Set(working.map(splitOf));
+  const due = openFollowUps(apiary)
+    .filter((f) => isInspection(f) && f.window.earliest <= today && f.colonyIds.some((c) => here.has(c)))
+    .toSorted((a, b) => a.window.latest.localeCompare(b.window.latest));
+  return [
+    ...working.map((w): Act => {
+      const at = nameOf(splitOf(w) ?? '') || capital(w.name);
+      return {
+        key: w.id,
+        say: `Finish the work: ${at}.`,
+        why: 'It was begun, and is not finished.',
+        verb: 'Go on',
+        to: `/worksheet/${w.id}`,
+        urgent: true,
+      };
+    }),
+    ...due.map((f) => inspection(f, nameOf, today)),
+    ...states
+      .filter((s) => s.notice.urgent && s.lane !== 'raising' && !busy.has(s.colony.id))
+      .map((s): Act => {
+        const way = wayOut(s) ??
+          (s.notice.id === 'swarm-cells' ? splitFor(apiary, s) : null) ?? {
+            verb: `Open ${s.colony.name}`,
+            to: `/colonies/${s.colony.id}`,
+          };
+        return {
+          key: s.colony.id,
+          say: `${s.colony.name}: ${s.notice.words}.`,
+          why: '',
+          ...way,
+          urgent: true,
+        };
+      }),
+    ...firstCounts(apiary),
+  ];
+}
+
+function inspection(f: FollowUp, nameOf: (id: string) => string, today: Day): Act {
+  const names = f.colonyIds.map(nameOf).filter(Boolean).join(' and ');
+  const late = f.window.latest < today;
+  return {
+    key: f.id,
+    say: late || f.window.latest === today ? `Inspect ${names} today.` : `Inspect ${names}.`,
+    why: followUpInShort(f),
+    verb: 'Record it',
+    to: `/look/${f.id}`,
+    urgent: f.window.likely <= today,
+  };
+}
+
+const splitFor = (apiary: Apiary, { colony }: ColonyState) => {
+  const planned = openSplitOf(apiary, colony.id);
+  return planned
+    ? { verb: 'Start the work', to: `/worksheet/${planned.id}` }
+    : { verb: 'Plan a split', to: `/colonies/${colony.id}/ways` };
+};
+
+/** In yards that were just set up: until hives are counted nothing can be worked out. */
+function firstCounts(apiary: Apiary): Act[] {
+  return Object.values(apiary.yard).flatMap((yard): Act[] => {
+    const { next, counted, all } = countRound(apiary, yard.id);
+    if (!next) return [];
+    return [
+      {
+        key: `count ${next.id}`,
+        say: `Count ${next.name}.`,
+        why:
+          counted === 0
+            ? 'Bees, brood and food in a few numbers: two minutes.'
+            : `${counted} of ${all} counted.`,
+        verb: `Count ${next.name}`,
+        to: firstCountOf(next),
+        urgent: false,
+      },
+    ];
+  });
+}
