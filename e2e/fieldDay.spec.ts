@@ -9,7 +9,7 @@ test('a standby nuc gets a full box on a warm day before a wet spell: the day, t
   records,
 }) => {
   await records.get();
-  await page.goto('/worksheet');
+  await page.goto('/');
   await expect(page.getByText(/Hives can be opened today from \d\d:00 to/)).toBeVisible();
   await expect(page.getByText(/Rain from \d\d:00 on Sat 16 May/)).toBeVisible();
   await page.getByRole('link', { name: 'Weather' }).click();

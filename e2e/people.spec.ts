@@ -121,6 +121,24 @@ test('the owner makes an account, opens the home network, and a phone and a help
     )
     .toBe('Bo');
 
+  // At the hive the phone loses the home network: what is counted waits there, and goes in when it is back.
+  await phone.goto(`${THERE}/yard`);
+  await phone.getByRole('link', { name: 'Count E1' }).click();
+  for (const n of ['8 frames', '3 frames', '1 frame', 'Eggs: seen', '2 frames', '1 frame', '0 frames']) {
+    await phone.getByRole('button', { name: n, exact: true }).first().click();
+    if (n === '8 frames') await phone.context().setOffline(true);
+  }
+  await phone.getByRole('button', { name: /^Save, / }).click();
+  await expect(phone.getByText(/The server is out of reach/)).toBeVisible();
+  const before = ((await answer(owner, journal)).body as { entries: unknown[] }).entries.length;
+  await phone.context().setOffline(false);
+  await expect
+    .poll(async () => {
+      const { entries } = (await answer(owner, journal)).body as { entries: { by: string | null }[] };
+      return [entries.length, entries[0]?.by];
+    })
+    .toEqual([before + 1, 'Ada']);
+
   // Sent home: the next thing that is asked shows the door.
   await owner.reload();
   await owner.getByRole('button', { name: 'Shut out: Helps today Bo' }).click();

@@ -6,6 +6,7 @@ import { expect, test } from './fixtures.ts';
 const SOAK = process.env['SOAK'] === '1';
 
 const VIEWS = [
+  'today',
   'board',
   'all yards',
   'compare',
@@ -33,7 +34,8 @@ const VIEWS = [
   'stands',
   'feed',
   'weather',
-  'follow-ups',
+  'inspections',
+  'settings',
   'weak units',
   'what to do',
   'action',
@@ -77,7 +79,8 @@ test.describe('every view', () => {
       await expect(page.getByRole('group', { name: 'Where it goes' })).toBeVisible();
       const pad = new URL(page.url()).pathname;
       const address: Record<(typeof VIEWS)[number], string> = {
-        board: '/',
+        today: '/',
+        board: '/yard',
         colony: `/colonies/${r.colony.find((c) => c.name === 'Campion')?.id}`,
         count: `/colonies/${tansy}/count`,
         'quick count': `/colonies/${tansy}/count?by=quick`,
@@ -103,7 +106,8 @@ test.describe('every view', () => {
         stands: `/yards/${r.yard[0]?.id}/stands`,
         feed: '/feed',
         weather: '/weather',
-        'follow-ups': '/follow-ups',
+        inspections: '/inspections',
+        settings: '/settings',
         'weak units': '/weak',
         'what to do': `/colonies/${tansy}/act`,
         action: `/colonies/${tansy}/act/combine`,
@@ -120,7 +124,18 @@ test.describe('every view', () => {
       const views =
         look === 'light'
           ? VIEWS
-          : (['board', 'colony', 'count', 'seen', 'line', 'ways', 'plan', 'plan bench', 'look'] as const);
+          : ([
+              'today',
+              'board',
+              'colony',
+              'count',
+              'seen',
+              'line',
+              'ways',
+              'plan',
+              'plan bench',
+              'look',
+            ] as const);
       for (const view of views) {
         await page.goto(address[view]);
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible();

@@ -86,6 +86,10 @@ try {
     await new Promise((r) => setTimeout(r, 100));
   }
   const page = await open(false);
+  await page.goto('/');
+  await page.getByRole('region', { name: 'Must open' }).waitFor();
+  await page.getByText(/^Hives can be opened/).waitFor();
+  await shoot(page, 'today');
   await page.goto('/yard');
   await page.getByRole('heading', { level: 1 }).waitFor();
   await shoot(page, 'board');
@@ -143,10 +147,12 @@ try {
   await page.goto('/yards');
   await page.getByRole('link', { name: 'Stands' }).first().click();
   await page.getByRole('region', { name: 'Plan of the yard' }).waitFor();
-  await shoot(page, 'stands');
   await page.getByRole('link', { name: 'The year here' }).click();
   await page.getByRole('group', { name: 'The year as a band' }).waitFor();
   await shoot(page, 'season');
+  await page.goto('/people');
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  await shoot(page, 'people');
   await page.goto('/records');
   await page.getByRole('region', { name: 'Visits' }).waitFor();
   await shoot(page, 'records');
@@ -165,11 +171,11 @@ try {
   await page.evaluate(() => window.scrollTo(0, 0));
   await shoot(page, 'inspection');
   await page.goto('/inspections');
-  await shoot(page, 'follow-ups');
+  await shoot(page, 'inspections');
   const phone = await open(true);
-  await phone.goto('/yard');
-  await phone.getByRole('heading', { level: 1 }).waitFor();
-  await shoot(phone, 'phone-board');
+  await phone.goto('/');
+  await phone.getByRole('region', { name: 'Must open' }).waitFor();
+  await shoot(phone, 'phone-today');
   await colony(phone, 'Tansy');
   await phone.getByRole('link', { name: 'Count', exact: true }).click();
   await phone.getByRole('button', { name: 'Mixed brood' }).tap();

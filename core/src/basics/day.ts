@@ -71,3 +71,9 @@ export function dayInWords(day: Day, locale = 'en-GB'): string {
   const part = (type: string) => parts.find((p) => p.type === type)?.value ?? '';
   return `${part('weekday')} ${part('day')} ${part('month')}`;
 }
+
+/** The names of the twelve months in a language. */
+export const monthNamesIn = (locale: string, month: 'long' | 'short'): string[] => {
+  const format = new Intl.DateTimeFormat(locale, { month, timeZone: 'UTC' });
+  return Array.from({ length: 12 }, (_, m) => format.format(Calendar.UTC(2026, m, 15)));
+};

@@ -1,5 +1,6 @@
 export { capital, lowerFirst } from './capital.ts';
 export { counted } from './counted.ts';
+export { typedDay, type NumberOrder } from './typedDay.ts';
 export { addDays, type Day, dayInWords, daysBetween, daySchema, monthOf, yearOf } from './day.ts';
 export { listInWords } from './listInWords.ts';
 export { failure, type Problem, type Result, success } from './problem.ts';

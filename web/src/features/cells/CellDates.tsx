@@ -1,10 +1,10 @@
-import { Box, Input, Text } from '@chakra-ui/react';
-import { addDays, dayInWords, daySchema } from '@incremen/core/basics';
+import { Text } from '@chakra-ui/react';
+import { addDays, dayInWords } from '@incremen/core/basics';
 import { deliveryForDay, deliveryFromGraft } from '@incremen/core/cells';
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import { useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
-import common from '../../ui/common.module.css';
+import { DayInput } from '../../shared/days/DayInput.tsx';
 import styles from './CellDates.module.css';
 
 /** Bought or raised cells: every date forwards from grafting, or backwards from the day on which they are given. */
@@ -12,7 +12,6 @@ export function CellDates() {
   const today = useToday();
   const [by, setBy] = useState<'give' | 'graft'>('give');
   const [day, setDay] = useState(() => addDays(today, 12));
-  const dayId = useId();
   const dates = by === 'give' ? deliveryForDay(day) : deliveryFromGraft(day);
   const rows: readonly (readonly [string, string])[] = [
     ['Graft, or order by', dayInWords(dates.graftOn)],
@@ -34,20 +33,7 @@ export function CellDates() {
         ]}
         onChange={setBy}
       />
-      <Box>
-        <Text as="label" {...{ htmlFor: dayId }} className={common.forReaders}>
-          Day
-        </Text>
-        <Input
-          id={dayId}
-          type="date"
-          bg="sheet"
-          minH="48px"
-          maxW="14rem"
-          value={day}
-          onChange={(e) => daySchema.safeParse(e.target.value).success && setDay(e.target.value)}
-        />
-      </Box>
+      <DayInput label="Day" value={day} onChange={(chosen) => chosen !== '' && setDay(chosen)} />
       <dl className={styles.dates}>
         {rows.map(([what, when]) => (
           <div key={what}>

@@ -17,7 +17,7 @@ import {
 import { useState } from 'react';
 import { useTell } from '../../shared/telling/useTell.ts';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
-import { DayField } from '../../ui/DayField.tsx';
+import { DayField } from '../../shared/days/DayField.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import { Select } from '../../ui/Select.tsx';

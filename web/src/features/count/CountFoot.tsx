@@ -1,7 +1,8 @@
-import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
+import { Box, Button, Field, Flex, Text } from '@chakra-ui/react';
 import type { Problem } from '@incremen/core/basics';
 import { memo } from 'react';
 import { Link } from 'react-router';
+import { DayInput } from '../../shared/days/DayInput.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { forgetDraft } from '../../shared/counting/keptDraft.ts';
 
@@ -24,17 +25,10 @@ export const CountFoot = memo(function CountFoot({
   return (
     <>
       <Flex gap={4} mt={5} wrap="wrap" align="flex-end">
-        <Text as="label" fontWeight="600" display="block">
-          Counted on
-          <Input
-            type="date"
-            bg="sheet"
-            display="block"
-            value={day}
-            onChange={(e) => onDay(e.target.value)}
-            aria-invalid={problems.length > 0}
-          />
-        </Text>
+        <Field.Root w="auto">
+          <Field.Label>Counted on</Field.Label>
+          <DayInput value={day} max={today} invalid={problems.length > 0} onChange={onDay} />
+        </Field.Root>
         {day !== today && (
           <Button variant="outline" bg="sheet" onClick={() => onDay(today)}>
             Today

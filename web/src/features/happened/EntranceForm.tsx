@@ -4,7 +4,7 @@ import { placeOf } from '@incremen/core/records';
 import { useApiary, useChosenDay, useToday } from '../../mirror/hooks.ts';
 import { TellForm } from '../../shared/telling/TellForm.tsx';
 import { newIds, useTell } from '../../shared/telling/useTell.ts';
-import { DayField } from '../../ui/DayField.tsx';
+import { DayField } from '../../shared/days/DayField.tsx';
 import type { HappenedProps } from './HappenedPage.tsx';
 
 /** An entrance was shut, or opened. */

@@ -5,7 +5,7 @@ import { useChosenDay, useOperation, useToday } from '../../mirror/hooks.ts';
 import { TellForm } from '../../shared/telling/TellForm.tsx';
 import { useTell, newIds } from '../../shared/telling/useTell.ts';
 import { Choice } from '../../ui/Choice.tsx';
-import { DayField } from '../../ui/DayField.tsx';
+import { DayField } from '../../shared/days/DayField.tsx';
 import { kilograms } from '../../ui/format.ts';
 import { numberTyped, TextField } from '../../ui/TextField.tsx';
 import type { HappenedProps } from './HappenedPage.tsx';

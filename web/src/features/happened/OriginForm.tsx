@@ -4,7 +4,7 @@ import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { TellForm } from '../../shared/telling/TellForm.tsx';
 import { newIds, useTell } from '../../shared/telling/useTell.ts';
 import { Choice } from '../../ui/Choice.tsx';
-import { DayField } from '../../ui/DayField.tsx';
+import { DayField } from '../../shared/days/DayField.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { TextField } from '../../ui/TextField.tsx';
 import type { HappenedProps } from './HappenedPage.tsx';

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { useChosenDay, useToday } from '../../mirror/hooks.ts';
 import { TellForm } from '../../shared/telling/TellForm.tsx';
 import { newIds, useTell } from '../../shared/telling/useTell.ts';
-import { DayField } from '../../ui/DayField.tsx';
+import { DayField } from '../../shared/days/DayField.tsx';
 import { numberTyped, TextField } from '../../ui/TextField.tsx';
 import { InTheHive } from './InTheHive.tsx';
 import type { HappenedProps } from './HappenedPage.tsx';

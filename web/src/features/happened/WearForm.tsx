@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { TellForm } from '../../shared/telling/TellForm.tsx';
 import { newIds, useTell } from '../../shared/telling/useTell.ts';
-import { DayField } from '../../ui/DayField.tsx';
+import { DayField } from '../../shared/days/DayField.tsx';
 import { Key } from '../../ui/Key.tsx';
 import type { HappenedProps } from './HappenedPage.tsx';
 

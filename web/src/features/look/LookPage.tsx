@@ -18,6 +18,7 @@ import { useAppDispatch } from '../../state/store.ts';
 import { takeBack } from '../../mirror/actions.ts';
 import { useApiary, useSend, useChosenDay, useToday } from '../../mirror/hooks.ts';
 import { dayToCome } from '../../ui/dayToCome.ts';
+import { DayInput } from '../../shared/days/DayInput.tsx';
 import { HandsPicker } from '../../shared/settings/HandsPicker.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList, problemsAt } from '../../ui/ProblemList.tsx';
@@ -162,7 +163,7 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
           <ProblemList problems={problems.filter((p) => p.path[0] !== 'day')} />
           <Field.Root invalid={dayProblems.length > 0}>
             <Field.Label>Day of the inspection</Field.Label>
-            <Input type="date" bg="sheet" value={day} onChange={(e) => setDay(e.target.value)} />
+            <DayInput value={day} max={today} invalid={dayProblems.length > 0} onChange={setDay} />
             <ProblemList problems={dayProblems} />
           </Field.Root>
           <Field.Root>

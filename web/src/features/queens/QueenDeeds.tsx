@@ -12,7 +12,7 @@ import { useApiary, useChosenDay, useToday } from '../../mirror/hooks.ts';
 import { TellForm } from '../../shared/telling/TellForm.tsx';
 import { newIds, useTell } from '../../shared/telling/useTell.ts';
 import { Choice } from '../../ui/Choice.tsx';
-import { DayField } from '../../ui/DayField.tsx';
+import { DayField } from '../../shared/days/DayField.tsx';
 import { Key } from '../../ui/Key.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import { Select } from '../../ui/Select.tsx';

@@ -69,7 +69,7 @@ export function CountImportPage() {
       title: `${count(preview.plan.rowsTaken, 'frame')} taken in`,
       action: { label: 'Undo', onClick: () => void dispatch(takeBack(sent.entryId)) },
     });
-    await navigate('/');
+    await navigate('/yard');
   }
 
   const plan = preview?.plan;

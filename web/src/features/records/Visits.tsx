@@ -8,7 +8,7 @@ import { seenInWords } from '../../shared/evidence/seenInWords.ts';
 import { TellForm } from '../../shared/telling/TellForm.tsx';
 import { useTell } from '../../shared/telling/useTell.ts';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
-import { DayField } from '../../ui/DayField.tsx';
+import { DayField } from '../../shared/days/DayField.tsx';
 import { count } from '../../ui/format.ts';
 import { TextField } from '../../ui/TextField.tsx';
 import common from '../../ui/common.module.css';

@@ -18,7 +18,7 @@ describe('counts from a file', () => {
     const views = (
       <Routes>
         <Route path="/records/counts" element={<CountImportPage />} />
-        <Route path="/" element={<h1>Board</h1>} />
+        <Route path="/yard" element={<h1>Board</h1>} />
       </Routes>
     );
     return { ...renderView(views, demoStore(), '/records/counts'), user: userEvent.setup() };

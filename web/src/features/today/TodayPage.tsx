@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
-import { agendaOf, assess } from '@incremen/core/assessment';
+import { agendaOf, assess, hivesToday } from '@incremen/core/assessment';
 import { addDays, dayInWords, type Day } from '@incremen/core/basics';
 import type { Apiary } from '@incremen/core/records';
 import { Suspense, useMemo } from 'react';
@@ -84,6 +84,7 @@ const actsOf = (apiary: Apiary, today: Day): Act[] =>
     Object.values(apiary.colony)
       .filter((c) => c.endedOn === null && c.hiveId !== null)
       .map((c) => assess(apiary, c, today)),
+    hivesToday(apiary, today).must.map((h) => h.colony.id),
     today,
   );
 

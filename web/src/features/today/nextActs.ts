@@ -1,4 +1,4 @@
-import { capital, type Day } from '@incremen/core/basics';
+import { capital, lowerFirst, type Day } from '@incremen/core/basics';
 import { openFollowUps, type Apiary, type FollowUp, type Work } from '@incremen/core/records';
 import type { ColonyState } from '@incremen/core/colony';
 import { openSplitOf } from '@incremen/core/work';
@@ -16,21 +16,31 @@ export interface Act {
   readonly verb: string;
   readonly to: string;
   readonly urgent: boolean;
+  readonly colonyIds: readonly string[];
 }
 
 /**
- * What to do next in all yards, the first first: work that was begun, inspections that are due, by the last day that they
- * can wait, what cannot wait otherwise, and first counts.
+ * What to do next in all yards, the first first: work that was begun; inspections that are due and what else cannot wait, in
+ * the order in which the hives of the day are taken; first counts.
+ *
+ * @param order - the colonies that must be opened, in that order
  */
-export function nextActs(apiary: Apiary, states: readonly ColonyState[], today: Day): Act[] {
+export function nextActs(
+  apiary: Apiary,
+  states: readonly ColonyState[],
+  order: readonly string[],
+  today: Day,
+): Act[] {
   const here = new Set(states.map((s) => s.colony.id));
   const nameOf = (id: string) => apiary.colony[id]?.name ?? '';
   const working = Object.values(apiary.work).filter((w) => w.status === 'working');
   const splitOf = ({ body: { asked } }: Work) => (asked.source === 'split' ? asked.colonyId : null);
   const busy = new Set(working.map(splitOf));
-  const due = openFollowUps(apiary)
-    .filter((f) => isInspection(f) && f.window.earliest <= today && f.colonyIds.some((c) => here.has(c)))
-    .toSorted((a, b) => a.window.latest.localeCompare(b.window.latest));
+  const due = openFollowUps(apiary).filter(
+    (f) => isInspection(f) && f.window.earliest <= today && f.colonyIds.some((c) => here.has(c)),
+  );
+  const turn = new Map(order.map((id, i) => [id, i]));
+  const turnOf = (a: Act) => Math.min(...a.colonyIds.map((id) => turn.get(id) ?? order.length));
   return [
     ...working.map((w): Act => {
       const at = nameOf(splitOf(w) ?? '') || capital(w.name);
@@ -41,25 +51,29 @@ export function nextActs(apiary: Apiary, states: readonly ColonyState[], today: 
         verb: 'Go on',
         to: `/worksheet/${w.id}`,
         urgent: true,
+        colonyIds: [],
       };
     }),
-    ...due.map((f) => inspection(f, nameOf, today)),
-    ...states
-      .filter((s) => s.notice.urgent && s.lane !== 'raising' && !busy.has(s.colony.id))
-      .map((s): Act => {
-        const way = wayOut(s) ??
-          (s.notice.id === 'swarm-cells' ? splitFor(apiary, s) : null) ?? {
-            verb: `Open ${s.colony.name}`,
-            to: `/colonies/${s.colony.id}`,
+    ...[
+      ...due.map((f) => inspection(f, nameOf, today)),
+      ...states
+        .filter((s) => s.notice.urgent && s.lane !== 'raising' && !busy.has(s.colony.id))
+        .map((s): Act => {
+          const way = wayOut(s) ??
+            (s.notice.id === 'swarm-cells' ? splitFor(apiary, s) : null) ?? {
+              verb: `Open ${s.colony.name}`,
+              to: `/colonies/${s.colony.id}`,
+            };
+          return {
+            key: s.colony.id,
+            say: `${s.colony.name} – ${lowerFirst(s.notice.words)}.`,
+            why: '',
+            ...way,
+            urgent: true,
+            colonyIds: [s.colony.id],
           };
-        return {
-          key: s.colony.id,
-          say: `${s.colony.name}: ${s.notice.words}.`,
-          why: '',
-          ...way,
-          urgent: true,
-        };
-      }),
+        }),
+    ].toSorted((a, b) => turnOf(a) - turnOf(b)),
     ...firstCounts(apiary),
   ];
 }
@@ -74,6 +88,7 @@ function inspection(f: FollowUp, nameOf: (id: string) => string, today: Day): Ac
     verb: 'Record it',
     to: `/look/${f.id}`,
     urgent: f.window.likely <= today,
+    colonyIds: f.colonyIds,
   };
 }
 
@@ -100,6 +115,7 @@ function firstCounts(apiary: Apiary): Act[] {
         verb: `Count ${next.name}`,
         to: firstCountOf(next),
         urgent: false,
+        colonyIds: [next.id],
       },
     ];
   });

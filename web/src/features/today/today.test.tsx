@@ -1,4 +1,4 @@
-import { assess } from '@incremen/core/assessment';
+import { assess, hivesToday } from '@incremen/core/assessment';
 import { addDays } from '@incremen/core/basics';
 import {
   applyChanges,
@@ -54,21 +54,20 @@ function withWork(status: 'draft' | 'working'): Apiary {
 describe('what to do next', () => {
   it('is work that was begun, before anything else', () => {
     const at = withWork('working');
-    const [first] = nextActs(at, statesIn(at, DEMO_DAY), DEMO_DAY);
+    const [first] = nextActs(at, statesIn(at, DEMO_DAY), [], DEMO_DAY);
     expect(first).toMatchObject({ say: 'Finish the work: Tansy.', verb: 'Go on', urgent: true });
   });
 
-  it('is then what is due, the one first that can wait least, with its verb and its colony', () => {
-    const day = addDays(DEMO_DAY, 2);
-    const acts = nextActs(apiary, statesIn(apiary, day), day);
+  it('is then what the first hive of the day needs, with its verb, its colony and the reason', () => {
+    const { must } = hivesToday(apiary, DEMO_DAY);
+    const order = must.map((h) => h.colony.id);
+    const acts = nextActs(apiary, statesIn(apiary, DEMO_DAY), order, DEMO_DAY);
+    const turns = acts.map((a) => Math.min(...a.colonyIds.map((id) => order.indexOf(id))));
+    expect(turns[0]).toBe(0);
+    expect(turns).toEqual(turns.toSorted((a, b) => a - b));
     const looks = acts.filter((a) => a.to.startsWith('/look/'));
     expect(looks.length).toBeGreaterThan(0);
-    expect(acts.slice(0, looks.length)).toEqual(looks);
     expect(looks.every((a) => /^Inspect .+\.$/.test(a.say) && a.why !== '')).toBe(true);
-    const latest = looks.map(
-      (a) => openFollowUps(apiary).find((f) => a.to === `/look/${f.id}`)!.window.latest,
-    );
-    expect(latest).toEqual(latest.toSorted());
   });
 
   it('is a first count in a yard where nothing was counted', () => {
@@ -82,7 +81,7 @@ describe('what to do next', () => {
         Object.entries(apiary.frame).map(([id, f]) => [id, { ...f, readingId: null }]),
       ),
     };
-    const first = nextActs(at, [], DEMO_DAY)[0];
+    const first = nextActs(at, [], [], DEMO_DAY)[0];
     expect(first?.say).toMatch(/^Count .+\.$/);
     expect(first?.to).toMatch(/\/count\?by=quick$/);
   });

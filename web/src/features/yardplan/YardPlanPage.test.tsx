@@ -172,7 +172,7 @@ describe('goals', () => {
     fireEvent.blur(day);
     expect(screen.getByText('Fri 1 May is past. Choose Fri 15 May or a day after it.')).toBeTruthy();
     expect(request().day).toBe('2026-05-20');
-    expect(day.value).toBe('2026-05-20');
+    expect(day.value).toBe('Wed 20 May 2026');
   });
 });
 

@@ -19,7 +19,7 @@ import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
 import { FlowChoice } from '../../shared/weather/FlowChoice.tsx';
 import { useTell } from '../../shared/telling/useTell.ts';
 import { Choice } from '../../ui/Choice.tsx';
-import { DayField } from '../../ui/DayField.tsx';
+import { DayField } from '../../shared/days/DayField.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { RouteError } from '../../ui/RouteError.tsx';

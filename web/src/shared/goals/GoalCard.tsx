@@ -1,9 +1,10 @@
-import { Box, Flex, Input, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import type { YardGoal, YardGoalOf } from '@incremen/core/records';
 import { X } from 'lucide-react';
 import { Select } from '../../ui/Select.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';
 import { useOperation } from '../../mirror/hooks.ts';
+import { DayInput } from '../days/DayInput.tsx';
 import { ColonyChoice } from './ColonyChoice.tsx';
 import { titleOf } from './goalWords.ts';
 import { RecipeFields } from './RecipeFields.tsx';
@@ -130,14 +131,10 @@ function Settings({
             onChange={(by) => onChange({ ...goal, by: by as 'bees' })}
           />
           {goal.by === 'bees' && (
-            <Input
-              type="date"
-              size="sm"
-              minH="40px"
-              bg="sheet"
-              aria-label="By the day"
+            <DayInput
+              label="By the day"
               value={goal.onDay}
-              onChange={(e) => e.target.value && onChange({ ...goal, onDay: e.target.value })}
+              onChange={(onDay) => onDay !== '' && onChange({ ...goal, onDay })}
             />
           )}
         </>

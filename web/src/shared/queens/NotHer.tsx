@@ -6,7 +6,7 @@ import { useApiary, useChosenDay, useToday } from '../../mirror/hooks.ts';
 import { TellForm } from '../telling/TellForm.tsx';
 import { newIds, useTell } from '../telling/useTell.ts';
 import { Choice } from '../../ui/Choice.tsx';
-import { DayField } from '../../ui/DayField.tsx';
+import { DayField } from '../days/DayField.tsx';
 
 /**
  * "This is not the queen I put in here": proposes how the record of the old queen ends, and enters the one who is there,

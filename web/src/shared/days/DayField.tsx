@@ -1,6 +1,7 @@
-import { Field, Input } from '@chakra-ui/react';
+import { Field } from '@chakra-ui/react';
+import { DayInput } from './DayInput.tsx';
 
-/** A day, chosen in the browser's own calendar. */
+/** A day with its label. */
 export function DayField({
   label,
   value,
@@ -10,14 +11,14 @@ export function DayField({
   readonly label: string;
   /** As `2026-05-15`; empty for none. */
   readonly value: string;
-  /** The last day that can be chosen. */
+  /** The last day that the calendar offers. */
   readonly max?: string;
   readonly onChange: (day: string) => void;
 }) {
   return (
-    <Field.Root maxW="12rem">
+    <Field.Root maxW="15rem">
       <Field.Label>{label}</Field.Label>
-      <Input type="date" bg="sheet" value={value} max={max} onChange={(e) => onChange(e.target.value)} />
+      <DayInput value={value} max={max} onChange={onChange} />
     </Field.Root>
   );
 }
