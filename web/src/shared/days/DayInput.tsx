@@ -35,11 +35,13 @@ export function DayInput({
   const today = useToday();
   const calendar = useRef<HTMLInputElement>(null);
   // While it is typed it is not put into words.
-  const [typing, setTyping] = useState<string | null>(null);
+  const [typing, setTyping] = useState<{ text: string; from: string; to: string | null } | null>(null);
+  // Another day that comes from elsewhere meanwhile, as by undo, is shown.
+  const typed = typing && (value === typing.from || value === typing.to) ? typing.text : null;
   const [wrong, setWrong] = useState(false);
   const take = (text: string) => {
-    setTyping(text);
     const day = text.trim() === '' ? '' : typedDay(text, today, orderHere());
+    setTyping({ text, from: value, to: day });
     if (day !== null) setWrong(false);
     if (day !== null && day !== value) onChange(day);
   };
@@ -54,20 +56,18 @@ export function DayInput({
           autoComplete="off"
           aria-label={label}
           aria-invalid={invalid || wrong}
-          value={typing ?? inFull(value)}
+          value={typed ?? inFull(value)}
           onFocus={(e) => e.target.select()}
           onChange={(e) => take(e.target.value)}
           onBlur={() => {
-            setWrong(
-              typing !== null && typing.trim() !== '' && typedDay(typing, today, orderHere()) === null,
-            );
+            setWrong(typing !== null && typing.to === null);
             setTyping(null);
           }}
         />
         <button
           type="button"
           className={styles.calendar}
-          aria-label={`${label ?? 'Day'}: open the calendar`}
+          aria-label="Open the calendar"
           onClick={() => calendar.current?.showPicker()}
         >
           <CalendarDays size={20} aria-hidden />
