@@ -37,7 +37,7 @@ function QueenView({ queen }: { readonly queen: Queen }) {
   const born = yearOfBirth(queen);
   const others = colony ? queenOf(apiary, colony.id) : undefined;
   return (
-    <Box maxW="52rem" display="grid" gap={6}>
+    <Box maxW="52rem" display="grid" gridTemplateColumns="minmax(0, 1fr)" gap={6}>
       <PageHeader
         title={title}
         aside={
