@@ -47,7 +47,7 @@ test('a week-old split full of cells: none is ordered out, another nuc is offere
   await expect(verdict).toContainText('Leave the cells; the bees choose');
   await expect(verdict).toContainText('Or make another nuc of some');
   await expect(verdict).not.toContainText(/cut the other|take the others out|give a mated/i);
-  await page.getByRole('button', { name: 'Save what was seen' }).click();
+  await page.getByRole('button', { name: 'Save inspection' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Thrift' })).toBeVisible();
 
   await page.goto(`/colonies/${id}/ways`);
@@ -134,7 +134,7 @@ test('two sources in one hive: seen box by box, the boxes above are shaken out, 
   await expect(page.getByRole('region', { name: 'Verdict' })).toContainText(
     'A queen lays in one box, others in another',
   );
-  await page.getByRole('button', { name: 'Save what was seen' }).click();
+  await page.getByRole('button', { name: 'Save inspection' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Vetch' })).toBeVisible();
   await expect(page.getByText(/Shake out the boxes with drone brood; her box stays/).first()).toBeVisible();
   await page.goto(`/colonies/${await records.colonyId('Vetch')}/act`);

@@ -213,7 +213,7 @@ test('a charged cup on the last frame re-dates a part, with its fallback and the
   await page.getByRole('button', { name: 'One more: cups with larva' }).click();
   await page.getByRole('button', { name: 'One less: drawn, open' }).click();
   await page.getByLabel('Age of the larva').selectOption('larva 3 days old');
-  await page.getByRole('button', { name: 'Save what was seen' }).click();
+  await page.getByRole('button', { name: 'Save inspection' }).click();
   await expect(page).toHaveURL(/\/colonies\/[^/]+$/);
   await page.goto('/inspections');
   const part = page.getByRole('article', { name: 'Wicket: its queen' });

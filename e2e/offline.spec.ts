@@ -43,7 +43,7 @@ test('a yard without signal: count, tick and look go on, survive a reload, and a
   await expect(page.getByRole('heading', { level: 1, name: 'Yarrow' })).toBeVisible();
   await page.goto(`/colonies/${mallow}/count?by=seen`);
   await page.getByRole('group', { name: 'Mallow: temper' }).getByText('Calm').click();
-  await page.getByRole('button', { name: 'Save what was seen' }).click();
+  await page.getByRole('button', { name: 'Save inspection' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Mallow' })).toBeVisible();
   await page.goto('/inspections');
   await expect(page.getByRole('heading', { level: 1, name: /Inspections/ })).toBeVisible();

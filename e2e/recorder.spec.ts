@@ -107,7 +107,7 @@ test('what is seen besides frames: three answers apart, a caution for sick brood
   // The page is closed in the middle of it and opened again: nothing is lost, the photo neither.
   await page.reload();
   await expect(page.getByRole('button', { name: 'Open photo 1' })).toBeVisible();
-  await page.getByRole('button', { name: 'Save what was seen' }).click();
+  await page.getByRole('button', { name: 'Save inspection' }).click();
   await expect(page.getByText('Disease suspected (foul smell)').first()).toBeVisible();
   await expect(page.getByText('She may be another queen')).toBeVisible();
   await expect(
@@ -135,7 +135,7 @@ test('frames and evidence that contradict each other are refused together, and n
   await page.goto(await yarrow(records));
   await expect(page.getByText('1 What is it mostly?')).toBeVisible();
   await page.keyboard.type('y24');
-  await page.getByRole('tab', { name: 'Seen' }).click();
+  await page.getByRole('tab', { name: 'Queen, brood and notes' }).click();
   await page
     .getByRole('group', { name: 'Yarrow: eggs', exact: true })
     .getByText('None', { exact: true })

@@ -126,7 +126,7 @@ export async function see(
 ): Promise<void> {
   await page.goto(`/colonies/${await records.colonyId(colony)}/count?by=seen`);
   for (const [what, answer] of answers) await say(page, colony, what, answer);
-  await page.getByRole('button', { name: 'Save what was seen' }).click();
+  await page.getByRole('button', { name: 'Save inspection' }).click();
   await expect(page).toHaveURL(/\/colonies\/[^/]+$/);
   await expect(page.getByRole('heading', { level: 1, name: colony })).toBeVisible();
 }

@@ -51,7 +51,7 @@ test('two chances from one comb of cells of another size: today or too late, cut
   await page.getByRole('button', { name: 'One less: drawn, open' }).click();
   const verdict = page.getByRole('region', { name: 'Verdict' });
   await expect(verdict).toContainText(/raising|Leave the cells/);
-  await page.getByRole('button', { name: 'Save what was seen' }).click();
+  await page.getByRole('button', { name: 'Save inspection' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Mint' })).toBeVisible();
 
   // No brood is needed for a division three days before the queens are out: bees, cells and food are.

@@ -89,7 +89,7 @@ describe('the recorder', () => {
   it('undoes in the tab that is open, and saves both together', async () => {
     const { user, store } = open(`/colonies/${idOf('Yarrow')}/count`);
     await user.click(screen.getByRole('button', { name: 'Honey' }));
-    await user.click(screen.getByRole('tab', { name: 'Seen' }));
+    await user.click(screen.getByRole('tab', { name: 'Queen, brood and notes' }));
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Undo' }).disabled).toBe(true);
     const temper = within(screen.getByRole('group', { name: 'Yarrow: temper' }));
     await user.click(temper.getByText('Roaring'));

@@ -23,11 +23,11 @@ it('tabs are one stop for the Tab key, and arrows go round (ARIA Authoring Pract
   expect(document.activeElement?.textContent).toBe('Frames');
   await user.keyboard('{ArrowRight}{ArrowRight}');
   expect(screen.getByRole('tabpanel').textContent).toBe('line');
-  expect(document.activeElement?.textContent).toBe('Line');
+  expect(document.activeElement?.textContent).toBe('Shorthand');
   await user.keyboard('{ArrowRight}{ArrowRight}');
   expect(screen.getByRole('tabpanel').textContent).toBe('frames');
   await user.keyboard('{ArrowLeft}');
-  expect(screen.getByRole('tab', { selected: true }).textContent).toBe('Seen');
+  expect(screen.getByRole('tab', { selected: true }).textContent).toBe('Queen, brood and notes');
   expect(screen.getAllByRole('tab').filter((t) => t.tabIndex === 0)).toHaveLength(1);
   expect(MODES.map((m) => screen.getByText(m.label).getAttribute('aria-controls'))).toEqual(
     MODES.map(() => PANEL_ID),

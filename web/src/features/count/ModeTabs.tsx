@@ -6,8 +6,8 @@ import styles from './ModeTabs.module.css';
 export const MODES = [
   { id: 'frames', label: 'Frames' },
   { id: 'quick', label: 'Quick' },
-  { id: 'line', label: 'Line' },
-  { id: 'seen', label: 'Seen' },
+  { id: 'line', label: 'Shorthand', short: 'Line' },
+  { id: 'seen', label: 'Queen, brood and notes', short: 'Notes' },
 ] as const;
 export type Mode = (typeof MODES)[number]['id'];
 
@@ -38,6 +38,7 @@ export const ModeTabs = memo(function ModeTabs({
           key={m.id}
           type="button"
           role="tab"
+          data-short={'short' in m ? m.short : undefined}
           id={tabId(m.id)}
           aria-selected={m.id === mode}
           aria-controls={PANEL_ID}

@@ -116,7 +116,7 @@ export function useCount(colony: Colony) {
         ? `Save, ${count(estimated, 'frame')} estimated`
         : read.length > 0
           ? `Save ${read.length} of ${draft.frames.length}`
-          : 'Save what was seen',
+          : 'Save inspection',
     problems: problems.map(withoutBatch),
     dayProblems: [...problems.map(withoutBatch).filter((p) => p.path[0] === 'day'), ...future],
   };
