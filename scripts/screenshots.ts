@@ -52,16 +52,6 @@ async function colony(page: Page, name: string): Promise<void> {
   await page.getByRole('heading', { level: 1, name, exact: true }).waitFor();
 }
 
-/** An inspection as it is being noted: strength, brood and the queen. */
-async function inspect(page: Page): Promise<void> {
-  await page.goto(`${page.url()}/count?by=seen`);
-  await page.getByRole('button', { name: /frames of bees/ }).click();
-  await page.getByRole('button', { name: /frames of stores/ }).click();
-  const eggs = page.getByRole('group', { name: /: eggs$/ });
-  await eggs.getByText('Found').click();
-  await page.evaluate(() => window.scrollTo(0, 0));
-}
-
 /** The address of the inspection that tells which part of the split has the queen. */
 async function inspectionDue(page: Page): Promise<string> {
   const [operation] = (await (await page.request.get('/api/operations')).json()) as { id: string }[];
@@ -150,9 +140,9 @@ try {
   await page.getByRole('link', { name: 'The year here' }).click();
   await page.getByRole('group', { name: 'The year as a band' }).waitFor();
   await shoot(page, 'season');
-  await page.goto('/people');
-  await page.getByRole('heading', { level: 1 }).waitFor();
-  await shoot(page, 'people');
+  await page.goto('/words');
+  await page.getByRole('region', { name: 'Comb' }).waitFor();
+  await shoot(page, 'words');
   await page.goto('/records');
   await page.getByRole('region', { name: 'Visits' }).waitFor();
   await shoot(page, 'records');
@@ -183,9 +173,6 @@ try {
   await phone.goto(pad.pathname);
   await phone.getByRole('button', { name: /^Capped/ }).tap();
   await phone.getByRole('group', { name: 'Where it goes' }).waitFor();
-  await colony(phone, 'Sorrel');
-  await inspect(phone);
-  await shoot(phone, 'phone-inspection');
   await phone.goto('/worksheet');
   await phone
     .getByRole('link', { name: /Go on|Open the work at Sorrel/ })

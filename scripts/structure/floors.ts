@@ -19,7 +19,7 @@ export const CORE_MAP: HouseMap = {
   floors: [
     ['basics'],
     ['comb', 'weather'],
-    ['brood', 'handling', 'nest', 'shorthand', 'season'],
+    ['brood', 'glossary', 'handling', 'nest', 'shorthand', 'season'],
     ['rules', 'clock'],
     ['records'],
     ['forecast'],

@@ -62,7 +62,7 @@ const PLACES: readonly Place[] = [
   { to: '/feed', label: 'Feed and store', icon: Droplets, also: ['/store'] },
   { to: '/weather', label: 'Weather', icon: CloudSun },
   { to: '/records', label: 'Records', icon: BookOpen, also: ['/outbox', '/forecasts'] },
-  { to: '/settings', label: 'Settings', icon: SlidersHorizontal, also: ['/rules', '/people'] },
+  { to: '/settings', label: 'Settings', icon: SlidersHorizontal, also: ['/rules', '/people', '/words'] },
 ];
 
 interface Waiting {
@@ -89,7 +89,7 @@ export const Rail = memo(function Rail() {
   const [more, setMore] = useState(false);
   const rest = PLACES.filter((p) => !p.atHive);
   return (
-    <Box as="nav" aria-label="Views" className={`${styles.rail} ${common.noPrint}`}>
+    <Box as="nav" aria-label="Views" className={styles.rail}>
       <Flex display={{ base: 'none', md: 'flex' }} align="center" gap={2.5} px={2} pb={5}>
         <img src="/icon.svg" alt="" width={30} height={30} className={styles.mark} />
         <Text fontFamily="heading" fontSize="2xl" fontWeight="700" letterSpacing="-0.02em">

@@ -221,6 +221,12 @@ export function makeRouter() {
           }),
         },
         {
+          path: 'words',
+          lazy: async () => ({
+            Component: (await import('../features/glossary/GlossaryPage.tsx')).GlossaryPage,
+          }),
+        },
+        {
           path: 'rules',
           lazy: async () => ({
             Component: (await import('../features/rules/HouseRulesPage.tsx')).HouseRulesPage,

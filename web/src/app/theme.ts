@@ -184,6 +184,9 @@ export const system = createSystem(
           cellCapped: { value: { base: '#C58A3A', _dark: '#D9A052', _sunlight: '#8A5200' } },
           railInk: { value: '#F4F5F1' },
           railLine: { value: '#3B5B5E' },
+          // What waits at a place of the rail.
+          railMark: { value: '#F2C230' },
+          railMarkInk: { value: '#1D1A10' },
           // Who receives a frame: of middling brightness, so that each shows on paper and on dark ground.
           receiver1: { value: '#2F8F83' },
           receiver2: { value: '#C2602F' },

@@ -2,6 +2,7 @@ import { Box, Flex, Text } from '@chakra-ui/react';
 import { CONTENT_CLASSES, CONTENT_NAMES, type ContentClass } from '@incremen/core/comb';
 import { COMB_INK, combColour, CONTENT_FILL } from './contentStyle.ts';
 import { QueenMark } from './Slat.tsx';
+import { Term } from './Term.tsx';
 
 /** A patch of one content, for legends and buttons. */
 export function Swatch({ content, size = 18 }: { readonly content: ContentClass; readonly size?: number }) {
@@ -28,7 +29,7 @@ export function Legend() {
       {CONTENT_CLASSES.map((c) => (
         <Flex as="li" key={c} align="center" gap={1.5}>
           <Swatch content={c} />
-          <Text as="span">{CONTENT_NAMES[c]}</Text>
+          <Term word={CONTENT_NAMES[c]} />
         </Flex>
       ))}
       <Flex as="li" align="center" gap={1.5}>

@@ -2,7 +2,7 @@ import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { allFrameSizes, type FrameSizeId } from '@incremen/core/comb';
 import { HOUSE_RULES, houseRules, type HouseRuleId } from '@incremen/core/rules';
 import type { Operation } from '@incremen/core/records';
-import { DatabaseBackup, Scale, Smartphone, type LucideIcon } from 'lucide-react';
+import { BookA, DatabaseBackup, Scale, Smartphone, type LucideIcon } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useOperation, useSend } from '../../mirror/hooks.ts';
@@ -107,6 +107,12 @@ export function SettingsPage() {
           icon={Scale}
           title="House rules"
           what={changed === 0 ? 'All as shipped.' : `${count(changed, 'rule')} changed by you.`}
+        />
+        <Way
+          to="/words"
+          icon={BookA}
+          title="Words"
+          what="What the words of the trade mean here, with pictures of comb."
         />
         <Way
           to="/people"

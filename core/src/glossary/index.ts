@@ -1,0 +1,1 @@
+export { GLOSSARY, glossaryEntry, type GlossaryEntry } from './glossary.ts';
