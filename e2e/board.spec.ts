@@ -49,7 +49,7 @@ test('all yards are seen at a glance and lead to each', async ({ page, records }
   await page.goto('/yard');
   await page.getByRole('link', { name: 'All', exact: true }).click();
   await expect(page.getByRole('heading', { level: 2 })).toHaveText(['Ferry Field', 'Sallow Bank']);
-  await expect(page.getByText('1 look due')).toBeVisible();
+  await expect(page.getByText('1 inspection due')).toBeVisible();
   await page.getByRole('heading', { level: 2, name: 'Ferry Field' }).getByRole('link').click();
   await expect(page.getByRole('heading', { level: 1, name: 'Ferry Field' })).toBeVisible();
 });

@@ -180,7 +180,10 @@ test('a clock that is a year ahead is said, and today is taken from the server',
   await page.clock.setFixedTime(new Date(Date.now() + 365 * 86_400_000));
   await page.goto(`/colonies/${await records.colonyId('Yarrow')}/count`);
   await expect(page.getByText(/The clock of this device is 36[456] days ahead/)).toBeVisible();
-  await expect(page.getByLabel('Counted on')).toHaveValue(new Date().toLocaleDateString('sv'));
+  const today = { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' } as const;
+  await expect(page.getByLabel('Counted on')).toHaveValue(
+    new Date().toLocaleDateString('en-GB', today).replace(',', ''),
+  );
 });
 
 test('the server is stopped and started again: what was entered meanwhile arrives, and the data is whole', async ({

@@ -123,6 +123,10 @@ test('the owner makes an account, opens the home network, and a phone and a help
 
   // At the hive the phone loses the home network: what is counted waits there, and goes in when it is back.
   await phone.goto(`${THERE}/yard`);
+  // Its authority is not known to this browser, so nothing is installed: what is shown after the count is fetched before.
+  await phone.getByRole('link', { name: /^E1/ }).click();
+  await expect(phone.getByRole('heading', { level: 1, name: 'E1' })).toBeVisible();
+  await phone.goBack();
   await phone.getByRole('link', { name: 'Count E1' }).click();
   for (const n of ['8 frames', '3 frames', '1 frame', 'Eggs: seen', '2 frames', '1 frame', '0 frames']) {
     await phone.getByRole('button', { name: n, exact: true }).first().click();

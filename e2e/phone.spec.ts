@@ -106,3 +106,21 @@ test('the keys of the quick count are large enough for a glove and need no scrol
     expect((box?.y ?? 0) + (box?.height ?? 0), `${name} above the bar`).toBeLessThanOrEqual(844 - 56);
   }
 });
+
+test('what does not fit under the thumb is one tap away, and gives way to a tap beside it', async ({
+  page,
+  records,
+}) => {
+  await records.get();
+  await page.goto('/');
+  const more = page.getByRole('button', { name: 'More' });
+  const others = page.getByRole('group', { name: 'More views' });
+  await more.tap();
+  await expect(others).toBeVisible();
+  await page.getByRole('heading', { level: 1 }).tap();
+  await expect(others).toBeHidden();
+  await more.tap();
+  await others.getByRole('link', { name: 'Weather' }).tap();
+  await expect(page.getByRole('heading', { level: 1, name: /Weather/ })).toBeVisible();
+  await expect(others).toBeHidden();
+});

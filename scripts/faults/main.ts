@@ -1,12 +1,15 @@
 import { runFaults } from './runFaults.ts';
 
-// npm run faults -- [MINUTES]: kills of the server and its database at random moments, under load; ten minutes if not said.
-const minutes = Number(process.argv[2] ?? 10);
+// npm run faults -- [MINUTES] [--full-disk]: kills of the server and its database at random moments, under load; ten minutes if
+// not said. With --full-disk its data lie on a small disk that runs full now and then: for that it has to be root.
+const [, , ...said] = process.argv;
+const minutes = Number(said.find((a) => /^\d/.test(a)) ?? 10);
 const report = await runFaults({
   seconds: 60 * minutes,
   every: [3, 12],
   port: 4610,
   seed: Date.now() % 1000,
+  smallDisk: said.includes('--full-disk'),
   say: console.log,
 });
 console.log(report);

@@ -1,6 +1,6 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
@@ -14,12 +14,18 @@ export interface FaultPlan {
   readonly every: readonly [least: number, most: number];
   readonly port: number;
   readonly seed: number;
+  /** The data lie on a small disk of their own, which is filled now and then; needs the right to mount one. */
+  readonly smallDisk?: boolean;
   readonly say?: (words: string) => void;
 }
 
+const FAULTS = ['node', 'postgres', 'both', 'full'] as const;
+/** What dies, or that the disk is full for a while. */
+type Fault = (typeof FAULTS)[number];
+
 /** What was found when everything was over. */
 export interface FaultReport {
-  readonly kills: Readonly<Record<'node' | 'postgres' | 'both', number>>;
+  readonly kills: Readonly<Record<Fault, number>>;
   readonly acknowledged: number;
   /** Acknowledged, and not there. */
   readonly lost: number;
@@ -137,11 +143,13 @@ export async function runFaults({
   every,
   port,
   seed,
+  smallDisk = false,
   say = () => undefined,
 }: FaultPlan): Promise<FaultReport> {
   const data = mkdtempSync(join(tmpdir(), 'incremen-faults-'));
   // PostgreSQL may run as another user, who has to get in.
   chmodSync(data, 0o711);
+  if (smallDisk) mountSmall(data);
   const url = `http://127.0.0.1:${port}`;
   const random = seededRandom(seed);
   let server: ChildProcess | null = null;
@@ -188,15 +196,17 @@ export async function runFaults({
     const devices = hives.map((hive, i) =>
       device(url, op, names[i] ?? '', hive, done, () => Date.now() > end),
     );
-    const kills = { node: 0, postgres: 0, both: 0 };
+    const kills = { node: 0, postgres: 0, both: 0, full: 0 };
+    const faults = FAULTS.filter((f) => smallDisk || f !== 'full');
     while (Date.now() < end) {
       await sleep(1000 * (every[0] + random() * (every[1] - every[0])));
       if (Date.now() > end) break;
-      const what = (['node', 'postgres', 'both'] as const)[Math.floor(random() * 3)] ?? 'node';
+      const what = faults[Math.floor(random() * faults.length)] ?? 'node';
       kills[what]++;
-      if (what !== 'postgres') killNode();
-      if (what !== 'node') killPostgres();
-      say(`killed ${what}; ${done.size} acknowledged`);
+      if (what === 'node' || what === 'both') killNode();
+      if (what === 'postgres' || what === 'both') killPostgres();
+      if (what === 'full') await fillFor(data, FULL_MS);
+      say(`${what}; ${done.size} acknowledged`);
     }
     const longest = Math.max(...(await Promise.all(devices)));
     return { kills, ...(await compare(url, op, done)), longestAway: longest / 1000 };
@@ -211,8 +221,39 @@ export async function runFaults({
     }
     killPostgres();
     await sleep(300);
+    if (smallDisk) spawnSync('umount', ['-l', data]);
     rmSync(data, { recursive: true, force: true, maxRetries: 5, retryDelay: 200 });
   }
+}
+
+/** Large enough for the database and what it writes ahead, small enough to be filled in a moment. */
+const SMALL_DISK = '700m';
+/** So long it stays full: several entries are refused, and the database may die of it. */
+const FULL_MS = 5000;
+
+function mountSmall(folder: string): void {
+  const { status, stderr } = spawnSync('mount', [
+    '-t',
+    'tmpfs',
+    '-o',
+    `size=${SMALL_DISK},mode=711`,
+    'tmpfs',
+    folder,
+  ]);
+  if (status !== 0) throw new Error(`no small disk can be mounted here: ${stderr.toString()}`);
+}
+
+/** Takes all the room that there is, and gives it back after a while. */
+async function fillFor(folder: string, ms: number): Promise<void> {
+  const filler = join(folder, 'filler');
+  const { bavail, bsize } = statfsSync(folder);
+  try {
+    writeFileSync(filler, Buffer.alloc(bavail * bsize));
+  } catch {
+    // The last blocks went to somebody else: it is full all the same.
+  }
+  await sleep(ms);
+  rmSync(filler, { force: true });
 }
 
 /** A busy machine takes its time. */

@@ -16,7 +16,7 @@ import {
   SlidersHorizontal,
   type LucideIcon,
 } from 'lucide-react';
-import { memo, useMemo, useState } from 'react';
+import { memo, useMemo, type MouseEvent } from 'react';
 import { Link, useLocation } from 'react-router';
 import { useApiary, useToday } from '../mirror/hooks.ts';
 import { LookSwitch } from '../shared/settings/LookSwitch.tsx';
@@ -82,11 +82,14 @@ const waitingIn = (apiary: Apiary, today: Day): Waiting => ({
 const isAt = ({ to, also = [] }: Place, pathname: string) =>
   [to, ...also].some((p) => pathname === p || (p !== '/' && pathname.startsWith(`${p}/`)));
 
+const MORE_ID = 'more-views';
+const closeMore = (e: MouseEvent<HTMLElement>) =>
+  e.currentTarget.closest<HTMLElement>('[popover]')?.hidePopover();
+
 /** Where one can go: a rail on wide screens, on narrow ones a bar at the thumb with the rest a tap away. */
 export const Rail = memo(function Rail() {
   const { pathname } = useLocation();
   const isThere = useAppSelector((s) => s.mirror.status === 'ready');
-  const [more, setMore] = useState(false);
   const rest = PLACES.filter((p) => !p.atHive);
   return (
     <Box as="nav" aria-label="Views" className={styles.rail}>
@@ -104,22 +107,19 @@ export const Rail = memo(function Rail() {
         className={styles.place}
         data-more
         data-here={rest.some((p) => isAt(p, pathname)) || undefined}
-        aria-expanded={more}
-        onClick={() => setMore(!more)}
+        popoverTarget={MORE_ID}
       >
         <Ellipsis size={20} aria-hidden />
         <span>More</span>
       </button>
-      {more && (
-        <div className={styles.more} role="group" aria-label="More views">
-          {rest.map((p) => (
-            <Link key={p.to} to={p.to} className={styles.place} onClick={() => setMore(false)}>
-              <p.icon size={20} aria-hidden />
-              <span>{p.label}</span>
-            </Link>
-          ))}
-        </div>
-      )}
+      <div id={MORE_ID} popover="auto" className={styles.more} role="group" aria-label="More views">
+        {rest.map((p) => (
+          <Link key={p.to} to={p.to} className={styles.place} onClick={closeMore}>
+            <p.icon size={20} aria-hidden />
+            <span>{p.label}</span>
+          </Link>
+        ))}
+      </div>
       <Box display={{ base: 'none', md: 'block' }} mt="auto">
         <LookSwitch />
       </Box>

@@ -96,6 +96,10 @@ export function makeRouter() {
           lazy: async () => ({ Component: (await import('../features/yards/StandsPage.tsx')).StandsPage }),
         },
         {
+          path: 'yards/:yardId/sheets',
+          lazy: async () => ({ Component: (await import('../features/yards/SheetsPage.tsx')).SheetsPage }),
+        },
+        {
           path: 'yards/:yardId/season',
           lazy: async () => ({ Component: (await import('../features/yards/SeasonPage.tsx')).SeasonPage }),
         },

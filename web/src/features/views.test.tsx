@@ -64,7 +64,7 @@ describe('the yards', () => {
       'Ferry Field',
       'Sallow Bank',
     ]);
-    expect(screen.getByText('1 look due')).toBeTruthy();
+    expect(screen.getByText('1 inspection due')).toBeTruthy();
     expect(screen.getByText('Sorrel: Swarm cells: act by Sat 16 May')).toBeTruthy();
   });
 });

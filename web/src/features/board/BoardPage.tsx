@@ -3,7 +3,7 @@ import { type ColonyState } from '@incremen/core/colony';
 import { coloniesOfYard, type Yard } from '@incremen/core/records';
 import { memo, Suspense, useDeferredValue, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import { Plus } from 'lucide-react';
+import { Plus, Printer } from 'lucide-react';
 import { useApiary } from '../../mirror/hooks.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { lazyPart } from '../../ui/lazyPart.tsx';
@@ -86,6 +86,13 @@ const YardHead = memo(function YardHead({
         {states.some(isCounted) && (
           <Button asChild display={{ base: 'none', md: 'inline-flex' }}>
             <Link to={`/plan?yard=${yard.id}`}>Plan</Link>
+          </Button>
+        )}
+        {states.length > 0 && (
+          <Button asChild variant="outline" bg="sheet" display={{ base: 'none', md: 'inline-flex' }}>
+            <Link to={`/yards/${yard.id}/sheets`} aria-label="Sheets to print">
+              <Printer size={18} aria-hidden />
+            </Link>
           </Button>
         )}
         <Button asChild variant="outline" bg="sheet">

@@ -35,7 +35,7 @@ describe('all yards', () => {
     for (const colony of ended) expect(screen.queryByText(colony.name)).toBeNull();
   });
 
-  it('say how many looks are due, and what is urgent', () => {
+  it('say how many inspections are due, and what is urgent', () => {
     renderView(<YardsPage />);
     const bank = rowOf('Sallow Bank');
     const here = new Set(
@@ -47,7 +47,9 @@ describe('all yards', () => {
       (f) => f.kind === 'look' && f.window.likely <= '2026-05-15' && f.colonyIds.some((id) => here.has(id)),
     );
     expect(due.length).toBeGreaterThan(0);
-    expect(within(bank).getByText(`${due.length} ${due.length === 1 ? 'look' : 'looks'} due`)).toBeTruthy();
+    expect(
+      within(bank).getByText(`${due.length} ${due.length === 1 ? 'inspection' : 'inspections'} due`),
+    ).toBeTruthy();
     expect(within(bank).getByText(/^Sorrel: Swarm cells/)).toBeTruthy();
   });
 

@@ -64,6 +64,9 @@ function YardRow({ yard, offset }: { readonly yard: Yard; readonly offset: numbe
         <Link className={common.inlineLink} to={`/yards/${yard.id}/season`}>
           The year
         </Link>
+        <Link className={common.inlineLink} to={`/yards/${yard.id}/sheets`}>
+          Sheets to print
+        </Link>
         <Box color="inkSoft">
           <YardTotals states={states} />
         </Box>
@@ -71,7 +74,7 @@ function YardRow({ yard, offset }: { readonly yard: Yard; readonly offset: numbe
       <Flex columnGap={5} rowGap={0} wrap="wrap" mt={1}>
         {due.length > 0 && (
           <Text color="alarm" fontWeight="700">
-            {count(due.length, 'look')} due
+            {count(due.length, 'inspection')} due
           </Text>
         )}
         {urgent.map((s) => (
