@@ -104,7 +104,9 @@ function whereAndWho(apiary: Apiary, colony: Colony): string {
   const { stand } = placeOf(apiary, colony);
   const queen = queenOf(apiary, colony.id);
   const name = queen ? [queen.name, queen.birthYear].filter(Boolean).join(', ') : '';
-  return [stand?.name, name && `queen ${name}`].filter(Boolean).join(' · ');
+  return [stand?.name === colony.name ? '' : stand?.name, name && `queen ${name}`]
+    .filter(Boolean)
+    .join(' · ');
 }
 
 /** Top box first: so the hive is taken down. */
@@ -127,7 +129,7 @@ function BoxTable({
   const hangs = new Set(framesOfBox(apiary, box.id).map((f) => f.slot));
   const slots = Array.from({ length: box.slots }, (_, i) => i + 1);
   return (
-    <div className={styles.scroll}>
+    <div className={styles.scroll} tabIndex={0} role="group" aria-label={title}>
       <table className={styles.sheet}>
         <caption>
           {title}, {frameSize(box.sizeId).name}
@@ -166,18 +168,20 @@ function InspectionCard() {
       {ASKED.map(([what, answers]) => (
         <li key={what}>
           <b>{what}</b>
-          {answers.map((a) => (
-            <span key={a} className={styles.tick}>
-              {a}
-            </span>
-          ))}
+          <span>
+            {answers.map((a) => (
+              <span key={a} className={styles.tick}>
+                {a}
+              </span>
+            ))}
+          </span>
         </li>
       ))}
       <li>
-        <b>Frames</b> of bees ____ of brood ____ of stores ____
+        <b>Frames</b> <span>of bees ____ of brood ____ of stores ____</span>
       </li>
       <li>
-        <b>Next</b> ________________________
+        <b>Next</b> <span>________________________</span>
       </li>
     </ul>
   );
