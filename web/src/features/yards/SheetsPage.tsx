@@ -129,7 +129,7 @@ function BoxTable({
   const hangs = new Set(framesOfBox(apiary, box.id).map((f) => f.slot));
   const slots = Array.from({ length: box.slots }, (_, i) => i + 1);
   return (
-    <div className={styles.scroll} tabIndex={0} role="group" aria-label={title}>
+    <Box className={styles.scroll} tabIndex={0} role="group" aria-label={title}>
       <table className={styles.sheet}>
         <caption>
           {title}, {frameSize(box.sizeId).name}
@@ -158,7 +158,7 @@ function BoxTable({
           ))}
         </tbody>
       </table>
-    </div>
+    </Box>
   );
 }
 
