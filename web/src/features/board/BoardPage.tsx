@@ -15,7 +15,7 @@ import { BoardTools } from './BoardTools.tsx';
 import { ColonyCard } from '../../shared/colonies/ColonyCard.tsx';
 import { BoardDay, PastNote } from '../../shared/colonies/BoardDay.tsx';
 import { arranged, LANES } from '../../shared/colonies/lanes.ts';
-import { FirstCount } from './FirstCount.tsx';
+import { CountNext } from '../../shared/colonies/CountNext.tsx';
 import { useColoniesOn } from '../../shared/colonies/useColoniesOn.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import styles from './BoardPage.module.css';
@@ -51,7 +51,7 @@ function YardBoard({ yard, yards }: { readonly yard: Yard; readonly yards: reado
   return (
     <Box>
       <YardHead yard={yard} yards={yards} states={states} />
-      <FirstCount yard={yard} />
+      <CountNext yard={yard} />
       {states.length > 0 && (
         <Flex gap={{ base: 1, md: 4 }} mb={3} wrap="wrap" justify="space-between">
           <BoardDay />

@@ -28,7 +28,7 @@ import { ago, count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { PhotoStrip } from '../../shared/photos/PhotoStrip.tsx';
 import { queenColour } from '../../shared/colonies/ColonyCard.tsx';
-import { CountNext } from './CountNext.tsx';
+import { CountNext } from '../../shared/colonies/CountNext.tsx';
 import { DescentTree } from './DescentTree.tsx';
 import { Diary } from './Diary.tsx';
 import { Due } from './Due.tsx';
@@ -95,7 +95,7 @@ function ColonyView({ colony }: { readonly colony: Colony }) {
         )}
         <MainVerb apiary={apiary} state={counted} today={today} />
       </PageHeader>
-      {counted.countAgeDays === 0 && colony.endedOn === null && <CountNext colony={colony} />}
+      {counted.countAgeDays === 0 && colony.endedOn === null && yard && <CountNext yard={yard} />}
       <Flex gap={{ base: 6, lg: 10 }} direction={{ base: 'column', lg: 'row' }} align="flex-start">
         <Box flex="none" w={{ base: '100%', lg: '392px' }}>
           <HiveDrawing
