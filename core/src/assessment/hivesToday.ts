@@ -101,7 +101,7 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
       const late = daysBetween(look.window.latest, today);
       must.push({
         colony,
-        why: late > 0 ? `${asked(look)} Overdue since ${dayInWords(look.window.latest)}.` : asked(look),
+        why: `${late > 0 ? `Overdue since ${dayInWords(look.window.latest)}. ` : ''}${followUpInShort(look)}`,
         to: `/look/${look.id}`,
         minutes: INSPECTION_MINUTES,
         by: earlierOf(look.window.latest, first.by),
@@ -146,12 +146,6 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
     a.rank - b.rank || a.colony.name.localeCompare(b.colony.name);
   return { must: must.toSorted(inOrder), may: may.toSorted(inOrder), mustNot };
 }
-
-/** As a sentence: what is asked of the hive, or a question. */
-const asked = (look: FollowUp): string => {
-  const words = followUpInShort(look);
-  return words.endsWith('?') ? words : `${words}.`;
-};
 
 const earlierOf = (a: Day, b: Day | null): Day => (b !== null && b < a ? b : a);
 

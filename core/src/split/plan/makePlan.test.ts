@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { framesOfColony, openFollowUps, queenOf, queenPerhapsIn } from '../../records/views.ts';
 import { bothSides, type FrameReading } from '../../comb/contents.ts';
-import { seededIds } from '../../demo/seededIds.ts';
+import { DEMO_DAY, demoScenario, seededIds } from '../../demo/index.ts';
+import { METHODS } from '../methods/registry.ts';
 import type { MethodId } from '../../records/bodies/methodId.ts';
 import { closingFor, TestYard } from '../../testing/builders.ts';
 import { makePlan, type WorkedPlan } from './makePlan.ts';
@@ -266,5 +267,21 @@ describe('what cannot be planned is said at once', () => {
     const tick = { type: 'tickStep' as const, stepId: lastId, done: true, day: '2026-05-09' };
     expect(yard.refused({ ...tick, ...closingFor(yard.apiary, lastId) })).toEqual(['frame-moved at stepId']);
     expect(yard.apiary).toBe(before);
+  });
+});
+
+describe('a colony that is raising its queen', () => {
+  it('is not divided before she lays: neither part would have one', () => {
+    const { apiary } = demoScenario();
+    const melilot = Object.values(apiary.colony).find((c) => c.name === 'Melilot')!;
+    for (const { id } of METHODS) {
+      const result = makePlan(
+        apiary,
+        { colonyId: melilot.id, methodId: id, day: DEMO_DAY, newName: 'New', options: {} },
+        seededIds(3),
+      );
+      const refused = !result.ok && result.problems[0]?.code === 'queen-gone';
+      expect([id, refused]).toEqual([id, id !== 'spare-cells' && id !== 'caged-queen']);
+    }
   });
 });

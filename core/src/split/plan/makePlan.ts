@@ -16,7 +16,7 @@ import {
   type WorkBody,
 } from '../../records/index.ts';
 import { dayInWords, type Day, failure, success, type Result, yearOf } from '../../basics/index.ts';
-import { carriedTo, tooNear } from '../../colony/index.ts';
+import { carriedTo, colonyState, tooNear } from '../../colony/index.ts';
 import { beesStay } from '../../followup/index.ts';
 import { increaseGate, mayBeginSooner, openingGate, type SeasonGate } from '../../forecast/index.ts';
 import type {
@@ -127,6 +127,18 @@ export function makePlan(
   const prepared = prepareDonor(apiary, colony, request.day);
   if (!prepared.ok) return prepared;
   const { donor, projectedDays } = prepared.value;
+  if (
+    under.ids === null &&
+    !WITHOUT_QUEEN.has(request.methodId) &&
+    isRaising(apiary, colony, donor, request.day)
+  ) {
+    return failure({
+      code: 'queen-gone',
+      path: ['methodId'],
+      message: `${donor.name} is raising its queen: there are no eggs to divide, and neither part would have one.`,
+      remedy: 'Wait until she lays, give it a queen first, or divide it on its spare cells.',
+    });
+  }
   const { facts } = under;
   const rules = houseRules(operationOf(apiary).houseRules.changes);
   const shares = stayShares(rules);
@@ -291,6 +303,14 @@ export function makePlan(
     tried: found.tried,
   });
 }
+
+/** Ways for which the donor need not have a laying queen. */
+const WITHOUT_QUEEN: ReadonlySet<MethodId> = new Set<MethodId>(['spare-cells', 'caged-queen']);
+
+/** The records say that it is on its way to a queen, and none of its combs says that she lays. */
+const isRaising = (apiary: Apiary, colony: Colony, { frames }: Donor, day: Day): boolean =>
+  colonyState(apiary, colony, day).queen.state === 'raising' &&
+  !frames.some((f) => f.hasQueen || f.eggsTenths > 0 || f.open > 0);
 
 /** Why the time of the year forbids a way; null where it does not. */
 function gateOf(apiary: Apiary, colony: Colony, { methodId, day }: PlanRequest): SeasonGate | null {

@@ -11,8 +11,8 @@ const orderHere = (): NumberOrder => (navigator.language === 'en-US' ? 'month-fi
 const inFull = (day: Day): string => (day === '' ? '' : `${dayInWords(day)} ${yearOf(day)}`);
 
 /**
- * A day: shown with its weekday and the month in letters, so that it is the same in every country; typed as anybody would, or
- * chosen in the device's calendar. What is no day changes nothing and is said.
+ * A day, shown with its weekday and the month in letters: the same in every country. It is typed in any usual form or chosen in
+ * the device's calendar; what is no day changes nothing and is said.
  */
 export function DayInput({
   value,
