@@ -1,8 +1,9 @@
-import { Box, Input, Text } from '@chakra-ui/react';
+import { Box, Text } from '@chakra-ui/react';
 import { GLOSSARY } from '@incremen/core/glossary';
 import { useState } from 'react';
 import { Meaning } from '../../drawing/Term.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
+import { SearchField } from '../../ui/SearchField.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import styles from './GlossaryPage.module.css';
 
@@ -22,16 +23,7 @@ export function GlossaryPage() {
         title="Words"
         aside="What is meant by them here. A word with dots under it says so on a tap."
       />
-      <Input
-        type="search"
-        aria-label="Find a word"
-        placeholder="Find a word"
-        bg="sheet"
-        maxW="22rem"
-        mb={5}
-        value={find}
-        onChange={(e) => setFind(e.target.value)}
-      />
+      <SearchField label="Find a word" value={find} onChange={setFind} />
       {groups.length === 0 && <Text>No word fits. Try a shorter one.</Text>}
       {groups.map((g) => (
         <Box as="section" key={g.title} aria-label={g.title} mb={6}>

@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Heading, Input, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { dayInWords, yearOf } from '@incremen/core/basics';
 import { happeningsOf, type Happening } from '@incremen/core/colony';
 import { queensOf, readingsOfVisit, type Apiary, type Visit } from '@incremen/core/records';
@@ -10,6 +10,7 @@ import { useTell } from '../../shared/telling/useTell.ts';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { DayField } from '../../shared/days/DayField.tsx';
 import { count } from '../../ui/format.ts';
+import { SearchField } from '../../ui/SearchField.tsx';
 import { TextField } from '../../ui/TextField.tsx';
 import common from '../../ui/common.module.css';
 
@@ -110,15 +111,11 @@ export function Visits() {
       <Heading as="h2" fontSize="xl" mb={2}>
         Visits
       </Heading>
-      <Input
-        type="search"
-        aria-label="Search visits"
+      <SearchField
+        label="Search visits"
         placeholder="A word, a colony, a queen, a day"
-        bg="sheet"
-        maxW="26rem"
-        mb={3}
         value={search}
-        onChange={(e) => setSearch(e.target.value)}
+        onChange={setSearch}
       />
       {found.length === 0 && (
         <Text color="inkSoft">

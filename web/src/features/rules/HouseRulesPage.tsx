@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import { useOperation, useSend } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
+import { SearchField } from '../../ui/SearchField.tsx';
 import { ProblemList, problemsAt } from '../../ui/ProblemList.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import { toaster } from '../../ui/toaster.tsx';
@@ -67,14 +68,11 @@ export function HouseRulesPage() {
         .
       </Text>
       <Flex gap={3} wrap="wrap" align="center" mb={4}>
-        <Input
-          type="search"
-          aria-label="Search the rules"
+        <SearchField
+          label="Search the rules"
           placeholder="Find a rule: winter, eggs, nuc…"
-          bg="sheet"
-          maxW="22rem"
           value={find}
-          onChange={(e) => setFind(e.target.value)}
+          onChange={setFind}
         />
         <Text color="inkSoft" role="status">
           {changed.length === 0 ? 'All as shipped.' : `${count(changed.length, 'rule')} changed by you.`}
