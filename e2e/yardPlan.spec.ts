@@ -224,7 +224,7 @@ test('levelling in early spring: who gives one capped comb to whom, before a col
   ).toBeVisible();
   // Before a cold week it could not cover it: no brood then, but nurse bees.
   await page.getByText('Day, nights, season, order, limits').click();
-  await page.getByText('Below 10 °C').click();
+  await page.getByText('Below 10 °C (50 °F)').click();
   await workedOut(page);
   await expect(moves.getByText(/→ Burnet, slot \d/)).toHaveCount(0);
   await expect(

@@ -56,10 +56,10 @@ async function send(url: string, op: string, id: string, command: object): Promi
       body,
       headers: { 'content-type': 'application/json' },
       signal: AbortSignal.timeout(10_000),
-    }).then(
-      async (res) => ({ status: res.status, said: await res.text() }),
-      () => ({ status: 0, said: '' }),
-    );
+    })
+      .then(async (res) => ({ status: res.status, said: await res.text() }))
+      // Killed before it answered, or in the middle of its answer.
+      .catch(() => ({ status: 0, said: '' }));
     if (status === 200 || status === 201) return Date.now() - began;
     if (status >= 400 && status < 500) throw new Error(`refused with ${status}: ${said.slice(0, 300)}`);
     await sleep(100);
@@ -263,10 +263,9 @@ async function firstOperation(url: string): Promise<string> {
   const until = Date.now() + START_MS;
   for (;;) {
     if (Date.now() > until) throw new Error('the server does not start');
-    const list = await fetch(`${url}/api/operations`).then(
-      async (res) => (res.ok ? ((await res.json()) as { id: string }[]) : []),
-      () => [],
-    );
+    const list = await fetch(`${url}/api/operations`)
+      .then(async (res) => (res.ok ? ((await res.json()) as { id: string }[]) : []))
+      .catch(() => []);
     if (list[0]) return list[0].id;
     await sleep(200);
   }

@@ -1,4 +1,12 @@
-import { lowerFirst, addDays, dayInWords, daysBetween, type Day } from '../basics/index.ts';
+import {
+  lowerFirst,
+  addDays,
+  dayInWords,
+  daysBetween,
+  type Day,
+  massInWords,
+  smallMassInWords,
+} from '../basics/index.ts';
 import {
   calmly,
   colonyState,
@@ -11,7 +19,14 @@ import {
 import { colonySeason, foodOn, seasonOfColony } from '../forecast/index.ts';
 import { queenAction, queenBeliefOf, type QueenAction, type QueenBelief } from '../queen-odds/index.ts';
 import { isInspection, queenLane } from '../followup/index.ts';
-import { countCells, openFollowUps, type Apiary, type Colony, type PlacedFrame } from '../records/index.ts';
+import {
+  countCells,
+  openFollowUps,
+  type Apiary,
+  type Colony,
+  type PlacedFrame,
+  operationOf,
+} from '../records/index.ts';
 
 /** Something that a colony needs, as every page says it. */
 export interface Need {
@@ -293,8 +308,9 @@ function shut({ because, until, why }: Opening): Need {
 const NO_ROOM = 1;
 
 function hungerWhy(apiary: Apiary, colony: Colony, today: Day): string {
+  const { units } = operationOf(apiary);
   const { kg, eatsPerDay } = foodOn(apiary, colony, today);
   return kg === null
     ? ''
-    : `About ${kg.toFixed(1)} kg are left of what was counted, and it eats ${Math.round(1000 * eatsPerDay)} g a day.`;
+    : `About ${massInWords(kg, units)} are left of what was counted, and it eats ${smallMassInWords(1000 * eatsPerDay, units)} a day.`;
 }

@@ -8,3 +8,14 @@ export { seededRandom } from './seededRandom.ts';
 export { onDay, shiftWindow, type Window, windowAfter, windowSchema } from './window.ts';
 export { isProblemCode, statusOfProblems, type ProblemCode } from './problemCode.ts';
 export { byteAt, cellAt, floatAt, intAt, numberAt } from './numberAt.ts';
+export {
+  distanceInWords,
+  KG_PER_LB,
+  massInWords,
+  smallMassInWords,
+  temperatureInWords,
+  type Units,
+  volumeInWords,
+} from './measures.ts';
+export { inRegion, type Region, REGIONS } from './regionalWords.ts';
+export { WEEK_STARTS, weekOf, type WeekStart } from './weeks.ts';

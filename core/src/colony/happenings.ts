@@ -1,4 +1,4 @@
-import { dayInWords, type Day } from '../basics/index.ts';
+import { dayInWords, type Day, massInWords, type Units } from '../basics/index.ts';
 import { doneOn } from '../forecast/index.ts';
 import {
   FEED_WORDS,
@@ -7,6 +7,7 @@ import {
   unitsOfWork,
   type Apiary,
   type Work,
+  operationOf,
 } from '../records/index.ts';
 
 /** Something done or befallen that no count and no inspection tells: feed, a treatment, a move, a swarm, work. */
@@ -24,7 +25,7 @@ export function happeningsOf(apiary: Apiary): Happening[] {
       id: g.id,
       day: g.day,
       colonyIds: [g.colonyId],
-      words: `${givenInWords(g.body)}${g.outOn === null ? '' : `; out on ${dayInWords(g.outOn)}`}${g.note === '' ? '' : `. ${g.note}`}`,
+      words: `${givenInWords(g.body, operationOf(apiary).units)}${g.outOn === null ? '' : `; out on ${dayInWords(g.outOn)}`}${g.note === '' ? '' : `. ${g.note}`}`,
     })),
     ...Object.values(apiary.event).map((e): Happening => ({
       id: e.id,
@@ -43,11 +44,11 @@ export function happeningsOf(apiary: Apiary): Happening[] {
   ].toSorted((a, b) => b.day.localeCompare(a.day) || a.id.localeCompare(b.id));
 }
 
-function givenInWords(body: Apiary['given'][string]['body']): string {
+function givenInWords(body: Apiary['given'][string]['body'], units: Units): string {
   if (body.kind === 'treatment')
     return `${body.what} put in${body.pieces === null ? '' : `, ${body.pieces}`}`;
-  const left = body.leftKg === null ? '' : `, ${body.leftKg} kg left over`;
-  return `${body.kg} kg of ${FEED_WORDS[body.what]}${left}`;
+  const left = body.leftKg === null ? '' : `, ${massInWords(body.leftKg, units)} left over`;
+  return `${massInWords(body.kg, units)} of ${FEED_WORDS[body.what]}${left}`;
 }
 
 function eventInWords(apiary: Apiary, body: Apiary['event'][string]['body']): string {

@@ -1,5 +1,5 @@
-import { daysBetween, type Day } from '../basics/index.ts';
-import { coloniesOfHive, type Apiary, type Hive, type Yard } from '../records/index.ts';
+import { daysBetween, type Day, distanceInWords } from '../basics/index.ts';
+import { coloniesOfHive, type Apiary, type Hive, type Yard, operationOf } from '../records/index.ts';
 
 /** Beyond this way field bees know no landmark and stay (common practice, no source). */
 export const FLYING_RANGE_KM = 3;
@@ -35,12 +35,13 @@ export function adviceOnMove(
   const from = hive.standId === null ? undefined : apiary.stand[hive.standId];
   const isNear = from?.yardId === to.yardId;
   const km = kilometresBetween(apiary.yard[from?.yardId ?? ''], apiary.yard[to.yardId]);
+  const { units } = operationOf(apiary);
   const notes: MoveNote[] = [];
   if (isNear && to.hour === 'day')
     notes.push({
       id: 'fly-back',
       tone: 'alarm',
-      words: `Field bees fly back to the old stand. Move it by about ${METRES_A_DAY} metre a day, or at dusk with something before the entrance, or for three weeks to a yard more than ${FLYING_RANGE_KM} km away.`,
+      words: `Field bees fly back to the old stand. Move it by about ${METRES_A_DAY} metre a day, or at dusk with something before the entrance, or for three weeks to a yard more than ${distanceInWords(FLYING_RANGE_KM, units, 0)} away.`,
     });
   if (isNear && to.hour === 'dusk')
     notes.push({
@@ -60,7 +61,7 @@ export function adviceOnMove(
     notes.push({
       id: 'near-yard',
       tone: 'alarm',
-      words: `The two yards are ${km.toFixed(1)} km apart: within flying range many field bees return to the old stand.`,
+      words: `The two yards are ${distanceInWords(km, units)} apart: within flying range many field bees return to the old stand.`,
     });
   for (const colony of coloniesOfHive(apiary, hive.id)) {
     const emergence = colony.separation?.emergence;

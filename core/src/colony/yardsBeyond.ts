@@ -1,5 +1,5 @@
-import type { Problem } from '../basics/index.ts';
-import type { Apiary, Yard } from '../records/index.ts';
+import { type Problem, distanceInWords } from '../basics/index.ts';
+import { type Apiary, type Yard, operationOf } from '../records/index.ts';
 import { FLYING_RANGE_KM, kilometresBetween } from './moveAdvice.ts';
 
 /** The open yards to which what is made in one may be carried, those out of flying range or of unknown place first. */
@@ -22,10 +22,11 @@ export function tooNear(apiary: Apiary, fromYardId: string, toYardId: string): O
   const [from, to] = [apiary.yard[fromYardId], apiary.yard[toYardId]];
   const km = kilometresBetween(from, to);
   if (km === null || !from || !to || !isNear(km)) return null;
+  const { units } = operationOf(apiary);
   return {
     code: 'yard-too-near',
-    message: `${to.name} is ${km.toFixed(1)} km from ${from.name}: within flying range the field bees return to the old stand.`,
-    remedy: `Choose a yard more than ${FLYING_RANGE_KM} km away, or let it stay in its yard and accept the loss.`,
+    message: `${to.name} is ${distanceInWords(km, units)} from ${from.name}: within flying range the field bees return to the old stand.`,
+    remedy: `Choose a yard more than ${distanceInWords(FLYING_RANGE_KM, units, 0)} away, or let it stay in its yard and accept the loss.`,
   };
 }
 

@@ -1,5 +1,5 @@
 import { flowInWords } from './deciders/happening/flows.ts';
-import { listInWords, dayInWords } from '../basics/index.ts';
+import { listInWords, dayInWords, massInWords } from '../basics/index.ts';
 import {
   COLONY_END_WORDS,
   FEED_WORDS,
@@ -14,6 +14,7 @@ import {
   type Command,
   type CommandOf,
   type Apiary,
+  operationOf,
 } from '../records/index.ts';
 
 const counted = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`;
@@ -132,7 +133,7 @@ export function summarise(apiary: Apiary, command: Command): string {
       return `Box of ${hive(apiary.box[command.boxId]?.hiveId ?? '')}: ${command.inserts.length === 0 ? 'combs only' : listInWords(command.inserts.map((n) => `${INSERT_WORDS[n.what]} in slot ${n.slot}`))}`;
     case 'give': {
       const { body, colonyId, day } = command.given;
-      return `${colony(colonyId)} given ${body.kind === 'feed' ? `${body.kg} kg ${FEED_WORDS[body.what]}` : body.what}, ${dayInWords(day)}`;
+      return `${colony(colonyId)} given ${body.kind === 'feed' ? `${massInWords(body.kg, operationOf(apiary).units)} of ${FEED_WORDS[body.what]}` : body.what}, ${dayInWords(day)}`;
     }
     case 'takeOut': {
       const given = apiary.given[command.givenId];

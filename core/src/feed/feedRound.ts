@@ -1,5 +1,5 @@
 import { framesOfColony, givenTo, operationOf, placeOf, type Apiary, type Colony } from '../records/index.ts';
-import { dayInWords, daysBetween, type Day } from '../basics/index.ts';
+import { dayInWords, daysBetween, type Day, massInWords } from '../basics/index.ts';
 import { STORES_PER_KG_SUGAR } from '../clock/index.ts';
 import { foodOn, winterNeedKg, type FoodOn } from '../forecast/index.ts';
 import { colonyState } from '../colony/index.ts';
@@ -104,6 +104,7 @@ function feedLine(
   rules: HouseRules,
 ): FeedLine {
   const placed = framesOfColony(apiary, colony);
+  const { units } = operationOf(apiary);
   const food = foodOn(apiary, colony, day);
   const base = { colonyId: colony.id, name: colony.name };
   if (food.kg === null) {
@@ -150,8 +151,8 @@ function feedLine(
   if (shortKg <= 0) {
     return none(
       aim === 'winter'
-        ? `${hasKg.toFixed(0)} kg of stores are enough for the winter.`
-        : `${hasKg.toFixed(1)} kg of stores last ${Math.floor(food.days.likely)} days.`,
+        ? `${massInWords(hasKg, units, 0)} of stores are enough for the winter.`
+        : `${massInWords(hasKg, units)} of stores last ${Math.floor(food.days.likely)} days.`,
     );
   }
   if (placed.some((p) => p.box.role === 'super') && aim !== 'winter') {
@@ -161,10 +162,10 @@ function feedLine(
   const sugarKg = Math.min(MOST_KG_AT_ONCE, Math.max(LEAST_KG, wanted));
   const more = wanted > MOST_KG_AT_ONCE ? ' The rest in further rounds.' : '';
   const because = noFieldBees
-    ? `No field bees until about day ${DAYS_WITHOUT_FIELD_BEES}, and ${hasKg.toFixed(1)} kg of stores.`
+    ? `No field bees until about day ${DAYS_WITHOUT_FIELD_BEES}, and ${massInWords(hasKg, units)} of stores.`
     : aim === 'draw-comb' && foundation > 0
-      ? `${foundation} to draw, and ${hasKg.toFixed(1)} kg of stores.`
-      : `${hasKg.toFixed(1)} kg of stores, ${needsKg.toFixed(1)} are needed.`;
+      ? `${foundation} to draw, and ${massInWords(hasKg, units)} of stores.`
+      : `${massInWords(hasKg, units)} of stores, ${massInWords(needsKg, units)} are needed.`;
   if (weather.nightMinC < TOO_COLD_FOR_SYRUP_C) {
     const why = `${because} Nights are too cold for syrup.${more}`;
     return { ...lasting, what: 'fondant', kg: sugarKg / FONDANT_SUGAR, litres: 0, why };
@@ -181,7 +182,9 @@ function noteOn(apiary: Apiary, colony: Colony, food: FoodOn, day: Day): string 
   );
   const notes = [
     ...(open?.body.kind === 'feed'
-      ? [`${open.body.kg.toFixed(1)} kg given on ${dayInWords(open.day)}: see whether it is taken.`]
+      ? [
+          `${massInWords(open.body.kg, operationOf(apiary).units)} given on ${dayInWords(open.day)}: see whether it is taken.`,
+        ]
       : []),
     ...(food.countAgeDays !== null && food.countAgeDays > OLD_COUNT_DAYS
       ? [`Counted ${food.countAgeDays} days ago: heft it before you trust this.`]

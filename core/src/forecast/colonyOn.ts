@@ -15,7 +15,7 @@ import {
   type Reading,
   type Yard,
 } from '../records/index.ts';
-import { houseRules, HOUSE_RULES } from '../rules/index.ts';
+import { DEFAULT_HOUSE_RULES, houseRules } from '../rules/index.ts';
 import { midwinterBefore, pullOf, winterBeesAmongAdults, type SeasonPull } from '../season/index.ts';
 import { countDoubts, type CountDoubt } from './countDoubts.ts';
 import { commonCombs } from './commonCombs.ts';
@@ -312,7 +312,7 @@ export function modelRules(apiary: Apiary): ModelRules {
     layingMost: rules.layingMost,
     coverWarm: rules.coverWarm,
     coverCold: rules.coverCold,
-    appetite: rules.feedPerBeesFrame / HOUSE_RULES.feedPerBeesFrame.default,
+    appetite: rules.feedPerBeesFrame / DEFAULT_HOUSE_RULES.feedPerBeesFrame,
     lean: rules.forecastLean / 100,
   };
 }

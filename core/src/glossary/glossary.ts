@@ -21,7 +21,11 @@ export const GLOSSARY: readonly GlossaryGroup[] = [
   {
     title: 'Place and equipment',
     entries: [
-      { word: 'Yard', also: ['apiary'], means: 'A place with hives on stands. Bees fly about 3 km from it.' },
+      {
+        word: 'Yard',
+        also: ['apiary'],
+        means: 'A place with hives on stands. Bees fly about 3 km (2 miles) from it.',
+      },
       {
         word: 'Stand',
         means: 'One spot in a yard. Field bees come back to the stand, not to the box that stood there.',

@@ -278,6 +278,9 @@ const changeSettings = z.strictObject({
   units: z.enum(['metric', 'imperial']).optional(),
   referenceSize: frameSizeId.optional(),
   ownSizes: operationRecord.shape.ownSizes.unwrap().optional(),
+  words: operationRecord.shape.words.unwrap().optional(),
+  weekStart: operationRecord.shape.weekStart.unwrap().optional(),
+  currency: operationRecord.shape.currency.unwrap().optional(),
   houseRules: houseRuleChanges.optional(),
   likelihoods: likelihoodChanges.optional(),
 });

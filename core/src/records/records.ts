@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { daySchema, windowSchema } from '../basics/index.ts';
+import { daySchema, REGIONS, WEEK_STARTS, windowSchema } from '../basics/index.ts';
 import { callOutRecord } from './bodies/callOut.ts';
 import { frameReading, frameSizeId } from '../comb/index.ts';
 import { followUpTopic } from './bodies/followUpTopic.ts';
@@ -48,6 +48,14 @@ export const operationRecord = z.strictObject({
     .array(z.strictObject({ id: frameSizeId, name }))
     .max(40)
     .default([]),
+  /** Names of things as they are said where the keeper lives. */
+  words: z.enum(REGIONS).default('us'),
+  weekStart: z.enum(WEEK_STARTS).default('monday'),
+  /** The money that sums are in, by its code of ISO 4217. */
+  currency: z
+    .string()
+    .regex(/^[A-Z]{3}$/, 'Three letters, such as EUR or USD.')
+    .default('EUR'),
 });
 
 /** A place with hives on stands. */
@@ -363,6 +371,9 @@ export function newOperation(id: string, name: string, rest: Partial<Operation> 
     fixedToday: null,
     houseRules: { v: 1, changes: {} },
     ownSizes: [],
+    words: 'us',
+    weekStart: 'monday',
+    currency: 'EUR',
     ...rest,
   };
 }

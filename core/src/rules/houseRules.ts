@@ -1,413 +1,73 @@
 import type { StayShares } from '../brood/index.ts';
 import { z } from 'zod';
 
-/** One threshold that beekeepers argue about: a default, its reason, and the range that makes sense. */
-export interface HouseRule {
-  readonly label: string;
-  readonly unit: string;
-  readonly default: number;
-  readonly min: number;
-  readonly max: number;
-  readonly step: number;
-  /** Why the default is what it is, in one line. */
-  readonly why: string;
-}
-
-const rule = (
-  label: string,
-  unit: string,
-  value: number,
-  [min, max, step]: [number, number, number],
-  why: string,
-): HouseRule => ({ label, unit, default: value, min, max, step, why });
-
-/** All house rules. The defaults are common practice without a single source, unless the reason names one. */
-export const HOUSE_RULES = {
-  coverWarm: rule(
-    'Brood per frame of bees, mild nights',
-    'frames of brood per frame of bees',
-    0.8,
-    [0.3, 1.2, 0.05],
-    'Bees must cover brood; a little slack is kept for the nights.',
-  ),
-  coverCold: rule(
-    'Brood per frame of bees, nights below 10 °C',
-    'frames of brood per frame of bees',
-    0.6,
-    [0.2, 1, 0.05],
-    'Bees draw together in the cold and bare the outer brood.',
-  ),
-  minBeesNewPart: rule(
-    'Bees in a new part, after drift',
-    'frames of bees',
-    2.5,
-    [1, 8, 0.25],
-    'Below this a small unit neither keeps brood warm nor feeds queen larvae well.',
-  ),
-  minEggsTenths: rule(
-    'Eggs and new larvae for a part that raises a queen',
-    'tenths of one side',
-    1,
-    [0.5, 10, 0.5],
-    'Part of a comb is enough: bees choose a few larvae under a day old.',
-  ),
-  minBeeBreadFrames: rule(
-    'Bee bread in each part',
-    'frames',
-    0.2,
-    [0, 2, 0.05],
-    'Without bee bread a unit cannot raise brood or a good queen.',
-  ),
-  minStoresNoField: rule(
-    'Stores in a part without field bees',
-    'frames',
-    1,
-    [0, 4, 0.25],
-    'It brings nothing in for days and lives on what it is given.',
-  ),
-  minStoresOnStand: rule(
-    'Stores left on the old stand',
-    'frames',
-    0.5,
-    [0, 4, 0.25],
-    'Field bees come home to it, but rain can last.',
-  ),
-  donorFloorBrood: rule(
-    'Brood left with the donor',
-    'frames of brood',
-    2,
-    [0, 8, 0.5],
-    'In build-up one or two good brood frames carry on: all field bees return to the old stand.',
-  ),
-  donorFloorDearth: rule(
-    'Brood left with the donor in dearth or midsummer',
-    'frames of brood',
-    3,
-    [0, 10, 0.5],
-    'It has about eight weeks to recover and must still raise winter bees.',
-  ),
-  minStoresDearth: rule(
-    'Stores left with the donor in dearth or midsummer',
-    'frames',
-    1,
-    [0, 6, 0.25],
-    'Nothing comes in; what is taken is not replaced.',
-  ),
-  giftKeepShare: rule(
-    'Brood combs that a colony keeps when it gives to others',
-    'share',
-    0.85,
-    [0.5, 1, 0.01],
-    'Of seven brood combs it gives one and keeps six: it stays strong and has its queen.',
-  ),
-  shakesPerGiver: rule(
-    'Frames shaken for nurse bees, for each donor',
-    'frames',
-    3,
-    [0, 8, 1],
-    'Nurses of three or four frames of open brood can be spared; more bares the brood.',
-  ),
-  levelWithin: rule(
-    'Level enough when within',
-    'frames of brood',
-    0.75,
-    [0.25, 3, 0.25],
-    'Less than a frame evens out by itself, and every comb carried costs time.',
-  ),
-  roomToLay: rule(
-    'Empty comb that a bound or crowded nest should have',
-    'frames',
-    2,
-    [0.5, 6, 0.5],
-    'Two combs give her a week of laying.',
-  ),
-  honeyBoundStores: rule(
-    'A nest is honey-bound when stores fill more than',
-    'share of its slots',
-    0.45,
-    [0.2, 0.9, 0.05],
-    'Brood, bread and bees need the other half.',
-  ),
-  honeyBoundRoom: rule(
-    'and its empty comb is less than',
-    'frames',
-    0.7,
-    [0, 3, 0.1],
-    'Less than two days of laying: she follows what hatches and has nowhere to go.',
-  ),
-  nucFullBees: rule(
-    'A nuc is full when bees are on',
-    'share of its combs',
-    0.85,
-    [0.5, 1, 0.05],
-    'Bees on most combs: more emerge than the box can hold.',
-  ),
-  nucFullBrood: rule(
-    'and brood, in full frames, is in',
-    'share of its combs',
-    0.5,
-    [0.2, 1, 0.05],
-    'Brood on about two thirds of the combs is half of them in full frames.',
-  ),
-  calmBroodShare: rule(
-    'Brood in a colony that is to be kept from swarming',
-    'share of its slots',
-    0.6,
-    [0.3, 1, 0.05],
-    'A nest wall to wall with brood gives more bees than its boxes hold.',
-  ),
-  hiveUpStores: rule(
-    'Stores given along when a nuc moves into a full hive',
-    'frames',
-    2,
-    [0, 5, 0.5],
-    'The new box has combs to draw; two of honey carry it over bad weather.',
-  ),
-  priceNucBox: rule(
-    'Price of a nuc box with floor and lid',
-    'in your money',
-    40,
-    [0, 2000, 1],
-    'A guess to compare ways by: enter what you pay.',
-  ),
-  priceHiveBox: rule(
-    'Price of a full-sized box with floor and roof',
-    'in your money',
-    90,
-    [0, 5000, 1],
-    'A guess to compare ways by: enter what you pay.',
-  ),
-  priceMatedQueen: rule(
-    'Price of a mated queen',
-    'in your money',
-    40,
-    [0, 2000, 1],
-    'A guess to compare ways by: enter what you pay.',
-  ),
-  priceQueenCell: rule(
-    'Price of a ripe queen cell',
-    'in your money',
-    8,
-    [0, 500, 1],
-    'A guess to compare ways by: enter what you pay.',
-  ),
-  strongForHalves: rule(
-    'Bees needed to make two halves',
-    'frames of bees',
-    12,
-    [6, 24, 0.5],
-    'Each half should cover its brood without help on the first cold night.',
-  ),
-  strongForNuc: rule(
-    'Bees needed to take a nuc with the queen',
-    'frames of bees',
-    8,
-    [4, 20, 0.5],
-    'The parent must still cover its brood and feed queen cells.',
-  ),
-  combYears: rule(
-    'Years that a comb is used',
-    'years',
-    7,
-    [2, 20, 1],
-    'Old comb is dark, narrow-celled and holds what bees brought home; five to ten years is the habit.',
-  ),
-  feedPerBeesFrame: rule(
-    'Food that a frame of bees with its brood uses in a day',
-    'kg of stores',
-    0.02,
-    [0.005, 0.3, 0.005],
-    'Bees eat about 10 g a day for a frame, and as much goes into larvae; more on cold nights. A hive on a scale tells yours.',
-  ),
-  feedDays: rule(
-    'Days that food in the hive should last when nothing comes in',
-    'days',
-    10,
-    [3, 40, 1],
-    'A cool spell in spring or a gap between flows; then one looks again.',
-  ),
-  feedReserveKg: rule(
-    'Food that is never to be used up',
-    'kg of stores',
-    0.5,
-    [0, 10, 0.25],
-    'Brood is given up before the last cell is empty.',
-  ),
-  winterStoresKg: rule(
-    'Stores for winter',
-    'kg',
-    20,
-    [5, 60, 1],
-    'About 18–20 kg where winters are mild and maritime, 27–40 kg where they are cold and long.',
-  ),
-  nucSlots: rule(
-    'Slots of a nuc box',
-    'frames',
-    5,
-    [3, 6, 1],
-    'Five frames give a laying queen room for two rounds.',
-  ),
-  stayOpenBrood: rule(
-    'Bees that stay on open brood moved in the yard',
-    'share',
-    0.65,
-    [0, 1, 0.05],
-    'Mostly nurses, and nurses stay.',
-  ),
-  stayCappedBrood: rule(
-    'Bees that stay on capped brood moved in the yard',
-    'share',
-    0.5,
-    [0, 1, 0.05],
-    'Mixed ages; the older half flies home.',
-  ),
-  stayStores: rule(
-    'Bees that stay on stores or empty comb moved in the yard',
-    'share',
-    0.35,
-    [0, 1, 0.05],
-    'Many field bees, which fly home.',
-  ),
-  stayAway: rule(
-    'Bees that stay when moved beyond 3 km',
-    'share',
-    0.95,
-    [0, 1, 0.05],
-    'Out of flying range nothing draws them back.',
-  ),
-  giverBees: rule(
-    'A donor has at least',
-    'frames of bees',
-    9,
-    [4, 20, 0.5],
-    'Above this a colony crowds its brood nest in build-up and can spare bees.',
-  ),
-  giverBrood: rule(
-    'and at least',
-    'frames of brood',
-    5.5,
-    [2, 14, 0.5],
-    'Enough to keep its floor after giving a frame or two.',
-  ),
-  weakBees: rule(
-    'A weak colony has fewer than',
-    'frames of bees',
-    4.5,
-    [1, 10, 0.5],
-    'It cannot spare anything and may need help.',
-  ),
-  frostAfterMidsummer: rule(
-    'First hard frosts, days after midsummer',
-    'days',
-    115,
-    [40, 200, 1],
-    'Mid-October in the north, mid-April in the south; enter what your yards see.',
-  ),
-  winterBeesWeeks: rule(
-    'A queen must lay so long before the first hard frosts',
-    'weeks',
-    8,
-    [4, 14, 1],
-    'Winter bees take three weeks to emerge and a unit needs two rounds of them.',
-  ),
-  winterBees: rule(
-    'Bees that a colony needs to go into winter',
-    'frames of bees',
-    5,
-    [2, 12, 0.5],
-    'A smaller cluster does not keep itself warm; in a nuc box over a strong neighbour three may do.',
-  ),
-  findsEggs: rule(
-    'You find eggs that are there, reading every comb',
-    'share',
-    0.93,
-    [0.4, 0.99, 0.01],
-    'Our estimate, no published source: in poor light or on new white comb they are missed far more often.',
-  ),
-  findsQueen: rule(
-    'You find a laying queen when you look for her',
-    'share',
-    0.5,
-    [0.05, 0.98, 0.05],
-    'Our estimate, no published source: an unmarked queen in a full hive is found every other time.',
-  ),
-  findsCells: rule(
-    'You find queen cells that are there, parting the bees',
-    'share',
-    0.98,
-    [0.4, 0.99, 0.01],
-    'Our estimate, no published source: one in a corner under bees is enough to be wrong.',
-  ),
-  raisesCells: rule(
-    'A part with young brood raises a queen to emergence',
-    'share',
-    0.93,
-    [0.5, 0.99, 0.01],
-    'Seven to nine in ten end as laying queens with mating (common practice, no source).',
-  ),
-  matesOfVirgins: rule(
-    'A virgin mates and comes back',
-    'share',
-    0.86,
-    [0.3, 0.99, 0.01],
-    'Weather, birds and drones decide (common practice, no source); your own results are on the cells page.',
-  ),
-  nucReserve: rule(
-    'Nucs kept in reserve, for each ten colonies',
-    'nucs',
-    1,
-    [0, 5, 0.5],
-    'A standby nuc replaces a dead-out or a lost queen within the hour.',
-  ),
-  queenSeasons: rule(
-    'Seasons that a queen is kept',
-    'seasons',
-    2,
-    [1, 5, 1],
-    'From her third season she lays less and swarms sooner (common practice, no source).',
-  ),
-  layingMost: rule(
-    'A good queen lays at most',
-    'eggs a day',
-    1500,
-    [500, 2500, 50],
-    'Fifteen hundred over weeks; two thousand at the height of the season.',
-  ),
-  latitudeDeg: rule(
-    'Latitude of your yards',
-    '° from the equator',
-    45,
-    [0, 66, 1],
-    'For the time of dark on the day of the work; middle latitudes until you say otherwise.',
-  ),
-  forecastLean: rule(
-    'Bees beyond the forecast',
-    '% a day',
-    0,
-    [-2, 2, 0.1],
-    'What your own counts have shown against the forecast; 0 until you take it over from the page of forecasts.',
-  ),
-  countAgesDays: rule(
-    'A count is old after',
-    'days',
-    9,
-    [2, 30, 1],
-    'In nine days every cell that was open is capped and eggs then laid are larvae.',
-  ),
-} as const satisfies Record<string, HouseRule>;
+/**
+ * The house rules as shipped: thresholds that beekeepers argue about. What each is called, in what it is measured, within what it
+ * makes sense and why it is so is said in the table of the rules, which only those read who show them.
+ */
+export const DEFAULT_HOUSE_RULES = {
+  coverWarm: 0.8,
+  coverCold: 0.6,
+  minBeesNewPart: 2.5,
+  minEggsTenths: 1,
+  minBeeBreadFrames: 0.2,
+  minStoresNoField: 1,
+  minStoresOnStand: 0.5,
+  donorFloorBrood: 2,
+  donorFloorDearth: 3,
+  minStoresDearth: 1,
+  giftKeepShare: 0.85,
+  shakesPerGiver: 3,
+  levelWithin: 0.75,
+  roomToLay: 2,
+  honeyBoundStores: 0.45,
+  honeyBoundRoom: 0.7,
+  nucFullBees: 0.85,
+  nucFullBrood: 0.5,
+  calmBroodShare: 0.6,
+  hiveUpStores: 2,
+  priceNucBox: 40,
+  priceHiveBox: 90,
+  priceMatedQueen: 40,
+  priceQueenCell: 8,
+  strongForHalves: 12,
+  strongForNuc: 8,
+  combYears: 7,
+  feedPerBeesFrame: 0.02,
+  feedDays: 10,
+  feedReserveKg: 0.5,
+  winterStoresKg: 20,
+  nucSlots: 5,
+  stayOpenBrood: 0.65,
+  stayCappedBrood: 0.5,
+  stayStores: 0.35,
+  stayAway: 0.95,
+  giverBees: 9,
+  giverBrood: 5.5,
+  weakBees: 4.5,
+  frostAfterMidsummer: 115,
+  winterBeesWeeks: 8,
+  winterBees: 5,
+  findsEggs: 0.93,
+  findsQueen: 0.5,
+  findsCells: 0.98,
+  raisesCells: 0.93,
+  matesOfVirgins: 0.86,
+  nucReserve: 1,
+  queenSeasons: 2,
+  layingMost: 1500,
+  latitudeDeg: 45,
+  forecastLean: 0,
+  countAgesDays: 9,
+} as const satisfies Record<string, number>;
 
 /** The name of a house rule. */
-export type HouseRuleId = keyof typeof HOUSE_RULES;
+export type HouseRuleId = keyof typeof DEFAULT_HOUSE_RULES;
 
 /** A value for every house rule. */
 export type HouseRules = Readonly<Record<HouseRuleId, number>>;
 
-const ids = Object.keys(HOUSE_RULES) as HouseRuleId[];
-
-/** The house rules as shipped. */
-export const DEFAULT_HOUSE_RULES = Object.fromEntries(
-  ids.map((id) => [id, HOUSE_RULES[id].default]),
-) as Record<HouseRuleId, number> as HouseRules;
+const ids = Object.keys(DEFAULT_HOUSE_RULES) as HouseRuleId[];
 
 /** The rules that a beekeeper has changed; the rest keep their defaults. */
 export const houseRuleChanges = z.partialRecord(z.enum(ids as [HouseRuleId, ...HouseRuleId[]]), z.number());

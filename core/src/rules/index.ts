@@ -1,6 +1,5 @@
 export {
   DEFAULT_HOUSE_RULES,
-  HOUSE_RULES,
   houseRuleChanges,
   type HouseRuleId,
   houseRules,
@@ -35,3 +34,4 @@ export {
   isStrongEnoughToPart,
   givesCombs,
 } from './judgements.ts';
+export { HOUSE_RULES } from './ruleTable.ts';

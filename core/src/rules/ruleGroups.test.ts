@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { HOUSE_RULES } from './houseRules.ts';
+import { HOUSE_RULES } from './ruleTable.ts';
 import { RULE_GROUPS } from './ruleGroups.ts';
 
 it('every house rule is in one group, and in one only', () => {

@@ -6,7 +6,7 @@ describe('what an example rests on', () => {
     expect(basisInWords(['coverCold', 'nucSlots']).split('\n')).toEqual([
       'This example rests on the house rules',
       expect.stringMatching(
-        /^ {2}coverCold \(Brood per frame of bees, nights below 10 °C: 0\.6 frames .+\)\. Bees /,
+        /^ {2}coverCold \(Brood per frame of bees, nights below 10 °C \(50 °F\): 0\.6 frames .+\)\. Bees /,
       ),
       expect.stringMatching(/^ {2}nucSlots \(Slots of a nuc box: \d+ .+\)\. .+/),
     ]);

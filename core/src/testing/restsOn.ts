@@ -1,5 +1,6 @@
 import { onTestFailed } from 'vitest';
-import { HOUSE_RULES, type HouseRuleId } from '../rules/houseRules.ts';
+import type { HouseRuleId } from '../rules/houseRules.ts';
+import { HOUSE_RULES } from '../rules/ruleTable.ts';
 
 /** Called in a worked example: when it fails, it says on which house rules it rests, each with default and reason. */
 export function restsOn(...rules: readonly HouseRuleId[]): void {

@@ -27,6 +27,9 @@ export const OperationEntity = defineEntity({
     fixedToday: p.date().nullable(),
     houseRules: json(S.operation.shape.houseRules),
     ownSizes: json(S.operation.shape.ownSizes),
+    words: p.text(),
+    weekStart: p.text(),
+    currency: p.text(),
     /** Raised by every command: tells a cached copy that it is old. */
     revision: p.integer().default(0),
   },

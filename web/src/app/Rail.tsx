@@ -44,7 +44,7 @@ const PLACES: readonly Place[] = [
     to: '/yard',
     label: 'Yard',
     icon: LayoutGrid,
-    also: ['/yards', '/colonies', '/compare', '/weak'],
+    also: ['/yards', '/colonies', '/compare', '/weak', '/several', '/scan'],
     atHive: true,
   },
   { to: '/plan', label: 'Plan', icon: Route, atHive: true },

@@ -215,6 +215,16 @@ export function makeRouter() {
           lazy: async () => ({ Component: (await import('../features/feed/FeedPage.tsx')).FeedPage }),
         },
         {
+          path: 'scan',
+          lazy: async () => ({ Component: (await import('../features/scan/ScanPage.tsx')).ScanPage }),
+        },
+        {
+          path: 'several',
+          lazy: async () => ({
+            Component: (await import('../features/several/SeveralPage.tsx')).SeveralPage,
+          }),
+        },
+        {
           path: 'outbox',
           lazy: async () => ({ Component: (await import('../features/outbox/OutboxPage.tsx')).OutboxPage }),
         },

@@ -42,8 +42,9 @@ describe('an empty start', () => {
     const { user, store, router } = open('/', nothing());
     await user.click(await screen.findByRole('link', { name: 'Set up a yard' }));
     const put = screen.getByRole<HTMLButtonElement>('button', { name: 'Put 4 hives on their stands' });
-    expect(put.disabled).toBe(true);
-    expect(screen.getByText('The yard needs a name.')).toBeTruthy();
+    await user.click(put);
+    expect(await screen.findByText('The yard needs a name.')).toBeTruthy();
+    expect(store.getState().mirror.outbox).toEqual([]);
     await user.type(screen.getByLabelText(/Name of the yard/), 'Home');
     const names = screen.getByLabelText(/Names of the hives/);
     await user.clear(names);
@@ -81,7 +82,8 @@ describe('comparing', () => {
 
   it('asks for two colonies where there are not two, gone ones left out', () => {
     open(`/compare?c=${idOf('Tansy')}&c=${crypto.randomUUID()}`);
-    expect(screen.getByText('Pick two to four colonies on the board.')).toBeTruthy();
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('All colonies');
+    expect(screen.getByRole<HTMLInputElement>('checkbox', { name: 'Compare Tansy' }).checked).toBe(true);
   });
 });
 

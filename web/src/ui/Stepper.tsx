@@ -1,6 +1,7 @@
 import { Minus, Plus } from 'lucide-react';
 import { useId } from 'react';
 import clsx from 'clsx';
+import common from './common.module.css';
 import styles from './Stepper.module.css';
 import keyStyles from './Key.module.css';
 
@@ -12,6 +13,7 @@ export function Stepper({
   max,
   step = 1,
   unit,
+  bare = false,
   onChange,
 }: {
   readonly label: string;
@@ -20,6 +22,8 @@ export function Stepper({
   readonly max: number;
   readonly step?: number;
   readonly unit?: string;
+  /** Its name stands beside it already, and is for readers only. */
+  readonly bare?: boolean;
   readonly onChange: (value: number) => void;
 }) {
   const id = useId();
@@ -30,7 +34,9 @@ export function Stepper({
   };
   return (
     <div className={styles.stepper}>
-      <label htmlFor={id}>{label}</label>
+      <label htmlFor={id} className={bare ? common.forReaders : undefined}>
+        {label}
+      </label>
       <span className={styles.keys}>
         <button
           type="button"

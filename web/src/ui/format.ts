@@ -1,4 +1,4 @@
-import type { Operation } from '@incremen/core/records';
+import { KG_PER_LB, massInWords, type Units } from '@incremen/core/basics';
 import type { Range } from '@incremen/core/comb';
 
 /** One decimal is all that a count by eye carries. */
@@ -11,19 +11,14 @@ export function rangeOf(range: Range): string {
   return `${one(range.low)}–${one(range.high)}`;
 }
 
-const KG_PER_LB = 0.45359237;
-
-/** A mass in the units of the operation. */
-export function mass(kg: number, units: Operation['units']): string {
-  return units === 'imperial' ? `${Math.round(kg / KG_PER_LB)} lb` : `${Math.round(kg)} kg`;
-}
+/** A mass in the units of the operation, in whole numbers. */
+export const mass = (kg: number, units: Units): string => massInWords(kg, units, 0);
 
 /** A small mass, in one decimal: `0.5 kg`. */
-export const smallMass = (kg: number, units: Operation['units']): string =>
-  units === 'imperial' ? `${one(kg / KG_PER_LB)} lb` : `${one(kg)} kg`;
+export const smallMass = (kg: number, units: Units): string => massInWords(kg, units);
 
 /** Kilograms of what was typed in the units of the operation. */
-export const kilograms = (typed: number, units: Operation['units']): number =>
+export const kilograms = (typed: number, units: Units): number =>
   units === 'imperial' ? typed * KG_PER_LB : typed;
 
 /** `1 frame`, `2 frames`. */
@@ -38,11 +33,11 @@ export function ago(days: number): string {
 }
 
 /** A temperature in degrees of the operation's units, as a bare number. */
-export function degrees(celsius: number, units: Operation['units']): number {
+export function degrees(celsius: number, units: Units): number {
   return Math.round(units === 'imperial' ? celsius * 1.8 + 32 : celsius);
 }
 
 /** The sign of those degrees. */
-export function degreeSign(units: Operation['units']): string {
+export function degreeSign(units: Units): string {
   return units === 'imperial' ? '°F' : '°C';
 }

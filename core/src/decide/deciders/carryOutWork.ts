@@ -170,7 +170,7 @@ function leaveShut(draft: Draft, unit: WorkUnit, hiveId: string, yardId: string,
     colonyIds: [unit.colonyId],
     topic: 'carry',
     window: onDay(day),
-    expect: `At dusk, carry ${unit.name} to ${to?.name ?? 'the other yard'}, more than 3 km away: strapped, its entrance shut and aired, and opened as soon as it stands.`,
+    expect: `At dusk, carry ${unit.name} to ${to?.name ?? 'the other yard'}, more than 3 km (2 miles) away: strapped, its entrance shut and aired, and opened as soon as it stands.`,
     ...(to && {
       move: { to: { standId: hiveId, fresh: { yardId: to.id, name: unit.name } }, hour: 'dusk' as const },
     }),

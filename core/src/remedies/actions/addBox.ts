@@ -137,7 +137,7 @@ export function addBox(facts: UnitFacts, choice: ActionChoice, newId: () => stri
       ),
     ],
     cautions: [
-      'Lifting: a full box may exceed 35 kg. Take combs out, or lift in pairs.',
+      'Lifting: a full box may exceed 35 kg (80 lb). Take combs out, or lift in pairs.',
       ...(short > 0
         ? [
             `The store is short of ${short} ${short === 1 ? 'frame' : 'frames'} for it: bees build wild comb in a gap.`,

@@ -121,7 +121,7 @@ export function boxToSuper(facts: UnitFacts, newId: () => string): ActionPlan | 
     ],
     cautions: [
       'Shaking: many bees in the air. Full suit, and nobody near without one.',
-      'Lifting: a full box may exceed 35 kg. Take combs out, or lift in pairs.',
+      'Lifting: a full box may exceed 35 kg (80 lb). Take combs out, or lift in pairs.',
       'Honey is taken only from combs without brood, and not from those that were fed or treated.',
     ],
     kit: [{ what: 'queen excluder', count: 1 }],

@@ -111,7 +111,7 @@ export function cleanBoxes(facts: UnitFacts, newId: () => string): ActionPlan | 
     ],
     looks: [inAWeek(facts, 'Eggs: the queen came through it. Debris on the clean floor says where it sits.')],
     cautions: [
-      'Lifting: a full box may exceed 35 kg. Take combs out, or lift in pairs.',
+      'Lifting: a full box may exceed 35 kg (80 lb). Take combs out, or lift in pairs.',
       'Fire: a gas flame and dry grass. Have water at hand.',
     ],
     kit: [

@@ -113,7 +113,7 @@ export function combine(
         u === facts || u.shut === null ? [] : [`${u.colony.name} is to stay shut today. ${u.shut}`],
       ),
       'Never unite to hide disease: nothing leaves a colony with suspect brood.',
-      'Lifting: a full box may exceed 35 kg. Take combs out, or lift in pairs.',
+      'Lifting: a full box may exceed 35 kg (80 lb). Take combs out, or lift in pairs.',
       ...(away.length > 1 && !inOne
         ? ['A tall stack tips over: strap it, and take boxes off from the top first.']
         : []),

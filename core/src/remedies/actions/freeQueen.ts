@@ -188,7 +188,7 @@ export function freeQueen(facts: UnitFacts): ActionPlan {
           'Eggs and young larvae in the combs given: she was barred. None: she fails; worker brood settles it.',
       },
     ],
-    cautions: ['Lifting: a box of honey may exceed 35 kg. Take combs out, or lift in pairs.'],
+    cautions: ['Lifting: a box of honey may exceed 35 kg (80 lb). Take combs out, or lift in pairs.'],
     kit: [{ what: 'queen excluder', count: 1 }],
   };
 }

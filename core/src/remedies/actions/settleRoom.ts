@@ -53,7 +53,7 @@ export function swapStands(
       inAWeek(facts, 'More bees, and her brood grows.'),
       inAWeek(strong, 'It has kept its brood covered.'),
     ],
-    cautions: ['Lifting: a full hive may weigh more than 50 kg. Two people, or box by box.'],
+    cautions: ['Lifting: a full hive may weigh more than 50 kg (110 lb). Two people, or box by box.'],
   };
 }
 

@@ -127,7 +127,7 @@ export function shakeOutPart(facts: UnitFacts): ActionPlan | null {
     ],
     cautions: [
       'Stings: many bees are in the air. Veil and gloves; watch for signs of allergy.',
-      'Lifting: a box of honey weighs 20 kg and more. Two people.',
+      'Lifting: a box of honey weighs 20 kg (45 lb) and more. Two people.',
       'Nothing of a hive with signs of disease is shaken out or reused: have it examined first.',
     ],
     kit: [{ what: 'sheet', count: 1 }],

@@ -1,4 +1,5 @@
-import { capital, dayInWords } from '../../basics/index.ts';
+import { operationOf } from '../../records/index.ts';
+import { capital, dayInWords, massInWords } from '../../basics/index.ts';
 import { QUEEN_STATE_WORDS } from '../../rules/index.ts';
 import { broodOf } from './unitProspect.ts';
 import { boundsOf, layingChance, type UnitFacts } from './unitFacts.ts';
@@ -29,6 +30,7 @@ const frames = (x: number) => `${x.toFixed(1)} frames`;
  */
 export function whyWeak(facts: UnitFacts): WeakCause[] {
   const { belief, unit, rules, storesKg, drawn, slots, season, day, looks, sick, drying } = facts;
+  const { units } = operationOf(facts.apiary);
   const causes: WeakCause[] = [];
   const add = (cause: WeakCauseId, words: string) => causes.push({ cause, words });
   if (sick) {
@@ -56,7 +58,10 @@ export function whyWeak(facts: UnitFacts): WeakCause[] {
   }
   const needsKg = unit.bees * rules.feedPerBeesFrame * rules.feedDays + rules.feedReserveKg;
   if (!facts.flow && storesKg < needsKg) {
-    add('food', `${storesKg.toFixed(1)} kg of stores; ${needsKg.toFixed(1)} kg last ${rules.feedDays} days.`);
+    add(
+      'food',
+      `${massInWords(storesKg, units)} of stores; ${massInWords(needsKg, units)} last ${rules.feedDays} days.`,
+    );
   }
   if (laying >= QUEEN_DOUBT && drawn < 0.3 && brood < unit.bees * cover - 0.5) {
     add('room', 'Hardly an empty cell for her eggs: give drawn comb beside the brood.');

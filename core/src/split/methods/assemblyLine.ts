@@ -19,7 +19,7 @@ export const assemblyLine: YardMethod = {
     },
     {
       what: 'Units dwindle by drift',
-      wayOut: 'Carry them beyond 3 km, or move all at dusk; shake in nurses.',
+      wayOut: 'Carry them beyond 3 km (2 miles), or move all at dusk; shake in nurses.',
     },
   ],
   fit: (w) =>

@@ -12,7 +12,7 @@ export const DISTANCE_OPTION = {
     },
     {
       id: 'away',
-      label: 'Beyond 3 km',
+      label: 'Beyond 3 km (2 miles)',
       why: 'Nearly all bees stay with it. Needs a second place and a drive.',
     },
   ],
@@ -39,7 +39,7 @@ export const NIGHTS_OPTION: MethodOption = {
   question: 'Nights to come',
   schools: [
     { id: 'mild', label: 'Mild', why: 'Bees spread over their brood.' },
-    { id: 'cold', label: 'Below 10 °C', why: 'Bees draw together, so each part gets less brood.' },
+    { id: 'cold', label: 'Below 10 °C (50 °F)', why: 'Bees draw together, so each part gets less brood.' },
   ],
   default: 'mild',
 };

@@ -46,7 +46,7 @@ export function beesRule(part: Part, threshold: number, why: string): PlanRule {
     value: (s, f) => of(s, f).framesOfBeesAfterDrift,
     mend: (missing) =>
       part.at === 'fresh'
-        ? `Short by ${counted(missing, 'frame')} of bees: shake in nurse bees from open brood, carry it beyond 3 km, or wait for capped brood to emerge.`
+        ? `Short by ${counted(missing, 'frame')} of bees: shake in nurse bees from open brood, carry it beyond 3 km (2 miles), or wait for capped brood to emerge.`
         : `Short by ${counted(missing, 'frame')} of bees: give the other part less, or wait for capped brood to emerge.`,
   };
 }

@@ -161,7 +161,8 @@ export function makeYardPlan(
         ? droneCautions(problem.frames)
         : []),
       ...otherSizeCautions(problem.frames.filter((f) => laid.moves.some((m) => m.index === f.index))),
-      liftsInWords(steps) ?? 'Lifting: a full deep box may exceed 35 kg. Take frames out, or lift in pairs.',
+      liftsInWords(steps) ??
+        'Lifting: a full deep box may exceed 35 kg (80 lb). Take frames out, or lift in pairs.',
       ...(made.some((u) => u.recipe?.distance === 'away')
         ? ['Transport: strap, ventilate, shade; open every entrance on arrival.']
         : []),

@@ -169,7 +169,7 @@ function prepareNuc(nuc: YardUnit, name: string): StepDraft {
     units: [nuc.key],
     text: `Set out a ${nuc.slots}-frame box for ${name}`,
     detail: away
-      ? 'In the shade, entrance shut, with air. It is carried beyond 3 km this evening.'
+      ? 'In the shade, entrance shut, with air. It is carried beyond 3 km (2 miles) this evening.'
       : nuc.wholeOf !== null
         ? 'Close to the old stand, entrance open: it is carried to its place at dusk, with the bees that come home to it.'
         : 'On its own stand, away from the donors, entrance shut with grass, shade.',
@@ -208,7 +208,7 @@ function finishNuc(
       kind: 'lift',
       units: [nuc.key],
       text: `Strap ${name}, shut its entrance, in the shade and with air`,
-      detail: 'It is carried beyond 3 km at dusk, and opened there. Lift in pairs.',
+      detail: 'It is carried beyond 3 km (2 miles) at dusk, and opened there. Lift in pairs.',
     });
   }
   if (stores < problem.rules.minStoresNoField + 0.25 || problem.request.season === 'dearth') {

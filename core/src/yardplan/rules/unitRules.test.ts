@@ -164,7 +164,7 @@ describe('a line of the ledger', () => {
       value: 1.9,
       threshold: 2.5,
       sense: 'atLeast',
-      mend: 'Short by 0.6 frames of bees: shake in nurses, or carry it beyond 3 km.',
+      mend: 'Short by 0.6 frames of bees: shake in nurses, or carry it beyond 3 km (2 miles).',
     });
   });
 

@@ -202,7 +202,8 @@ export function nucRules(
       threshold: rules.minBeesNewPart,
       nearWithin: 0.3,
       why: 'Below this a small unit neither keeps brood warm nor feeds queen larvae well.',
-      mend: (n) => `Short by ${counted(n, 'frame')} of bees: shake in nurses, or carry it beyond 3 km.`,
+      mend: (n) =>
+        `Short by ${counted(n, 'frame')} of bees: shake in nurses, or carry it beyond 3 km (2 miles).`,
     }),
     coverRule(unit, rules, when.nights),
     hard({

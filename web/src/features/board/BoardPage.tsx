@@ -3,7 +3,7 @@ import { type ColonyState } from '@incremen/core/colony';
 import { coloniesOfYard, type Yard } from '@incremen/core/records';
 import { memo, Suspense, useDeferredValue, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import { Plus, Printer } from 'lucide-react';
+import { ListChecks, Plus, Printer, ScanQrCode, Table2, type LucideIcon } from 'lucide-react';
 import { useApiary } from '../../mirror/hooks.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { lazyPart } from '../../ui/lazyPart.tsx';
@@ -89,11 +89,12 @@ const YardHead = memo(function YardHead({
           </Button>
         )}
         {states.length > 0 && (
-          <Button asChild variant="outline" bg="sheet" display={{ base: 'none', md: 'inline-flex' }}>
-            <Link to={`/yards/${yard.id}/sheets`} aria-label="Sheets to print">
-              <Printer size={18} aria-hidden />
-            </Link>
-          </Button>
+          <>
+            <HeadLink to={`/several?yard=${yard.id}`} label="Several hives at once" icon={ListChecks} />
+            <HeadLink to="/scan" label="Scan a hive tag" icon={ScanQrCode} />
+            <HeadLink to="/compare" label="All colonies as a table" icon={Table2} wide />
+            <HeadLink to={`/yards/${yard.id}/sheets`} label="Sheets to print" icon={Printer} wide />
+          </>
         )}
         <Button asChild variant="outline" bg="sheet">
           <Link to={`/setup?yard=${yard.id}`} aria-label="Add hives">
@@ -112,6 +113,32 @@ const YardHead = memo(function YardHead({
     </>
   );
 });
+
+/** A way on that needs no words on screen; those for wide screens only have another door on a phone. */
+function HeadLink({
+  to,
+  label,
+  icon: Icon,
+  wide = false,
+}: {
+  readonly to: string;
+  readonly label: string;
+  readonly icon: LucideIcon;
+  readonly wide?: boolean;
+}) {
+  return (
+    <Button
+      asChild
+      variant="outline"
+      bg="sheet"
+      {...(wide && { display: { base: 'none', md: 'inline-flex' } })}
+    >
+      <Link to={to} aria-label={label} title={label}>
+        <Icon size={18} aria-hidden />
+      </Link>
+    </Button>
+  );
+}
 
 function NothingFits({ all }: { readonly all: number }) {
   const dispatch = useAppDispatch();

@@ -1,3 +1,4 @@
+import { StandTurns } from '../../shared/colonies/StandTurns.tsx';
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { colonyOn } from '@incremen/core/forecast';
 import { assess } from '@incremen/core/assessment';
@@ -95,16 +96,20 @@ function ColonyView({ colony }: { readonly colony: Colony }) {
         )}
         <MainVerb apiary={apiary} state={counted} today={today} />
       </PageHeader>
-      {counted.countAgeDays === 0 && colony.endedOn === null && yard && <CountNext yard={yard} />}
+      {counted.countAgeDays === 0 && colony.endedOn === null && yard && (
+        <CountNext yard={yard} after={colony} />
+      )}
       <Flex gap={{ base: 6, lg: 10 }} direction={{ base: 'column', lg: 'row' }} align="flex-start">
         <Box flex="none" w={{ base: '100%', lg: '392px' }}>
-          <HiveDrawing
-            boxes={boxes}
-            queenColour={queenColour(counted)}
-            label={hiveInWords(colony.name, boxes)}
-            scale={2}
-            numbers
-          />
+          <StandTurns colony={colony}>
+            <HiveDrawing
+              boxes={boxes}
+              queenColour={queenColour(counted)}
+              label={hiveInWords(colony.name, boxes)}
+              scale={2}
+              numbers
+            />
+          </StandTurns>
           <AboutHive apiary={apiary} state={counted} />
           <OnTheHive colony={colony} />
         </Box>

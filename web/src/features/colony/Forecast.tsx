@@ -1,5 +1,5 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { addDays, dayInWords } from '@incremen/core/basics';
+import { addDays, dayInWords, type Units } from '@incremen/core/basics';
 import { type ColonyState } from '@incremen/core/colony';
 import { foodOn, hatchesWithin, roomAhead, type FoodOn, type RoomAhead } from '@incremen/core/forecast';
 import { nestOf } from '@incremen/core/records';
@@ -8,7 +8,7 @@ import { Link } from 'react-router';
 import common from '../../ui/common.module.css';
 import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
 import { useOutside } from '../../shared/weather/useOutside.ts';
-import { one } from '../../ui/format.ts';
+import { one, smallMass } from '../../ui/format.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 const DAYS = [7, 14, 21] as const;
@@ -22,7 +22,7 @@ const LONG_DAYS = 60;
 export function Forecast({ today: state }: { readonly today: ColonyState }) {
   const apiary = useApiary();
   const today = useToday();
-  const { referenceSize } = useOperation();
+  const { referenceSize, units } = useOperation();
   const { colony, frames } = state;
   const { coldNights } = useOutside();
   const { hatches, room, food } = useMemo(() => {
@@ -65,7 +65,7 @@ export function Forecast({ today: state }: { readonly today: ColonyState }) {
           Drone comb in slot {d.slot}: its drones are out by {dayInWords(d.until)}; cut or freeze it before.
         </Text>
       ))}
-      <Text mt={1}>{foodInWords(food)}</Text>
+      <Text mt={1}>{foodInWords(food, units)}</Text>
       <Link className={common.inlineLink} to={`/colonies/${colony.id}/choices`}>
         Compare what can be done: leave, boost, unite, split, feed
       </Link>
@@ -87,13 +87,13 @@ function roomInWords({ full, boxBy, where, waitUntil }: RoomAhead, today: string
     : `${head}: give it a box ${when}, under the nest while nights are cold.`;
 }
 
-function foodInWords({ kg, days, flow, countAgeDays }: FoodOn): string {
+function foodInWords({ kg, days, flow, countAgeDays }: FoodOn, units: Units): string {
   if (kg === null) return '';
   const old =
     countAgeDays !== null && countAgeDays > OLD_COUNT_DAYS
       ? ` Counted ${countAgeDays} days ago: heft it.`
       : '';
-  const has = `About ${one(kg)} kg of food today`;
+  const has = `About ${smallMass(kg, units)} of food today`;
   if (flow) return `${has}, and nectar comes in.${old}`;
   return days.likely > LONG_DAYS
     ? `${has}: enough for two months, even if nothing comes in.${old}`

@@ -4,8 +4,8 @@ import { heldAgainst, scoreOf, type ForecastScore } from '@incremen/core/forecas
 import type { Colony, Reading } from '@incremen/core/records';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { useApiary } from '../../mirror/hooks.ts';
-import { count, one } from '../../ui/format.ts';
+import { useApiary, useOperation } from '../../mirror/hooks.ts';
+import { count, one, smallMass } from '../../ui/format.ts';
 import common from '../../ui/common.module.css';
 
 /** What the forecast said for the day of each count, beside what was counted. */
@@ -16,6 +16,7 @@ export function ForecastHeld({
   readonly colony: Colony;
   readonly readings: readonly Reading[];
 }) {
+  const { units } = useOperation();
   const apiary = useApiary();
   const held = useMemo(() => heldAgainst(apiary, colony, readings), [apiary, colony, readings]);
   const score = scoreOf(held);
@@ -36,7 +37,7 @@ export function ForecastHeld({
             <th scope="col">Days ahead</th>
             <th scope="col">Bees: forecast, counted</th>
             <th scope="col">Brood</th>
-            <th scope="col">Food, kg</th>
+            <th scope="col">Food</th>
           </tr>
         </thead>
         <tbody>
@@ -51,7 +52,7 @@ export function ForecastHeld({
                 {one(h.forecast.brood)}, <b>{one(h.counted.brood)}</b>
               </td>
               <td>
-                {one(h.forecast.foodKg)}, <b>{one(h.counted.foodKg)}</b>
+                {smallMass(h.forecast.foodKg, units)}, <b>{smallMass(h.counted.foodKg, units)}</b>
               </td>
             </tr>
           ))}

@@ -10,14 +10,15 @@ import {
   WEAR_WORDS,
   type Colony,
 } from '@incremen/core/records';
-import { useApiary } from '../../mirror/hooks.ts';
-import { one } from '../../ui/format.ts';
+import { useApiary, useOperation } from '../../mirror/hooks.ts';
+import { smallMass } from '../../ui/format.ts';
 import { JobDone } from '../../shared/telling/JobDone.tsx';
 
 /** What is on, in and before the hive besides combs, a shut entrance first; or how the colony ended. */
 export function OnTheHive({ colony }: { readonly colony: Colony }) {
   const apiary = useApiary();
   const { hive } = placeOf(apiary, colony);
+  const { units } = useOperation();
   const inside = givenTo(apiary, colony.id).filter((g) => g.outOn === null);
   const inserts = boxesOfColony(apiary, colony).flatMap((b) => b.inserts);
   const opening = Object.values(apiary.followUp).find(
@@ -51,7 +52,9 @@ export function OnTheHive({ colony }: { readonly colony: Colony }) {
       {inside.map((g) => (
         <Text key={g.id} color="inkSoft">
           In the hive since {dayInWords(g.day)}:{' '}
-          {g.body.kind === 'feed' ? `${one(g.body.kg)} kg of ${FEED_WORDS[g.body.what]}` : g.body.what}
+          {g.body.kind === 'feed'
+            ? `${smallMass(g.body.kg, units)} of ${FEED_WORDS[g.body.what]}`
+            : g.body.what}
           {g.body.kind === 'treatment' && g.body.outBy && `, out by ${dayInWords(g.body.outBy)}`}.
         </Text>
       ))}

@@ -1,5 +1,5 @@
 import { demoScenario } from '@incremen/core/demo';
-import { screen, within } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
@@ -32,8 +32,38 @@ describe('colonies side by side', () => {
     ['one', ['Tansy']],
   ])('are asked for when there is %s', (_many, names) => {
     renderView(<ComparePage />, demoStore(), at(...names));
-    expect(screen.getByText('Pick two to four colonies on the board.')).toBeTruthy();
-    expect(screen.getByRole('link', { name: 'Open the yard' }).getAttribute('href')).toBe('/yard');
+    expect(screen.getByRole('button', { name: 'Pick two to four' })).toHaveProperty('disabled', true);
+    const table = screen.getByRole('table', { name: 'Colonies' });
+    for (const name of ['Tansy', 'Mallow'].filter((n) => !names.includes(n)))
+      fireEvent.click(within(table).getByRole('checkbox', { name: `Compare ${name}` }));
+    fireEvent.click(screen.getByRole('link', { name: 'Compare these 2' }));
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toMatch(
+      /^(Tansy · Mallow|Mallow · Tansy)$/,
+    );
+  });
+
+  it('are all of them in one table, sorted by a heading and narrowed by a word', () => {
+    renderView(<ComparePage />, demoStore(), '/compare');
+    const names = () =>
+      within(screen.getByRole('table', { name: 'Colonies' }))
+        .getAllByRole('rowheader')
+        .map((h) => h.textContent);
+    const all = names();
+    expect(all.length).toBeGreaterThan(10);
+    expect(all).toEqual(
+      all.toSorted((a, b) => (a ?? '').localeCompare(b ?? '', undefined, { numeric: true })),
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'Bees' }));
+    expect(screen.getByRole('columnheader', { name: 'Bees' }).getAttribute('aria-sort')).toBe('descending');
+    const bees = () =>
+      within(screen.getByRole('table', { name: 'Colonies' }))
+        .getAllByRole('row')
+        .flatMap((r) => r.querySelector('td[data-title="Bees"]')?.textContent ?? [])
+        .filter((t) => t !== '–')
+        .map(Number);
+    expect(bees()).toEqual(bees().toSorted((a, b) => b - a));
+    fireEvent.change(screen.getByRole('searchbox', { name: 'Find a colony' }), { target: { value: 'tans' } });
+    expect(names()).toEqual(all.filter((n) => n?.startsWith('Tans')));
   });
 
   it('pass over one that is gone', () => {

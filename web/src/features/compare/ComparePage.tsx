@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { type ColonyState } from '@incremen/core/colony';
 import { hatchesWithin } from '@incremen/core/forecast';
 import { nestOf, type Operation } from '@incremen/core/records';
@@ -12,8 +12,9 @@ import { Legend } from '../../drawing/Legend.tsx';
 import { useApiary, useOperation } from '../../mirror/hooks.ts';
 import { ago, mass, one, rangeOf } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
+import { AllColonies } from './AllColonies.tsx';
 import { BoardDay, PastNote } from '../../shared/colonies/BoardDay.tsx';
-import { MOST_COMPARED, MOST_COMPARED_IN_WORDS } from '../../state/boardSlice.ts';
+import { MOST_COMPARED } from '../../state/boardSlice.ts';
 import { queenColour } from '../../shared/colonies/ColonyCard.tsx';
 import { LANES } from '../../shared/colonies/lanes.ts';
 import { useStatesOn } from '../../shared/colonies/useColoniesOn.ts';
@@ -37,15 +38,7 @@ export function ComparePage() {
   const { states, day, past } = useStatesOn(colonies, offset);
   const rows = useMemo(() => rowsOf(operation), [operation]);
   if (states.length < 2) {
-    return (
-      <Box>
-        <PageHeader title="Compare colonies" />
-        <Text mb={4}>Pick two to {MOST_COMPARED_IN_WORDS} colonies on the board.</Text>
-        <Button asChild>
-          <Link to="/yard">Open the yard</Link>
-        </Button>
-      </Box>
-    );
+    return <AllColonies picked={colonies.map((c) => c.id)} />;
   }
   const boxes = states.map((s) => drawnBoxesOf(apiary, s.colony, s.frames));
   const tallest = Math.max(...boxes.map((b) => hiveSize(b).height));
@@ -124,7 +117,7 @@ function rowsOf({ units, referenceSize }: Operation): Row[] {
   const nest = (s: ColonyState) => nestOf(s.frames);
   const hatch = (s: ColonyState, days: number) => one(hatchesWithin(nest(s), days, referenceSize));
   return [
-    { name: 'Lane', text: lane, more: (s) => s.notice.words },
+    { name: 'Group', text: lane, more: (s) => s.notice.words },
     { name: 'Counted', text: (s) => (s.countAgeDays === null ? 'never' : ago(s.countAgeDays)) },
     {
       name: 'Bees',
@@ -156,7 +149,7 @@ function rowsOf({ units, referenceSize }: Operation): Row[] {
       number: (s) => s.strength.frames.drawn,
     },
     {
-      name: 'Hatches',
+      name: 'Bees due to emerge',
       text: (s) => `${hatch(s, 7)} in a week`,
       more: (s) => `${hatch(s, 14)} in two, ${hatch(s, 21)} in three`,
       number: (s) => hatchesWithin(nest(s), 7, referenceSize),

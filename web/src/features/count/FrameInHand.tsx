@@ -1,3 +1,4 @@
+import { useRegional } from '../../mirror/useRegional.ts';
 import { Box, Text } from '@chakra-ui/react';
 import { CONTENT_NAMES, type ContentClass } from '@incremen/core/comb';
 import type { Problem } from '@incremen/core/basics';
@@ -44,6 +45,7 @@ export function FrameInHand({
   readonly act: (action: CountAction) => void;
   readonly problems: readonly Problem[];
 }) {
+  const say = useRegional();
   const [brush, setBrush] = useState<ContentClass | null>(null);
   const [cellsOpen, setCellsOpen] = useState(false);
   const reading = draft.frames[draft.at]?.reading ?? null;
@@ -86,7 +88,7 @@ export function FrameInHand({
             <div className={marksStyles.marks}>
               {(Object.keys(CONTENT_NAMES) as ContentClass[]).map((c) => (
                 <Key key={c} on={brush === c} onClick={() => setBrush(c)}>
-                  {CONTENT_NAMES[c]}
+                  {say(CONTENT_NAMES[c])}
                 </Key>
               ))}
             </div>

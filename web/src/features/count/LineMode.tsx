@@ -1,3 +1,4 @@
+import { Dictate } from './Dictate.tsx';
 import { Box, Button, Grid, Text } from '@chakra-ui/react';
 import {
   completeShorthand,
@@ -81,6 +82,13 @@ export function LineMode({
             onSelect={(e) => setCaret(e.currentTarget.selectionStart)}
           />
         </Box>
+        <Dictate
+          onSaid={(line) => {
+            // Each thing that is said goes on where the last one ended.
+            const { text } = draft;
+            type(text === '' || /[\s]$/.test(text) ? `${text}${line}` : `${text} ${line}`);
+          }}
+        />
         <Completions completions={completions} onPick={onPick} />
         <Box id="shorthand-problems" role="status" display="grid" gap={1}>
           {problems.slice(0, 4).map((p) => (

@@ -1,3 +1,5 @@
+import { useColdestNight } from '../../shared/weather/useColdestNight.ts';
+import { volumeInWords, type Units } from '@incremen/core/basics';
 import { Box, Button, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { feedRound, type FeedAim, type FeedLine } from '@incremen/core/feed';
 import { Printer } from 'lucide-react';
@@ -5,12 +7,10 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
-import { degrees, degreeSign, one } from '../../ui/format.ts';
+import { degrees, degreeSign, smallMass } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { FlowChoice } from '../../shared/weather/FlowChoice.tsx';
-import { useWeather } from '../../shared/weather/useWeather.ts';
-import { senseOf } from '../../shared/weather/weatherWords.ts';
 import { SyrupCalculator } from './SyrupCalculator.tsx';
 import common from '../../ui/common.module.css';
 import styles from './FeedPage.module.css';
@@ -20,13 +20,13 @@ export function FeedPage() {
   const apiary = useApiary();
   const { units } = useOperation();
   const today = useToday();
-  const { report, now } = useWeather();
+  const coldest = useColdestNight();
   const yards = Object.values(apiary.yard);
   const [yardId, setYardId] = useState(yards[0]?.id ?? '');
   const yard = apiary.yard[yardId];
   const [aim, setAim] = useState<FeedAim>('bridge');
   const [said, setSaid] = useState<'mild' | 'cold' | null>(null);
-  const forecast = report && now ? (senseOf(report, now).coldest?.minC ?? null) : null;
+  const forecast = coldest?.minC ?? null;
   const nightMinC = said === 'mild' ? 12 : said === 'cold' ? 4 : (forecast ?? 12);
   const nightKind = said ?? (nightMinC < 8 ? 'cold' : 'mild');
   const round = feedRound(apiary, yardId, today, aim, { nightMinC });
@@ -71,7 +71,7 @@ export function FeedPage() {
               label="Nights"
               shown={
                 said === null && forecast !== null
-                  ? `Nights: ${degrees(forecast, units)} ${degreeSign(units)} in the forecast`
+                  ? `Nights: ${degrees(forecast, units)} ${degreeSign(units)} ${coldest?.by === 'keeper' ? 'as you said' : 'in the forecast'}`
                   : 'Nights'
               }
               value={nightKind}
@@ -87,7 +87,7 @@ export function FeedPage() {
           ) : (
             <>
               <Text fontSize="xl" fontWeight="700" mb={3}>
-                {feeds.length === 0 ? 'Nobody needs feed.' : takeInWords(round)}
+                {feeds.length === 0 ? 'Nobody needs feed.' : takeInWords(round, units)}
               </Text>
               <Box as="ul" aria-label="Round" listStyleType="none" display="grid" gap={1}>
                 {round.lines.map((line) => (
@@ -110,14 +110,14 @@ export function FeedPage() {
   );
 }
 
-function takeInWords(round: ReturnType<typeof feedRound>): string {
+function takeInWords(round: ReturnType<typeof feedRound>, units: Units): string {
   const parts = [
     ...(round.syrupLitres > 0
       ? [
-          `${one(round.syrupLitres)} L of syrup ${round.sugarPerWater}:1, from ${one(round.sugarKg)} kg of sugar`,
+          `${volumeInWords(round.syrupLitres, units)} of syrup ${round.sugarPerWater}:1, from ${smallMass(round.sugarKg, units)} of sugar`,
         ]
       : []),
-    ...(round.fondantKg > 0 ? [`${one(round.fondantKg)} kg of fondant`] : []),
+    ...(round.fondantKg > 0 ? [`${smallMass(round.fondantKg, units)} of fondant`] : []),
   ];
   return `Take ${parts.join(' and ')}.`;
 }
@@ -135,6 +135,7 @@ const GAUGE = 120;
 
 /** A hive with its stores drawn against what it needs. */
 function FeedRow({ line }: { readonly line: FeedLine }) {
+  const { units } = useOperation();
   const scale = Math.max(line.hasKg, line.needsKg, 0.5);
   return (
     <li className={styles.row} data-fed={line.kg > 0 || undefined}>
@@ -143,7 +144,7 @@ function FeedRow({ line }: { readonly line: FeedLine }) {
       </Link>
       <svg viewBox={`0 0 ${GAUGE} 16`} width={GAUGE} height="16" role="img">
         <title>
-          {one(line.hasKg)} kg of stores, {one(line.needsKg)} kg needed
+          {smallMass(line.hasKg, units)} of stores, {smallMass(line.needsKg, units)} needed
         </title>
         <rect
           x="0.500"
@@ -169,8 +170,8 @@ function FeedRow({ line }: { readonly line: FeedLine }) {
         />
       </svg>
       <Heading as="h3" fontSize="lg">
-        {line.what === 'syrup' && `${one(line.litres)} L syrup`}
-        {line.what === 'fondant' && `${one(line.kg)} kg fondant`}
+        {line.what === 'syrup' && `${volumeInWords(line.litres, units)} of syrup`}
+        {line.what === 'fondant' && `${smallMass(line.kg, units)} of fondant`}
         {line.what === 'none' && 'nothing'}
         {line.what === 'count-first' && 'count first'}
       </Heading>

@@ -1,3 +1,4 @@
+import { numberTyped, TextField } from '../../ui/TextField.tsx';
 import { Box, Heading, Input, Text } from '@chakra-ui/react';
 import {
   MEASURES,
@@ -111,9 +112,47 @@ export function SyrupCalculator({
       </Box>
       {!made.ok && <ProblemList problems={made.problems} />}
       {made.ok && <Made syrup={made.value} system={system} />}
+      <SugarCost sugarKg={made.ok ? made.value.sugarKg : null} measure={measure} />
       <Text color="inkSoft" fontSize="sm">
         {parts.id}: {parts.use}. Volumes by the density of sucrose at 20 °C.
       </Text>
+    </Box>
+  );
+}
+
+const PRICE = 'incremen.sugarPrice';
+
+/** What the sugar costs, by the price that was last typed on this device; it is for a kilogram, whatever it is shown in. */
+function SugarCost({
+  sugarKg,
+  measure: { mass, kgPerMass },
+}: {
+  readonly sugarKg: number | null;
+  readonly measure: (typeof MEASURES)[MeasureSystem];
+}) {
+  const { currency } = useOperation();
+  const [perKg, setPerKg] = useState(() => Number(localStorage.getItem(PRICE) ?? ''));
+  const [typed, setTyped] = useState<string | null>(null);
+  const shown = typed ?? (perKg > 0 ? (perKg * kgPerMass).toFixed(2) : '');
+  const money = new Intl.NumberFormat('en', { style: 'currency', currency });
+  return (
+    <Box display="grid" gap={1}>
+      <TextField
+        label={`Price of sugar, ${currency} for a ${mass}`}
+        numeric
+        value={shown}
+        onChange={(text) => {
+          setTyped(text);
+          const price = (numberTyped(text) ?? 0) / kgPerMass;
+          setPerKg(price);
+          localStorage.setItem(PRICE, String(price));
+        }}
+      />
+      {sugarKg !== null && perKg > 0 && (
+        <Text role="status" fontWeight="600">
+          The sugar costs about {money.format(sugarKg * perKg)}.
+        </Text>
+      )}
     </Box>
   );
 }

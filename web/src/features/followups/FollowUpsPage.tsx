@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
-import { addDays, dayInWords, type Day } from '@incremen/core/basics';
+import { addDays, dayInWords, type Day, weekOf } from '@incremen/core/basics';
 import { openFollowUps, type Apiary, type FollowUp } from '@incremen/core/records';
 import { agendaOf, type AgendaNeed } from '@incremen/core/assessment';
 import { followUpInShort, isJob } from '@incremen/core/followup';
@@ -9,7 +9,7 @@ import { Fragment, useMemo } from 'react';
 import { useAppSelector } from '../../state/store.ts';
 import { Link } from 'react-router';
 import { LaneAxis, TimeLane, type LaneScale } from '../../drawing/TimeLane.tsx';
-import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { useApiary, useToday, useOperation } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { QueensComing } from '../../shared/lanes/QueensComing.tsx';
 import { useLanes } from '../../shared/lanes/useLanes.ts';
@@ -21,13 +21,14 @@ import { SectionHeading } from '../../ui/SectionHeading.tsx';
 export function FollowUpsPage() {
   const apiary = useApiary();
   const today = useToday();
+  const { weekStart } = useOperation();
   const operationId = useAppSelector((s) => s.mirror.operationId);
   const open = openFollowUps(apiary);
   const { lanes, clashes, moves } = useLanes();
   const agenda = useMemo(() => agendaOf(apiary, today), [apiary, today]);
   const resting = open.filter((f) => f.kind === 'hands-off' && f.window.latest >= today);
   const yards = Object.keys(apiary.yard).length;
-  const scale: LaneScale = { from: addDays(today, -7), days: 49, dayWidth: 17 };
+  const scale: LaneScale = { from: weekOf(addDays(today, -5), weekStart), days: 49, dayWidth: 17 };
   const colonies = [...new Set(open.flatMap((f) => f.colonyIds))].flatMap((id) => apiary.colony[id] ?? []);
   return (
     <Box>

@@ -3,7 +3,7 @@ import { dayInWords } from '@incremen/core/basics';
 import { FEED_WORDS, givenTo } from '@incremen/core/records';
 import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
 import { useTell } from '../../shared/telling/useTell.ts';
-import { mass, one } from '../../ui/format.ts';
+import { smallMass } from '../../ui/format.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import type { HappenedProps } from './HappenedPage.tsx';
 
@@ -30,7 +30,7 @@ export function InTheHive({
             <Text>
               {dayInWords(g.day)}:{' '}
               {g.body.kind === 'feed'
-                ? `${units === 'imperial' ? mass(g.body.kg, units) : `${one(g.body.kg)} kg`} of ${FEED_WORDS[g.body.what]}`
+                ? `${smallMass(g.body.kg, units)} of ${FEED_WORDS[g.body.what]}`
                 : g.body.what}
               {g.outOn && `, ${kind === 'feed' ? 'taken up' : 'out'} by ${dayInWords(g.outOn)}`}
               {g.body.kind === 'treatment' &&

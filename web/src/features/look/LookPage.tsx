@@ -1,3 +1,4 @@
+import { Explained } from '../../drawing/Explained.tsx';
 import { Box, Button, Field, Flex, Input, Text } from '@chakra-ui/react';
 import { daysBetween } from '@incremen/core/basics';
 import {
@@ -112,7 +113,7 @@ function Look({ followUp }: { readonly followUp: FollowUp }) {
       </PageHeader>
       <HandsPicker />
       <Text mb={4} maxW="46rem" fontSize="lg">
-        {followUp.expect}
+        <Explained>{followUp.expect}</Explained>
       </Text>
       {joint && said.length > 0 && <AtAGlance joint={joint} names={names} hideFrom="xl" />}
       <Flex gap={6} direction={{ base: 'column', xl: 'row' }} align="flex-start">

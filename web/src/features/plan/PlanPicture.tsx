@@ -1,3 +1,4 @@
+import { useOperation } from '../../mirror/hooks.ts';
 import { Box, Grid, Text } from '@chakra-ui/react';
 import type { Apiary, MarkingColour } from '@incremen/core/records';
 import type { PlannedPart, WorkedPlan } from '@incremen/core/split';
@@ -5,7 +6,7 @@ import { dayInWords } from '@incremen/core/basics';
 import { promisedBy, type Promised } from '@incremen/core/remedies';
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { HiveDrawing, hiveInWords, hiveSize, slotPoint, type DrawnBox } from '../../drawing/HiveDrawing.tsx';
-import { one } from '../../ui/format.ts';
+import { one, smallMass } from '../../ui/format.ts';
 import { afterBoxes, beforeBoxes, NEW_PART_INK, STAY_PART_INK } from './planDrawing.ts';
 
 interface Arrow {
@@ -145,6 +146,7 @@ function Part({
   readonly ink: string;
   readonly hasNewQueen?: boolean;
 }) {
+  const { units } = useOperation();
   return (
     <Box data-hive={hive} w="100%" maxW="270px">
       <Text fontWeight="700" color={ink} _firstLetter={{ textTransform: 'uppercase' }}>
@@ -164,7 +166,7 @@ function Part({
         {promised && part.distance !== 'above' && (
           <>
             {dayInWords(promised.day)}, field bees at home: <b>{one(promised.bees)}</b> frames of bees ·{' '}
-            <b>{one(promised.brood)}</b> brood · <b>{one(promised.foodKg)}</b> kg of food
+            <b>{one(promised.brood)}</b> brood · <b>{smallMass(promised.foodKg, units)}</b> of food
           </>
         )}
       </Text>

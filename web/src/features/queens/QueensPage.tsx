@@ -1,25 +1,26 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core/basics';
 import { queenRegister, yearOfBirth, type RegisterLine } from '@incremen/core/colony';
-import { newQueen, QUEEN_DEED_WORDS } from '@incremen/core/records';
-import { useState } from 'react';
+import { newQueen, QUEEN_DEED_WORDS, type Apiary } from '@incremen/core/records';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { QueenMark } from '../../drawing/Slat.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { TellForm } from '../../shared/telling/TellForm.tsx';
 import { useTell } from '../../shared/telling/useTell.ts';
+import { DataTable, type Column } from '../../ui/DataTable.tsx';
 import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import { TextField } from '../../ui/TextField.tsx';
 import common from '../../ui/common.module.css';
-import styles from './QueensPage.module.css';
 
 /** The register: who is where, how old, whom to mark, whom to replace, who waits in a cage, who is gone. */
 export function QueensPage() {
   const apiary = useApiary();
   const today = useToday();
   const { present, stock, gone } = queenRegister(apiary, today);
+  const columns = useMemo(() => columnsOf(apiary), [apiary]);
   const toMark = present.filter((l) => l.toMark !== null);
   const toReplace = present.filter((l) => l.toReplace);
   return (
@@ -45,24 +46,25 @@ export function QueensPage() {
       </Flex>
       <Stock lines={stock} />
       <SectionHeading>In colonies</SectionHeading>
-      {present.length === 0 && (
-        <Text>
-          No queen recorded. Add her on the page of her colony, or below for one that waits in a cage.
-        </Text>
-      )}
-      <Box as="ul" aria-label="Queens in colonies" listStyleType="none">
-        {present.map((l) => (
-          <Row key={l.queen.id} line={l} />
-        ))}
-      </Box>
+      <DataTable
+        label="Queens in colonies"
+        rows={present}
+        columns={columns}
+        rowId={(l) => l.queen.id}
+        find="Find a queen, a colony or a line"
+        none="No queen recorded. Add her on the page of her colony, or above for one that waits in a cage."
+      />
       {gone.length > 0 && (
         <details>
           <summary className={common.summary}>{count(gone.length, 'queen')} that are gone</summary>
-          <ul className={styles.list}>
-            {gone.map((l) => (
-              <Row key={l.queen.id} line={l} />
-            ))}
-          </ul>
+          <DataTable
+            label="Queens that are gone"
+            rows={gone}
+            columns={columns}
+            rowId={(l) => l.queen.id}
+            find="Find a queen that is gone"
+            none=""
+          />
         </details>
       )}
     </Box>
@@ -98,46 +100,75 @@ function Named({
   );
 }
 
-function Row({ line: { queen, colony, seasons } }: { readonly line: RegisterLine }) {
-  const apiary = useApiary();
-  const born = yearOfBirth(queen);
-  const { whereabouts } = queen;
-  const places = whereabouts.known === 'oneOf' ? whereabouts.colonyIds : [];
+/** Where she is, in words. */
+function placeOfQueen(apiary: Apiary, { queen, colony }: RegisterLine): string {
+  const { whereabouts: at, end } = queen;
+  if (colony) return colony.name;
+  if (at.known === 'oneOf') return `in ${at.colonyIds.map((id) => apiary.colony[id]?.name).join(' or ')}`;
+  if (at.known === 'stock') return 'in stock';
+  return end ? `${QUEEN_DEED_WORDS[end.how]}, ${dayInWords(end.day)}` : 'gone';
+}
+
+/** Virgin, or in a cage; empty for one that goes about her work. */
+const stateOfQueen = ({ queen: q }: RegisterLine): string =>
+  [
+    ...(q.mating === 'virgin' ? ['virgin'] : []),
+    ...(q.cagedSince ? [`caged since ${dayInWords(q.cagedSince)}`] : []),
+  ].join(', ');
+
+function Mark({ queen }: RegisterLine) {
   return (
-    <li className={styles.row}>
+    <Flex align="center" gap={3}>
       <svg width="30" height="30" viewBox="0 0 30 30" aria-hidden="true">
         <QueenMark x={15} y={15} r={9} colour={queen.dot} />
       </svg>
       <Link className={common.inlineLink} to={`/queens/${queen.id}`}>
         {queen.name ?? (queen.number ? `No. ${queen.number}` : 'No name')}
       </Link>
-      <span>
-        {colony?.name ??
-          (places.length > 0
-            ? `in ${places.map((id) => apiary.colony[id]?.name).join(' or ')}`
-            : whereabouts.known === 'stock'
-              ? 'in stock'
-              : queen.end
-                ? `${QUEEN_DEED_WORDS[queen.end.how]}, ${dayInWords(queen.end.day)}`
-                : 'gone')}
-      </span>
-      <span>{born === null ? 'year not known' : `${queen.birthYear === null ? 'by ' : ''}${born}`}</span>
-      <span>
-        {[
-          ...(seasons !== null && whereabouts.known !== 'gone' ? [`season ${seasons}`] : []),
-          ...(queen.cagedSince ? [`caged since ${dayInWords(queen.cagedSince)}`] : []),
-          ...(queen.line ? [queen.line] : []),
-          ...(queen.mating === 'virgin' ? ['virgin'] : []),
-        ].join(' · ')}
-      </span>
-    </li>
+    </Flex>
   );
 }
+
+const columnsOf = (apiary: Apiary): readonly Column<RegisterLine>[] => [
+  {
+    id: 'queen',
+    title: 'Queen',
+    value: ({ queen: q }) => q.name ?? q.number ?? null,
+    show: (l) => <Mark {...l} />,
+    names: true,
+  },
+  { id: 'colony', title: 'Colony', value: (l) => placeOfQueen(apiary, l) },
+  {
+    id: 'born',
+    title: 'Born',
+    value: ({ queen }) => yearOfBirth(queen),
+    show: ({ queen }) => {
+      const born = yearOfBirth(queen);
+      return born === null ? 'not known' : `${queen.birthYear === null ? 'by ' : ''}${born}`;
+    },
+    numeric: true,
+  },
+  {
+    id: 'season',
+    title: 'Season',
+    value: ({ seasons, queen }) => (queen.whereabouts.known === 'gone' ? null : seasons),
+    numeric: true,
+  },
+  { id: 'line', title: 'Line', value: ({ queen }) => queen.line },
+  {
+    id: 'state',
+    title: 'State',
+    value: (l) => stateOfQueen(l) || null,
+    show: (l) => stateOfQueen(l),
+  },
+];
 
 /** Queens that wait in cages, and the form for one more. */
 function Stock({ lines }: { readonly lines: readonly RegisterLine[] }) {
   const today = useToday();
   const { tell, problems, busy } = useTell();
+  const apiary = useApiary();
+  const columns = useMemo(() => columnsOf(apiary), [apiary]);
   const [adding, setAdding] = useState(false);
   const [name, setName] = useState('');
   const [breeder, setBreeder] = useState('');
@@ -151,12 +182,15 @@ function Stock({ lines }: { readonly lines: readonly RegisterLine[] }) {
           </Button>
         )}
       </Flex>
-      {lines.length === 0 && !adding && <Text color="inkSoft">No queen waits in a cage.</Text>}
-      <ul className={styles.list}>
-        {lines.map((l) => (
-          <Row key={l.queen.id} line={l} />
-        ))}
-      </ul>
+      {!(adding && lines.length === 0) && (
+        <DataTable
+          label="Queens in stock"
+          rows={lines}
+          columns={columns}
+          rowId={(l) => l.queen.id}
+          none="No queen waits in a cage."
+        />
+      )}
       {adding && (
         <TellForm
           label="A queen in stock"

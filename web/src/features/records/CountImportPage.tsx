@@ -16,6 +16,7 @@ import { useNavigate } from 'react-router';
 import { useAppDispatch } from '../../state/store.ts';
 import { takeBack } from '../../mirror/actions.ts';
 import { useApiary, useSend, useToday } from '../../mirror/hooks.ts';
+import { DataTable, type Column } from '../../ui/DataTable.tsx';
 import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
@@ -233,43 +234,62 @@ function Preview({ name, plan }: { readonly name: string; readonly plan: CountIm
     <Box as="section" aria-label="Preview" display="grid" gap={4}>
       {plan.counts.length === 0 && <Text fontWeight="600">Nothing in {name} can be taken in yet.</Text>}
       {plan.counts.length > 0 && (
-        <Flex as="ul" listStyleType="none" wrap="wrap" gap={2}>
-          {plan.counts.map((c) => (
-            <Box as="li" key={`${c.hive}${c.day}`} bg="accentSoft" borderRadius="lg" px={3} py={1.5}>
-              <b>{c.hive}</b>, {dayInWords(c.day)}: {count(c.frames, 'frame')}
-              {c.isNew && ' (new hive)'}
-            </Box>
-          ))}
-        </Flex>
+        <DataTable
+          label="Counts that can be taken in"
+          rows={plan.counts}
+          columns={COUNTS}
+          rowId={(c) => `${c.hive} ${c.day}`}
+          find="Find a hive"
+          none=""
+        />
       )}
       {plan.problems.length > 0 && (
         <Box>
           <Text fontWeight="700" mb={1}>
             Left out, and why
           </Text>
-          <Box as="ul" listStyleType="none">
-            {plan.problems.slice(0, 60).map((p) => (
-              <Flex
-                as="li"
-                key={`${p.line}${p.column}${p.message}`}
-                gap={4}
-                borderTopWidth="1px"
-                borderColor="line"
-                py={1.5}
-              >
-                <Text w="5.5rem" flex="none" fontWeight="700" color="alarm">
-                  line {p.line}
-                </Text>
-                <Box>
-                  <Text fontWeight="600">{p.message}</Text>
-                  <Text color="inkSoft">{p.remedy}</Text>
-                </Box>
-              </Flex>
-            ))}
-          </Box>
-          {plan.problems.length > 60 && <Text>And {plan.problems.length - 60} more.</Text>}
+          <DataTable
+            label="Rows left out"
+            rows={plan.problems.slice(0, SHOWN)}
+            columns={LEFT_OUT}
+            rowId={(p) => `${p.line} ${p.column} ${p.message}`}
+            find="Find in what is left out"
+            none=""
+          />
+          {plan.problems.length > SHOWN && <Text>And {plan.problems.length - SHOWN} more.</Text>}
         </Box>
       )}
     </Box>
   );
 }
+
+/** More than this nobody reads: the file is mended first. */
+const SHOWN = 60;
+
+const COUNTS: readonly Column<CountImport['counts'][number]>[] = [
+  { id: 'hive', title: 'Hive', value: (c) => c.hive, names: true },
+  { id: 'day', title: 'Counted on', value: (c) => c.day, show: (c) => dayInWords(c.day) },
+  { id: 'frames', title: 'Frames', value: (c) => c.frames, numeric: true },
+  {
+    id: 'new',
+    title: 'New here',
+    value: (c) => (c.isNew ? 'new hive' : null),
+    show: (c) => c.isNew && 'new hive',
+  },
+];
+
+const LEFT_OUT: readonly Column<CountImport['problems'][number]>[] = [
+  {
+    id: 'line',
+    title: 'Line',
+    value: (p) => p.line,
+    show: (p) => (
+      <Text as="span" color="alarm" whiteSpace="nowrap">
+        line {p.line}
+      </Text>
+    ),
+    names: true,
+  },
+  { id: 'why', title: 'What is wrong', value: (p) => p.message },
+  { id: 'remedy', title: 'What to do', value: (p) => p.remedy },
+];

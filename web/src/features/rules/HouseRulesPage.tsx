@@ -1,3 +1,4 @@
+import { Explained } from '../../drawing/Explained.tsx';
 import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
 import type { Problem } from '@incremen/core/basics';
 import { HOUSE_RULES, houseRules, RULE_GROUPS, type HouseRuleId, type RuleGroup } from '@incremen/core/rules';
@@ -108,7 +109,7 @@ export function HouseRulesPage() {
 function groupsWith(changed: readonly HouseRuleId[], find: string): RuleGroup[] {
   const words = find.toLowerCase().split(/\s+/).filter(Boolean);
   const fits = (id: HouseRuleId) => {
-    const { label, why, unit } = HOUSE_RULES[id];
+    const { label, unit, why } = HOUSE_RULES[id];
     const text = `${label} ${why} ${unit}`.toLowerCase();
     return words.every((w) => text.includes(w));
   };
@@ -141,10 +142,12 @@ function RuleLine({
   return (
     <Box as="li" borderTopWidth="1px" borderColor="line" py={3}>
       <Flex gap={4} align="center" wrap={{ base: 'wrap', md: 'nowrap' }}>
-        <Box as="label" {...{ htmlFor: id }} flex="1 1 260px">
-          <Text fontWeight="600">{rule.label}</Text>
+        <Box flex="1 1 260px">
+          <Text as="label" {...{ htmlFor: id }} fontWeight="600" display="block">
+            {rule.label}
+          </Text>
           <Text color="inkSoft" fontSize="sm">
-            {rule.why}
+            <Explained>{rule.why}</Explained>
           </Text>
         </Box>
         <Flex align="center" gap={2}>

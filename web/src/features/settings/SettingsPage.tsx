@@ -23,6 +23,11 @@ const LOOK_WORDS: Readonly<Record<LookName, { label: string; hint: string }>> = 
   dark: { label: 'Dark', hint: 'For the evening.' },
 };
 
+/** Every currency that the browser knows, by its name. */
+const CURRENCIES: readonly (readonly [string, string])[] = Intl.supportedValuesOf('currency')
+  .map((code) => [code, `${new Intl.DisplayNames('en', { type: 'currency' }).of(code)} (${code})`] as const)
+  .toSorted((a, b) => a[1].localeCompare(b[1]));
+
 /** How the application counts, looks and is reached; what is changed here holds at once. */
 export function SettingsPage() {
   const apiary = useApiary();
@@ -40,12 +45,12 @@ export function SettingsPage() {
       <ProblemList problems={problems} />
       <Group title="Units">
         <Choice
-          label="Weights and temperatures"
+          label="Weights, volumes, distances, temperatures"
           value={operation.units}
           onChange={(units: Operation['units']) => void send({ type: 'changeSettings', units })}
           options={[
-            { id: 'metric', label: 'Kilograms and °C' },
-            { id: 'imperial', label: 'Pounds and °F' },
+            { id: 'metric', label: 'Kilograms, litres, kilometres, °C' },
+            { id: 'imperial', label: 'Pounds, quarts, miles, °F' },
           ]}
         />
         <Box>
@@ -57,6 +62,37 @@ export function SettingsPage() {
             value={operation.referenceSize}
             options={[...allFrameSizes(), ...operation.ownSizes].map((s) => [s.id, s.name])}
             onChange={(id) => void send({ type: 'changeSettings', referenceSize: id as FrameSizeId })}
+          />
+        </Box>
+      </Group>
+      <Group title="Words and money">
+        <Choice
+          label="Words of your region"
+          value={operation.words}
+          onChange={(words: Operation['words']) => void send({ type: 'changeSettings', words })}
+          options={[
+            { id: 'us', label: 'US: capped, inner cover' },
+            { id: 'commonwealth', label: 'UK and Commonwealth: sealed, crown board' },
+          ]}
+        />
+        <Choice
+          label="A week begins on"
+          value={operation.weekStart}
+          onChange={(weekStart: Operation['weekStart']) => void send({ type: 'changeSettings', weekStart })}
+          options={[
+            { id: 'monday', label: 'Monday' },
+            { id: 'sunday', label: 'Sunday' },
+          ]}
+        />
+        <Box>
+          <Text fontWeight="600" mb={1} aria-hidden>
+            Currency
+          </Text>
+          <Select
+            label="Currency"
+            value={operation.currency}
+            options={CURRENCIES}
+            onChange={(currency) => void send({ type: 'changeSettings', currency })}
           />
         </Box>
       </Group>

@@ -1,11 +1,17 @@
-import { Box, Button, Checkbox, Field, Flex, Input, NativeSelect, Text } from '@chakra-ui/react';
+import { Box, Button, Checkbox, Flex, NativeSelect, Text } from '@chakra-ui/react';
+import { zodResolver } from '@hookform/resolvers/zod';
+import { listInWords } from '@incremen/core/basics';
+import { frameSizeId } from '@incremen/core/comb';
 import type { Command } from '@incremen/core/records';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import { useNavigate, useSearchParams } from 'react-router';
+import { z } from 'zod';
 import { HiveDrawing, type DrawnBox } from '../../drawing/HiveDrawing.tsx';
 import { useApiary, useOperation, useSend, useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { count } from '../../ui/format.ts';
+import { FormLine } from '../../ui/formFields.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { hiveNames } from './hiveNames.ts';
@@ -23,22 +29,36 @@ export function SetUpPage() {
   const [params] = useSearchParams();
   const { send, problems, busy } = useSend();
   const known = apiary.yard[params.get('yard') ?? ''];
-  const [yardName, setYardName] = useState('');
-  const [names, setNames] = useState('E1 to E4');
-  const [kind, setKind] = useState<HiveKind>(USUAL_HIVE);
+  const taken = useMemo(
+    () => new Set(Object.values(apiary.colony).flatMap((c) => (c.endedOn === null ? [c.name] : []))),
+    [apiary.colony],
+  );
+  const {
+    register,
+    handleSubmit,
+    control,
+    setValue,
+    formState: { errors },
+  } = useForm<SetUp>({
+    resolver: zodResolver(useMemo(() => setUpSchema(known === undefined, taken), [known, taken])),
+    defaultValues: { yardName: '', names: firstNames(taken), ...USUAL_HIVE },
+    mode: 'onTouched',
+  });
+  const { yardName, names, ...kind } = useWatch({ control }) as SetUp;
   const [size, setSize] = useState<PickedSize | null>({ id: USUAL_HIVE.sizeId, newName: null });
   const [superSize, setSuperSize] = useState<PickedSize | null>({
     id: USUAL_HIVE.superSizeId,
     newName: null,
   });
   const list = hiveNames(names);
-  const change = (to: Partial<HiveKind>) => setKind({ ...kind, ...to });
+  const change = <K extends keyof HiveKind>(key: K, to: HiveKind[K]) =>
+    setValue(key, to as never, { shouldValidate: true });
   const colonies = list.flatMap((n) => colonyNames(n, kind.colonies));
   const sizes = [size, ...(kind.supers > 0 ? [superSize] : [])];
   const sizesKnown = sizes.every((s) => s !== null);
 
   async function setUp() {
-    if (!size || !superSize) return;
+    if (!size || !superSize || list.length === 0) return;
     const newId = () => crypto.randomUUID();
     const yardId = known?.id ?? newId();
     const whole = { ...kind, sizeId: size.id, superSizeId: superSize.id };
@@ -54,13 +74,6 @@ export function SetUpPage() {
     if (sent.ok) await navigate(`/yards/${yardId}`);
   }
 
-  const missing = [
-    ...(!known && yardName.trim() === '' ? ['The yard needs a name.'] : []),
-    ...(sizesKnown ? [] : ['Your frame size needs a name and its measures.']),
-    ...(kind.colonies > kind.slots / 2
-      ? [`${kind.slots} slots are too few for ${kind.colonies} colonies.`]
-      : []),
-  ];
   return (
     <Box>
       <PageHeader title={known ? `Hives for ${known.name}` : 'A yard and its hives'} />
@@ -71,38 +84,34 @@ export function SetUpPage() {
           gap={5}
           w="100%"
           maxW="40rem"
-          onSubmit={(e: React.FormEvent) => {
-            e.preventDefault();
-            void setUp();
-          }}
+          onSubmit={(e: React.FormEvent) => void handleSubmit(setUp)(e)}
         >
           {!known && (
-            <Field.Root required>
-              <Field.Label>Name of the yard</Field.Label>
-              <Input
-                size="lg"
-                bg="sheet"
-                value={yardName}
-                onChange={(e) => setYardName(e.target.value)}
-                placeholder="As you call it"
-                maxLength={80}
-              />
-            </Field.Root>
+            <FormLine
+              label="Name of the yard"
+              size="lg"
+              placeholder="As you call it"
+              maxLength={80}
+              fault={errors.yardName?.message}
+              {...register('yardName')}
+            />
           )}
-          <Field.Root required invalid={list.length === 0}>
-            <Field.Label>Names of the hives</Field.Label>
-            <Input size="lg" bg="sheet" value={names} onChange={(e) => setNames(e.target.value)} />
-            <Field.HelperText color="inkSoft">
-              {list.length > 0
+          <FormLine
+            label="Names of the hives"
+            size="lg"
+            fault={errors.names?.message}
+            hint={
+              list.length > 0
                 ? `${count(list.length, 'hive')}: ${colonies.slice(0, 6).join(', ')}${colonies.length > 6 ? ', …' : ''}`
-                : 'A range such as “E1 to E12”, or names with commas.'}
-            </Field.HelperText>
-          </Field.Root>
+                : 'A range such as “E1 to E12”, names with commas, or just how many.'
+            }
+            {...register('names')}
+          />
           <Flex gap={6} wrap="wrap">
             <Choice
               label="Boxes of each hive"
               value={String(kind.boxes)}
-              onChange={(n) => change({ boxes: Number(n) })}
+              onChange={(n) => change('boxes', Number(n))}
               options={[
                 { id: '1', label: 'One' },
                 { id: '2', label: 'Two' },
@@ -117,7 +126,7 @@ export function SetUpPage() {
                 <NativeSelect.Field
                   bg="sheet"
                   value={kind.slots}
-                  onChange={(e) => change({ slots: Number(e.target.value) })}
+                  onChange={(e) => change('slots', Number(e.target.value))}
                 >
                   {SLOTS.map((n) => (
                     <option key={n} value={n}>
@@ -138,7 +147,7 @@ export function SetUpPage() {
           <Choice
             label="What is in the frames now?"
             value={kind.blank}
-            onChange={(blank) => change({ blank })}
+            onChange={(blank) => change('blank', blank)}
             options={[
               { id: 'drawn', label: 'Drawn comb' },
               { id: 'foundation', label: 'Foundation' },
@@ -152,7 +161,7 @@ export function SetUpPage() {
               <Choice
                 label="Supers on each hive"
                 value={String(kind.supers)}
-                onChange={(n) => change({ supers: Number(n) })}
+                onChange={(n) => change('supers', Number(n))}
                 options={['0', '1', '2', '3'].map((n) => ({ id: n, label: n === '0' ? 'None' : n }))}
               />
               {kind.supers > 0 && (
@@ -165,7 +174,7 @@ export function SetUpPage() {
                   />
                   <Checkbox.Root
                     checked={kind.excluder}
-                    onCheckedChange={(e) => change({ excluder: e.checked === true })}
+                    onCheckedChange={(e) => change('excluder', e.checked === true)}
                     minH="touch"
                   >
                     <Checkbox.HiddenInput />
@@ -177,17 +186,22 @@ export function SetUpPage() {
               <Choice
                 label="Colonies in each hive, behind partitions"
                 value={String(kind.colonies)}
-                onChange={(n) => change({ colonies: Number(n) })}
+                onChange={(n) => change('colonies', Number(n))}
                 options={['1', '2', '3', '4'].map((n) => ({ id: n, label: n === '1' ? 'One' : n }))}
               />
             </Box>
           </Box>
           <ProblemList problems={problems} />
           <Flex gap={3} align="center" wrap="wrap">
-            <Button type="submit" size="lg" disabled={list.length === 0 || missing.length > 0} loading={busy}>
+            <Button type="submit" size="lg" disabled={!sizesKnown} loading={busy}>
               Put {list.length === 1 ? 'one hive' : `${list.length} hives`} on their stands
             </Button>
-            {missing.length > 0 && <Text color="inkSoft">{missing.join(' ')}</Text>}
+            {errors.colonies && (
+              <Text color="alarm" role="alert">
+                {errors.colonies.message}
+              </Text>
+            )}
+            {!sizesKnown && <Text color="inkSoft">Your frame size needs a name and its measures.</Text>}
           </Flex>
         </Box>
         {size && (
@@ -208,6 +222,59 @@ export function SetUpPage() {
     </Box>
   );
 }
+
+/** Four hives of a letter that no colony bears yet. */
+const firstNames = (taken: ReadonlySet<string>): string => {
+  const free = 'EFGHKLMNPRSTUVWXYZ'.split('').find((l) => ![1, 2, 3, 4].some((n) => taken.has(`${l}${n}`)));
+  return free === undefined ? '' : `${free}1 to ${free}4`;
+};
+
+/** What is asked when a yard or hives are set up. */
+type SetUp = HiveKind & { yardName: string; names: string };
+
+/** What the answers must be like; `taken` are the names that colonies bear already. */
+const setUpSchema = (newYard: boolean, taken: ReadonlySet<string>) =>
+  z
+    .strictObject({
+      yardName: z.string(),
+      names: z.string(),
+      sizeId: frameSizeId,
+      slots: z.number(),
+      boxes: z.number(),
+      supers: z.number(),
+      superSizeId: frameSizeId,
+      excluder: z.boolean(),
+      colonies: z.number(),
+      blank: z.enum(['drawn', 'foundation']),
+    })
+    .refine((s) => !newYard || s.yardName.trim() !== '', {
+      path: ['yardName'],
+      message: 'The yard needs a name.',
+    })
+    .refine((s) => hiveNames(s.names).length > 0, {
+      path: ['names'],
+      message: 'Write a range such as E1 to E12, names with commas, or how many hives there are (up to 150).',
+    })
+    .refine((s) => namesTwice(s, taken).length === 0, {
+      path: ['names'],
+      error: ({ input }) => {
+        const twice = namesTwice(input as SetUp, taken);
+        return `${listInWords(twice.slice(0, 4))} ${twice.length === 1 ? 'is' : 'are'} there already: give other names.`;
+      },
+    })
+    .refine((s) => s.colonies <= s.slots / 2, {
+      path: ['colonies'],
+      error: ({ input }) => {
+        const { slots, colonies } = input as SetUp;
+        return `${slots} slots are too few for ${colonies} colonies.`;
+      },
+    });
+
+/** Colonies that would bear a name that another bears. */
+const namesTwice = (s: Pick<SetUp, 'names' | 'colonies'>, taken: ReadonlySet<string>): string[] =>
+  hiveNames(s.names)
+    .flatMap((n) => colonyNames(n, s.colonies))
+    .filter((n) => taken.has(n));
 
 /** One hive of a kind, to be drawn. */
 function drawnKind(kind: HiveKind): DrawnBox[] {

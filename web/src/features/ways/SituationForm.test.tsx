@@ -1,10 +1,11 @@
-import { fireEvent, render, screen, within } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import { ChakraProvider } from '@chakra-ui/react';
 import { demoScenario } from '@incremen/core/demo';
 import { situationOf, type Situation } from '@incremen/core/split';
 import { useEffect, useState } from 'react';
 import { describe, expect, it } from 'vitest';
 import { system } from '../../app/theme.ts';
+import { renderView } from '../../testing/renderView.tsx';
 import { SituationForm } from './SituationForm.tsx';
 
 function Trial({ tell }: { readonly tell: (now: Situation) => void }) {
@@ -24,7 +25,7 @@ function open() {
   const tell = (now: Situation) => {
     told.now = now;
   };
-  render(<Trial tell={tell} />);
+  renderView(<Trial tell={tell} />);
   return () => told.now;
 }
 const answer = (question: string, words: string) =>
@@ -46,7 +47,7 @@ describe('what one has and wants', () => {
   it('takes each answer', () => {
     const latest = open();
     answer('A honey crop from it this year', 'Yes');
-    answer('A second yard, 3 km away or more', 'No');
+    answer('A second yard, 3 km (2 miles) away or more', 'No');
     answer('Drones fly', 'Not yet');
     answer('Time of year', 'Too early yet');
     fireEvent.click(screen.getByRole('button', { name: 'More: Ripe cells at hand' }));

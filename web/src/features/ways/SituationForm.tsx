@@ -1,3 +1,4 @@
+import { useRegional } from '../../mirror/useRegional.ts';
 import { Box } from '@chakra-ui/react';
 import type { Season, Situation } from '@incremen/core/split';
 import { Choice } from '../../ui/Choice.tsx';
@@ -19,6 +20,7 @@ export function SituationForm({
   readonly now: Situation;
   readonly onChange: (change: Partial<Situation>) => void;
 }) {
+  const say = useRegional();
   const yes = (value: boolean) => (value ? 'yes' : 'no');
   const yesNo = (
     label: string,
@@ -63,7 +65,7 @@ export function SituationForm({
         options={[
           { id: 'none', label: 'None' },
           { id: 'open', label: 'Open' },
-          { id: 'capped', label: 'Capped' },
+          { id: 'capped', label: say('Capped') },
         ]}
       />
       {now.cells !== 'none' && (
@@ -89,7 +91,7 @@ export function SituationForm({
         max={60}
         onChange={(ripeCells) => onChange({ ripeCells })}
       />
-      {yesNo('A second yard, 3 km away or more', now.secondYard, (secondYard) => ({ secondYard }))}
+      {yesNo('A second yard, 3 km (2 miles) away or more', now.secondYard, (secondYard) => ({ secondYard }))}
       <Choice
         label="Time of year"
         columns

@@ -1,3 +1,4 @@
+import { Explained } from '../../drawing/Explained.tsx';
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import type { RankedMethod } from '@incremen/core/split';
 import { Check, Minus } from 'lucide-react';
@@ -55,7 +56,9 @@ export function WayCard({
                   <Minus size={16} aria-label="Against it" />
                 )}
               </Box>
-              <Text>{r.text}</Text>
+              <Text>
+                <Explained>{r.text}</Explained>
+              </Text>
             </Flex>
           ))}
         </Box>
@@ -104,7 +107,7 @@ function Fact({ name, children }: { readonly name: string; readonly children: st
         {name}
       </Text>
       <Text as="dd" color="inkSoft">
-        {children}
+        <Explained>{children}</Explained>
       </Text>
     </div>
   );

@@ -1,10 +1,12 @@
+import { useOperation } from '../../mirror/hooks.ts';
 import { Box, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core/basics';
 import { scaleDays, scaleVerdict, type ScaleHour } from '@incremen/core/weather';
-import { one } from '../../ui/format.ts';
+import { smallMass } from '../../ui/format.ts';
 
 /** What a hive on a scale gained or lost, day by day, and what that means. */
 export function ScaleBars({ hive, hours }: { readonly hive: string; readonly hours: readonly ScaleHour[] }) {
+  const { units } = useOperation();
   const days = scaleDays(hours.filter((h) => h.hive === hive)).slice(-14);
   const verdict = scaleVerdict(days);
   const most = Math.max(0.5, ...days.map((d) => Math.abs(d.gainKg)));
@@ -12,7 +14,7 @@ export function ScaleBars({ hive, hours }: { readonly hive: string; readonly hou
   return (
     <Box as="section" aria-label={`Scale under ${hive}`}>
       <Text fontWeight="700" fontSize="lg">
-        {hive} on the scale{now && `: ${one(now.weightKg)} kg`}
+        {hive} on the scale{now && `: ${smallMass(now.weightKg, units)}`}
       </Text>
       <Text
         mb={2}
@@ -20,7 +22,7 @@ export function ScaleBars({ hive, hours }: { readonly hive: string; readonly hou
         color={verdict.says === 'loses' ? 'alarm' : 'ink'}
       >
         {verdict.words} {verdict.weekKg >= 0 ? '+' : '−'}
-        {one(Math.abs(verdict.weekKg))} kg in the last week.
+        {smallMass(Math.abs(verdict.weekKg), units)} in the last week.
       </Text>
       <svg
         viewBox={`0 0 ${days.length * 24} 100`}
@@ -30,7 +32,10 @@ export function ScaleBars({ hive, hours }: { readonly hive: string; readonly hou
       >
         <title>
           {days
-            .map((d) => `${dayInWords(d.day)} ${d.gainKg >= 0 ? '+' : '−'}${one(Math.abs(d.gainKg))} kg`)
+            .map(
+              (d) =>
+                `${dayInWords(d.day)} ${d.gainKg >= 0 ? '+' : '−'}${smallMass(Math.abs(d.gainKg), units)}`,
+            )
             .join(', ')}
         </title>
         <path d={`M0 50h${days.length * 24}`} stroke="var(--chakra-colors-ink-soft)" strokeWidth="1" />

@@ -1,3 +1,4 @@
+import { NightsByHand } from './NightsByHand.tsx';
 import { Box, Button, Grid, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core/basics';
 import { Suspense, useCallback, useMemo, type ReactNode } from 'react';
@@ -38,13 +39,16 @@ export function WeatherPage() {
         </Text>
       )}
       {!sense || !report || hours.length === 0 ? (
-        <Text maxW="36rem">
-          {state === 'asking'
-            ? 'Asking for the weather…'
-            : report?.trouble
-              ? 'Of these days it has sent nothing yet.'
-              : 'No weather is known. Connect a station (STATION_URL), or send hours as comma-separated values to the address under /api/operations/…/weather.'}
-        </Text>
+        <>
+          <Text maxW="36rem">
+            {state === 'asking'
+              ? 'Asking for the weather…'
+              : report?.trouble
+                ? 'Of these days it has sent nothing yet.'
+                : 'No weather is known. Connect a station (STATION_URL), or send hours as comma-separated values to the address under /api/operations/…/weather.'}
+          </Text>
+          {state !== 'asking' && <NightsByHand />}
+        </>
       ) : (
         <>
           <Text fontSize="xl" fontWeight="700" mb={1} maxW="46rem">

@@ -1,3 +1,4 @@
+import { useRegional } from '../../mirror/useRegional.ts';
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { againstStore, promisedKit } from '@incremen/core/work';
 import type { KitLine } from '@incremen/core/records';
@@ -11,6 +12,7 @@ import common from '../../ui/common.module.css';
 /** What to load before leaving, held against the store; what is short stands out. */
 export function KitList({ workId, kit }: { readonly workId: string; readonly kit: readonly KitLine[] }) {
   const apiary = useApiary();
+  const say = useRegional();
   const lines = useMemo(() => againstStore(apiary, kit, promisedKit(apiary, workId)), [apiary, kit, workId]);
   return (
     <Box as="section">
@@ -27,7 +29,7 @@ export function KitList({ workId, kit }: { readonly workId: string; readonly kit
               {k.count}
             </Text>
             <Box flex="1">
-              {k.what}
+              {say(k.what)}
               {k.size && (
                 <Text as="span" color="inkSoft">
                   , {k.size}

@@ -110,7 +110,7 @@ describe('the store', () => {
     const { router, workId } = await open();
     expect(await screen.findByText('short by 1: the store has 1')).toBeTruthy();
     await router.navigate('/store');
-    expect(await screen.findByText('Short for the plans that are kept: 1 × hive tag.')).toBeTruthy();
+    expect(await screen.findByText('Your saved plans still need 1 × hive tag.')).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'More: hive tag' }));
     expect(await screen.findByText('You have everything your saved plans need.')).toBeTruthy();
     await router.navigate(`/worksheet/${workId}`);

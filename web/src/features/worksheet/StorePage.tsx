@@ -1,11 +1,16 @@
-import { Box, Button, Text } from '@chakra-ui/react';
+import { useRegional } from '../../mirror/useRegional.ts';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { combLines, shoppingList, storeLines, type StoreLine } from '@incremen/core/work';
+import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useOperation, useSend, useToday } from '../../mirror/hooks.ts';
+import { Gear } from '../../drawing/Gear.tsx';
+import { DataTable, type Column } from '../../ui/DataTable.tsx';
 import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';
+import { useLatest } from '../../ui/useLatest.ts';
 import { sizeName } from '../../shared/hives/SizePicker.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import { CombShelf } from './CombShelf.tsx';
@@ -19,6 +24,7 @@ export function StorePage() {
   const short = lines.filter((l) => l.count !== null && l.count < l.promised);
   const set = (line: StoreLine, n: number) =>
     void send({ type: 'setKit', items: [{ id: line.id ?? crypto.randomUUID(), what: line.what, count: n }] });
+  const columns = useColumns(set);
   return (
     <Box maxW="46rem">
       <PageHeader title="Store" aside="Finished work takes its equipment off this list.">
@@ -33,15 +39,19 @@ export function StorePage() {
       <Text fontSize="lg" fontWeight="600" mb={4} role="status">
         {short.length === 0
           ? 'You have everything your saved plans need.'
-          : `Short for the plans that are kept: ${short
+          : `Your saved plans still need ${short
               .map((l) => `${l.promised - (l.count ?? 0)} × ${l.what}`)
               .join(', ')}.`}
       </Text>
-      <Box as="ul" aria-label="Equipment" listStyleType="none">
-        {lines.map((line) => (
-          <Line key={line.what} line={line} onChange={(n) => set(line, n)} />
-        ))}
-      </Box>
+      <DataTable
+        label="Equipment"
+        rows={lines}
+        columns={columns}
+        rowId={(l) => l.what}
+        find="Find equipment"
+        none="Nothing is kept here."
+        marks={(l) => (isShort(l) ? 'alarm' : undefined)}
+      />
       <Shopping />
       <Combs />
       <CombShelf />
@@ -49,16 +59,49 @@ export function StorePage() {
   );
 }
 
-function Line({ line, onChange }: { readonly line: StoreLine; readonly onChange: (count: number) => void }) {
-  const isShort = line.count !== null && line.count < line.promised;
+const isShort = (l: StoreLine) => l.count !== null && l.count < l.promised;
+
+function useColumns(set: (line: StoreLine, n: number) => void): readonly Column<StoreLine>[] {
+  const change = useLatest(set);
+  const say = useRegional();
+  return useMemo(
+    () => [
+      {
+        id: 'what',
+        title: 'Equipment',
+        value: (l) => l.what,
+        show: ({ what }) => (
+          <Flex align="center" gap={3}>
+            <Gear what={what} /> {say(what)}
+          </Flex>
+        ),
+        names: true,
+      },
+      {
+        id: 'promised',
+        title: 'Plans take',
+        value: (l) => (l.promised > 0 ? l.promised : null),
+        numeric: true,
+      },
+      {
+        id: 'count',
+        title: 'In the store',
+        value: (l) => l.count,
+        show: (l) => <InStore line={l} onChange={(n) => change(l, n)} />,
+        numeric: true,
+      },
+    ],
+    [change, say],
+  );
+}
+
+/** Nobody has counted it: no number is shown before somebody has. */
+function InStore({ line, onChange }: { readonly line: StoreLine; readonly onChange: (n: number) => void }) {
   return (
-    <li className={styles.line} data-short={isShort || undefined}>
-      <span>
-        {line.promised > 0 && `plans take ${line.promised}`}
-        {line.count === null && `${line.promised > 0 ? ' · ' : ''}not counted yet`}
-      </span>
-      <Stepper label={line.what} value={line.count ?? 0} min={0} max={9999} onChange={onChange} />
-    </li>
+    <Flex align="center" justify={{ base: 'flex-start', sm: 'flex-end' }} gap={3}>
+      {line.count === null && <Text color="inkSoft">not counted</Text>}
+      <Stepper label={line.what} bare value={line.count ?? 0} min={0} max={9999} onChange={onChange} />
+    </Flex>
   );
 }
 
@@ -76,6 +119,7 @@ function Combs() {
         {combs.map((c) => (
           <li key={`${c.sizeId} ${c.kind}`} className={styles.line}>
             <span>
+              <Gear what="frame" />
               <b>
                 {count(c.count, 'frame')} {COMB_WORDS[c.kind]}
               </b>

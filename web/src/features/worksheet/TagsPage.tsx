@@ -1,3 +1,4 @@
+import { Labels } from '../../shared/tags/Labels.tsx';
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core/basics';
 import { markingColour } from '@incremen/core/records';
@@ -37,11 +38,20 @@ export function TagsPage() {
       </PageHeader>
       {phone.onlyHere && <OnlyHere />}
       {tags.length === 0 && <Text>This plan makes no new hive, so no tag is needed.</Text>}
-      <Box as="ul" className={styles.tags}>
-        {tags.map((tag) => (
-          <Tag key={tag.colonyId} tag={tag} origin={phone.origin} />
-        ))}
-      </Box>
+      <Labels
+        labels={tags.map((t) => ({
+          id: t.colonyId,
+          name: t.name,
+          lines: [`${dayInWords(t.day)} ${t.day.slice(0, 4)}`, t.queen, t.note],
+          address: `${phone.origin}/colonies/${t.colonyId}`,
+        }))}
+      >
+        <Box as="ul" className={styles.tags}>
+          {tags.map((tag) => (
+            <Tag key={tag.colonyId} tag={tag} origin={phone.origin} />
+          ))}
+        </Box>
+      </Labels>
     </Box>
   );
 }

@@ -97,7 +97,11 @@ function Circumstances({ request, apiary }: { readonly request: YardPlanRequest;
           onChange={(nights) => dispatch(asked({ nights }))}
           options={[
             { id: 'mild', label: 'Mild' },
-            { id: 'cold', label: 'Below 10 °C', hint: 'Bees draw together and bare the outer brood.' },
+            {
+              id: 'cold',
+              label: 'Below 10 °C (50 °F)',
+              hint: 'Bees draw together and bare the outer brood.',
+            },
           ]}
         />
         <NightsForetold nights={request.nights} onChange={(nights) => dispatch(asked({ nights }))} />

@@ -142,7 +142,7 @@ describe('goals', () => {
 
   it('stand under circumstances that can be changed', async () => {
     const { request } = await withNucs();
-    fireEvent.click(screen.getByLabelText('Below 10 °C'));
+    fireEvent.click(screen.getByLabelText('Below 10 °C (50 °F)'));
     fireEvent.click(screen.getByLabelText('Midsummer, dearth'));
     fireEvent.click(screen.getByLabelText('As they hang'));
     choose('Day of the work', '2026-05-20');

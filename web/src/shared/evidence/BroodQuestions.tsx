@@ -1,3 +1,4 @@
+import { useRegional } from '../../mirror/useRegional.ts';
 import { memo } from 'react';
 import { CellsEditor } from './CellsEditor.tsx';
 import { Choice } from '../../ui/Choice.tsx';
@@ -77,8 +78,9 @@ export const CappedQuestion = memo(function CappedQuestion({
   set,
   name,
 }: EvidenceProps) {
+  const say = useRegional();
   return (
-    <Question title="Capped brood">
+    <Question title={say('Capped brood')}>
       <ThreeAnswers
         label={name('capped brood')}
         value={cappedBrood.look}

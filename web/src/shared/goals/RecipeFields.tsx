@@ -30,7 +30,7 @@ export function RecipeFields({
         value={recipe.distance}
         options={[
           ['same-yard', 'stays in the yard'],
-          ['away', 'goes beyond 3 km'],
+          ['away', 'goes beyond 3 km (2 miles)'],
         ]}
         onChange={(distance) => change({ distance: distance as NucRecipe['distance'] })}
       />

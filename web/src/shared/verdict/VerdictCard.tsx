@@ -1,3 +1,4 @@
+import { Explained } from '../../drawing/Explained.tsx';
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import { dayInWords, type Day } from '@incremen/core/basics';
 import type { JointVerdict, NextAction, Verdict } from '@incremen/core/queen-verdict';
@@ -79,7 +80,7 @@ function Told({
     <>
       {verdict.contradictions.map((c) => (
         <Text key={c} color="alarm" fontWeight="600" mt={1}>
-          {c}
+          <Explained>{c}</Explained>
         </Text>
       ))}
       {first && (
@@ -89,7 +90,7 @@ function Told({
       )}
       {verdict.reasons.slice(0, REASONS).map((r) => (
         <Text key={r} color="inkSoft" mt={2}>
-          {r}
+          <Explained>{r}</Explained>
         </Text>
       ))}
       {verdict.next.some((n) => n.kind === 'act') && (
@@ -105,7 +106,7 @@ function Told({
         </Text>
         {verdict.reasons.slice(REASONS).map((r) => (
           <Text key={r} color="inkSoft" mt={1}>
-            {r}
+            <Explained>{r}</Explained>
           </Text>
         ))}
         {later.length > 0 && (
@@ -136,7 +137,7 @@ function Next({ action, day }: { readonly action: NextAction; readonly day: Day 
           {whenOf(action, day)}
         </Text>
         <Text fontSize="sm" color="inkSoft">
-          {action.why}
+          <Explained>{action.why}</Explained>
         </Text>
       </Box>
     </Flex>
