@@ -33,7 +33,7 @@ test('a standby nuc of two storeys moves, with excluder, super and drone comb in
   yard.stock('foundation', 8);
   await records.scene(yard.apiary, DAY);
   await page.goto(`/plan?goal=hiveUp&colony=${await records.colonyId('Clover')}`);
-  const goal = page.getByRole('region', { name: 'Hive up a nuc' });
+  const goal = page.getByRole('region', { name: 'Move into a full-size hive' });
   await goal.getByLabel('For drones').selectOption('comb');
   await expect(page.getByText(/its new box has no slot left for a drone comb/)).toBeVisible();
   await goal.getByRole('button', { name: 'More: box of' }).click();

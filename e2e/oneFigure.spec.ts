@@ -34,7 +34,7 @@ test('one hive on one day has one strength, whatever page is asked', async ({ pa
   await expect(page.getByText(new RegExp(`${bees.replace('.', '\\.')} bees`)).first()).toBeVisible();
 
   await page.goto('/plan');
-  await page.getByLabel('Add a goal').selectOption({ index: 1 });
+  await page.getByRole('button', { name: /^Make nucs/ }).click();
   await expect(page.getByText(`${bees} bees`).first()).toBeVisible({ timeout: 30_000 });
 
   await page.goto('/feed');

@@ -32,6 +32,9 @@ const VIEWS = [
   'queens',
   'queen',
   'stands',
+  'several hives',
+  'all colonies',
+  'scan',
   'sheets',
   'feed',
   'weather',
@@ -51,6 +54,9 @@ const VIEWS = [
   'people',
   'sign in',
 ] as const;
+
+/** The widths at which the soak checks every view in every look. */
+const SOAKED_WIDTHS = [390, 768, 1280, 1920];
 
 /** From the narrowest phone to a wide screen; 640 is a laptop at twice the zoom. */
 const WIDTHS = [360, 640, 768, 1280, 1920];
@@ -92,7 +98,7 @@ test.describe('every view', () => {
   for (const look of ['light', 'dark', 'sunlight']) {
     test(`passes WCAG 2.2 AA checks and fits its width: ${look}`, async ({ page, records, isMobile }) => {
       test.skip(isMobile && look !== 'light', 'the colours are the same on a phone');
-      test.setTimeout(480_000);
+      test.setTimeout(SOAK ? 3_600_000 : 480_000);
       const { records: r } = await records.get();
       const tansy = r.colony.find((c) => c.name === 'Tansy')?.id ?? '';
       const due = r.followUp.find((f) => f.topic === 'which-part' && f.status === 'open')?.id ?? '';
@@ -131,6 +137,9 @@ test.describe('every view', () => {
         happened: `/colonies/${tansy}/happened?what=moved`,
         queens: '/queens',
         queen: `/queens/${r.queen[0]?.id}`,
+        'several hives': '/several?did=fed',
+        'all colonies': '/compare',
+        scan: '/scan',
         stands: `/yards/${r.yard[0]?.id}/stands`,
         sheets: `/yards/${r.yard[0]?.id}/sheets`,
         feed: '/feed',
@@ -152,7 +161,7 @@ test.describe('every view', () => {
         'sign in': '/sign-in',
       };
       const views =
-        look === 'light'
+        look === 'light' || SOAK
           ? VIEWS
           : ([
               'today',
@@ -175,25 +184,31 @@ test.describe('every view', () => {
         }
         if (view === 'plan bench') await expect(page.getByText(/frames? to carry/)).toBeVisible();
         await settled(page);
-        // What passes is not listed, which takes most of the time.
-        const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
-        // Only the colours differ between looks; the rest is checked once.
-        const checked =
-          look === 'light'
-            ? axe
-                .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-                // The longest of the rules; on a phone, where colours are those of the laptop, in the soak only.
-                .disableRules(isMobile && !SOAK ? ['color-contrast'] : [])
-            : axe.withRules(['color-contrast']);
-        const { violations } = await checked.analyze();
-        expect
-          .soft(
-            violations.map(
-              (v) =>
-                `${view}: ${v.id}: ${v.nodes[0]?.html.slice(0, 160)} ${v.nodes[0]?.failureSummary ?? ''}`,
-            ),
-          )
-          .toEqual([]);
+        for (const width of SOAK && !isMobile ? SOAKED_WIDTHS : [null]) {
+          if (width !== null) {
+            await page.setViewportSize({ width, height: 800 });
+            await settled(page);
+          }
+          // What passes is not listed, which takes most of the time.
+          const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
+          // Only the colours differ between looks; the rest is checked once.
+          const checked =
+            look === 'light' || SOAK
+              ? axe
+                  .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+                  // The longest of the rules; on a phone, where colours are those of the laptop, in the soak only.
+                  .disableRules(isMobile && !SOAK ? ['color-contrast'] : [])
+              : axe.withRules(['color-contrast']);
+          const { violations } = await checked.analyze();
+          expect
+            .soft(
+              violations.map(
+                (v) =>
+                  `${view}${width === null ? '' : ` at ${width}`}: ${v.id}: ${v.nodes[0]?.html.slice(0, 160)} ${v.nodes[0]?.failureSummary ?? ''}`,
+              ),
+            )
+            .toEqual([]);
+        }
         // A phone has one width; a window on a laptop any, and twice the zoom is half of it.
         for (const width of look === 'light' && !isMobile ? WIDTHS : [null]) {
           if (width !== null) await page.setViewportSize({ width, height: 800 });

@@ -278,7 +278,7 @@ test('a nuc that has outgrown its box is hived up with stores of a honey-bound n
   await expect(clarysCard).toContainText('Nuc is full: move it into a full-size hive');
   await clarysCard.click();
   await openPlan(page, 'Move into a full-size hive');
-  await expect(page.getByLabel('Nuc to hive up').locator('option:checked')).toHaveText('Clary');
+  await expect(page.getByLabel('Nuc to move').locator('option:checked')).toHaveText('Clary');
   await expect(page.getByRole('region', { name: 'Free honey-bound nests' })).toBeVisible();
   await workedOut(page);
   const r0 = (await records.get()).records;

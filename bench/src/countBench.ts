@@ -46,11 +46,11 @@ export async function countBench(page: Page): Promise<void> {
   await slowed('quick', 'Quick', () =>
     Promise.all([page.getByLabel('Bees, frames'), button('4 frames'), button('7 frames')].map(at)),
   );
-  await slowed('line', 'Line', async () => {
+  await slowed('line', 'Shorthand', async () => {
     await page.getByLabel('The count in shorthand').focus();
     return [() => page.keyboard.type('h2 c *8; ', { delay: 150 })];
   });
-  await slowed('seen', 'Seen', async () => {
+  await slowed('seen', 'Queen, brood and notes', async () => {
     const answers = [
       ['eggs', 'None'],
       ['small larvae', 'Found'],
@@ -81,12 +81,15 @@ export async function countBench(page: Page): Promise<void> {
   });
   await page.evaluate(() => localStorage.clear());
   await scripted(page, `${href}/count?by=quick`, 'quick count', 15, async (tap) => {
-    for (const n of [8, 3, 2]) await tap(`${n} frames`);
+    for (const n of [8, 3, 2]) await tap(framesKey(n));
     await tap('Eggs: seen');
-    for (const n of [2, 1, 1, 0]) await tap(`${n} frames`);
+    for (const n of [2, 1, 1, 0]) await tap(framesKey(n));
     await tap('Save, 10 frames estimated');
   });
 }
+
+/** What a number's key is called. */
+const framesKey = (n: number) => `${n} frame${n === 1 ? '' : 's'}`;
 
 async function scripted(
   page: Page,

@@ -37,7 +37,7 @@ createRoot(root).render(
   <StrictMode>
     <Provider store={store}>
       <ChakraProvider value={system}>
-        <RouterProvider router={makeRouter()} useTransitions={false} />
+        <RouterProvider router={makeRouter()} useTransitions />
       </ChakraProvider>
     </Provider>
   </StrictMode>,

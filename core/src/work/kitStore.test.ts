@@ -62,6 +62,6 @@ describe('equipment in the store', () => {
   });
 
   it('combs are counted one by one elsewhere', () => {
-    expect(usedUp([{ what: 'frames of drawn comb from the store', count: 4, shortBy: 0 }])).toEqual([]);
+    expect(usedUp([{ what: 'frame of drawn comb from the store', count: 4, shortBy: 0 }])).toEqual([]);
   });
 });

@@ -102,7 +102,7 @@ describe('what is brought', () => {
 
   it('says how many combs the store lacks', () => {
     const { body } = worked(oneNuc({ emptyCombs: 0 }), {}, 0);
-    const missing = body.kit.find((k) => k.what === 'frames to fill the free slots');
+    const missing = body.kit.find((k) => k.what === 'frame for a free slot');
     expect(missing?.shortBy).toBeGreaterThan(0);
     expect(missing?.shortBy).toBe(missing?.count);
   });

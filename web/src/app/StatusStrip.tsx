@@ -12,6 +12,7 @@ import { useAppSelector } from '../state/store.ts';
 import { Strip } from '../ui/Strip.tsx';
 import common from '../ui/common.module.css';
 
+const PracticeStrip = lazyPart(() => import('../shared/practice/PracticeStrip.tsx'));
 const RareStrips = lazyPart(() => import('../ui/RareStrips.tsx'));
 
 /** What stands between this device and the server, as long as something does. */
@@ -24,6 +25,13 @@ export function StatusStrip() {
   const today = useToday();
   const update = useSyncExternalStore(newVersion.subscribe, newVersion.waits);
   const apart = useSyncExternalStore(versionsApart.subscribe, versionsApart.which);
+  const practising = useAppSelector((s) => s.mirror.practising);
+  if (practising)
+    return (
+      <Suspense fallback={null}>
+        <PracticeStrip />
+      </Suspense>
+    );
   const refused = outbox.filter((e) => e.state === 'refused').length;
   const waiting = outbox.length - refused;
   return (

@@ -42,6 +42,7 @@ describe('an empty start', () => {
     const { user, store, router } = open('/', nothing());
     await user.click(await screen.findByRole('link', { name: 'Set up a yard' }));
     const put = screen.getByRole<HTMLButtonElement>('button', { name: 'Put 4 hives on their stands' });
+    await user.clear(screen.getByLabelText(/Name of the yard/));
     await user.click(put);
     expect(await screen.findByText('The yard needs a name.')).toBeTruthy();
     expect(store.getState().mirror.outbox).toEqual([]);

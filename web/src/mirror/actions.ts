@@ -32,8 +32,8 @@ const PATIENCE_MS = 2500;
 export function send(command: Command) {
   return async (dispatch: Dispatch, getState: GetState): Promise<Sent> => {
     const deciding = await decider().catch(() => null);
-    const { apiary, operationId, reach, clockOffsetMs } = getState().mirror;
-    if (operationId === null || !deciding) return { ok: false, problems: [notReady] };
+    const { apiary, operationId, reach, clockOffsetMs, practising } = getState().mirror;
+    if ((operationId === null && !practising) || !deciding) return { ok: false, problems: [notReady] };
     const { decide, summarise } = deciding;
     const decided = decide(apiary, command);
     if (!decided.ok) return decided;
@@ -41,7 +41,7 @@ export function send(command: Command) {
     const entry: OutboxEntry = {
       seq: nextSeq(),
       id: crypto.randomUUID(),
-      operationId,
+      operationId: operationId ?? '',
       madeAt: new Date(Date.now() + clockOffsetMs).toISOString(),
       summary: summarise(apiary, command),
       command,
@@ -49,9 +49,10 @@ export function send(command: Command) {
       state: 'waiting',
       problems: [],
     };
-    if (!getState().mirror.keeps) return dispatch(sendAtOnce(entry));
+    if (!getState().mirror.keeps && !practising) return dispatch(sendAtOnce(entry));
     // Shown before it is kept: a tap must not wait for the disk.
     dispatch(made({ entry, changes: decided.value }));
+    if (practising) return { ok: true, entryId: entry.id };
     try {
       await putInOutbox(db, entry);
     } catch {
@@ -86,7 +87,11 @@ function sendAtOnce({ operationId, id, madeAt, command, hands }: OutboxEntry) {
 /** Takes something back: out of the outbox when it has not been sent, else by the server's journal. */
 export function takeBack(entryId: string) {
   return async (dispatch: Dispatch, getState: GetState): Promise<Sent> => {
-    const { operationId, clockOffsetMs } = getState().mirror;
+    const { operationId, clockOffsetMs, practising, outbox } = getState().mirror;
+    if (practising) {
+      dispatch(outboxChanged(outbox.filter((e) => e.id !== entryId)));
+      return { ok: true, entryId };
+    }
     if (operationId === null) return { ok: false, problems: [notReady] };
     // The sender is waited for, so that nothing is taken out while it is on its way.
     const unsent = await alone('outbox', async () => {

@@ -203,8 +203,8 @@ let retryTimer: ReturnType<typeof setTimeout> | undefined;
 export function flush() {
   return async (dispatch: Dispatch, getState: GetState): Promise<void> => {
     clearTimeout(retryTimer);
-    // Nothing waits where nothing is kept.
-    if (!getState().mirror.keeps) return;
+    // Nothing waits where nothing is kept; what waits of the keeper's own waits until the yard to play in is left.
+    if (!getState().mirror.keeps || getState().mirror.practising) return;
     const away = await alone('outbox', async () => {
       for (;;) {
         const entry = await db.outbox.where('state').equals('waiting').first();
@@ -281,6 +281,7 @@ const SERVER_FAILS: Problem = {
 /** Asks whether anything is new, and fetches it if so. */
 export function askForNews() {
   return async (dispatch: Dispatch, getState: GetState): Promise<void> => {
+    if (getState().mirror.practising) return;
     try {
       const [operation] = await api.operations();
       dispatch(reached({ clockOffsetMs: clockOffset() }));
@@ -308,6 +309,7 @@ export function keepInStep(store: AppStore): void {
   document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && news());
   setInterval(() => document.visibilityState === 'visible' && news(), ASK_MS);
   tabs?.addEventListener('message', () => {
+    if (store.getState().mirror.practising) return;
     void readLocalCopy(db).then((kept) => kept && dispatch(show(kept)));
   });
 }

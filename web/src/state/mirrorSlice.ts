@@ -27,6 +27,8 @@ export interface MirrorState {
   readonly signedOut: boolean;
   /** Whether this browser keeps anything: without, nothing can be entered while the server is away. */
   readonly keeps: boolean;
+  /** The records are a yard to play in: nothing is kept, sent or asked for. */
+  readonly practising: boolean;
   /** When the server last gave its records, in milliseconds since 1970; null before. */
   readonly syncedAt: number | null;
   /** The server's clock less this device's, in milliseconds. */
@@ -44,6 +46,7 @@ const initialState: MirrorState = {
   reach: 'unknown',
   signedOut: false,
   keeps: true,
+  practising: false,
   syncedAt: null,
   clockOffsetMs: 0,
 };
@@ -74,22 +77,34 @@ const mirrorSlice = createSlice({
   name: 'mirror',
   initialState,
   reducers: {
-    loaded: (state, { payload }: PayloadAction<LocalCopy>) => ({
-      ...state,
-      status: 'ready' as const,
-      failure: null,
-      operationId: payload.operationId,
-      revision: payload.revision,
-      base: payload.base,
-      apiary: withOutbox(payload.base, payload.outbox),
-      outbox: payload.outbox,
-      syncedAt: payload.savedAt,
-    }),
+    loaded: (state, { payload }: PayloadAction<LocalCopy>) =>
+      state.practising
+        ? state
+        : {
+            ...state,
+            status: 'ready' as const,
+            failure: null,
+            operationId: payload.operationId,
+            revision: payload.revision,
+            base: payload.base,
+            apiary: withOutbox(payload.base, payload.outbox),
+            outbox: payload.outbox,
+            syncedAt: payload.savedAt,
+          },
     loadFailed: (state, action: PayloadAction<string>) => ({
       ...state,
       status: 'failed' as const,
       failure: action.payload,
     }),
+    /** A yard to play in takes the place of the records until it is left. */
+    practised: (_state, { payload }: PayloadAction<Apiary>) => ({
+      ...initialState,
+      status: 'ready' as const,
+      practising: true,
+      base: payload,
+      apiary: payload,
+    }),
+    practiceLeft: () => initialState,
     reloading: (state) => ({ ...state, status: 'loading' as const }),
     reached: (state, action: PayloadAction<{ clockOffsetMs: number }>) => ({
       ...state,
@@ -111,6 +126,7 @@ const mirrorSlice = createSlice({
       state,
       action: PayloadAction<{ id: string; revision: number; changes: readonly Change[] }>,
     ) => {
+      if (state.practising) return state;
       const { id, revision, changes } = action.payload;
       const base = applyChanges(asItWas(state).base, changes);
       const outbox = asItWas(state).outbox.filter((e) => e.id !== id);
@@ -118,11 +134,13 @@ const mirrorSlice = createSlice({
     },
     /** Another device has changed something, as the very next thing after the base. */
     followed: (state, action: PayloadAction<{ revision: number; changes: readonly Change[] }>) => {
+      if (state.practising) return state;
       const { revision, changes } = action.payload;
       const base = applyChanges(asItWas(state).base, changes);
       return { ...state, revision, base, apiary: withOutbox(base, asItWas(state).outbox) };
     },
     setAside: (state, action: PayloadAction<{ id: string; problems: readonly Problem[] }>) => {
+      if (state.practising) return state;
       const outbox = asItWas(state).outbox.map((e) =>
         e.id === action.payload.id
           ? { ...e, state: 'refused' as const, problems: action.payload.problems }
@@ -142,6 +160,8 @@ const mirrorSlice = createSlice({
 export const {
   loaded,
   loadFailed,
+  practised,
+  practiceLeft,
   reloading,
   reached,
   keepsNothing,

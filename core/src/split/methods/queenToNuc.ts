@@ -245,7 +245,7 @@ export const queenToNuc: SplitMethod = {
   kit: ({ input, fresh, setup }) => [
     ...nucKit(setup.broughtBox?.slots ?? 5, needsFeed(queenToNuc, input, fresh.storesFrames), 2),
     { what: 'queen cage or clip', count: 1 },
-    { what: 'drawing pins to mark reserved cells', count: 2 },
+    { what: 'drawing pin to mark a reserved cell', count: 2 },
   ],
   followUps,
   cautions: ({ input }) => [...COMMON_CAUTIONS, ...droneCautions(input.donor.frames)],

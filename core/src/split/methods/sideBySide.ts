@@ -280,7 +280,7 @@ export const sideBySide: SplitMethod = {
       (k) => setup.broughtBox !== null || k.what !== 'box',
     ),
     { what: 'queen cage or clip', count: 1 },
-    { what: 'drawing pins to mark reserved cells', count: 2 },
+    { what: 'drawing pin to mark a reserved cell', count: 2 },
   ],
   followUps({ input, setup }) {
     const { day } = input;

@@ -209,7 +209,7 @@ export const spareCells: SplitMethod = {
   },
   kit: ({ input, setup, fresh }) => [
     ...nucKit(setup.broughtBox?.slots ?? 5, needsFeed(spareCells, input, fresh.storesFrames), 2),
-    { what: 'drawing pins to mark reserved cells', count: 4 },
+    { what: 'drawing pin to mark a reserved cell', count: 4 },
   ],
   followUps: ({ input, setup }) =>
     queenLooks(['stay', 'new'], input.day, setup.emergence, setup.fromCells ? 'cells' : 'work', {

@@ -55,12 +55,12 @@ function kitLines(kit: readonly { what: string; count: number }[], laid: LaidOut
   const foundation = fromStore('foundation');
   return [
     ...kit.map((k) => ({ ...k, shortBy: null })),
-    ...(drawn > 0 ? [{ what: 'frames of drawn comb from the store', count: drawn, shortBy: 0 }] : []),
+    ...(drawn > 0 ? [{ what: 'frame of drawn comb from the store', count: drawn, shortBy: 0 }] : []),
     ...(foundation > 0
-      ? [{ what: 'frames of foundation from the store', count: foundation, shortBy: 0 }]
+      ? [{ what: 'frame of foundation from the store', count: foundation, shortBy: 0 }]
       : []),
     ...(laid.unfilled > 0
-      ? [{ what: 'frames to fill the free slots', count: laid.unfilled, shortBy: laid.unfilled }]
+      ? [{ what: 'frame for a free slot', count: laid.unfilled, shortBy: laid.unfilled }]
       : []),
   ];
 }

@@ -297,9 +297,9 @@ function kitOf(
   bring('tape or foam for the entrance', away);
   bring('carrying box for combs, with a lid', between(laid, problem) ? 1 : 0);
   const store = laid.moves.filter((m) => m.fromUnit === STORE);
-  bring('frames of drawn comb from the store', store.filter((m) => m.frame.drawn > 0.5).length, 0);
-  bring('frames of foundation from the store', store.filter((m) => m.frame.drawn <= 0.5).length, 0);
+  bring('frame of drawn comb from the store', store.filter((m) => m.frame.drawn > 0.5).length, 0);
+  bring('frame of foundation from the store', store.filter((m) => m.frame.drawn <= 0.5).length, 0);
   const unfilled = laid.unfilled.reduce((a, b) => a + b, 0);
-  bring('frames to fill the free slots', unfilled, unfilled);
+  bring('frame for a free slot', unfilled, unfilled);
   return kit;
 }

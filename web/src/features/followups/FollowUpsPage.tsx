@@ -1,3 +1,4 @@
+import { LaneLegend } from '../../drawing/LaneLegend.tsx';
 import { Box, Button, Flex, Grid, Text } from '@chakra-ui/react';
 import { addDays, dayInWords, type Day, weekOf } from '@incremen/core/basics';
 import { openFollowUps, type Apiary, type FollowUp } from '@incremen/core/records';
@@ -64,7 +65,7 @@ export function FollowUpsPage() {
             borderWidth="1px"
             borderRadius="xl"
             p={4}
-            mb={6}
+            mb={2}
             tabIndex={0}
             aria-label="Lanes by colony"
           >
@@ -86,6 +87,7 @@ export function FollowUpsPage() {
               ))}
             </Grid>
           </Box>
+          {colonies.length > 0 && <LaneLegend />}
           <Grid
             gap={6}
             templateColumns={{ base: '1fr', md: 'repeat(auto-fit, minmax(290px, 1fr))' }}

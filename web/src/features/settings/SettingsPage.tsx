@@ -1,3 +1,5 @@
+import { TourButton } from '../../shared/tour/TourButton.tsx';
+import { PractiseButton } from '../../shared/practice/PractiseButton.tsx';
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { allFrameSizes, type FrameSizeId } from '@incremen/core/comb';
 import { HOUSE_RULES, houseRules, type HouseRuleId } from '@incremen/core/rules';
@@ -135,6 +137,10 @@ export function SettingsPage() {
           Where several share this device, a tap says who; counts and inspections then bear that name.
         </Text>
         <HandsPicker settings />
+      </Group>
+      <Group title="Look around">
+        <TourButton />
+        {operation.fixedToday === null && <PractiseButton />}
       </Group>
       <SectionHeading>More</SectionHeading>
       <Box as="ul" listStyleType="none" display="grid" gap={2}>

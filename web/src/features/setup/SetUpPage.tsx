@@ -2,8 +2,8 @@ import { Box, Button, Checkbox, Flex, NativeSelect, Text } from '@chakra-ui/reac
 import { zodResolver } from '@hookform/resolvers/zod';
 import { listInWords } from '@incremen/core/basics';
 import { frameSizeId } from '@incremen/core/comb';
-import type { Command } from '@incremen/core/records';
-import { useMemo, useState } from 'react';
+import type { Apiary, Command } from '@incremen/core/records';
+import { useMemo, useState, type FocusEvent } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { useNavigate, useSearchParams } from 'react-router';
 import { z } from 'zod';
@@ -41,7 +41,7 @@ export function SetUpPage() {
     formState: { errors },
   } = useForm<SetUp>({
     resolver: zodResolver(useMemo(() => setUpSchema(known === undefined, taken), [known, taken])),
-    defaultValues: { yardName: '', names: firstNames(taken), ...USUAL_HIVE },
+    defaultValues: { yardName: freeYardName(apiary), names: firstNames(taken), ...USUAL_HIVE },
     mode: 'onTouched',
   });
   const { yardName, names, ...kind } = useWatch({ control }) as SetUp;
@@ -93,6 +93,7 @@ export function SetUpPage() {
               placeholder="As you call it"
               maxLength={80}
               fault={errors.yardName?.message}
+              onFocus={selectAll}
               {...register('yardName')}
             />
           )}
@@ -100,6 +101,7 @@ export function SetUpPage() {
             label="Names of the hives"
             size="lg"
             fault={errors.names?.message}
+            onFocus={selectAll}
             hint={
               list.length > 0
                 ? `${count(list.length, 'hive')}: ${colonies.slice(0, 6).join(', ')}${colonies.length > 6 ? ', …' : ''}`
@@ -222,6 +224,13 @@ export function SetUpPage() {
     </Box>
   );
 }
+
+/** What is offered is typed over at once. */
+const selectAll = (e: FocusEvent<HTMLInputElement>) => e.target.select();
+
+/** The yard that most people begin with; nothing where there is one already. */
+const freeYardName = (apiary: Apiary): string =>
+  Object.values(apiary.yard).some((y) => y.name === 'Home') ? '' : 'Home';
 
 /** Four hives of a letter that no colony bears yet. */
 const firstNames = (taken: ReadonlySet<string>): string => {

@@ -5,7 +5,7 @@ import { memo, startTransition, useDeferredValue, useMemo, useRef, useState } fr
 import { afterPaint } from '../../ui/afterPaint.ts';
 import { onTap } from '../../ui/onTap.ts';
 import { useLatest } from '../../ui/useLatest.ts';
-import { StepPicture } from './StepPicture.tsx';
+import { StepPicture } from '../../drawing/StepPicture.tsx';
 import styles from './StepList.module.css';
 
 /** Steps that are drawn at once; those further down follow. */

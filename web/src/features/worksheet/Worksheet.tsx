@@ -1,3 +1,6 @@
+import common from '../../ui/common.module.css';
+import { PrintedWork } from './PrintedWork.tsx';
+import { usePrinting } from '../../ui/usePrinting.ts';
 import { Box, Flex } from '@chakra-ui/react';
 import type { ClosingAnswer, ClosingUnit, Work, WorkStep } from '@incremen/core/records';
 import type { StepBox } from '@incremen/core/work';
@@ -51,48 +54,58 @@ export function Worksheet({
   };
   // The steps first: what stands beside them is drawn a moment later.
   const beside = useDeferredValue(true, false);
+  const printing = usePrinting();
   return (
-    <Flex gap={{ base: 6, lg: 10 }} direction={{ base: 'column', lg: 'row' }} align="flex-start" mt={2}>
-      <Box flex="1" w="100%" maxW="46rem">
-        {reporting ? (
-          <ReportPanel
-            workId={workId}
-            current={steps.find((s) => s.doneOn === null) ?? null}
-            units={body.units}
-            onClose={() => setReporting(false)}
-          />
-        ) : last === null ? (
-          <>
-            <WorkBar workId={workId} steps={steps} units={body.units} onReport={() => setReporting(true)} />
-            <StepList
-              steps={steps}
-              pictures={pictures}
-              tick={({ id }, done) => afterwards(() => onTick({ stepId: id, done }))}
-              onLast={({ id }) => setLast(id)}
-              onNext={onNext && (({ id }) => onNext(id))}
+    <>
+      {printing && <PrintedWork kit={body.kit} cautions={body.cautions} steps={steps} pictures={pictures} />}
+      <Flex
+        className={common.noPrint}
+        gap={{ base: 6, lg: 10 }}
+        direction={{ base: 'column', lg: 'row' }}
+        align="flex-start"
+        mt={2}
+      >
+        <Box flex="1" w="100%" maxW="46rem">
+          {reporting ? (
+            <ReportPanel
+              workId={workId}
+              current={steps.find((s) => s.doneOn === null) ?? null}
+              units={body.units}
+              onClose={() => setReporting(false)}
             />
-          </>
-        ) : (
-          <ClosingPanel
-            units={units}
-            onBack={() => setLast(null)}
-            onClosed={(closing) =>
-              void underway.current.then(() =>
-                onTick({ stepId: last, done: true, ...(closing.length > 0 && { closing }) }),
-              )
-            }
-          />
+          ) : last === null ? (
+            <>
+              <WorkBar workId={workId} steps={steps} units={body.units} onReport={() => setReporting(true)} />
+              <StepList
+                steps={steps}
+                pictures={pictures}
+                tick={({ id }, done) => afterwards(() => onTick({ stepId: id, done }))}
+                onLast={({ id }) => setLast(id)}
+                onNext={onNext && (({ id }) => onNext(id))}
+              />
+            </>
+          ) : (
+            <ClosingPanel
+              units={units}
+              onBack={() => setLast(null)}
+              onClosed={(closing) =>
+                void underway.current.then(() =>
+                  onTick({ stepId: last, done: true, ...(closing.length > 0 && { closing }) }),
+                )
+              }
+            />
+          )}
+        </Box>
+        {beside && (
+          <Beside workId={workId} kit={body.kit} cautions={body.cautions}>
+            <Suspense fallback={null}>
+              <WorkPromises of={work.id} workOf={() => work} />
+            </Suspense>
+            {children}
+          </Beside>
         )}
-      </Box>
-      {beside && (
-        <Beside workId={workId} kit={body.kit} cautions={body.cautions}>
-          <Suspense fallback={null}>
-            <WorkPromises of={work.id} workOf={() => work} />
-          </Suspense>
-          {children}
-        </Beside>
-      )}
-    </Flex>
+      </Flex>
+    </>
   );
 }
 

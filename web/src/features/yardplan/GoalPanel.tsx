@@ -42,15 +42,18 @@ export function GoalPanel({
           onRemove={() => set(request.goals.filter((g) => g.id !== goal.id))}
         />
       ))}
-      <Select
-        label="Add a goal"
-        value=""
-        options={[['', 'Add a goal…'], ...GOAL_KINDS.map((g) => [g.kind, g.title] as const)]}
-        onChange={(kind) => {
-          if (kind === '') return;
-          set([...request.goals, makeGoal(kind as YardGoal['kind'], request, problem, colonies)]);
-        }}
-      />
+      {/* While there is none, all of them stand beside this as cards. */}
+      {request.goals.length > 0 && (
+        <Select
+          label="Add a goal"
+          value=""
+          options={[['', 'Add a goal…'], ...GOAL_KINDS.map((g) => [g.kind, g.title] as const)]}
+          onChange={(kind) => {
+            if (kind === '') return;
+            set([...request.goals, makeGoal(kind as YardGoal['kind'], request, problem, colonies)]);
+          }}
+        />
+      )}
       <Circumstances request={request} apiary={apiary} />
       <LeftOutList problem={problem} request={request} apiary={apiary} />
     </Box>

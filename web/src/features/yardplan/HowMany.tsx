@@ -122,7 +122,7 @@ export function HowMany({
         <HowManyChart days={days} all={all} onDay={onDay} />
       </Suspense>
       <Text fontSize="sm" color="inkSoft">
-        From counts carried forward day by day: brood hatches, queens go on laying, nothing comes in. Each
+        From counts carried forward day by day: brood emerges, queens go on laying, nothing comes in. Each
         figure is a plan that breaks no rule. What stands above it in outline is not ruled out, but no plan
         was found for it.
       </Text>

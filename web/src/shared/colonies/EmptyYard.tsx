@@ -1,3 +1,5 @@
+import { TourButton } from '../tour/TourButton.tsx';
+import { PractiseButton } from '../practice/PractiseButton.tsx';
 import { Box, Button, Flex, Heading, Link as Anchor, Text } from '@chakra-ui/react';
 import { bothSides } from '@incremen/core/comb';
 import { spreadNest } from '@incremen/core/brood';
@@ -32,6 +34,13 @@ export default function EmptyYard() {
           <Button asChild size="lg" variant="outline" bg="sheet">
             <Link to="/records/counts">Import counts</Link>
           </Button>
+        </Flex>
+        <Text mt={6} mb={2} fontWeight="600">
+          Not yet? Look around first.
+        </Text>
+        <Flex gap={3} wrap="wrap">
+          <TourButton />
+          <PractiseButton />
         </Flex>
         <Text mt={6} maxW="30rem" color="inkSoft">
           A phone at the hives, or helpers?{' '}

@@ -183,7 +183,7 @@ function Settings({
     case 'hiveUp':
       return (
         <>
-          {one('Nuc to hive up', goal.colonyId, (colonyId) => onChange({ ...goal, colonyId }))}
+          {one('Nuc to move', goal.colonyId, (colonyId) => onChange({ ...goal, colonyId }))}
           <Stepper
             label="box of"
             unit="frames"

@@ -55,12 +55,12 @@ describe('a plan in a few words', () => {
     expect(words({ kind: 'provision' })).toBe('12 kg for each');
     expect(words({ kind: 'provision' }, 'imperial')).toBe('26 lb for each');
     expect(words({ kind: 'unite' })).toBe('unite Tansy into Burnet');
-    expect(words({ kind: 'hiveUp' })).toBe('hive up Clary');
+    expect(words({ kind: 'hiveUp' })).toBe('move Clary into a full-size hive');
   });
 
   it('strings several together, and says when nothing is asked', () => {
     expect(labelOf([begin('level'), begin('hiveUp')], apiary, 'metric')).toBe(
-      'level by capped brood, hive up Clary',
+      'level by capped brood, move Clary into a full-size hive',
     );
     expect(labelOf([], apiary, 'metric')).toBe('Nothing asked');
     expect(titleOf('calm')).toBe('Take swarm pressure off');

@@ -20,7 +20,7 @@ export const GOAL_KINDS: readonly {
   { kind: 'relieve', title: 'Free honey-bound nests', what: 'Stores out, empty comb in.' },
   {
     kind: 'hiveUp',
-    title: 'Hive up a nuc',
+    title: 'Move into a full-size hive',
     what: 'A full-sized box, stores from a neighbour, combs to draw.',
   },
   { kind: 'calm', title: 'Take swarm pressure off', what: 'Less brood, more room.' },
@@ -111,7 +111,7 @@ function wordsOf(goal: YardGoal, apiary: Apiary, units: Operation['units']): str
     case 'unite':
       return `unite ${name(goal.fromId)} into ${name(goal.intoId)}`;
     case 'hiveUp':
-      return `hive up ${name(goal.colonyId)}${goal.droneComb ? ', with a drone comb' : ''}`;
+      return `move ${name(goal.colonyId)} into a full-size hive${goal.droneComb ? ', with a drone comb' : ''}`;
   }
 }
 

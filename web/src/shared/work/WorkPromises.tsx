@@ -4,8 +4,8 @@ import type { Work } from '@incremen/core/records';
 import { promisedBy, type Promised } from '@incremen/core/remedies';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import { useApiary } from '../../mirror/hooks.ts';
-import { one } from '../../ui/format.ts';
+import { useApiary, useOperation } from '../../mirror/hooks.ts';
+import { one, smallMass } from '../../ui/format.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import { useLatest } from '../../ui/useLatest.ts';
 
@@ -25,6 +25,7 @@ export default function WorkPromises({
   readonly workOf: () => Work | null;
 }) {
   const apiary = useApiary();
+  const { units } = useOperation();
   const [promised, setPromised] = useState<readonly Promised[]>([]);
   // Ticks on the records change nothing of what was promised.
   const ask = useLatest(() => {
@@ -50,7 +51,7 @@ export default function WorkPromises({
             ) : (
               <b>{p.name}</b>
             )}
-            : {one(p.bees)} frames of bees, {one(p.brood)} of brood, {one(p.foodKg)} kg of food
+            : {one(p.bees)} frames of bees, {one(p.brood)} of brood, {smallMass(p.foodKg, units)} of food
           </li>
         ))}
       </Box>
