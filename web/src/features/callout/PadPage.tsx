@@ -1,3 +1,4 @@
+import { useAwake } from '../../ui/useAwake.ts';
 import { Box, Button, Text } from '@chakra-ui/react';
 import {
   blanksInWords,
@@ -33,6 +34,7 @@ import marksStyles from '../../shared/counting/marks.module.css';
 
 /** The call-out pad: what is on the frame in hand, and at once where it goes. */
 export function PadPage() {
+  useAwake();
   const { callOutId = '' } = useParams();
   const callOut = useApiary().callOut[callOutId];
   if (!callOut) return <RouteError missing />;

@@ -93,10 +93,10 @@ export function CombFace({
           x={width / 2}
           y={height / 2}
           textAnchor="middle"
-          fontSize={15}
+          fontSize={32}
           fill="var(--chakra-colors-ink-soft)"
         >
-          not read yet
+          not read
         </text>
       )}
       {brush &&

@@ -41,9 +41,7 @@ export const CountHead = memo(function CountHead({
   return (
     <header className={styles.head}>
       <h1>{title}</h1>
-      <span className={styles.inHand}>{inHand}</span>
       <div className={styles.verbs}>
-        <ModeTabs mode={mode} onMode={onMode} />
         <Key label="Undo" disabled={onUndo === null} onClick={() => onUndo?.()}>
           {UNDO}
         </Key>
@@ -56,9 +54,13 @@ export const CountHead = memo(function CountHead({
         >
           {SAVE}
           <span className={styles.saveLabel}>{busy ? 'Saving…' : saveLabel}</span>
-          {saveCount > 0 && <span className={styles.saveCount}>{saveCount}</span>}
+          <span className={styles.saveShort}>
+            {busy ? 'Saving…' : saveCount > 0 ? `Save ${saveCount}` : 'Save'}
+          </span>
         </button>
       </div>
+      <ModeTabs mode={mode} onMode={onMode} />
+      <span className={styles.inHand}>{inHand}</span>
     </header>
   );
 });

@@ -1,3 +1,5 @@
+import { useUndoKeys } from '../../ui/useUndoKeys.ts';
+import { useAwake } from '../../ui/useAwake.ts';
 import { Box, Button, Text } from '@chakra-ui/react';
 import {
   boxesOfColony,
@@ -84,6 +86,7 @@ function Judged({
 const NONE: readonly Problem[] = [];
 
 function Recorder({ colony }: { readonly colony: Colony }) {
+  useAwake();
   const apiary = useApiary();
   const { units } = useOperation();
   const today = useToday();
@@ -120,6 +123,7 @@ function Recorder({ colony }: { readonly colony: Colony }) {
   const undo = useLatest(() => (mode === 'seen' ? counting.undoSeen?.() : act({ do: 'undo' })));
   const onMode = useLatest((to: Mode) => setParams({ by: to }, { replace: true }));
   const canUndo = mode === 'seen' ? counting.undoSeen !== null : draft.past.length > 0;
+  useUndoKeys(canUndo ? undo : null, null);
   return (
     <>
       <CountHead

@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import { useRegional } from '../../mirror/useRegional.ts';
 import { Box, Text } from '@chakra-ui/react';
 import { CONTENT_NAMES, type ContentClass } from '@incremen/core/comb';
@@ -57,7 +58,7 @@ export function FrameInHand({
       <Faces draft={drawn} brush={brush} act={act} />
       <div style={{ gridArea: 'marks' }}>
         <ProblemList problems={problems} />
-        <div className={marksStyles.marks}>
+        <div className={clsx(marksStyles.marks, marksStyles.row)}>
           <ActionButton size="mark" action={BACK} act={act} label="Frame before" disabled={draft.at === 0}>
             {BACK_ICON}
           </ActionButton>
@@ -143,10 +144,13 @@ const Faces = memo(function Faces({
             {...onTap(() => readSide(i))}
           >
             {face}
-            {draft.side === 'both' ? 'both' : draft.side === i ? 'this side' : 'other side'}
+            {draft.side !== 'both' && (draft.side === i ? 'this side' : 'other side')}
           </button>
         );
       })}
+      {!brush && draft.side === 'both' && (
+        <span className={styles.hint}>Both alike; tap one to read it alone</span>
+      )}
       {!brush && reading && (
         <span className={common.forReaders}>
           {SIDE_NAMES.map((name, i) => sideInWords(name, reading.sides[i] ?? null)).join('. ')}

@@ -1,3 +1,4 @@
+import { useAwake } from '../../ui/useAwake.ts';
 import common from '../../ui/common.module.css';
 import { PrintedWork } from './PrintedWork.tsx';
 import { usePrinting } from '../../ui/usePrinting.ts';
@@ -40,6 +41,7 @@ export function Worksheet({
   /** What else is told beside the steps. */
   readonly children?: ReactNode;
 }) {
+  useAwake();
   const { id: workId, body } = work;
   const [last, setLast] = useState<string | null>(null);
   const [reporting, setReporting] = useState(false);
