@@ -21,6 +21,7 @@ import {
   type Reach,
   openOrm,
   OperationStore,
+  ReminderDesk,
   startPostgres,
 } from '@incremen/server';
 import { configuration } from './configuration.ts';
@@ -159,6 +160,10 @@ export async function serve(options: ServeOptions): Promise<void> {
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void stop());
 }
 
+/** The calendar day where this machine stands. */
+const localDay = (now: Date): string =>
+  `${now.getFullYear()}-${String(now.getMonth() + 1).padStart(2, '0')}-${String(now.getDate()).padStart(2, '0')}`;
+
 /** From hour to hour, so that a machine that was asleep does it when it wakes. */
 const EACH_HOUR = '17 * * * *';
 
@@ -177,9 +182,17 @@ async function tend(
       throw error;
     }
   };
+  const reminders = new ReminderDesk(orm, new OperationStore(orm));
   const jobs = await openJobs(url, log, {
     'backups-of-the-day': { cron: EACH_HOUR, run: () => told(() => keeper.daily()) },
     'sweep-pictures': { cron: EACH_HOUR, run: () => sweepPictures(orm.em.fork()) },
+    'remind-of-tomorrow': {
+      cron: EACH_HOUR,
+      run: () => {
+        const now = new Date();
+        return reminders.remind(localDay(now), now.getHours());
+      },
+    },
   });
   await jobs.ask('backups-of-the-day');
   await jobs.ask('sweep-pictures');

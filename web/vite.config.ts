@@ -28,6 +28,8 @@ export default defineConfig({
         globPatterns: ['**/*.{js,css,html,svg,woff2,wasm}'],
         globIgnores: ['**/*-{cyrillic,cyrillic-ext,greek,greek-ext,vietnamese}-*.woff2'],
         maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
+        // Reminders are shown by the worker, also while no page is open.
+        importScripts: ['/push.js'],
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//],
         cleanupOutdatedCaches: true,

@@ -20,6 +20,7 @@ export const API_PATHS = {
   readings: (op: string) => `/api/operations/${op}/readings`,
   weather: (op: string) => `/api/operations/${op}/weather`,
   calendar: (op: string) => `/api/operations/${op}/calendar.ics`,
+  reminders: (op: string) => `/api/operations/${op}/reminders`,
   yardPlan: (op: string) => `/api/operations/${op}/yard-plan`,
   bundleSchema: () => '/api/schema/apiary-v2.json',
 } as const;

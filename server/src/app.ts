@@ -1,3 +1,5 @@
+import { ReminderDesk } from './reminders/ReminderDesk.ts';
+import { remindersRouter } from './reminders/router.ts';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { bundle, BUNDLE_VERSION } from '@incremen/core/formats';
@@ -136,6 +138,7 @@ export function createApp(
     calendarRouter(store, () => new Date().toISOString().slice(0, 10)),
   );
   api.use('/operations/:op/yard-plan', yardPlanRouter(store));
+  api.use('/operations/:op/reminders', remindersRouter(new ReminderDesk(orm, store)));
   api.use((req, res) => {
     sendProblem(
       res,

@@ -9,6 +9,7 @@ export { findPgBin, startPostgres, type PgServer } from './db/privatePostgres.ts
 export { hasOwner } from './access/AccessDesk.ts';
 export { LanDoor } from './lan/LanDoor.ts';
 export { OperationStore } from './operations/OperationStore.ts';
+export { ReminderDesk } from './reminders/ReminderDesk.ts';
 export { sweepPictures } from './photos/photoContents.ts';
 export { openLog } from './service/logBook.ts';
 export { openJobs, type Jobs } from './service/jobs.ts';

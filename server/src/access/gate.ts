@@ -13,6 +13,8 @@ const ASKS: readonly { readonly method: RegExp; readonly path: RegExp; readonly 
   { method: /./, path: /^\/access(\/|$)/, role: 'owner' },
   { method: /^PUT$/, path: /^\/(bundle|backup)$/, role: 'owner' },
   { method: /^GET$/, path: /./, role: 'reader' },
+  // Whoever may look may be told.
+  { method: /^(POST|DELETE)$/, path: /^\/reminders$/, role: 'reader' },
   // A plan is a question, and changes nothing.
   { method: /^POST$/, path: /^\/yard-plan$/, role: 'reader' },
   { method: /^POST$/, path: /^\/(commands|undo|weather\/\w+)$/, role: 'worker' },

@@ -26,6 +26,9 @@ describe('the calendar of follow-ups', () => {
     const event = found.find((e) => e.uid === look?.id);
     expect(event?.startDate.toString()).toBe(look?.window.likely);
     expect(event?.description).toContain(look?.expect);
+    // A reminder at six the evening before (RFC 5545, 3.6.6); days of rest need none.
+    const alarm = event?.component.getFirstSubcomponent('valarm');
+    expect(alarm?.getFirstPropertyValue('trigger')?.toString()).toBe('-PT6H');
     const rest = open.find((f) => f.kind === 'hands-off');
     const days = found.find((e) => e.uid === rest?.id);
     expect(days?.startDate.toString()).toBe(rest?.window.earliest);

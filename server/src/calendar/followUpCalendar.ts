@@ -1,7 +1,9 @@
 import { addDays, dayInWords, type Day } from '@incremen/core/basics';
 import { openFollowUps, type Apiary } from '@incremen/core/records';
 import { followUpInShort } from '@incremen/core/followup';
-import ical, { ICalCalendarMethod, ICalEventTransparency } from 'ical-generator';
+import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventTransparency } from 'ical-generator';
+
+const EVENING_BEFORE_SECONDS = 6 * 3600;
 
 /**
  * What is due, as a calendar that a phone can subscribe to (iCalendar, RFC 5545). A look is an event of one day, on its
@@ -41,6 +43,8 @@ export function followUpCalendar(apiary: Apiary, name: string, today: Day, yardI
         ...(rest || earliest === latest ? [] : [`From ${dayInWords(earliest)} to ${dayInWords(latest)}.`]),
       ].join('\n'),
       ...(location && { location }),
+      // At six the evening before: an event of a whole day begins at midnight.
+      ...(!rest && { alarms: [{ type: ICalAlarmType.display, trigger: EVENING_BEFORE_SECONDS }] }),
       transparency: rest ? ICalEventTransparency.TRANSPARENT : ICalEventTransparency.OPAQUE,
     });
   }

@@ -1,3 +1,4 @@
+import { Reminders } from './Reminders.tsx';
 import { TourButton } from '../../shared/tour/TourButton.tsx';
 import { PractiseButton } from '../../shared/practice/PractiseButton.tsx';
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
@@ -137,6 +138,9 @@ export function SettingsPage() {
           Where several share this device, a tap says who; counts and inspections then bear that name.
         </Text>
         <HandsPicker settings />
+      </Group>
+      <Group title="Reminders">
+        <Reminders />
       </Group>
       <Group title="Look around">
         <TourButton />

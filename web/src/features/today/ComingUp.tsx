@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { addDays, dayInWords } from '@incremen/core/basics';
+import { addDays, dayInWords, type Day } from '@incremen/core/basics';
 import { agendaOf } from '@incremen/core/assessment';
 import { followUpInShort, isJob } from '@incremen/core/followup';
 import { useMemo } from 'react';
@@ -33,8 +33,8 @@ export function ComingUp() {
               {f.colonyIds.flatMap((id) => apiary.colony[id]?.name ?? []).join(' · ')}
             </Link>
             <span>
-              {followUpInShort(f)}, best {dayInWords(f.window.likely)}
-              {f.window.latest !== f.window.likely && `, at the latest ${dayInWords(f.window.latest)}`}
+              {followUpInShort(f)}, best {when(f.window.likely, today)}
+              {f.window.latest !== f.window.likely && `, at the latest ${when(f.window.latest, today)}`}
             </span>
           </li>
         ))}
@@ -42,3 +42,6 @@ export function ComingUp() {
     </Box>
   );
 }
+
+/** Tomorrow by its name: it is what one loads the car for. */
+const when = (day: Day, today: Day): string => (day === addDays(today, 1) ? 'tomorrow' : dayInWords(day));
