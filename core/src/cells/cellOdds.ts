@@ -1,6 +1,7 @@
 import { type Apiary, queenOf, visitsOf, type Evidence } from '../records/index.ts';
 import type { Day } from '../basics/index.ts';
 import { shareOf } from '../comb/index.ts';
+import { atLeast, binomial } from '../odds/index.ts';
 import { queenCalendar } from '../brood/index.ts';
 
 /** Parts that raised a queen and parts that failed, as far as the records tell. */
@@ -108,6 +109,16 @@ export function oddsOfPart(cells: number, perPart: number, lost = 0): number {
 /** The chance that at least one of several parts, each by itself, ends with a laying queen. */
 export function oddsOfAny(parts: number, perPart: number): number {
   return 1 - (1 - perPart) ** Math.max(0, parts);
+}
+
+/** More parts than this are nobody's plan. */
+const MOST_PARTS = 200;
+
+/** Parts to make so that at least so many succeed in a share of cases: the average is reached in about half of them. */
+export function partsForSure(wanted: number, perPart: number, share: number): number | null {
+  for (let parts = wanted; parts <= MOST_PARTS; parts++)
+    if (atLeast(binomial(parts, perPart), wanted) >= share) return parts;
+  return null;
 }
 
 /** Parts to make so that so many succeed on average. */

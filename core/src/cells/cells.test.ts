@@ -3,7 +3,7 @@ import { TestYard } from '../testing/builders.ts';
 import { NEST } from '../testing/nests.ts';
 import { deliveryForDay, deliveryFromGraft } from './cellDelivery.ts';
 import { cellLedger } from './cellLedger.ts';
-import { oddsOfAny, oddsOfPart, partsFor, raisingOdds } from './cellOdds.ts';
+import { oddsOfAny, oddsOfPart, partsFor, partsForSure, raisingOdds } from './cellOdds.ts';
 import { shareCells } from './shareCells.ts';
 
 type Kind = 'charged' | 'capped' | 'open' | 'cup' | 'emerged';
@@ -111,6 +111,9 @@ describe('odds', () => {
   it('tell how many to make: four at two in three are six, at seven in eight five (worked examples of the trade)', () => {
     expect(partsFor(4, 2 / 3)).toBe(6);
     expect(partsFor(4, 7 / 8)).toBe(5);
+    // Nine chances in ten: eight of them, worked by the binomial (six give 68 %, seven 83 %, eight 91 %).
+    expect(partsForSure(4, 2 / 3, 0.9)).toBe(8);
+    expect(partsForSure(1, 0, 0.9)).toBeNull();
   });
 
   it('begin with four in five and follow what one has seen', () => {

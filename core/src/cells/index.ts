@@ -1,5 +1,13 @@
 export { cappingOf, type CellAge, dateCell, eggsGivenOn, emergenceOf } from './cellDating.ts';
 export { deliveryForDay, deliveryFromGraft } from './cellDelivery.ts';
 export { cellLedger, cellsOf, type LedgerLine } from './cellLedger.ts';
-export { LOST_BY_CUTTING, oddsOfAny, oddsOfPart, partsFor, raisingOdds, raisingResults } from './cellOdds.ts';
+export {
+  LOST_BY_CUTTING,
+  oddsOfAny,
+  oddsOfPart,
+  partsFor,
+  partsForSure,
+  raisingOdds,
+  raisingResults,
+} from './cellOdds.ts';
 export { CELL_SCHOOLS, type CellGift, type CellSchool, shareCells } from './shareCells.ts';

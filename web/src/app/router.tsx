@@ -219,6 +219,10 @@ export function makeRouter() {
           lazy: async () => ({ Component: (await import('../features/scan/ScanPage.tsx')).ScanPage }),
         },
         {
+          path: 'spares',
+          lazy: async () => ({ Component: (await import('../features/spares/SparesPage.tsx')).SparesPage }),
+        },
+        {
           path: 'several',
           lazy: async () => ({
             Component: (await import('../features/several/SeveralPage.tsx')).SeveralPage,

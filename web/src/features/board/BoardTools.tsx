@@ -1,11 +1,11 @@
 import { Button, Flex, Input } from '@chakra-ui/react';
 import type { Lane } from '@incremen/core/colony';
 import { Columns3, X } from 'lucide-react';
-import { Link } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { Select } from '../../ui/Select.tsx';
 import { SquareButton } from '../../ui/SquareButton.tsx';
-import { MOST_COMPARED_IN_WORDS, SORTS, viewed, type Sort } from '../../state/boardSlice.ts';
+import { SORTS, viewed, type Sort } from '../../state/boardSlice.ts';
+import { CompareButton } from '../../shared/colonies/CompareButton.tsx';
 import { LANES } from '../../shared/colonies/lanes.ts';
 import common from '../../ui/common.module.css';
 
@@ -61,15 +61,7 @@ export function BoardTools() {
         </Button>
       ) : (
         <>
-          {picked.length >= 2 ? (
-            <Button asChild>
-              <Link to={`/compare?${picked.map((id) => `c=${id}`).join('&')}`}>
-                Compare these {picked.length}
-              </Link>
-            </Button>
-          ) : (
-            <Button disabled>Pick two to {MOST_COMPARED_IN_WORDS}</Button>
-          )}
+          <CompareButton picked={picked} />
           <SquareButton label="Stop picking" onClick={() => dispatch(viewed({ picked: null }))}>
             <X size={18} aria-hidden />
           </SquareButton>

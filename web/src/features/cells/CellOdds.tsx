@@ -4,6 +4,7 @@ import {
   oddsOfAny,
   oddsOfPart,
   partsFor,
+  partsForSure,
   raisingOdds,
   raisingResults,
 } from '@incremen/core/cells';
@@ -26,6 +27,7 @@ export function CellOdds() {
   const known = odds.raised + odds.failed;
   const [how, setHow] = useState<'frame' | 'cut'>('frame');
   const part = oddsOfPart(cells, odds.likely, how === 'cut' ? LOST_BY_CUTTING : 0);
+  const sure = partsForSure(wanted, part, 0.9);
   return (
     <>
       <Text>
@@ -59,7 +61,13 @@ export function CellOdds() {
       </Box>
       <Stepper label="queens wanted" value={wanted} min={1} max={40} onChange={setWanted} />
       <Text>
-        Make <b>{count(partsFor(wanted, part), 'part')}</b> to have {wanted} on average.
+        Make <b>{count(partsFor(wanted, part), 'part')}</b> to have {wanted} on average
+        {sure !== null && (
+          <>
+            , <b>{sure}</b> to have them in nine cases of ten
+          </>
+        )}
+        .
       </Text>
       <Text color="inkSoft" fontSize="sm">
         More cells in one part insure against a dead cell, not against a lost mating flight. Two parts kept

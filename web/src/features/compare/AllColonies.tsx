@@ -7,8 +7,9 @@ import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
+import { CompareButton } from '../../shared/colonies/CompareButton.tsx';
 import { LANES } from '../../shared/colonies/lanes.ts';
-import { MOST_COMPARED, MOST_COMPARED_IN_WORDS } from '../../state/boardSlice.ts';
+import { MOST_COMPARED } from '../../state/boardSlice.ts';
 import { DataTable, type Column } from '../../ui/DataTable.tsx';
 import { ago, one } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
@@ -57,15 +58,7 @@ export function AllColonies({ picked: before }: { readonly picked: readonly stri
         <Button variant="outline" bg="sheet" onClick={() => window.print()} aria-label="Print the table">
           <Printer size={18} aria-hidden />
         </Button>
-        {picked.length >= 2 ? (
-          <Button asChild>
-            <Link to={`/compare?${picked.map((id) => `c=${id}`).join('&')}`}>
-              Compare these {picked.length}
-            </Link>
-          </Button>
-        ) : (
-          <Button disabled>Pick two to {MOST_COMPARED_IN_WORDS}</Button>
-        )}
+        <CompareButton picked={picked} />
       </PageHeader>
       {states.length === 0 ? (
         <Text>

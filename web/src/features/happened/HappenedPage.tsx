@@ -15,12 +15,12 @@ import {
 import type { ComponentType } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useApiary } from '../../mirror/hooks.ts';
+import { IconKeys } from '../../ui/IconKeys.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { RouteError } from '../../ui/RouteError.tsx';
 import { EndForm } from './EndForm.tsx';
 import { EntranceForm } from './EntranceForm.tsx';
 import { FeedForm } from './FeedForm.tsx';
-import styles from './HappenedPage.module.css';
 import { MoveForm } from './MoveForm.tsx';
 import { OriginForm } from './OriginForm.tsx';
 import { StackForm } from './StackForm.tsx';
@@ -70,20 +70,12 @@ export function HappenedPage() {
           <Link to={`/colonies/${colony.id}`}>Back to {colony.name}</Link>
         </Button>
       </PageHeader>
-      <div className={styles.kinds} role="group" aria-label="What happened">
-        {KINDS.map(({ id, name, icon: Icon }) => (
-          <button
-            key={id}
-            type="button"
-            className={styles.kind}
-            aria-pressed={chosen?.id === id}
-            onClick={() => setParams({ what: id }, { replace: true })}
-          >
-            <Icon size={24} aria-hidden />
-            {name}
-          </button>
-        ))}
-      </div>
+      <IconKeys
+        label="What happened"
+        keys={KINDS}
+        chosen={chosen?.id}
+        onChoose={(what) => setParams({ what }, { replace: true })}
+      />
       {chosen && (
         <Box as="section" key={chosen.id}>
           <Heading as="h2" fontSize="xl" mb={3}>

@@ -3,7 +3,7 @@ import type { Colony, Yard } from '@incremen/core/records';
 import { count } from '../../ui/format.ts';
 import { Select } from '../../ui/Select.tsx';
 import common from '../../ui/common.module.css';
-import styles from './SeveralPage.module.css';
+import styles from './HivePicker.module.css';
 
 /** The hives of a yard to tick, in the order of their stands; all of them are one tap. */
 export function HivePicker({

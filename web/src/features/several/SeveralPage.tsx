@@ -7,13 +7,13 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { useTell } from '../../shared/telling/useTell.ts';
 import { count } from '../../ui/format.ts';
+import { IconKeys } from '../../ui/IconKeys.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import { FedForm } from './FedForm.tsx';
 import { FineForm } from './FineForm.tsx';
 import { HivePicker } from './HivePicker.tsx';
 import { MovedForm } from './MovedForm.tsx';
-import styles from './SeveralPage.module.css';
 import { TreatedForm } from './TreatedForm.tsx';
 
 /** What each form is given: the colonies that are ticked, and how to tell what was done to them. */
@@ -76,20 +76,7 @@ export function SeveralPage() {
   return (
     <Box maxW="60rem">
       <PageHeader title="Several hives at once" aside="Say it once for all of them. It can be undone." />
-      <div className={styles.deeds} role="group" aria-label="What was done">
-        {DEEDS.map(({ id, name, icon: Icon }) => (
-          <button
-            key={id}
-            type="button"
-            className={styles.deed}
-            aria-pressed={deed?.id === id}
-            onClick={() => say({ did: id })}
-          >
-            <Icon size={24} aria-hidden />
-            {name}
-          </button>
-        ))}
-      </div>
+      <IconKeys label="What was done" keys={DEEDS} chosen={deed?.id} onChoose={(did) => say({ did })} />
       <HivePicker
         yards={yards}
         yard={yard}

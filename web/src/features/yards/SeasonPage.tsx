@@ -58,6 +58,9 @@ function Year({ yard }: { readonly yard: Yard }) {
           <Link to={`/yards/${yard.id}/stands`}>Stands</Link>
         </Button>
         <Button asChild variant="outline" bg="sheet">
+          <Link to="/spares">Spares for the winter</Link>
+        </Button>
+        <Button asChild variant="outline" bg="sheet">
           <Link to={`/yards/${yard.id}`}>Back to the yard</Link>
         </Button>
       </PageHeader>

@@ -1,4 +1,4 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { isInspection } from '@incremen/core/followup';
 import { dayInWords } from '@incremen/core/basics';
 import { openFollowUps, type Yard } from '@incremen/core/records';
@@ -29,6 +29,9 @@ export function YardsPage() {
   return (
     <Box>
       <PageHeader title="All yards">
+        <Button asChild variant="outline" bg="sheet">
+          <Link to="/spares">Spares for the winter</Link>
+        </Button>
         <YardTabs yards={yards} current={null} />
       </PageHeader>
       <BoardDay />
