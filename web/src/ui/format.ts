@@ -21,9 +21,12 @@ export const smallMass = (kg: number, units: Units): string => massInWords(kg, u
 export const kilograms = (typed: number, units: Units): number =>
   units === 'imperial' ? typed * KG_PER_LB : typed;
 
-/** `1 frame`, `2 frames`. */
+const PLURALS = new Intl.PluralRules('en');
+const NUMBERS = new Intl.NumberFormat('en');
+
+/** `1 frame`, `2 frames`, `1,200 frames`: number and form as the language has them. */
 export function count(n: number, noun: string, plural = `${noun}s`): string {
-  return `${n} ${n === 1 ? noun : plural}`;
+  return `${NUMBERS.format(n)} ${PLURALS.select(n) === 'one' ? noun : plural}`;
 }
 
 /** Days ago in words. */
