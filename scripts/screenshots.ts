@@ -132,7 +132,7 @@ try {
   await page.getByText('No', { exact: true }).click();
   await shoot(page, 'feed');
   await page.goto('/queens');
-  await page.getByRole('list', { name: 'Queens in colonies' }).waitFor();
+  await page.getByRole('table', { name: 'Queens in colonies' }).waitFor();
   await shoot(page, 'queens');
   await page.goto('/yards');
   await page.getByRole('link', { name: 'Stands' }).first().click();

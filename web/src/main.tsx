@@ -19,9 +19,9 @@ const store = makeStore();
 showLook(store.getState().look.name);
 let { planner: kept } = store.getState();
 store.subscribe(() => {
-  const { look, planner } = store.getState();
+  const { look, planner, mirror } = store.getState();
   if (document.documentElement.className !== look.name) showLook(look.name);
-  if (planner === kept) return;
+  if (planner === kept || mirror.practising) return;
   kept = planner;
   keepBench(kept);
 });

@@ -104,7 +104,6 @@ const mirrorSlice = createSlice({
       base: payload,
       apiary: payload,
     }),
-    practiceLeft: () => initialState,
     reloading: (state) => ({ ...state, status: 'loading' as const }),
     reached: (state, action: PayloadAction<{ clockOffsetMs: number }>) => ({
       ...state,
@@ -161,7 +160,6 @@ export const {
   loaded,
   loadFailed,
   practised,
-  practiceLeft,
   reloading,
   reached,
   keepsNothing,

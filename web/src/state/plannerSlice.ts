@@ -2,6 +2,7 @@ import { rulesOut, type FramePin, type YardGoal, type YardPlanRequest } from '@i
 import type { Alternative, Assignment } from '@incremen/core/yardplan';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { keptBench } from './keptBench.ts';
+import { practised } from './mirrorSlice.ts';
 
 /** One state of the bench that can be come back to. */
 export interface BenchState {
@@ -177,6 +178,10 @@ const slice = createSlice({
       ...state,
       names: { ...state.names, [payload.key]: payload.name },
     }),
+  },
+  // A bench of the keeper's own yards has no place in a yard to play in.
+  extraReducers: (build) => {
+    build.addCase(practised, () => EMPTY);
   },
 });
 

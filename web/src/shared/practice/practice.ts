@@ -1,7 +1,6 @@
 import { coloniesWithDraft, forgetDraft } from '../counting/keptDraft.ts';
-import { load } from '../../mirror/sync.ts';
 import { decider } from '../../state/decider.ts';
-import { practised, practiceLeft } from '../../state/mirrorSlice.ts';
+import { practised } from '../../state/mirrorSlice.ts';
 import type { AppStore } from '../../state/store.ts';
 
 /**
@@ -16,12 +15,11 @@ export function practise() {
   };
 }
 
-/** Throws the yard to play in away and shows the keeper's own records again. */
+/** Throws the yard to play in away. The page begins anew, with the keeper's own records and whatever was begun on them. */
 export function leavePractice() {
-  return async (dispatch: AppStore['dispatch'], getState: AppStore['getState']): Promise<void> => {
+  return (_dispatch: AppStore['dispatch'], getState: AppStore['getState']): void => {
     const { apiary } = getState().mirror;
     for (const id of coloniesWithDraft()) if (apiary.colony[id]) forgetDraft(id);
-    dispatch(practiceLeft());
-    await dispatch(load());
+    location.replace('/');
   };
 }
