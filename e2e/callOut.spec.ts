@@ -32,7 +32,7 @@ async function begin(page: Page, units: number, whole: boolean): Promise<void> {
     page.getByRole('group', { name: 'Donors' }).getByRole('button', { name: 'Tansy', pressed: true }),
   ).toBeVisible();
   if (whole) await page.getByText('Nothing: split the whole colony').click();
-  for (let n = 2; n < units; n++) await page.getByRole('button', { name: 'More: units' }).click();
+  for (let n = 2; n < units; n++) await page.getByRole('button', { name: 'More: new colonies' }).click();
   await page.getByRole('button', { name: 'Begin to call' }).click();
   await expect(page.getByText('Say what is on it: the answer comes at once.')).toBeVisible();
 }

@@ -57,7 +57,7 @@ test('a file of counts is previewed, bad rows are explained, good ones are taken
     ),
   });
   const preview = page.getByRole('region', { name: 'Preview' });
-  await expect(preview).toContainText('Elm, Thu 14 May: 2 frames (new hive)');
+  await expect(preview.getByRole('row', { name: 'Elm Thu 14 May 2 new hive' })).toBeVisible();
   await expect(preview).toContainText('The frame holds 16 tenths; a side has ten.');
   await expect(preview).toContainText('“yesterday” is not a day.');
   await page.getByRole('button', { name: 'Take in 2 rows, leave out 2' }).click();

@@ -270,16 +270,16 @@ test('a frame stays that was to go, and the queen is where nobody looked: the pl
   await expect(page.getByText('Queen found on Tansy, upper box, frame 5')).toBeVisible();
   // Two combs of the lower box become a nuc that nobody had planned.
   await page.getByRole('button', { name: 'Something went differently' }).click();
-  await page.getByText('One more unit was made', { exact: true }).click();
+  await page.getByText('One more nuc was made', { exact: true }).click();
   const lower = page.getByRole('group', { name: 'Frames of Tansy, lower box' });
   await lower.getByRole('button', { name: 'Frame 1', exact: true }).click();
   await lower.getByRole('button', { name: 'Frame 3' }).click();
-  await page.getByLabel('Name of the new unit').fill('Yarrow');
+  await page.getByLabel('Name of the new nuc').fill('Yarrow');
   await expect(page.getByText('There is a colony named Yarrow already.')).toBeVisible();
-  await page.getByLabel('Name of the new unit').fill('Tansy Third');
+  await page.getByLabel('Name of the new nuc').fill('Tansy Third');
   await expect(goOn).toBeEnabled();
   await goOn.click();
-  await expect(page.getByText(/^One more unit made: Tansy Third/)).toBeVisible();
+  await expect(page.getByText(/^One more nuc made: Tansy Third/)).toBeVisible();
   await workThrough(page);
   await expect.poll(() => framesOf(records, 'Tansy Upper')).toBe(10);
   expect(await framesOf(records, 'Tansy Third')).toBe(2);

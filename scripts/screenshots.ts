@@ -115,7 +115,7 @@ try {
       .click();
   await shoot(page, 'work');
   await page.goto('/callout');
-  await page.getByRole('button', { name: 'More: units' }).click();
+  await page.getByRole('button', { name: 'More: new colonies' }).click();
   await page.getByRole('button', { name: 'Begin to call' }).click();
   await page.getByText('Say what is on it').waitFor();
   const pad = new URL(page.url());

@@ -5,7 +5,7 @@ import { tapToPaint } from './tapToPaint.ts';
 /** The call-out pad on a phone: how soon what is on a frame is answered with where it goes, with the CPU slowed. */
 export async function padBench(page: Page): Promise<void> {
   await page.goto('/callout');
-  for (let n = 0; n < 3; n++) await page.getByRole('button', { name: 'More: units' }).click();
+  for (let n = 0; n < 3; n++) await page.getByRole('button', { name: 'More: new colonies' }).click();
   await page.getByRole('button', { name: 'Begin to call' }).click();
   await page.getByText('Say what is on it').waitFor();
   // Nobody has read a frame sooner; what was begun is sent meanwhile.

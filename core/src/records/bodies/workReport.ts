@@ -82,6 +82,6 @@ export function reportInWords(
     case 'virgin-seen':
       return `A virgin runs in ${nameOf(report.colonyId)}`;
     case 'unit-added':
-      return `One more unit made: ${report.name}, ${report.frameIds.length} ${report.frameIds.length === 1 ? 'frame' : 'frames'} of ${nameOf(report.fromColonyId)}`;
+      return `One more nuc made: ${report.name}, ${report.frameIds.length} ${report.frameIds.length === 1 ? 'frame' : 'frames'} of ${nameOf(report.fromColonyId)}`;
   }
 }

@@ -112,7 +112,7 @@ export function CallOutForm() {
         </Text>
       )}
       <Box display="grid" gap={2} maxW="26rem">
-        <Stepper label="units" value={units} min={1} max={12} onChange={setUnits} />
+        <Stepper label="new colonies" value={units} min={1} max={12} onChange={setUnits} />
         <RecipeFields recipe={recipe} onChange={setRecipe} />
       </Box>
       {recipe.queen === 'cell' && (
@@ -143,7 +143,7 @@ export function CallOutForm() {
       <Text>
         {count(frames, 'frame')} to call for {count(units * recipe.slots, 'slot')} in {count(units, 'unit')}.
         {recipe.slots * units > frames &&
-          ' That is more than there is: fewer units, or fill them from the store.'}
+          ' That is more than there is: fewer colonies, or fill them from the store.'}
       </Text>
       <ProblemList problems={problems} />
       <Flex>

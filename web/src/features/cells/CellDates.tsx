@@ -15,7 +15,7 @@ export function CellDates() {
   const dates = by === 'give' ? deliveryForDay(day) : deliveryFromGraft(day);
   const rows: readonly (readonly [string, string])[] = [
     ['Graft, or order by', dayInWords(dates.graftOn)],
-    ['Make the units', `${dayInWords(dates.makeUnits.earliest)} to ${dayInWords(dates.makeUnits.latest)}`],
+    ['Make the nucs', `${dayInWords(dates.makeUnits.earliest)} to ${dayInWords(dates.makeUnits.latest)}`],
     ['Give the cells', `${dayInWords(dates.giveOn)}, at the latest ${dayInWords(dates.giveLatest)}`],
     ['Queens emerge', `about ${dayInWords(dates.emergence.likely)}`],
     ['Hands off', `${dayInWords(dates.handsOff.from)} to ${dayInWords(dates.handsOff.to)}`],

@@ -83,9 +83,9 @@ describe('what was really done', () => {
     const { records, workId } = await open();
     const before = records().work[workId];
     await click('Something went differently');
-    await choose('One more unit was made');
+    await choose('One more nuc was made');
     fireEvent.click(screen.getAllByRole('button', { name: 'Frame 1' })[0]!);
-    fireEvent.change(screen.getByLabelText('Name of the new unit'), { target: { value: 'Yarrow' } });
+    fireEvent.change(screen.getByLabelText('Name of the new nuc'), { target: { value: 'Yarrow' } });
     expect(await screen.findByText('There is a colony named Yarrow already.')).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Yes, continue' })).toHaveProperty('disabled', true);
     await click('Back to the steps');

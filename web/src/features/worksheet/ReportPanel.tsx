@@ -21,7 +21,7 @@ const WHAT = [
   { id: 'cell-reserved', label: 'A cell was chosen' },
   { id: 'cell-broken', label: 'A cell broke' },
   { id: 'virgin-seen', label: 'A virgin was seen' },
-  { id: 'unit-added', label: 'One more unit was made' },
+  { id: 'unit-added', label: 'One more nuc was made' },
 ] as const satisfies readonly { id: WorkReport['what']; label: string }[];
 
 /** A unit of the plan, or a colony that frames may have gone to. */
@@ -126,7 +126,7 @@ export function ReportPanel({
       {several && (
         <Box>
           <Text as="label" {...{ htmlFor: nameId }} fontWeight="600" display="block" mb={1}>
-            Name of the new unit
+            Name of the new nuc
           </Text>
           <Input
             id={nameId}

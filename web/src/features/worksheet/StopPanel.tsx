@@ -11,7 +11,7 @@ const WORDS = {
   },
   stop: {
     title: 'Close these, then it can wait',
-    then: 'Frames that are out go back into a box of their own hive or of the unit that they are for. The rest of the work stays as it is.',
+    then: 'Frames that are out go back into a box of their own hive or of the colony or nuc that they are for. The rest of the work stays as it is.',
   },
 } as const;
 
