@@ -12,6 +12,7 @@ const KNOWN = new Set([
   'Stand',
   'Box',
   'Super',
+  'Excluder',
   'Honey',
   'Stores',
   'Eggs',
