@@ -9,6 +9,7 @@ import { useTell } from '../../shared/telling/useTell.ts';
 import { count } from '../../ui/format.ts';
 import { IconKeys } from '../../ui/IconKeys.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
+import { ProblemList } from '../../ui/ProblemList.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import { FedForm } from './FedForm.tsx';
 import { FineForm } from './FineForm.tsx';
@@ -101,16 +102,7 @@ export function SeveralPage() {
               if (told) await navigate(`/yards/${yard.id}`);
             }}
           />
-          {problems.length > 0 && (
-            <Box role="alert" color="alarm" mt={3}>
-              <Text fontWeight="700">Nothing was kept.</Text>
-              {problems.slice(0, 6).map((p) => (
-                <Text key={`${p.path.join('.')}${p.message}`}>
-                  {p.message} {p.remedy}
-                </Text>
-              ))}
-            </Box>
-          )}
+          <ProblemList problems={problems} />
         </Box>
       )}
     </Box>

@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core/basics';
+import { WEATHER_LIMITS } from '@incremen/core/weather';
 import { useState } from 'react';
 import { useOperation, useToday } from '../../mirror/hooks.ts';
 import { HOLDS_DAYS, nightsSaid, sayNights } from '../../shared/weather/nightsSaid.ts';
@@ -57,7 +58,9 @@ export function NightsByHand() {
       <Text role="status" mt={3} fontWeight="600">
         {said &&
           `${degrees(said.minC, units)} ${degreeSign(units)}, as you said on ${dayInWords(said.day)}: ${
-            said.minC < 10 ? 'plans allow for cold nights.' : 'brood is covered as by day.'
+            said.minC < WEATHER_LIMITS.coldNightC
+              ? 'plans allow for cold nights.'
+              : 'brood is covered as by day.'
           }`}
       </Text>
     </Box>
