@@ -26,8 +26,9 @@ test('what a yard needs is held against the store, and the last floor is told be
   await startGoal(page, /^Make nucs/);
   const work = page.url();
   await page.goto('/store');
-  const box = page.getByRole('listitem').filter({ hasText: 'nuc box, 5 frames' });
-  await expect(box).toContainText('plans take 2 · not counted yet');
+  const box = page.getByRole('row').filter({ hasText: 'nuc box, 5 frames' });
+  await expect(box.getByRole('cell', { name: '2', exact: true })).toBeVisible();
+  await expect(box).toContainText('not counted');
   await box.getByRole('button', { name: /^More/ }).click();
   await expect(page.getByRole('status').first()).toContainText('1 × nuc box, 5 frames, with floor and lid');
   await page.goto(work);

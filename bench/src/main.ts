@@ -6,6 +6,7 @@ import { callOutBench } from './callOutBench.ts';
 import { planBench } from './planBench.ts';
 import { datingBench, queenBench } from './queenBench.ts';
 import { scaleBench } from './scaleBench.ts';
+import { seasonBench } from './seasonBench.ts';
 import { benchYardPlans } from './yardPlanBench.ts';
 
 // npm run bench: what is claimed of speed, measured on this machine. Numbers of one run only compare with
@@ -16,6 +17,7 @@ callOutBench();
 queenBench();
 datingBench();
 await benchYardPlans();
+await seasonBench();
 await apiBench();
 await backupBench();
 await scaleBench();

@@ -32,12 +32,13 @@ export const CORE_MAP: HouseMap = {
     ['yardplan', 'callout'],
     ['decide'],
     ['remedies', 'repair', 'formats'],
-    ['demo'],
+    ['demo', 'seasonplan'],
   ],
   inside: {
     split: ['base', 'methods', 'plan'],
     yardplan: ['rules', 'problem', 'search', 'model', 'columns', 'bound', 'layout'],
     remedies: ['unit', 'actions'],
+    seasonplan: ['year', 'course', 'start', 'search', 'report', 'trial'],
   },
 };
 

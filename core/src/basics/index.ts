@@ -1,7 +1,16 @@
 export { capital, lowerFirst } from './capital.ts';
 export { counted } from './counted.ts';
 export { typedDay, type NumberOrder } from './typedDay.ts';
-export { addDays, type Day, dayInWords, daysBetween, daySchema, monthOf, yearOf } from './day.ts';
+export {
+  addDays,
+  type Day,
+  dayInWords,
+  daysBetween,
+  daySchema,
+  monthNamesIn,
+  monthOf,
+  yearOf,
+} from './day.ts';
 export { listInWords } from './listInWords.ts';
 export { failure, type Problem, type Result, success } from './problem.ts';
 export { seededRandom } from './seededRandom.ts';

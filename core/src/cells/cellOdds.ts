@@ -1,4 +1,11 @@
-import { type Apiary, queenOf, visitsOf, type Evidence } from '../records/index.ts';
+import {
+  type Apiary,
+  type Colony,
+  queenOf,
+  readingsOfVisit,
+  visitsOf,
+  type Evidence,
+} from '../records/index.ts';
 import type { Day } from '../basics/index.ts';
 import { shareOf } from '../comb/index.ts';
 import { atLeast, binomial } from '../odds/index.ts';
@@ -30,26 +37,33 @@ const CELL_SHARE = 0.92;
 /** Share of ripe cells that die when they are cut out and pressed into another comb (judgement, no source). */
 export const LOST_BY_CUTTING = 0.15;
 
+/**
+ * Whether a part that was to raise a queen has one: null before her first eggs are due, while nobody has looked since, and for
+ * colonies that raise none.
+ */
+export function raisingOutcome(apiary: Apiary, colony: Colony, day: Day): keyof RaisingResults | null {
+  const { separation } = colony;
+  if (separation?.queen !== 'elsewhere') return null;
+  const dates = queenCalendar(separation.day, separation.emergence ?? undefined);
+  if (day < dates.firstEggs.earliest) return null;
+  const queen = queenOf(apiary, colony.id);
+  const eggsSince = visitsOf(apiary, colony.id).some(
+    (v) =>
+      v.day >= dates.firstEggs.earliest &&
+      (eggsOfQueen(v.evidence) || readingsOfVisit(apiary, v.id).some((r) => shareOf(r.body, 'eggs') > 0)),
+  );
+  if (eggsSince || (queen && queen.mating === 'mated')) return 'raised';
+  return colony.endedOn !== null || day > dates.decideBy ? 'failed' : null;
+}
+
 /** How one's own parts fared: those whose first eggs were due, and which were looked at since or have ended. */
 export function raisingResults(apiary: Apiary, day: Day): RaisingResults {
-  let raised = 0;
-  let failed = 0;
+  const results = { raised: 0, failed: 0 };
   for (const colony of Object.values(apiary.colony)) {
-    const { separation } = colony;
-    if (separation?.queen !== 'elsewhere') continue;
-    const dates = queenCalendar(separation.day, separation.emergence ?? undefined);
-    if (day < dates.firstEggs.earliest) continue;
-    const queen = queenOf(apiary, colony.id);
-    const eggsSince = visitsOf(apiary, colony.id).some(
-      (v) =>
-        v.day >= dates.firstEggs.earliest &&
-        (eggsOfQueen(v.evidence) ||
-          Object.values(apiary.reading).some((r) => r.visitId === v.id && shareOf(r.body, 'eggs') > 0)),
-    );
-    if (eggsSince || (queen && queen.mating === 'mated')) raised++;
-    else if (colony.endedOn !== null || day > dates.decideBy) failed++;
+    const outcome = raisingOutcome(apiary, colony, day);
+    if (outcome) results[outcome]++;
   }
-  return { raised, failed };
+  return results;
 }
 
 /** Eggs that speak for a mated queen: not several on the walls of a cell, and not under domed caps. */

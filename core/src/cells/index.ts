@@ -7,7 +7,9 @@ export {
   oddsOfPart,
   partsFor,
   partsForSure,
+  type RaisingOdds,
   raisingOdds,
+  raisingOutcome,
   raisingResults,
 } from './cellOdds.ts';
 export { CELL_SCHOOLS, type CellGift, type CellSchool, shareCells } from './shareCells.ts';

@@ -69,6 +69,8 @@ function eventInWords(apiary: Apiary, body: Apiary['event'][string]['body']): st
       return `set on ${name(body.onColonyId)}, ${STACK_PARTING_WORDS[body.parting]} between`;
     case 'unstacked':
       return `taken off ${name(body.fromColonyId)}`;
+    case 'harvested':
+      return `${massInWords(body.kg, operationOf(apiary).units)} of honey taken`;
   }
 }
 

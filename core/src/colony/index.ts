@@ -1,3 +1,4 @@
+export { type ResultLine, type ResultsBy, yearResults } from './yearResults.ts';
 export { type YearReview, yearReview, yearsOnRecord } from './yearReview.ts';
 export { queenKin, queenRegister, type RegisterLine, yearOfBirth } from './queenRegister.ts';
 export {

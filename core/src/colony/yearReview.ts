@@ -15,6 +15,7 @@ export interface YearReview {
   readonly queensGone: number;
   readonly visits: number;
   readonly fedKg: number;
+  readonly harvestedKg: number;
   readonly treatments: number;
 }
 
@@ -56,6 +57,10 @@ export function yearReview(apiary: Apiary, year: number): YearReview {
     queensGone: queens.filter((q) => q.end && yearOf(q.end.day) === year).length,
     visits: Object.values(apiary.visit).filter((v) => yearOf(v.day) === year).length,
     fedKg: given.reduce((kg, { body }) => (body.kind === 'feed' ? kg + body.kg - (body.leftKg ?? 0) : kg), 0),
+    harvestedKg: Object.values(apiary.event).reduce(
+      (kg, e) => (e.body.what === 'harvested' && yearOf(e.day) === year ? kg + e.body.kg : kg),
+      0,
+    ),
     treatments: given.filter((g) => g.body.kind === 'treatment').length,
   };
 }

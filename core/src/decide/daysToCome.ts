@@ -14,6 +14,7 @@ const TOLD: ReadonlySet<Command['type']> = new Set([
   'unstackHive',
   'endColony',
   'recordSwarm',
+  'noteHarvest',
   'noteQueen',
   'changeCells',
   'readLoose',

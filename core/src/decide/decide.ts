@@ -14,6 +14,7 @@ import { decideArrangeHive } from './deciders/arranging.ts';
 import { decideCount } from './deciders/counting.ts';
 import { decideFileFollowUp, decideMoveFollowUp } from './deciders/followingUp.ts';
 import { decideSetKit } from './deciders/keepingKit.ts';
+import { decideKeepSeasonPlan } from './deciders/keepingSeasonPlan.ts';
 import { decideLook, decideCloseFollowUp } from './deciders/looking.ts';
 import { decideMoveFrames } from './deciders/moving.ts';
 import { decideAddPhoto, decideRemovePhoto } from './deciders/photos.ts';
@@ -34,6 +35,7 @@ import { decideEndColony } from './deciders/happening/endingColonies.ts';
 import { decideGive, decideTakeOut } from './deciders/happening/giving.ts';
 import { loseCellsWithCombs } from './deciders/happening/losingCells.ts';
 import { decideMoveHive, decidePlanMove, decideSetEntrance } from './deciders/happening/movingHives.ts';
+import { decideNoteHarvest } from './deciders/happening/harvesting.ts';
 import { decideNoteQueen } from './deciders/happening/queens.ts';
 import { decideStackHives, decideUnstackHive } from './deciders/happening/stacks.ts';
 import { decideRecordSwarm, decideSetOrigin } from './deciders/happening/swarms.ts';
@@ -112,6 +114,10 @@ function decideInto(draft: Draft, command: Command, path: Path): void {
       return decideDropCallOut(draft, command, path);
     case 'changeSettings':
       return decideSettings(draft, command, path);
+    case 'keepSeasonPlan':
+      return decideKeepSeasonPlan(draft, command, path);
+    case 'noteHarvest':
+      return decideNoteHarvest(draft, command, path);
     case 'editYard':
       return decideEditYard(draft, command, path);
     case 'noteFlow':

@@ -91,6 +91,12 @@ export function summarise(apiary: Apiary, command: Command): string {
       return `${apiary.callOut[command.callOutId]?.name ?? 'A break-up'} given up`;
     case 'changeSettings':
       return command.houseRules || command.likelihoods ? 'House rules changed' : 'Settings changed';
+    case 'keepSeasonPlan':
+      return command.plan === null
+        ? 'No season plan is followed any more'
+        : `Season plan: ${counted(command.plan.aim.colonies, 'colony', 'colonies')} by ${dayInWords(command.plan.aim.by)} ${command.plan.aim.by.slice(0, 4)}`;
+    case 'noteHarvest':
+      return `${massInWords(command.kg, operationOf(apiary).units)} of honey taken from ${colony(command.colonyId)}`;
     case 'editYard':
       return `${apiary.yard[command.yardId]?.name ?? 'A yard'}: ${command.closedOn ? 'closed' : command.closedOn === null ? 'opened again' : 'changed'}`;
     case 'noteFlow':

@@ -22,6 +22,8 @@ export type Happening = { readonly day: Day } & (
   /** Work was done at it: so many frames of bees are there once the field bees have flown home. */
   | { readonly what: 'worked'; readonly framesOfBees: number; readonly nurses: boolean }
   | { readonly what: 'fed'; readonly kg: number }
+  /** Honey was taken, in kg. */
+  | { readonly what: 'harvested'; readonly kg: number }
   /** What an inspection says at a glance, in frames of the reference size. */
   | { readonly what: 'seen'; readonly bees: number | null; readonly stores: number | null }
   /** A share of its bees has left: field bees, or a swarm of all ages. */
@@ -128,6 +130,7 @@ function seenAtAGlance(apiary: Apiary, colony: Colony): Happening[] {
 
 function eventDays(apiary: Apiary, colony: Colony): Happening[] {
   return eventsOf(apiary, colony.id).flatMap(({ day, body }): Happening[] => {
+    if (body.what === 'harvested') return [{ day, what: 'harvested', kg: body.kg }];
     if (body.what === 'swarmed') return [{ day, what: 'left', share: SWARM_SHARE, whom: 'all' }];
     if (body.what !== 'moved' || body.hour === 'dusk' || body.fromStandId === null) return [];
     const from = apiary.stand[body.fromStandId]?.yardId;

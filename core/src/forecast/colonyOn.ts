@@ -139,6 +139,9 @@ class Walk {
       case 'left':
         model.lose(model.adults.total * h.share, h.whom);
         return;
+      case 'harvested':
+        model.correctFood(Math.max(0, model.combFoodKg - h.kg));
+        return;
       case 'seen':
         this.see(h.bees, h.stores);
     }

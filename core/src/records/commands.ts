@@ -16,6 +16,7 @@ import {
 } from './records.ts';
 import { workRecord, workStepRecord } from './bodies/work.ts';
 import { queenSaid } from './kinds/queen.ts';
+import { seasonPlan } from './bodies/seasonPlan.ts';
 import { closingAnswers } from './bodies/closing.ts';
 import { happenings } from './happenings.ts';
 import { z } from 'zod';
@@ -285,6 +286,9 @@ const changeSettings = z.strictObject({
   likelihoods: likelihoodChanges.optional(),
 });
 
+/** Follows a plan of the season from now on, in the place of any other; null follows none. */
+const keepSeasonPlan = z.strictObject({ type: z.literal('keepSeasonPlan'), plan: seasonPlan.nullable() });
+
 const single = [
   addYard,
   addHives,
@@ -311,6 +315,7 @@ const single = [
   finishCallOut,
   dropCallOut,
   changeSettings,
+  keepSeasonPlan,
   ...happenings,
 ] as const;
 

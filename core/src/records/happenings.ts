@@ -138,6 +138,15 @@ const recordSwarm = z.strictObject({
   newIds,
 });
 
+/** Honey was taken from a colony. */
+const noteHarvest = z.strictObject({
+  type: z.literal('noteHarvest'),
+  eventId: id,
+  colonyId: id,
+  day: daySchema,
+  kg: z.number().positive('Say how much, in kilograms.').max(500),
+});
+
 /** Says where a colony came from, and since when it has no queen: bought, a swarm, made by hand, split before. */
 const setOrigin = z.strictObject({
   type: z.literal('setOrigin'),
@@ -272,6 +281,7 @@ export const happenings = [
   clearHive,
   recordSwarm,
   setOrigin,
+  noteHarvest,
   noteQueen,
   enterCells,
   changeCells,

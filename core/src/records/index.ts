@@ -40,6 +40,16 @@ export {
 } from './bodies/evidence.ts';
 export { evidenceOfCount, filledByFrames } from './bodies/evidenceOfCount.ts';
 export { followUpTopic, type FollowUpTopic } from './bodies/followUpTopic.ts';
+export {
+  AIM_QUEENS,
+  ROUND_KINDS,
+  type RoundKind,
+  type SeasonAim,
+  seasonAim,
+  type SeasonPlan,
+  seasonPlan,
+  type SeasonRound,
+} from './bodies/seasonPlan.ts';
 export { blanksInWords } from './blanksInWords.ts';
 export { kindInWords } from './kindInWords.ts';
 export {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { seasonPlan } from './bodies/seasonPlan.ts';
 import { daySchema, REGIONS, WEEK_STARTS, windowSchema } from '../basics/index.ts';
 import { callOutRecord } from './bodies/callOut.ts';
 import { frameReading, frameSizeId } from '../comb/index.ts';
@@ -56,6 +57,8 @@ export const operationRecord = z.strictObject({
     .string()
     .regex(/^[A-Z]{3}$/, 'Three letters, such as EUR or USD.')
     .default('EUR'),
+  /** The plan of the season that is followed; null while none is. */
+  seasonPlan: seasonPlan.nullable().default(null),
 });
 
 /** A place with hives on stands. */
@@ -374,6 +377,7 @@ export function newOperation(id: string, name: string, rest: Partial<Operation> 
     words: 'us',
     weekStart: 'monday',
     currency: 'EUR',
+    seasonPlan: null,
     ...rest,
   };
 }

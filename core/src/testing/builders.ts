@@ -73,7 +73,7 @@ export class TestYard {
     this.run({
       type: 'addHives',
       yardId: this.yardId,
-      day: '2026-05-01',
+      day: day < '2026-05-01' ? day : '2026-05-01',
       hives: [
         {
           hiveId: this.newId(),

@@ -6,4 +6,6 @@ declare module 'jstat' {
     pdf: (k: number, n: number, p: number) => number;
     cdf: (k: number, n: number, p: number) => number;
   };
+  export const normal: { inv: (p: number, mean: number, spread: number) => number };
+  export const beta: { inv: (p: number, a: number, b: number) => number };
 }

@@ -30,6 +30,7 @@ export const OperationEntity = defineEntity({
     words: p.text(),
     weekStart: p.text(),
     currency: p.text(),
+    seasonPlan: json(S.operation.shape.seasonPlan).nullable(),
     /** Raised by every command: tells a cached copy that it is old. */
     revision: p.integer().default(0),
   },

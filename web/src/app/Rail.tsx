@@ -47,7 +47,7 @@ const PLACES: readonly Place[] = [
     also: ['/yards', '/colonies', '/compare', '/weak', '/several', '/scan'],
     atHive: true,
   },
-  { to: '/plan', label: 'Plan', icon: Route, also: ['/spares'], atHive: true },
+  { to: '/plan', label: 'Plan', icon: Route, also: ['/season', '/spares'], atHive: true },
   { to: '/worksheet', label: 'Work', icon: Hammer, also: ['/callout'], atHive: true, waits: 'work' },
   {
     to: '/inspections',

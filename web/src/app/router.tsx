@@ -219,6 +219,16 @@ export function makeRouter() {
           lazy: async () => ({ Component: (await import('../features/scan/ScanPage.tsx')).ScanPage }),
         },
         {
+          path: 'season',
+          lazy: async () => ({ Component: (await import('../features/season/SeasonPage.tsx')).SeasonPage }),
+        },
+        {
+          path: 'season/odds',
+          lazy: async () => ({
+            Component: (await import('../features/season/SeasonOddsPage.tsx')).SeasonOddsPage,
+          }),
+        },
+        {
           path: 'spares',
           lazy: async () => ({ Component: (await import('../features/spares/SparesPage.tsx')).SparesPage }),
         },

@@ -30,5 +30,7 @@ export const eventRecord = z.strictObject({
     z.strictObject({ what: z.literal('swarmed'), hivedId: id.nullable() }),
     z.strictObject({ what: z.literal('stacked'), onColonyId: id, parting: z.enum(STACK_PARTINGS) }),
     z.strictObject({ what: z.literal('unstacked'), fromColonyId: id }),
+    /** Honey was taken from it, in kilograms as it was weighed. */
+    z.strictObject({ what: z.literal('harvested'), kg: z.number().positive().max(500) }),
   ]),
 });

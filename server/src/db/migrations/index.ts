@@ -15,6 +15,7 @@ import { Migration20261207Access } from './20261207-access.ts';
 import { Migration20261208Pictures } from './20261208-pictures.ts';
 import { Migration20261209Habits } from './20261209-habits.ts';
 import { Migration20261210Reminders } from './20261210-reminders.ts';
+import { Migration20261211SeasonPlan } from './20261211-season-plan.ts';
 
 /** Every migration, oldest first. Landed migrations are never edited; a change is a new one. */
 export const migrations = [
@@ -35,4 +36,5 @@ export const migrations = [
   { name: '20261208-pictures', class: Migration20261208Pictures },
   { name: '20261209-habits', class: Migration20261209Habits },
   { name: '20261210-reminders', class: Migration20261210Reminders },
+  { name: '20261211-season-plan', class: Migration20261211SeasonPlan },
 ];

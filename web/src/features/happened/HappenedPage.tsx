@@ -8,6 +8,7 @@ import {
   Droplets,
   Layers2,
   MapPin,
+  PackageOpen,
   Shirt,
   Sprout,
   type LucideIcon,
@@ -21,6 +22,7 @@ import { RouteError } from '../../ui/RouteError.tsx';
 import { EndForm } from './EndForm.tsx';
 import { EntranceForm } from './EntranceForm.tsx';
 import { FeedForm } from './FeedForm.tsx';
+import { HarvestForm } from './HarvestForm.tsx';
 import { MoveForm } from './MoveForm.tsx';
 import { OriginForm } from './OriginForm.tsx';
 import { StackForm } from './StackForm.tsx';
@@ -47,6 +49,7 @@ const KINDS: readonly {
   { id: 'stacked', name: 'Two families in one stack', icon: Layers2, Form: StackForm },
   { id: 'wears', name: 'Wrap, guard, branch, feeder', icon: Shirt, Form: WearForm },
   { id: 'swarm', name: 'It swarmed', icon: Bird, Form: SwarmForm },
+  { id: 'harvest', name: 'Honey taken', icon: PackageOpen, Form: HarvestForm },
   { id: 'ended', name: 'Dead, sold, gone', icon: ArrowRightLeft, Form: EndForm },
   { id: 'origin', name: 'Where it came from', icon: Sprout, Form: OriginForm },
 ];

@@ -6,6 +6,7 @@ import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
 import { count, mass } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { Select } from '../../ui/Select.tsx';
+import { NextYear, YearResults } from './YearResults.tsx';
 import styles from './YearPage.module.css';
 
 /** A year in numbers: how many colonies there were, where they came from, how they ended, what it took. */
@@ -28,6 +29,7 @@ export function YearPage() {
     ['Queens gone', String(r.queensGone)],
     ['Visits', String(r.visits)],
     ['Feed taken', mass(r.fedKg, units)],
+    ['Honey harvested', r.harvestedKg > 0 ? mass(r.harvestedKg, units) : 'none noted'],
     ['Treatments', String(r.treatments)],
   ];
   return (
@@ -68,6 +70,8 @@ export function YearPage() {
           </div>
         ))}
       </dl>
+      <YearResults year={year} />
+      <NextYear year={year} />
       <Text color="inkSoft" mt={4}>
         From the records alone: what was not entered is not here.
       </Text>

@@ -22,7 +22,7 @@ interface Line {
 }
 
 /** What was counted, seen and done since yesterday, by whom. */
-export function Changed() {
+export default function Changed() {
   const apiary = useApiary();
   const today = useToday();
   const lines = useMemo(() => changedSince(apiary, addDays(today, -1)), [apiary, today]);

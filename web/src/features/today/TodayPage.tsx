@@ -5,16 +5,18 @@ import type { Apiary } from '@incremen/core/records';
 import { Suspense, useMemo } from 'react';
 import { Link } from 'react-router';
 import { lazyPart } from '../../ui/lazyPart.tsx';
-import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { WeatherLine } from '../../shared/weather/WeatherLine.tsx';
-import { Changed } from './Changed.tsx';
 import { ComingUp } from './ComingUp.tsx';
 import { HivesToday } from './HivesToday.tsx';
 import { nextActs, type Act } from './nextActs.ts';
 import { Unfinished } from './Unfinished.tsx';
 import styles from './TodayPage.module.css';
 
+// Below what is due, and for those who follow a plan of the season.
+const Changed = lazyPart(() => import('./Changed.tsx'));
+const SeasonAhead = lazyPart(() => import('./SeasonAhead.tsx'));
 // Only who begins has no yard.
 const EmptyYard = lazyPart(() => import('../../shared/colonies/EmptyYard.tsx'));
 
@@ -25,6 +27,7 @@ const MORE = 3;
 export function TodayPage() {
   const apiary = useApiary();
   const today = useToday();
+  const { seasonPlan } = useOperation();
   if (Object.keys(apiary.yard).length === 0) {
     return (
       <Suspense fallback={null}>
@@ -40,8 +43,11 @@ export function TodayPage() {
       <HivesToday />
       <Flex gap={{ base: 4, lg: 10 }} wrap="wrap" align="flex-start">
         <ComingUp />
+        <Suspense fallback={null}>{seasonPlan && <SeasonAhead plan={seasonPlan} />}</Suspense>
         <Unfinished />
-        <Changed />
+        <Suspense fallback={null}>
+          <Changed />
+        </Suspense>
       </Flex>
     </Box>
   );

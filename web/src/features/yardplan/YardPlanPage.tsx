@@ -5,6 +5,7 @@ import {
   placeOf,
   type Apiary,
   newYardPlanRequest,
+  NUC_QUEENS,
   NUC_RECIPES,
   STORE_KEY,
   type FramePin,
@@ -70,19 +71,39 @@ export function YardPlanPage() {
   const isNew = kind !== undefined && from !== asking;
   useEffect(() => {
     if (yardId === undefined) return;
-    const request = newYardPlanRequest([yardId], today);
+    const day = dayAsked(params.get('day'), today);
+    const all = params.get('yards') === 'all';
+    const request = newYardPlanRequest(all ? yards.map((y) => y.id) : [yardId], day);
     if (isNew) {
       // Asked for from elsewhere, once: what is changed here must not be undone by coming back.
       dispatch(
         begunFrom({
           from: asking,
-          request: { ...request, goals: goalsFor(kind, colony?.id, apiary, yardId, today) },
+          request: {
+            ...request,
+            goals: goalsFor(kind, colony?.id, apiary, yardId, day).map((g) => asAsked(g, params)),
+          },
         }),
       );
     } else if (now === null || stale || other) dispatch(begun(request));
     else if (now.request.day < today) dispatch(dayCome(today));
     else if (gone.length > 0) dispatch(framesGone(gone));
-  }, [dispatch, apiary, yardId, kind, isNew, asking, colony?.id, now, stale, other, today, gone]);
+  }, [
+    dispatch,
+    apiary,
+    yardId,
+    kind,
+    isNew,
+    asking,
+    params,
+    yards,
+    colony?.id,
+    now,
+    stale,
+    other,
+    today,
+    gone,
+  ]);
   if (yardId === undefined) {
     return (
       <Box>
@@ -96,6 +117,22 @@ export function YardPlanPage() {
   }
   if (now === null || stale || isNew) return null;
   return <BenchView apiary={apiary} request={now.request} placed={now.placed} today={today} />;
+}
+
+/** The day that a view elsewhere asks for, where it has not passed. */
+const dayAsked = (asked: string | null, today: string): string =>
+  asked !== null && /^\d{4}-\d\d-\d\d$/.test(asked) && asked > today ? asked : today;
+
+/** A goal with the number and the queens that a view elsewhere asks for, such as a round of the season. */
+function asAsked(goal: YardGoal, params: URLSearchParams): YardGoal {
+  if (goal.kind !== 'makeNucs') return goal;
+  const many = Number(params.get('count'));
+  const queen = NUC_QUEENS.find((q) => q === params.get('queen'));
+  return {
+    ...goal,
+    ...(Number.isInteger(many) && many >= 1 && many <= 120 && { count: many }),
+    ...(queen && { recipe: { ...goal.recipe, queen } }),
+  };
 }
 
 /** Frames on the bench that are not there any more, or are to go to a colony that is not: a plan may be kept for long. */
@@ -218,6 +255,9 @@ function BenchView({
             onChange={(id) => dispatch(begun({ ...newYardPlanRequest([id], request.day) }))}
           />
         )}
+        <Button asChild variant="outline" bg="sheet">
+          <Link to="/season">Season plan</Link>
+        </Button>
         <SquareButton label="Undo" disabled={!undo} onClick={() => undo?.()}>
           <Undo2 size={20} aria-hidden />
         </SquareButton>

@@ -1,0 +1,81 @@
+import { Box } from '@chakra-ui/react';
+import { MAKES, type TriedChoice, type TriedPlan } from '@incremen/core/seasonplan';
+import { dayInWords } from '@incremen/core/basics';
+import { useOperation } from '../../mirror/hooks.ts';
+import { count, mass } from '../../ui/format.ts';
+import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import { moneyIn } from './money.ts';
+import { CHOICE_WORDS } from './seasonWords.ts';
+import styles from './Season.module.css';
+
+const WAYS = {
+  nucs: 'nuc',
+  halves: 'half',
+  'queen-out': 'nuc with the old queen',
+  level: '',
+  unite: '',
+  'come-down': '',
+} as const;
+const MANY = {
+  nucs: 'nucs',
+  halves: 'halves',
+  'queen-out': 'nucs with old queens',
+  level: '',
+  unite: '',
+  'come-down': '',
+} as const;
+
+/** A few clearly different plans side by side; one is looked at. */
+export function PlanCards({
+  plans,
+  chosen,
+  onChoose,
+}: {
+  readonly plans: readonly TriedChoice[];
+  readonly chosen: TriedPlan | null;
+  readonly onChoose: (plan: TriedPlan) => void;
+}) {
+  const { units, currency } = useOperation();
+  return (
+    <Box as="section" aria-label="Plans to choose from" mb={4}>
+      <SectionHeading mb={2}>
+        {plans.length === 1 ? 'One plan stands out' : 'Plans to choose from'}
+      </SectionHeading>
+      <div className={styles.plans}>
+        {plans.map((plan) => {
+          const { scored, rounds } = plan;
+          const makes = rounds.filter((r) => MAKES.has(r.what));
+          return (
+            <button
+              key={plan.why}
+              type="button"
+              className={styles.plan}
+              aria-pressed={plan === chosen}
+              onClick={() => onChoose(plan)}
+            >
+              <b>{CHOICE_WORDS[plan.why]}</b>
+              <span className={styles.odds}>{Math.round(100 * scored.odds)} %</span>
+              <span>
+                {makes.length === 0
+                  ? 'No colony is made.'
+                  : makes
+                      .map((r) => `${dayInWords(r.day)}: ${count(r.parts, WAYS[r.what], MANY[r.what])}`)
+                      .join('; ')}
+              </span>
+              <span className={styles.small}>
+                About {Math.round(scored.colonies)} colonies, {mass(scored.honey, units)} of honey;{' '}
+                {moneyIn(scored.money, currency)}, {Math.round(scored.hours)} hours
+              </span>
+              {plan.takenOff > 0 && (
+                <span className={styles.small}>
+                  {count(plan.takenOff, 'colony', 'colonies')} fewer than first thought: the planner of the
+                  day finds no more.
+                </span>
+              )}
+            </button>
+          );
+        })}
+      </div>
+    </Box>
+  );
+}
