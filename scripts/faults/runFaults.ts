@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { seededRandom } from '@incremen/core/basics';
 import { ROOT } from '../dataFolder.ts';
+import { browserDevice, type BrowserReport } from './browserDevice.ts';
 
 /** How long and how hard. */
 export interface FaultPlan {
@@ -16,6 +17,8 @@ export interface FaultPlan {
   readonly seed: number;
   /** The data lie on a small disk of their own, which is filled now and then; needs the right to mount one. */
   readonly smallDisk?: boolean;
+  /** A real browser is a third device, and is killed as well; needs a build of the client. */
+  readonly browser?: boolean;
   readonly say?: (words: string) => void;
 }
 
@@ -24,7 +27,7 @@ const FAULTS = ['node', 'postgres', 'both', 'full'] as const;
 type Fault = (typeof FAULTS)[number];
 
 /** What was found when everything was over. */
-export interface FaultReport {
+export interface FaultReport extends Partial<BrowserReport> {
   readonly kills: Readonly<Record<Fault, number>>;
   readonly acknowledged: number;
   /** Acknowledged, and not there. */
@@ -144,6 +147,7 @@ export async function runFaults({
   port,
   seed,
   smallDisk = false,
+  browser = false,
   say = () => undefined,
 }: FaultPlan): Promise<FaultReport> {
   const data = mkdtempSync(join(tmpdir(), 'incremen-faults-'));
@@ -196,6 +200,9 @@ export async function runFaults({
     const devices = hives.map((hive, i) =>
       device(url, op, names[i] ?? '', hive, done, () => Date.now() > end),
     );
+    const third = browser
+      ? browserDevice(url, seededRandom(seed + 1), every, () => Date.now() > end, say)
+      : null;
     const kills = { node: 0, postgres: 0, both: 0, full: 0 };
     const faults = FAULTS.filter((f) => smallDisk || f !== 'full');
     while (Date.now() < end) {
@@ -209,7 +216,8 @@ export async function runFaults({
       say(`${what}; ${done.size} acknowledged`);
     }
     const longest = Math.max(...(await Promise.all(devices)));
-    return { kills, ...(await compare(url, op, done)), longestAway: longest / 1000 };
+    const inBrowser = await third;
+    return { kills, ...inBrowser, ...(await compare(url, op, done)), longestAway: longest / 1000 };
   } finally {
     over = true;
     const last = server as ChildProcess | null;

@@ -28,7 +28,7 @@ export {
   type PlanChoice,
 } from './search/choices.ts';
 export { type Scored, scoreOf, signature } from './search/score.ts';
-export { capKey, ScheduleSearch, type SearchStep } from './search/searchSchedules.ts';
+export { ScheduleSearch } from './search/searchSchedules.ts';
 export { dayOfRound, roundOf, seasonProblem, storedRound, weeksTo } from './start/seasonProblem.ts';
 export { ownFlows, type OwnFlows } from './year/ownFlows.ts';
 export { recipeFor, type RoundTrial, tryRounds } from './trial/tryRounds.ts';
@@ -38,3 +38,4 @@ export { triedPlan, type TriedPlan } from './trial/triedPlan.ts';
 export { heldTo, type HeldTo, type RoundState } from './heldTo.ts';
 export { usualAim, type AimKind } from './start/usualAim.ts';
 export { triedChoices, type TriedChoice } from './trial/triedChoices.ts';
+export { type FoundSeason, workOut } from './trial/workOut.ts';

@@ -22,6 +22,8 @@ export type End = (typeof ENDS)[number];
 export interface SeasonBatch {
   readonly seasons: number;
   readonly weeks: number;
+  /** Which season each is. */
+  readonly numbers: Float64Array;
   readonly ends: Readonly<Record<End, Float64Array>>;
   /** 1 where everything that was wanted came true. */
   readonly met: Uint8Array;
@@ -62,6 +64,7 @@ export function runSeasons(
   const batch = {
     seasons,
     weeks,
+    numbers: Float64Array.from({ length: seasons }, (_, s) => first + s),
     ends,
     met: new Uint8Array(seasons),
     colonies: new Float64Array(seasons * weeks),
@@ -93,7 +96,9 @@ export function runSeasons(
 }
 
 /** Batches of one schedule in one, as if they had been run in one go. */
-export function joined(batches: readonly SeasonBatch[]): SeasonBatch {
+export function joined(parts: readonly SeasonBatch[]): SeasonBatch {
+  // Whoever ran them, and whichever came back first: their order is that of their numbers.
+  const batches = parts.toSorted((a, b) => floatAt(a.numbers, 0) - floatAt(b.numbers, 0));
   const [first] = batches;
   if (!first) throw new Error('there must be a batch to join');
   if (batches.length === 1) return first;
@@ -120,6 +125,7 @@ export function joined(batches: readonly SeasonBatch[]): SeasonBatch {
   return {
     seasons: met.length,
     weeks: first.weeks,
+    numbers: cat((b) => b.numbers),
     ends: Object.fromEntries(ENDS.map((k) => [k, cat((b) => b.ends[k])])) as Record<End, Float64Array>,
     met,
     colonies: cat((b) => b.colonies),
@@ -136,7 +142,6 @@ export function typicalSeason(
   problem: SeasonProblem,
   schedule: Schedule,
   batch: SeasonBatch,
-  first = 0,
 ): readonly FamilyStory[] {
   const middle = (of: Float64Array) => of.toSorted()[of.length >> 1] ?? 0;
   const colonies = middle(batch.ends.colonies);
@@ -155,6 +160,6 @@ export function typicalSeason(
     }
   }
   const run = new SeasonRun(problem);
-  run.run(schedule, first + best, true);
+  run.run(schedule, floatAt(batch.numbers, best), true);
   return run.story ?? [];
 }

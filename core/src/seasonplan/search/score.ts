@@ -27,7 +27,7 @@ const TOO_MANY = 0.012;
 const AN_HOUR = 0.0004;
 /** A kilogram of honey, so that of two plans that do what is wanted the one with more is taken. */
 const A_KG = 0.0002;
-const A_ROUND = 0.004;
+const A_ROUND = 0.01;
 
 /** Scores a schedule over the first so many seasons: every schedule meets the same weather. */
 export function scoreOf(

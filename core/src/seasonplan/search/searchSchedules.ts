@@ -34,22 +34,27 @@ const STRIDE = 2;
 export class ScheduleSearch {
   readonly problem: SeasonProblem;
   /** Everything that was tried, by its signature. */
-  readonly tried = new Map<string, Scored>();
+  readonly tried: Map<string, Scored>;
   private readonly run: SeasonRun;
-  /** Rounds that are set by hand: no schedule is without them. */
-  private readonly fixed: Schedule;
   /** What the day planner makes at most of rounds of a kind in a week. */
   private readonly caps: ReadonlyMap<string, number>;
 
-  constructor(problem: SeasonProblem, fixed: Schedule = [], caps: ReadonlyMap<string, number> = new Map()) {
+  constructor(
+    problem: SeasonProblem,
+    caps: ReadonlyMap<string, number> = new Map(),
+    known: ReadonlyMap<string, Scored> = new Map(),
+  ) {
     this.problem = problem;
     this.run = new SeasonRun(problem);
-    this.fixed = fixed;
     this.caps = caps;
+    // What breaks a cap is no plan any more; the rest need not be run again.
+    this.tried = new Map(
+      [...known].filter(([, s]) => s.schedule.every((r) => r.parts <= (caps.get(capKey(r)) ?? Infinity))),
+    );
   }
 
   private score(schedule: Schedule, seasons: number): Scored {
-    const capped = inOrder([...this.fixed, ...schedule]).map((r) => {
+    const capped = inOrder(schedule).map((r) => {
       const cap = this.caps.get(capKey(r));
       return cap !== undefined && r.parts > cap ? { ...r, parts: cap } : r;
     });
@@ -87,22 +92,22 @@ export class ScheduleSearch {
       for (const s of from) {
         for (const r of firsts) {
           if (r.week < lastMade(s.schedule) + APART) continue;
-          better(this.score([...this.own(s.schedule), r], SIFT));
+          better(this.score([...s.schedule, r], SIFT));
           if (++at % 8 === 0) yield tell(0.3 + (rounds - 2) * 0.2 + (0.2 * at) / (WIDE * firsts.length));
         }
       }
     }
-    best = this.score(this.own(best.schedule), COMPARE);
+    best = this.score(best.schedule, COMPARE);
     for (let pass = 0; pass < PASSES; pass++) {
       for (const s of this.best(NARROW, null, COMPARE)) {
-        for (const near of this.neighbours(this.own(s.schedule))) {
+        for (const near of this.neighbours(s.schedule)) {
           better(this.score(near, COMPARE));
           if (this.tried.size % 6 === 0) yield tell(0.7 + (0.25 * (pass + 0.5)) / PASSES);
         }
       }
     }
     for (const s of this.best(2 * WIDE, null, COMPARE)) {
-      this.score(this.own(s.schedule), TELL);
+      this.score(s.schedule, TELL);
       yield tell(0.97);
     }
     best = this.best(WIDE, null, TELL)[0] ?? best;
@@ -115,14 +120,8 @@ export class ScheduleSearch {
       .filter((s) => making === null || s.schedule.filter((r) => MAKES.has(r.what)).length === making)
       .toSorted((a, b) => b.score - a.score);
     // A few seasons flatter some: what leads is told over more before it is believed.
-    const told = sorted.slice(0, 3 * many).map((s) => this.score(this.own(s.schedule), seasons));
+    const told = sorted.slice(0, 3 * many).map((s) => this.score(s.schedule, seasons));
     return told.toSorted((a, b) => b.score - a.score).slice(0, many);
-  }
-
-  /** A schedule without what is set by hand. */
-  private own(schedule: Schedule): Schedule {
-    const keys = this.fixed.map((r) => signature([r]));
-    return schedule.filter((r) => !keys.includes(signature([r])));
   }
 
   /** Weeks that the calendar lets, by a queen's way. */

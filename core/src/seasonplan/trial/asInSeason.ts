@@ -38,7 +38,8 @@ export function asInSeason(
   for (const told of story) {
     const id = told.start === null ? null : (problem.starts[told.start]?.colonyId ?? null);
     const colony = id === null ? undefined : now.colony[id];
-    const then = told.weeks[week - told.from];
+    // What is told of a week is how it ends: a round is done at its beginning.
+    const then = told.weeks[Math.max(0, week - 1 - told.from)];
     if (!colony || colony.endedOn !== null || !then) continue;
     now = counted(now, colony, then, day, newId);
   }

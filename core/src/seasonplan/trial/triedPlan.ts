@@ -12,6 +12,8 @@ export interface TriedPlan {
   readonly schedule: Schedule;
   readonly trials: readonly RoundTrial[];
   readonly scored: Scored;
+  /** Rounds of which the planner of their day made fewer than asked, before they were brought down. */
+  readonly refused: readonly RoundTrial[];
   /** Colonies that the schedule asked for and no plan of their day makes. */
   readonly takenOff: number;
 }
@@ -33,15 +35,17 @@ export function triedPlan(
   newId: () => string,
   solver: Solver | null,
 ): TriedPlan {
-  let now = schedule;
+  let now = asOftenMade(problem, schedule);
   let trials: RoundTrial[] = [];
   let taken = 0;
+  const refused: RoundTrial[] = [];
   for (let attempt = 0; attempt < TRIES; attempt++) {
     const story = typicalSeason(problem, now, runSeasons(problem, now, 0, SEASONS));
     const rounds = now.map((r) => storedRound(problem, r));
     trials = tryRounds(apiary, problem, rounds, story, newId, solver);
-    const short = trials.some((t) => t.possible < asked(t.round));
-    if (!short) break;
+    const short = trials.filter((t) => t.possible < asked(t.round));
+    if (short.length === 0) break;
+    refused.push(...short);
     now = trials.flatMap((t) => {
       const r = roundOf(problem, t.round);
       if (!MAKES.has(r.what)) return t.possible > 0 ? [r] : [];
@@ -60,7 +64,18 @@ export function triedPlan(
     trials: left.map((t, i) => ({ ...t, round: rounds[i] ?? t.round })),
     scored: scoreOf(problem, kept, seasons),
     takenOff: taken,
+    refused,
   };
+}
+
+/** Rounds that ask for more than the colonies ever give ask for what they mostly give: nobody plans for seven of six. */
+function asOftenMade(problem: SeasonProblem, schedule: Schedule): Schedule {
+  const { madeBy, seasons } = runSeasons(problem, schedule, 0, SEASONS);
+  return schedule.map((r, i) =>
+    MAKES.has(r.what)
+      ? { ...r, parts: Math.max(1, Math.min(r.parts, Math.ceil((madeBy[i] ?? 0) / seasons - 0.1))) }
+      : r,
+  );
 }
 
 const asked = (r: SeasonRound): number => (MAKES.has(r.what) ? r.parts : 1);

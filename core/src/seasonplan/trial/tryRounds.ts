@@ -25,6 +25,7 @@ import {
   buildProblem,
   evaluate,
   makeYardPlan,
+  nothingMoved,
   planOfAll,
   YardSearch,
   type Solver,
@@ -66,7 +67,8 @@ export function tryRounds(
 ): RoundTrial[] {
   let now = inUsualYear(apiary, problem.from, ownFlows(apiary).likely);
   return rounds.map((round): RoundTrial => {
-    const ahead = daysBetween(problem.from, round.day) > AS_THEY_HANG_DAYS;
+    // A queen that is moved is looked for on the day: where she sits today says nothing.
+    const ahead = round.what === 'queen-out' || daysBetween(problem.from, round.day) > AS_THEY_HANG_DAYS;
     const then = ahead ? asInSeason(now, problem, story, round.day, newId) : now;
     const { trial, works } = tryRound(then, round, newId, solver);
     now = works.reduce((a, work) => apiaryAfter(a, work), then);
@@ -105,9 +107,15 @@ function tryRound(apiary: Apiary, round: SeasonRound, newId: () => string, solve
         ...newYardPlanRequest(yardIds, round.day),
         goals: [{ id: 'level', kind: 'level', by: 'capped', importance: 2 }],
       });
-      return built.ok
+      if (!built.ok) return none(said(built.problems));
+      const search = new YardSearch(built.value);
+      search.first();
+      search.round();
+      const still = nothingMoved(built.value).to;
+      const moves = search.best().plan.to.some((to, i) => to !== still[i]);
+      return moves
         ? { trial: { round, possible: 1, why: null, donors: [], uncounted }, works: [] }
-        : none(said(built.problems));
+        : none('The colonies are level already.');
     }
     case 'unite':
     case 'come-down': {

@@ -1,3 +1,5 @@
+import { yearReview } from '@incremen/core/colony';
+import { colonyOn } from '@incremen/core/forecast';
 import { fireEvent, screen, within } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
 import { describe, expect, it } from 'vitest';
@@ -40,6 +42,21 @@ describe('what happened', () => {
     expect(Object.values(records().given).filter((g) => g.colonyId === colony.id)).toMatchObject([
       { body: { kind: 'feed', what: 'syrup-thick', kg: 1.5 } },
     ]);
+  });
+
+  it('honey that was taken counts for the year, and is in the hive no more', async () => {
+    const { records, colony } = open('Tansy', 'harvest');
+    const save = screen.getByRole<HTMLButtonElement>('button', { name: 'Save harvest' });
+    expect(save.disabled).toBe(true);
+    const before = colonyOn(records(), colony, '2026-05-15').model?.foodKg ?? 0;
+    fireEvent.change(screen.getByLabelText('How much, in kg'), { target: { value: '6' } });
+    click('Save harvest');
+    await done();
+    expect(Object.values(records().event).filter((e) => e.body.what === 'harvested')).toMatchObject([
+      { colonyId: colony.id, body: { kg: 6 } },
+    ]);
+    expect(yearReview(records(), 2026).harvestedKg).toBe(6);
+    expect(colonyOn(records(), colony, '2026-05-16').model?.foodKg).toBeLessThan(before - 4.5);
   });
 
   it('feed of nothing is not given', () => {

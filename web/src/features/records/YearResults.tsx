@@ -53,8 +53,8 @@ function Line({ line: { name, raised, failed, open, likely, low, high } }: { rea
           role="img"
           aria-label={`${percent(likely)} to be expected, ${percent(low)} to ${percent(high)}`}
         >
-          <i style={{ left: percent(low), width: percent(high - low) }} />
-          <s style={{ left: percent(likely) }} />
+          <i style={{ left: `${100 * low}%`, width: `${100 * (high - low)}%` }} />
+          <s style={{ left: `${100 * likely}%` }} />
         </span>
       </dd>
     </div>

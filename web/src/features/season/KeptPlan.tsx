@@ -68,7 +68,9 @@ export function KeptPlan({
       {week && next && (week.gain < -0.005 || week.colonies < -0.05) && (
         <Text mt={1}>
           Each week that you wait costs{' '}
-          {week.gain < -0.005 ? `${Math.round(-100 * week.gain)} points of the odds` : 'little of the odds'}
+          {week.gain < -0.005
+            ? `${count(Math.round(-100 * week.gain), 'point')} of the odds`
+            : 'little of the odds'}
           {week.colonies < -0.05 && ` and ${one(-week.colonies)} colonies`}
           {week.honey < -1 && `, and ${mass(-week.honey, units)} of honey`}.
         </Text>

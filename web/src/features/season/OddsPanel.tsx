@@ -80,7 +80,7 @@ export function OddsPanel({
           <Box as="ul" display="grid" gap={2} listStyleType="none">
             {changes.map((c) => (
               <li key={JSON.stringify(c.what)}>
-                <b>{changeInWords(c, rounds)}</b>: {Math.round(100 * c.gain)} points more
+                <b>{changeInWords(c, rounds)}</b>: {count(Math.round(100 * c.gain), 'point')} more
                 {Math.abs(c.colonies) >= 0.15 &&
                   `, ${one(Math.abs(c.colonies))} ${c.colonies > 0 ? 'more colonies' : 'fewer colonies'} on average`}
                 {Math.abs(c.honey) >= 2 &&

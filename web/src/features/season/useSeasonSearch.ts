@@ -1,9 +1,8 @@
 import type { Apiary } from '@incremen/core/records';
-import type { SeasonProblem } from '@incremen/core/seasonplan';
+import type { FoundSeason, SeasonProblem } from '@incremen/core/seasonplan';
 import { proxy } from 'comlink';
 import { useCallback, useEffect, useState } from 'react';
 import { seasonSearcher } from '../../workers/seasonPool.ts';
-import type { FoundSeason } from '../../workers/season.worker.ts';
 
 /** Asking waits so long for the next change of the aim. */
 const PAUSE_MS = 400;
