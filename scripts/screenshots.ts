@@ -1,8 +1,9 @@
 import { spawn } from 'node:child_process';
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium, devices, type Page } from '@playwright/test';
 import { ROOT } from './dataFolder.ts';
+import { pictureOfPeople } from './picturesOfPeople.ts';
 import { buildWeb } from './serve.ts';
 
 // npm run screenshots: one picture of each main view, from the demonstration, into docs/screenshots.
@@ -37,10 +38,10 @@ async function open(phone: boolean): Promise<Page> {
   return context.newPage();
 }
 
-async function shoot(page: Page, name: string): Promise<void> {
+async function shoot(page: Page, name: string, fullPage = false): Promise<void> {
   await page.evaluate(() => document.fonts.ready);
   await page.waitForTimeout(500);
-  await page.screenshot({ path: join(folder, `${name}.png`) });
+  await page.screenshot({ path: join(folder, `${name}.png`), fullPage });
 }
 
 async function colony(page: Page, name: string): Promise<void> {
@@ -134,15 +135,11 @@ try {
   await page.goto('/queens');
   await page.getByRole('table', { name: 'Queens in colonies' }).waitFor();
   await shoot(page, 'queens');
-  await page.goto('/yards');
-  await page.getByRole('link', { name: 'Stands' }).first().click();
-  await page.getByRole('region', { name: 'Plan of the yard' }).waitFor();
-  await page.getByRole('link', { name: 'The year here' }).click();
-  await page.getByRole('group', { name: 'The year as a band' }).waitFor();
-  await shoot(page, 'season');
-  await page.goto('/words');
-  await page.getByRole('region', { name: 'Comb' }).waitFor();
-  await shoot(page, 'words');
+  await page.goto('/season');
+  await page.getByRole('region', { name: 'Plans to choose from' }).waitFor({ timeout: 120_000 });
+  await page.getByRole('progressbar', { name: 'Search' }).waitFor({ state: 'hidden', timeout: 120_000 });
+  await page.getByText(/^4,000 seasons run\./).waitFor({ timeout: 60_000 });
+  await shoot(page, 'season', true);
   await page.goto('/records');
   await page.getByRole('region', { name: 'Visits' }).waitFor();
   await shoot(page, 'records');
@@ -180,6 +177,7 @@ try {
     .click();
   await phone.getByRole('progressbar').waitFor();
   await shoot(phone, 'phone-work');
+  writeFileSync(join(folder, 'people.png'), await pictureOfPeople(browser));
 } finally {
   await browser.close();
   server.kill('SIGTERM');

@@ -1,4 +1,5 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
+import clsx from 'clsx';
 import { KG_PER_LB, type Day } from '@incremen/core/basics';
 import { AIM_QUEENS, type SeasonAim } from '@incremen/core/records';
 import type { AimKind } from '@incremen/core/seasonplan';
@@ -38,7 +39,7 @@ export function AimSentence({
   const perUnit = units === 'imperial' ? KG_PER_LB : 1;
   const yards = Object.values(apiary.yard).filter((y) => y.closedOn === null);
   return (
-    <Box as="section" aria-label="What you want" className={styles.aim}>
+    <Box as="section" aria-label="What you want" className={clsx(styles.aim, common.noPrint)}>
       <Choice label="What for" hideLabel value={kind} options={KINDS} onChange={onKind} />
       <div className={styles.sentence}>
         <span>I want {aim.atMost ? 'no more than' : 'at least'}</span>

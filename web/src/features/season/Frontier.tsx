@@ -49,7 +49,7 @@ export function Frontier({
     onChoose({ ...tried, scored: { ...tried.scored, schedule: point.schedule } });
   };
   return (
-    <Box as="details" mb={5}>
+    <Box as="details" mb={5} className={common.noPrint}>
       <summary className={common.summary}>More colonies or more honey: what goes together</summary>
       <Text mb={2} maxW="40rem">
         Each point is a plan that no other beats in both. Tap one to see its weeks.

@@ -5,6 +5,7 @@ import { Fragment } from 'react';
 import { useOperation } from '../../mirror/hooks.ts';
 import { count, mass, one } from '../../ui/format.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import common from '../../ui/common.module.css';
 import { changeInWords, DRIVER_WORDS } from './seasonWords.ts';
 import { moneyIn } from './money.ts';
 import type { Outlook } from './useOutlook.ts';
@@ -25,7 +26,14 @@ export function OddsPanel({
   const { units, currency } = useOperation();
   const last = outlook.fans.at(-1);
   return (
-    <Flex gap={{ base: 6, lg: 10 }} wrap="wrap" align="flex-start" mb={6}>
+    <Flex
+      gap={{ base: 6, lg: 10 }}
+      wrap="wrap"
+      align="flex-start"
+      mb={6}
+      // What is pinned to the wall is what is done when.
+      className={common.noPrint}
+    >
       <Box as="section" aria-label="What the odds rest on" flex="1 1 340px" maxW="36rem">
         <SectionHeading mb={1}>Odds: {percent(outlook.odds)}</SectionHeading>
         <Text mb={3}>

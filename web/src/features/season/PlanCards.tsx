@@ -4,6 +4,7 @@ import { dayInWords } from '@incremen/core/basics';
 import { useOperation } from '../../mirror/hooks.ts';
 import { count, mass } from '../../ui/format.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import common from '../../ui/common.module.css';
 import { moneyIn } from './money.ts';
 import { CHOICE_WORDS } from './seasonWords.ts';
 import styles from './Season.module.css';
@@ -37,7 +38,7 @@ export function PlanCards({
 }) {
   const { units, currency } = useOperation();
   return (
-    <Box as="section" aria-label="Plans to choose from" mb={4}>
+    <Box as="section" aria-label="Plans to choose from" mb={4} className={common.noPrint}>
       <SectionHeading mb={2}>
         {plans.length === 1 ? 'One plan stands out' : 'Plans to choose from'}
       </SectionHeading>

@@ -36,6 +36,7 @@ import { SEASONS, SEASONS_AT_FIRST, useOutlook, type Outlook } from './useOutloo
 import { useSeasonSearch } from './useSeasonSearch.ts';
 import styles from './Season.module.css';
 
+const NOTHING_DONE: Schedule = [];
 /** A plan reaches so far. */
 const LEAST_DAYS = 14;
 const MOST_DAYS = 730;
@@ -99,7 +100,8 @@ function Season({ apiary }: { readonly apiary: Apiary }) {
           ],
     );
   }, [problem, held, today]);
-  const schedule = planning ? (shown?.schedule ?? found?.best.schedule ?? null) : left;
+  // Before anything is found the season is shown as it goes if nothing is done.
+  const schedule = planning ? (shown?.schedule ?? found?.best.schedule ?? NOTHING_DONE) : left;
   const settled = !planning || shown !== null;
   const outlook = useOutlook(problem, schedule, settled ? SEASONS : SEASONS_AT_FIRST);
   const helps = useHelps(problem, settled && outlook?.over ? schedule : null);
@@ -178,7 +180,7 @@ function Season({ apiary }: { readonly apiary: Apiary }) {
               done={found?.done ?? 0}
               tried={found?.tried ?? 0}
               aim={aim}
-              odds={outlook?.odds ?? shown?.scored.odds ?? found?.best.odds ?? null}
+              odds={found ? (outlook?.odds ?? shown?.scored.odds ?? found.best.odds) : null}
               reach={
                 problem && found?.over
                   ? whyNot(problem, (shown ?? found.plans[0])?.scored ?? found.best)
@@ -221,7 +223,7 @@ function Season({ apiary }: { readonly apiary: Apiary }) {
         <>
           <OddsPanel outlook={outlook} changes={helps?.changes ?? null} rounds={rounds} />
           <KitByMonth problem={problem} outlook={outlook} />
-          <Box as="details" mt={6}>
+          <Box as="details" mt={6} className={common.noPrint}>
             <summary className={common.summary}>How this is worked out</summary>
             <Text maxW="46rem" mb={2}>
               Each colony is carried on week by week from today’s forecast: brood by age, house, field and

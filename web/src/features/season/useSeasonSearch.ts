@@ -1,7 +1,7 @@
 import type { Apiary } from '@incremen/core/records';
 import type { FoundSeason, SeasonProblem } from '@incremen/core/seasonplan';
 import { proxy } from 'comlink';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { seasonSearcher } from '../../workers/seasonPool.ts';
 
 /** Asking waits so long for the next change of the aim. */
@@ -17,22 +17,28 @@ export function useSeasonSearch(
     readonly found: FoundSeason | null;
     readonly over: boolean;
   } | null>(null);
+  const asked = useRef(false);
   useEffect(() => {
     if (!problem) return undefined;
     let current = true;
-    const timer = setTimeout(() => {
-      void seasonSearcher()
-        .search(
-          apiary,
-          problem,
-          proxy((found: FoundSeason) => {
-            if (current) setState({ problem, found, over: found.over });
-          }),
-        )
-        .catch(() => {
-          if (current) setState({ problem, found: null, over: true });
-        });
-    }, PAUSE_MS);
+    const timer = setTimeout(
+      () => {
+        void seasonSearcher()
+          .search(
+            apiary,
+            problem,
+            proxy((found: FoundSeason) => {
+              if (current) setState({ problem, found, over: found.over });
+            }),
+          )
+          .catch(() => {
+            if (current) setState({ problem, found: null, over: true });
+          });
+        // The first question is not being typed.
+      },
+      asked.current ? PAUSE_MS : 0,
+    );
+    asked.current = true;
     return () => {
       current = false;
       clearTimeout(timer);

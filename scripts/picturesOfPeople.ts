@@ -1,0 +1,105 @@
+import { spawn } from 'node:child_process';
+import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
+import { hostname, tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Browser, Page } from '@playwright/test';
+import { ROOT } from './dataFolder.ts';
+
+const PORT = 4345;
+const LAN_PORT = 4348;
+/** In the picture this machine is called as anybody's might be. */
+const CALLED = 'apiary';
+
+/**
+ * How others come in, on one sheet: the members as the owner sees them, the page that a phone opens first, and the door. Made on a
+ * server of its own that begins empty, since the demonstration signs in by itself.
+ *
+ * @returns the picture, as PNG
+ */
+export async function pictureOfPeople(browser: Browser): Promise<Buffer> {
+  const folder = mkdtempSync(join(tmpdir(), 'incremen-pictures-'));
+  // PostgreSQL may run as another user, who has to get in.
+  chmodSync(folder, 0o755);
+  const server = spawn(join(ROOT, 'node_modules/.bin/tsx'), ['scripts/serveForTests.ts'], {
+    cwd: ROOT,
+    env: {
+      ...process.env,
+      INCREMEN_DATA: folder,
+      INCREMEN_OWN: '1',
+      PORT: String(PORT),
+      LAN_PORT: String(LAN_PORT),
+    },
+    stdio: 'ignore',
+  });
+  try {
+    const here = `http://127.0.0.1:${PORT}`;
+    await up(`${here}/api/health`);
+    const open = async (width: number, height: number) =>
+      (
+        await browser.newContext({ ignoreHTTPSErrors: true, locale: 'en-GB', viewport: { width, height } })
+      ).newPage();
+    const owner = await open(1100, 900);
+    await owner.goto(`${here}/people`);
+    await owner.getByLabel('Your name').fill('Ada');
+    await owner.getByLabel('Name to sign in').fill('ada');
+    await owner.getByLabel('Password').fill('three quiet hives');
+    await owner.getByRole('button', { name: 'Make the owner account' }).click();
+    await owner.getByRole('button', { name: 'Open the home network' }).click();
+    await owner
+      .getByText(/^https:/)
+      .first()
+      .waitFor();
+    await owner.getByRole('button', { name: 'Code for a day in the yard' }).click();
+    await owner.getByRole('region', { name: 'To be handed over' }).waitFor();
+    const pairing = await open(390, 900);
+    await pairing.goto(`http://127.0.0.1:${LAN_PORT + 1}/`);
+    const door = await open(390, 900);
+    await door.goto(`https://127.0.0.1:${LAN_PORT}/sign-in`);
+    await door.getByRole('heading', { name: 'Sign in' }).waitFor();
+    const shots = [];
+    for (const page of [owner, pairing, door]) shots.push(await shotOf(page));
+    const sheet = await open(1960, 940);
+    await sheet.setContent(
+      `<body style="margin:20px;background:#d5dad3;display:flex;gap:20px;align-items:flex-start">${shots
+        .map((s) => `<img src="data:image/png;base64,${s.toString('base64')}" style="height:900px">`)
+        .join('')}`,
+    );
+    return await sheet.screenshot();
+  } finally {
+    const gone = new Promise((done) => server.once('exit', done));
+    server.kill('SIGTERM');
+    await gone;
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+/** A picture in which this machine does not tell its name. */
+async function shotOf(page: Page): Promise<Buffer> {
+  await page.evaluate(
+    ([own, called]) => {
+      const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+      const name = new RegExp(own as string, 'gi');
+      // Addresses of this network are nobody's business either.
+      const address = /\b(?!127\.)\d{1,3}(\.\d{1,3}){3}\b/g;
+      for (let node = walker.nextNode(); node; node = walker.nextNode())
+        node.nodeValue = (node.nodeValue ?? '')
+          .replace(name, called as string)
+          .replace(address, '192.168.1.20');
+    },
+    [hostname().split('.')[0] ?? '', CALLED],
+  );
+  await page.waitForTimeout(400);
+  return page.screenshot();
+}
+
+async function up(address: string): Promise<void> {
+  for (let i = 0; i < 600; i++) {
+    const is = await fetch(address).then(
+      (r) => r.ok,
+      () => false,
+    );
+    if (is) return;
+    await new Promise((r) => setTimeout(r, 100));
+  }
+  throw new Error('the server for the pictures of people did not come up');
+}
