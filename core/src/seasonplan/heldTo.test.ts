@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { addDays } from '../basics/index.ts';
 import { demoScenario } from '../demo/index.ts';
 import type { Apiary, Colony, SeasonPlan } from '../records/index.ts';
+import { plainAim } from '../testing/seasonWorld/plainSeason.ts';
 import { heldTo } from './heldTo.ts';
 
 const { apiary } = demoScenario();
@@ -11,18 +12,7 @@ const plan: SeasonPlan = {
   v: 1,
   madeOn: '2026-05-01',
   seed: 1,
-  aim: {
-    colonies: n + 4,
-    by: '2026-10-01',
-    atMost: false,
-    strongFrames: 5,
-    honeyKg: 0,
-    moneyMost: null,
-    hoursMost: null,
-    queens: ['raises'],
-    weekendsOnly: true,
-    yards: [],
-  },
+  aim: plainAim({ colonies: n + 4 }),
   rounds: [
     { day: '2026-05-23', yardId: null, what: 'nucs', queen: 'raises', parts: 3 },
     { day: '2026-06-27', yardId: null, what: 'halves', queen: 'raises', parts: 2 },

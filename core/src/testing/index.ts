@@ -15,5 +15,5 @@ export { calibration, type Calibration } from './queenWorld/calibration.ts';
 export { PARTS_WORLD } from './queenWorld/partsWorld.ts';
 export { WIDE_WORLD } from './queenWorld/wideWorld.ts';
 export { seasonCalibration } from './seasonWorld/calibrated.ts';
-export { plainProblem } from './seasonWorld/plainSeason.ts';
+export { plainAim, plainProblem } from './seasonWorld/plainSeason.ts';
 export { worldSeason, type WorldRound } from './seasonWorld/worldSeason.ts';

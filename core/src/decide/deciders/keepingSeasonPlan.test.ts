@@ -2,23 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { operationOf, type SeasonPlan } from '../../records/index.ts';
 import { TestYard } from '../../testing/builders.ts';
 import { honey } from '../../testing/scene.ts';
+import { plainAim } from '../../testing/seasonWorld/plainSeason.ts';
 
 const plan = (rounds: SeasonPlan['rounds']): SeasonPlan => ({
   v: 1,
   madeOn: '2026-05-01',
   seed: 1,
-  aim: {
-    colonies: 4,
-    by: '2026-10-01',
-    atMost: false,
-    strongFrames: 5,
-    honeyKg: 0,
-    moneyMost: null,
-    hoursMost: null,
-    queens: ['raises'],
-    weekendsOnly: true,
-    yards: [],
-  },
+  aim: plainAim(),
   rounds,
   said: { odds: 0.5, weeks: [] },
 });

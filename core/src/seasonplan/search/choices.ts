@@ -6,7 +6,7 @@ export type ChoiceOfPlan = 'best' | 'honey' | 'fewer-rounds' | 'cheap' | 'more';
 
 /** A plan out of those that were found, and what speaks for it. */
 export interface PlanChoice {
-  readonly why: ChoiceOfPlan;
+  readonly merit: ChoiceOfPlan;
   readonly scored: Scored;
 }
 
@@ -37,11 +37,11 @@ export function planChoices(tried: Iterable<Scored>, seasons: number): PlanChoic
   const told = [...tried].filter((s) => s.seasons >= seasons).toSorted((a, b) => b.score - a.score);
   const [best] = told;
   if (!best) return [];
-  const chosen: PlanChoice[] = [{ why: 'best', scored: best }];
+  const chosen: PlanChoice[] = [{ merit: 'best', scored: best }];
   const near = told.filter((s) => s.odds >= best.odds - NEAR_ODDS && s.strong >= best.strong - 1);
   const making = (s: Scored) => s.schedule.filter((r) => MAKES.has(r.what)).length;
   const pick = (
-    why: ChoiceOfPlan,
+    merit: ChoiceOfPlan,
     from: readonly Scored[],
     than: (s: Scored) => boolean,
     by: (s: Scored) => number,
@@ -49,7 +49,7 @@ export function planChoices(tried: Iterable<Scored>, seasons: number): PlanChoic
     const [first] = from
       .filter((s) => than(s) && chosen.every((c) => isOther(c.scored.schedule, s.schedule)))
       .toSorted((a, b) => by(b) - by(a));
-    if (first) chosen.push({ why, scored: first });
+    if (first) chosen.push({ merit, scored: first });
   };
   pick(
     'honey',

@@ -43,7 +43,7 @@ describe('the search of a season', () => {
       expect(r.queen === 'mated' ? week?.mated : week?.raises).toBe(true);
     }
     const choices = planChoices(search.tried.values(), 240);
-    expect(choices[0]?.why).toBe('best');
+    expect(choices[0]?.merit).toBe('best');
     expect(new Set(choices.map((c) => JSON.stringify(c.scored.schedule))).size).toBe(choices.length);
     // More colonies for less honey, point by point.
     const front = frontierOf(search.tried.values(), 60);

@@ -25,6 +25,8 @@ const FULLEST = 0.8;
 /**
  * The records as if every colony had been counted on a day and were what the season makes of it, spread over its own combs like a
  * quick count. What is above the brood nest by then, supers and their honey, is taken care of and not in it.
+ *
+ * @param only - of these colonies; null for all
  */
 export function asInSeason(
   apiary: Apiary,
@@ -32,6 +34,7 @@ export function asInSeason(
   story: readonly FamilyStory[],
   day: Day,
   newId: () => string,
+  only: ReadonlySet<string> | null = null,
 ): Apiary {
   const week = Math.floor(daysBetween(problem.from, day) / 7);
   let now = apiary;
@@ -40,7 +43,7 @@ export function asInSeason(
     const colony = id === null ? undefined : now.colony[id];
     // What is told of a week is how it ends: a round is done at its beginning.
     const then = told.weeks[Math.max(0, week - 1 - told.from)];
-    if (!colony || colony.endedOn !== null || !then) continue;
+    if (!colony || colony.endedOn !== null || !then || only?.has(colony.id) === false) continue;
     now = counted(now, colony, then, day, newId);
   }
   return now;

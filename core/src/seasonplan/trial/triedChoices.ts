@@ -5,7 +5,7 @@ import { MAKES } from '../course/problem.ts';
 
 /** A plan that was found and tried, and what speaks for it. */
 export interface TriedChoice extends TriedPlan {
-  readonly why: ChoiceOfPlan;
+  readonly merit: ChoiceOfPlan;
 }
 
 /**
@@ -15,11 +15,11 @@ export interface TriedChoice extends TriedPlan {
 export function triedChoices(plans: readonly TriedChoice[]): TriedChoice[] {
   const [first, ...rest] = plans.toSorted((a, b) => b.scored.score - a.scored.score);
   if (!first) return [];
-  const best: TriedChoice = { ...first, why: 'best' };
+  const best: TriedChoice = { ...first, merit: 'best' };
   const seen = new Set([signature(best.schedule)]);
   const others = rest.filter((p) => {
     const key = signature(p.schedule);
-    if (seen.has(key) || !HOLDS[p.why](p, best)) return false;
+    if (seen.has(key) || !HOLDS[p.merit](p, best)) return false;
     seen.add(key);
     return true;
   });
@@ -28,8 +28,8 @@ export function triedChoices(plans: readonly TriedChoice[]): TriedChoice[] {
     best,
     ...others.map(
       (p) =>
-        (p.why === 'best'
-          ? { ...p, why: p.scored.honey > best.scored.honey ? 'honey' : 'more' }
+        (p.merit === 'best'
+          ? { ...p, merit: p.scored.honey > best.scored.honey ? 'honey' : 'more' }
           : p) as TriedChoice,
     ),
   ];

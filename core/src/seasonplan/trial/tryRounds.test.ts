@@ -1,25 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { demoScenario } from '../../demo/index.ts';
 import { seededIds } from '../../demo/seededIds.ts';
-import type { SeasonAim, SeasonRound } from '../../records/index.ts';
+import type { SeasonRound } from '../../records/index.ts';
+import { TestYard } from '../../testing/builders.ts';
+import { brood, honey } from '../../testing/scene.ts';
+import { plainAim } from '../../testing/seasonWorld/plainSeason.ts';
 import { runSeasons, typicalSeason } from '../course/batch.ts';
 import { roundOf, seasonProblem, storedRound } from '../start/seasonProblem.ts';
 import { triedPlan } from './triedPlan.ts';
 import { tryRounds } from './tryRounds.ts';
 
 const DAY = '2026-05-15';
-const aim: SeasonAim = {
-  colonies: 18,
-  by: '2026-10-10',
-  atMost: false,
-  strongFrames: 5,
-  honeyKg: 60,
-  moneyMost: null,
-  hoursMost: null,
-  queens: ['raises', 'mated'],
-  weekendsOnly: true,
-  yards: [],
-};
+const NEST_OF_TEN = [honey, honey, brood, brood, brood, brood, brood, brood, honey, honey];
+const aim = plainAim({ colonies: 18, by: '2026-10-10', strongFrames: 5, honeyKg: 60, weekendsOnly: true });
 const { apiary } = demoScenario();
 const problem = seasonProblem(apiary, aim, DAY, 1);
 const round = (
@@ -53,7 +46,8 @@ describe('rounds tried in the planner of a day', () => {
   it('makes what the colonies can give, soon and later, and says what they cannot', () => {
     const [soon, later] = tried([round('2026-05-16', 'nucs', 5), round('2026-06-27', 'nucs', 4, 'mated')]);
     expect(soon?.possible).toBe(5);
-    expect(soon?.donors.length).toBeGreaterThan(0);
+    expect(soon?.donors[0]?.names.length).toBeGreaterThan(0);
+    expect(soon?.donors[0]?.yard).toBe('Sallow Bank');
     expect(later?.possible).toBeGreaterThan(1);
     const [tooMany] = tried([round('2026-05-16', 'nucs', 60)]);
     expect(tooMany?.possible).toBeLessThan(60);
@@ -61,6 +55,27 @@ describe('rounds tried in the planner of a day', () => {
     const [late] = tried([round('2026-09-12', 'nucs', 2)]);
     expect(late?.possible).toBe(0);
     expect(late?.why).toContain('Too late to raise a queen');
+  });
+
+  it('plans with a guess where nobody has counted, and says so', () => {
+    const yard = new TestYard(3);
+    for (const name of ['A', 'B', 'C', 'D']) yard.hive(name, [NEST_OF_TEN, NEST_OF_TEN], '2026-05-14');
+    // The same hives before anything was read.
+    const bare = {
+      ...yard.apiary,
+      visit: {},
+      reading: {},
+      frame: Object.fromEntries(
+        Object.entries(yard.apiary.frame).map(([id, f]) => [id, { ...f, readingId: null }]),
+      ),
+    };
+    const guess = seasonProblem(bare, { ...aim, colonies: 6 }, DAY, 1);
+    expect(guess.starts.every((s) => s.doubt > 0.3 && s.lays)).toBe(true);
+    const schedule = [roundOf(guess, round('2026-05-23', 'nucs', 2))];
+    const story = typicalSeason(guess, schedule, runSeasons(guess, schedule, 0, 60));
+    const [trial] = tryRounds(bare, guess, [round('2026-05-23', 'nucs', 2)], story, seededIds(5), null);
+    expect(trial?.possible).toBe(2);
+    expect(trial?.uncounted).toEqual(['A', 'B', 'C', 'D']);
   });
 
   it('halves the strongest, and lets old queens go into nucs', () => {

@@ -6,6 +6,7 @@ import {
   newYardPlanRequest,
   NUC_RECIPES,
   operationOf,
+  placeOf,
   type Apiary,
   type Colony,
   type NucRecipe,
@@ -38,8 +39,8 @@ export interface RoundTrial {
   readonly possible: number;
   /** Why it is not all that was asked; null where it is. */
   readonly why: string | null;
-  /** The colonies that give, by name. */
-  readonly donors: readonly string[];
+  /** The colonies that give, by name, yard by yard. */
+  readonly donors: readonly { readonly yard: string; readonly names: readonly string[] }[];
   /** Colonies that stand in these yards and were never counted: nobody can plan with their combs. */
   readonly uncounted: readonly string[];
 }
@@ -66,11 +67,18 @@ export function tryRounds(
   solver: Solver | null,
 ): RoundTrial[] {
   let now = inUsualYear(apiary, problem.from, ownFlows(apiary).likely);
+  const uncounted = Object.values(apiary.colony)
+    .filter((c) => c.endedOn === null && colonyOn(apiary, c, problem.from).model === null)
+    .map((c) => c.id);
   return rounds.map((round): RoundTrial => {
     // A queen that is moved is looked for on the day: where she sits today says nothing.
     const ahead = round.what === 'queen-out' || daysBetween(problem.from, round.day) > AS_THEY_HANG_DAYS;
-    const then = ahead ? asInSeason(now, problem, story, round.day, newId) : now;
-    const { trial, works } = tryRound(then, round, newId, solver);
+    // Who was never counted is supposed to be what the season makes of it.
+    const then =
+      ahead || uncounted.length > 0
+        ? asInSeason(now, problem, story, round.day, newId, ahead ? null : new Set(uncounted))
+        : now;
+    const { trial, works } = tryRound(then, round, new Set(uncounted), newId, solver);
     now = works.reduce((a, work) => apiaryAfter(a, work), then);
     return trial;
   });
@@ -81,14 +89,20 @@ interface Tried {
   readonly works: readonly Work[];
 }
 
-function tryRound(apiary: Apiary, round: SeasonRound, newId: () => string, solver: Solver | null): Tried {
+function tryRound(
+  apiary: Apiary,
+  round: SeasonRound,
+  never: ReadonlySet<string>,
+  newId: () => string,
+  solver: Solver | null,
+): Tried {
   const yards = Object.values(apiary.yard).filter(
     (y) => y.closedOn === null && (round.yardId === null || y.id === round.yardId),
   );
   const yardIds = yards.filter((y) => coloniesOfYard(apiary, y.id).length > 0).map((y) => y.id);
   const uncounted = yardIds.flatMap((id) =>
     coloniesOfYard(apiary, id)
-      .filter((c) => colonyOn(apiary, c, round.day).model === null)
+      .filter((c) => never.has(c.id))
       .map((c) => c.name),
   );
   const none = (why: string): Tried => ({
@@ -188,8 +202,9 @@ function tryNucs(
     { names: {}, bound: null, name: 'a round of the season' },
     newId,
   );
-  const donors = [...new Set(made.work.body.newHives.map((h) => h.fromColonyId))].flatMap(
-    (id) => apiary.colony[id]?.name ?? [],
+  const donors = byYard(
+    apiary,
+    [...new Set(made.work.body.newHives.map((h) => h.fromColonyId))].flatMap((id) => apiary.colony[id] ?? []),
   );
   return {
     trial: {
@@ -204,6 +219,16 @@ function tryNucs(
 }
 
 const NOT_ENOUGH = 'The colonies have no more bees, brood or combs to give on that day.';
+
+/** Colonies by the yard in which they stand. */
+function byYard(apiary: Apiary, colonies: readonly Colony[]): RoundTrial['donors'] {
+  const yards = new Map<string, string[]>();
+  for (const c of colonies) {
+    const yard = placeOf(apiary, c).yard?.name ?? '';
+    yards.set(yard, [...(yards.get(yard) ?? []), c.name]);
+  }
+  return [...yards].map(([yard, names]) => ({ yard, names }));
+}
 
 /** Halves are made colony by colony, the strongest first. */
 function tryHalves(
@@ -221,7 +246,7 @@ function tryHalves(
     .filter((s) => s.frames >= rules.strongForHalves)
     .toSorted((a, b) => b.frames - a.frames);
   const works: Work[] = [];
-  const donors: string[] = [];
+  const donors: Colony[] = [];
   let why: string | null = null;
   for (const { colony } of strong) {
     if (works.length >= round.parts) break;
@@ -229,7 +254,7 @@ function tryHalves(
     if (typeof found === 'string') why ??= `${colony.name}: ${found}`;
     else {
       works.push(found);
-      donors.push(colony.name);
+      donors.push(colony);
     }
   }
   const enough = works.length >= round.parts;
@@ -241,7 +266,7 @@ function tryHalves(
         ? null
         : (why ??
           `Only ${strong.length} of the colonies have ${rules.strongForHalves} frames of bees on that day.`),
-      donors,
+      donors: byYard(apiary, donors),
       uncounted,
     },
     works,

@@ -61,12 +61,12 @@ export function* workOut(
       if (now) yield now;
     }
     const choices = planChoices(search.tried.values(), TOLD);
-    for (const [i, { why, scored }] of choices.entries()) {
+    for (const [i, { merit, scored }] of choices.entries()) {
       const key = signature(scored.schedule);
       if (done.has(key)) continue;
       done.add(key);
       const plan = triedPlan(apiary, problem, scored.schedule, TOLD, newId, null);
-      plans.push({ why, ...plan });
+      plans.push({ merit, ...plan });
       capBy(caps, problem, plan);
       const now = told(0.8 + (0.2 * (i + 1)) / choices.length, false);
       if (now) yield now;

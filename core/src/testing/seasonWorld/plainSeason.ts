@@ -25,23 +25,30 @@ export interface PlainSeason {
   readonly change?: Partial<SeasonProblem>;
 }
 
+/** An aim without limits: ten colonies by autumn, by raised and by bought queens. */
+export const plainAim = (change: Partial<SeasonAim> = {}): SeasonAim => ({
+  colonies: 10,
+  by: '2026-10-01',
+  atMost: false,
+  strongFrames: 3,
+  honeyKg: 0,
+  moneyMost: null,
+  hoursMost: null,
+  queens: ['raises', 'mated'],
+  weekendsOnly: false,
+  yards: [],
+  ...change,
+});
+
 /** The usual rules and chances, with nothing learned. */
 export function plainProblem(told: PlainSeason): SeasonProblem {
   const weeks = seasonWeeks(calendarOf(told.climate), told.hemisphere ?? 'north', told.from, told.weeks);
   return {
-    aim: {
+    aim: plainAim({
       colonies: told.colonies.length,
       by: addDays(told.from, 7 * (told.weeks - 1)),
-      atMost: false,
-      strongFrames: 3,
-      honeyKg: 0,
-      moneyMost: null,
-      hoursMost: null,
-      queens: ['raises', 'mated'],
-      weekendsOnly: false,
-      yards: [],
       ...told.aim,
-    },
+    }),
     from: told.from,
     seed: told.seed ?? 1,
     yards: [{ id: 'yard', name: 'Yard', most: Infinity }],

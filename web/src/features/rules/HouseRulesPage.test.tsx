@@ -63,4 +63,14 @@ describe('house rules', () => {
     await user.type(search, ' zebra');
     expect(screen.getByText('No rule has these words.')).toBeTruthy();
   });
+
+  it('are drawn where a picture helps, and the picture follows what is typed', () => {
+    const { type } = open();
+    expect(screen.getByRole('img', { name: `${floor.default.toFixed(1)} frames of brood` })).toBeTruthy();
+    type('4');
+    expect(screen.getByRole('img', { name: '4.0 frames of brood' })).toBeTruthy();
+    expect(screen.getByRole('img', { name: 'of ten bees 7 stay' })).toBeTruthy();
+    type('much');
+    expect(screen.queryByRole('img', { name: '4.0 frames of brood' })).toBeNull();
+  });
 });

@@ -12,6 +12,7 @@ import { ProblemList, problemsAt } from '../../ui/ProblemList.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import { toaster } from '../../ui/toaster.tsx';
 import common from '../../ui/common.module.css';
+import { RulePicture } from './RulePicture.tsx';
 
 /** Every threshold that beekeepers argue about, with the reason for its default, to be changed at will. */
 export function HouseRulesPage() {
@@ -149,6 +150,7 @@ function RuleLine({
           <Text color="inkSoft" fontSize="sm">
             <Explained>{rule.why}</Explained>
           </Text>
+          <RulePicture id={id} value={Number((typed ?? String(value)).replace(',', '.'))} />
         </Box>
         <Flex align="center" gap={2}>
           <Input

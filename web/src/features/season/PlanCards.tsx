@@ -48,13 +48,13 @@ export function PlanCards({
           const makes = rounds.filter((r) => MAKES.has(r.what));
           return (
             <button
-              key={plan.why}
+              key={plan.merit}
               type="button"
               className={styles.plan}
               aria-pressed={plan === chosen}
               onClick={() => onChoose(plan)}
             >
-              <b>{CHOICE_WORDS[plan.why]}</b>
+              <b>{CHOICE_WORDS[plan.merit]}</b>
               <span className={styles.odds}>{Math.round(100 * scored.odds)} %</span>
               <span>
                 {makes.length === 0

@@ -56,7 +56,7 @@ export function RoundList({
         {rounds.map((round, i) => {
           const trial = trials?.[i];
           const state = held?.rounds[i];
-          const order = queensToOrder(round);
+          const order = queensToOrder(round, today);
           const makes = MAKES.has(round.what);
           return (
             <li key={`${round.day}${round.what}`}>
@@ -74,9 +74,11 @@ export function RoundList({
                 {trial && makes && (
                   <Text color="inkSoft">
                     The planner of that day makes {trial.possible >= round.parts ? 'them' : trial.possible}
-                    {trial.donors.length > 0 && `: from ${listInWords(trial.donors)}`}.
+                    {trial.donors.length > 0 &&
+                      `: from ${listInWords(trial.donors.map((d) => `${listInWords(d.names)}${trial.donors.length > 1 ? ` in ${d.yard}` : ''}`))}`}
+                    .
                     {trial.uncounted.length > 0 &&
-                      ` Not counted yet, so not planned with: ${listInWords(trial.uncounted)}.`}
+                      ` Never counted, so this rests on a guess: ${listInWords(trial.uncounted)}.`}
                   </Text>
                 )}
                 {madeBy && makes && madeBy[i] !== undefined && madeBy[i] < round.parts - 0.3 && (

@@ -10,6 +10,7 @@ import {
   type Schedule,
   type SeasonProblem,
 } from '@incremen/core/seasonplan';
+import { plainAim } from '@incremen/core/testing';
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
@@ -44,7 +45,7 @@ vi.mock('../../workers/seasonPool.ts', () => ({
         done: 1,
         tried: 1,
         best: plan.scored,
-        plans: [{ why: 'best', ...plan }],
+        plans: [{ merit: 'best', ...plan }],
         frontier: [],
         over: true,
       });
@@ -100,18 +101,7 @@ describe('the season plan', () => {
   it('tells what is overdue of a plan that is followed', async () => {
     const { apiary } = demoScenario();
     const [operation] = Object.values(apiary.operation);
-    const aim = {
-      colonies: 18,
-      by: '2026-10-01',
-      atMost: false,
-      strongFrames: 5,
-      honeyKg: 0,
-      moneyMost: null,
-      hoursMost: null,
-      queens: ['raises' as const],
-      weekendsOnly: true,
-      yards: [],
-    };
+    const aim = plainAim({ colonies: 18, strongFrames: 5, queens: ['raises'], weekendsOnly: true });
     const plan: SeasonPlan = {
       v: 1,
       madeOn: '2026-04-20',

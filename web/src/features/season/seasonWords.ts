@@ -1,13 +1,19 @@
-import { dayInWords } from '@incremen/core/basics';
+import { addDays, dayInWords, type Day } from '@incremen/core/basics';
 import type { SeasonRound } from '@incremen/core/records';
 import type { Driver, Obstacle, PlanChange, ChoiceOfPlan } from '@incremen/core/seasonplan';
+import { onDay } from '../../shared/days/onDay.ts';
 import { count } from '../../ui/format.ts';
 
+/** Breeders want to know so many days before (common practice, no source). */
+const QUEENS_AHEAD = 28;
+const CELLS_AHEAD = 14;
+
 /** The queens that a round needs from outside, and when they must be ordered. */
-export function queensToOrder(round: SeasonRound): string | null {
-  if (round.what !== 'nucs') return null;
-  if (round.queen === 'mated') return `Order ${count(round.parts, 'mated queen')} four weeks before.`;
-  return round.queen === 'cell' ? `Order ${count(round.parts, 'ripe cell')} two weeks before.` : null;
+export function queensToOrder(round: SeasonRound, today: Day): string | null {
+  if (round.what !== 'nucs' || (round.queen !== 'mated' && round.queen !== 'cell')) return null;
+  const by = addDays(round.day, round.queen === 'mated' ? -QUEENS_AHEAD : -CELLS_AHEAD);
+  const what = count(round.parts, round.queen === 'mated' ? 'mated queen' : 'ripe cell');
+  return `Order ${what} ${by <= today ? 'now' : `by ${onDay(by, today)}`}.`;
 }
 
 export const CHOICE_WORDS: Readonly<Record<ChoiceOfPlan, string>> = {
