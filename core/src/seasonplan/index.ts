@@ -1,5 +1,5 @@
 export { joined, runSeasons, type SeasonBatch, typicalSeason } from './course/batch.ts';
-export type { FamilyStory } from './course/seasonRun.ts';
+export type { FamilyStory } from './course/story.ts';
 export {
   DRIVERS,
   type Driver,

@@ -1,6 +1,7 @@
 import { floatAt } from '../../basics/index.ts';
 import { DRIVERS, WEEKLY, type Schedule, type SeasonProblem, type Weekly } from './problem.ts';
-import { SeasonRun, type FamilyStory, type SeasonEnd } from './seasonRun.ts';
+import { SeasonRun, type SeasonEnd } from './seasonRun.ts';
+import type { FamilyStory } from './story.ts';
 
 /** What of each season is kept. */
 const ENDS = [

@@ -1,6 +1,7 @@
 import { MAKES, type Round, type SeasonProblem } from './problem.ts';
 import { FRAME_OF_BEES, FRAME_OF_CELLS, type Family } from './family.ts';
 import { HOURS } from './hours.ts';
+import { takeHive, takeNucBox, unite, weakestLaying } from './keeping.ts';
 import type { SeasonRun } from './seasonRun.ts';
 
 /** A donor of so many frames of bees parts with so many nucs at most on one day. */
@@ -143,7 +144,7 @@ function nuc(run: SeasonRun, f: Family, donor: Family, frames: number): void {
   const { donors } = run.problem;
   f.nuc = true;
   f.places = donors.nucSlots;
-  run.takeNucBox();
+  takeNucBox(run);
   const share = Math.min(0.9, (donors.nucBrood * FRAME_OF_CELLS) / Math.max(1, donor.brood));
   f.b0 = donor.b0 * share;
   f.b1 = donor.b1 * share;
@@ -173,7 +174,7 @@ function nuc(run: SeasonRun, f: Family, donor: Family, frames: number): void {
 function halve(run: SeasonRun, f: Family, donor: Family): void {
   f.nuc = false;
   f.places = donor.places;
-  run.takeHive();
+  takeHive(run);
   f.b0 = donor.b0 / 2;
   f.b1 = donor.b1 / 2;
   f.b2 = donor.b2 / 2;
@@ -245,9 +246,9 @@ function uniteWeak(run: SeasonRun, round: Round): number {
   for (let i = 0; i < run.n; i++) {
     const f = run.families[i] as Family;
     if (!f.alive || !inYard(round, f) || (f.lays && f.frames >= need * 0.6) || f.wait > 0) continue;
-    const host = run.weakestLaying(f.yard, i);
+    const host = weakestLaying(run, f.yard, i);
     if (host < 0) continue;
-    run.unite(f, i, host);
+    unite(run, f, i, host);
     united++;
   }
   return united;
@@ -270,9 +271,9 @@ function comeDown(run: SeasonRun, round: Round): number {
     }
     if (weakest < 0) break;
     const f = run.families[weakest] as Family;
-    const host = run.weakestLaying(f.yard, weakest);
+    const host = weakestLaying(run, f.yard, weakest);
     if (host < 0) break;
-    run.unite(f, weakest, host);
+    unite(run, f, weakest, host);
     alive--;
     united++;
   }

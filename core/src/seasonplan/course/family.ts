@@ -58,7 +58,6 @@ export class Family {
   parent = -1;
   /** The round that made it; −1 for none. */
   round = -1;
-  madeIn = 0;
   /** In a nuc box. */
   nuc = false;
   /** Has come through a winter. */
@@ -94,8 +93,8 @@ export class Family {
   sinceGiven = 99;
   /** Is fed this week. */
   fed = false;
-  /** Combs drawn this week. */
-  drew = 0;
+  /** Had syrup for the winter: its honey is food, and stays. */
+  syruped = false;
 
   get bees(): number {
     return this.h0 + this.h1 + this.h2 + this.field + this.winter;
@@ -225,14 +224,12 @@ export class Family {
 
   /** Builds comb where room is short, nectar comes in or syrup is given, and there is a place for it. */
   private draw(week: SeasonWeek, income: number, frames: number): void {
-    this.drew = 0;
     if (week.coldNights || week.cluster || this.combs >= this.places) return;
     const rate = income > 1.2 ? DRAWS_IN_FLOW : this.fed ? DRAWS_FED : 0;
     if (rate === 0) return;
     const used = this.broodFrames + this.kg / FRAME_OF_HONEY + OTHER_COMB;
     if (used < this.combs - Math.max(1.5, 0.15 * this.combs)) return;
     const can = Math.min(frames * rate, this.places - this.combs, Math.max(0, this.kg - 0.5) / COMB_COSTS_KG);
-    this.drew = can;
     this.combs += can;
     this.kg -= can * COMB_COSTS_KG;
   }

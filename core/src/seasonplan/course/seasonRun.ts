@@ -3,31 +3,11 @@ import { DRIVERS, WEEKLY, type Round, type Schedule, type SeasonProblem, type We
 import type { SeasonWeek } from '../year/seasonWeek.ts';
 import { carryOut } from './carryOut.ts';
 import { HOURS } from './hours.ts';
-import { COMB_COSTS_KG, Family, FIRST_PACE, type SeasonBooks } from './family.ts';
+import { COMB_COSTS_KG, Family, type SeasonBooks } from './family.ts';
+import { die, FOUND_AFTER, queen, swarms, winter } from './fates.ts';
+import { feed, harvest, hiveUp, OUTGROWN } from './keeping.ts';
+import type { FamilyStory } from './story.ts';
 import { chanceDrawn, evenLuckOf, luckOf, normalOf } from './luck.ts';
-
-/** A colony in one week: frames of bees and of brood, kg of food. */
-export interface FamilyWeek {
-  readonly frames: number;
-  readonly brood: number;
-  readonly kg: number;
-  readonly lays: boolean;
-  readonly nuc: boolean;
-}
-
-/** What becomes of a colony in one season, for a picture of it. */
-export interface FamilyStory {
-  readonly start: number | null;
-  readonly parent: number;
-  readonly round: number;
-  readonly from: number;
-  /** The week in which it ended; null where it stands at the end. */
-  until: number | null;
-  end: 'united' | 'dead' | null;
-  unitedInto: number;
-  /** By week from `from` on: frames of bees, kg of food, whether a queen lays. */
-  readonly weeks: FamilyWeek[];
-}
 
 /** How a season ended, beside what is counted by week. */
 export interface SeasonEnd {
@@ -49,29 +29,12 @@ export interface SeasonEnd {
 
 /** How far a year's growth may be from what is worked out, for all colonies alike: weather, forage, and what the model does not know. */
 const GROWTH_SPREAD = 0.2;
-/** Frames of bees below which a colony is hardly one. */
-const LEAST_FRAMES = 0.35;
-/** Weeks until somebody finds that no queen came of it. */
-const FOUND_AFTER = 2;
 /** Chance in a week of the season that a queen fails: about one in ten a year (common practice, no source). */
 const QUEEN_FAILS = 0.003;
-/** Swarming: a colony crowds itself from so many frames of bees; of colonies of twice that a quarter go in a season (our estimate). */
-const CROWDED = 10;
-const SWARM_HEAT = 0.03;
-const SWARM_TAKES = 0.45;
-/** Syrup is given when food lasts for less than so long, up to so much. */
-const FED_BELOW = 1.2;
-const FED_TO = { nuc: 3, full: 5 } as const;
-/** A kilogram of sugar makes so much of stores (common practice: 1.1 to 1.2). */
-const STORES_OF_SUGAR = 1.15;
-/** A nuc goes into a hive of full size from so many frames of bees on. */
-const OUTGROWN = 4.2;
-const FULL_PLACES = 40;
-/** Kept in a hive at a harvest in summer, in kg. */
-const KEPT_IN_SUMMER = 8;
-/** Of the odds that a colony lives through its winter, so much goes with each frame of bees that it lacks, as log-odds. */
-const SMALL_CLUSTER = 0.5;
-
+/** Luck of the weeks is drawn apart from that of any colony. */
+const WEEKLY_LUCK = 1_000_000;
+/** Frames of bees below which a colony is hardly one. */
+const LEAST_FRAMES = 0.35;
 /** One run through a season after another; everything is kept for the next, so that thousands cost no memory. */
 export class SeasonRun {
   readonly problem: SeasonProblem;
@@ -110,8 +73,8 @@ export class SeasonRun {
   /** Chances of this season. */
   raises = 0;
   accepts = 0;
-  private winterGrown = 0;
-  private winterYoung = 0;
+  winterGrown = 0;
+  winterYoung = 0;
   private growth = 1;
   private shift = 0;
   story: FamilyStory[] | null = null;
@@ -179,14 +142,13 @@ export class SeasonRun {
     f.alive = true;
     f.parent = -1;
     f.round = -1;
-    f.madeIn = this.week;
     f.grown = false;
     f.wait = 0;
     f.waitEndsWell = false;
     f.swarmHeat = 0;
     f.sinceGiven = 99;
     f.fed = false;
-    f.drew = 0;
+    f.syruped = false;
     f.atFrost = 8;
     f.b0 = f.b1 = f.b2 = f.h0 = f.h1 = f.h2 = f.field = f.winter = f.kg = f.combs = 0;
     f.lays = false;
@@ -221,7 +183,7 @@ export class SeasonRun {
         const round = schedule[i] as Round;
         if (round.week + (delays[i] ?? 0) === w) this.madeBy[i] = carryOut(this, round, i);
       }
-      const flowNow = seasonFlow * weekly(this.luck(5000 + w));
+      const flowNow = seasonFlow * weekly(this.luck(WEEKLY_LUCK + w));
       let alive = 0;
       let frames = 0;
       let stored = 0;
@@ -313,7 +275,6 @@ export class SeasonRun {
       f.places = s.places;
       f.lays = s.lays;
       f.pace = s.pace;
-      f.madeIn = 0;
       if (s.wait > 0) {
         f.wait = s.wait;
         f.waitEndsWell = this.luck(100 + i * 16 + 3) < this.raises;
@@ -362,7 +323,7 @@ export class SeasonRun {
 
   /** @returns its frames of bees at the end of the week */
   private live(f: Family, index: number, week: SeasonWeek, flow: number): number {
-    this.queen(f, index, week);
+    queen(this, f, index, week);
     if (!f.alive) return 0;
     const before = f.combs;
     const bees = f.pass(week, this.problem.life, flow, this.books);
@@ -373,197 +334,15 @@ export class SeasonRun {
       this.spend('frames', drew);
     }
     let frames = bees;
-    this.feed(f, week, frames);
-    if (week.swarms && this.swarms(f, index, frames)) frames = f.frames;
-    if (f.nuc && f.lays && frames > OUTGROWN && week.open) this.hiveUp(f);
-    if (week.harvest && !f.nuc) this.harvest(f, week, frames);
+    feed(this, f, week, frames);
+    if (week.swarms && swarms(this, f, index, frames)) frames = f.frames;
+    if (f.nuc && f.lays && frames > OUTGROWN && week.open) hiveUp(this, f);
+    if (week.harvest && !f.nuc) harvest(this, f, week, frames);
     if (week.winterBegins) f.atFrost = frames;
-    if (week.winterEnds) this.winter(f, index);
+    if (week.winterEnds) winter(this, f, index);
     if (week.open) this.spent.hours[this.week] = floatAt(this.spent.hours, this.week) + HOURS.colony;
-    if (f.alive && frames < LEAST_FRAMES) this.die(f, index);
+    if (f.alive && frames < LEAST_FRAMES) die(this, f, index);
     return frames;
-  }
-
-  private queen(f: Family, index: number, week: SeasonWeek): void {
-    if (f.wait > 0) {
-      f.wait--;
-      if (f.wait > 0) return;
-      if (f.waitEndsWell) {
-        f.lays = true;
-        f.pace = FIRST_PACE;
-        f.waitEndsWell = false;
-        return;
-      }
-      this.withoutQueen(f, index, week);
-      return;
-    }
-    if (!f.lays) {
-      this.withoutQueen(f, index, week);
-      return;
-    }
-    f.failsIn -= week.cluster ? 0.3 : 1;
-    if (f.failsIn > 0) return;
-    f.failsIn = 999;
-    f.lays = false;
-    // Most supersede her while drones fly.
-    f.wait = 5;
-    f.waitEndsWell = week.mates && this.luck(100 + index * 16 + 6) < 0.85;
-    if (!week.mates) f.wait = FOUND_AFTER;
-  }
-
-  /** Nothing came of it: a bought queen where the keeper takes those, else it is united with the weakest that has one. */
-  private withoutQueen(f: Family, index: number, week: SeasonWeek): void {
-    const { aim } = this.problem;
-    if (week.mated && aim.queens.includes('mated') && f.frames > 1) {
-      this.spend('queens', 1);
-      this.end.queens++;
-      f.wait = 1;
-      f.waitEndsWell = this.luck(100 + index * 16 + 7 + (this.week % 5)) < this.accepts;
-      return;
-    }
-    if (!week.open) return;
-    const host = this.weakestLaying(f.yard, index);
-    if (host >= 0) this.unite(f, index, host);
-    else f.wait = FOUND_AFTER;
-  }
-
-  /** The weakest colony of a yard with a laying queen, other than one; −1 where there is none. */
-  weakestLaying(yard: number, but: number): number {
-    let found = -1;
-    let least = Infinity;
-    for (let i = 0; i < this.n; i++) {
-      const g = this.families[i] as Family;
-      if (i === but || !g.alive || !g.lays || g.yard !== yard || g.frames >= least) continue;
-      least = g.frames;
-      found = i;
-    }
-    return found;
-  }
-
-  unite(f: Family, index: number, into: number): void {
-    const g = this.families[into] as Family;
-    g.h0 += f.h0;
-    g.h1 += f.h1;
-    g.h2 += f.h2;
-    g.field += f.field;
-    g.winter += f.winter;
-    g.b0 += f.b0;
-    g.b1 += f.b1;
-    g.b2 += f.b2;
-    g.kg += f.kg;
-    if (g.nuc && g.frames > OUTGROWN) {
-      g.nuc = f.nuc && g.nuc;
-      g.places = Math.max(g.places, f.places);
-    }
-    const takes = Math.min(f.combs, Math.max(0, g.places - g.combs));
-    g.combs += takes;
-    this.combsLeft += f.combs - takes;
-    if (f.nuc) this.nucBoxesLeft++;
-    else this.hivesLeft++;
-    this.spend('hours', HOURS.unite);
-    f.alive = false;
-    const told = this.story?.[index];
-    if (told) {
-      told.until = this.week;
-      told.end = 'united';
-      told.unitedInto = into;
-    }
-  }
-
-  private die(f: Family, index: number): void {
-    f.alive = false;
-    this.outBees.dead += f.bees;
-    this.outKg.dead += f.kg;
-    this.combsLeft += f.combs;
-    if (f.nuc) this.nucBoxesLeft++;
-    else this.hivesLeft++;
-    this.drivers[8] = floatAt(this.drivers, 8) - 1;
-    const told = this.story?.[index];
-    if (told) {
-      told.until = this.week;
-      told.end = 'dead';
-    }
-  }
-
-  /** The keeper sees to it that nobody starves; before winter each is brought to what the winter takes. */
-  private feed(f: Family, week: SeasonWeek, frames: number): void {
-    f.fed = false;
-    let to = 0;
-    if (week.feedForWinter) {
-      const whole = this.problem.winterKg[f.yard] ?? 20;
-      const need = whole * Math.min(1, Math.max(0.5, frames / 8));
-      if (f.kg < need) to = f.kg + Math.min(need - f.kg, 6);
-    } else if (f.kg < FED_BELOW) to = f.nuc ? FED_TO.nuc : FED_TO.full;
-    if (to <= f.kg) return;
-    const kg = to - f.kg;
-    f.fed = true;
-    f.kg += kg;
-    this.books.fed += kg;
-    const sugar = kg / STORES_OF_SUGAR;
-    this.end.sugar += sugar;
-    this.spend('sugarKg', sugar);
-    this.spend('hours', HOURS.feed);
-  }
-
-  private swarms(f: Family, index: number, frames: number): boolean {
-    if (!f.lays || f.nuc || frames < CROWDED || f.sinceGiven < 3) return false;
-    f.swarmHeat += SWARM_HEAT * Math.min(1, (frames - CROWDED) / CROWDED);
-    if (f.swarmHeat < f.swarmAt) return false;
-    f.swarmHeat = 0;
-    f.swarmAt = 9;
-    this.outBees.swarms += f.bees * SWARM_TAKES;
-    f.scaleBees(1 - SWARM_TAKES);
-    const goes = Math.min(3, f.kg * 0.4);
-    f.kg -= goes;
-    this.outKg.swarms += goes;
-    this.drivers[7] = floatAt(this.drivers, 7) - 1;
-    f.lays = false;
-    f.wait = 4;
-    f.waitEndsWell = this.luck(100 + index * 16 + 8) < this.raises;
-    return true;
-  }
-
-  private hiveUp(f: Family): void {
-    f.nuc = false;
-    f.places = FULL_PLACES;
-    this.nucBoxesLeft++;
-    this.takeHive();
-    this.spend('hours', HOURS.hiveUp);
-    // Drawn comb of the store goes to who can fill it.
-    const takes = Math.min(this.combsLeft, 2);
-    this.combsLeft -= takes;
-    f.combs += takes;
-  }
-
-  takeHive(): void {
-    if (this.hivesLeft > 0) this.hivesLeft--;
-    else this.spend('hives', 1);
-  }
-
-  takeNucBox(): void {
-    if (this.nucBoxesLeft > 0) this.nucBoxesLeft--;
-    else this.spend('nucBoxes', 1);
-  }
-
-  private harvest(f: Family, week: SeasonWeek, frames: number): void {
-    const whole = this.problem.winterKg[f.yard] ?? 20;
-    const keeps = week.harvest === 'main' ? KEPT_IN_SUMMER : whole * Math.min(1, Math.max(0.5, frames / 8));
-    // Part-filled and uncapped combs stay.
-    const takes = Math.max(0, 0.85 * (f.kg - keeps));
-    if (takes < 1) return;
-    f.kg -= takes;
-    this.end.honey += takes;
-    this.spend('hours', (HOURS.tenKg * takes) / 10);
-  }
-
-  private winter(f: Family, index: number): void {
-    const chance = f.grown ? this.winterGrown : this.winterYoung;
-    // Small clusters fare worse (our estimate, no source).
-    const missing = Math.max(0, this.problem.donors.winterBees - f.atFrost);
-    const odds = Math.log(chance / (1 - chance)) - SMALL_CLUSTER * missing;
-    f.grown = true;
-    if (this.luck(100 + index * 16 + 9 + (this.week % 3)) < 1 / (1 + Math.exp(-odds))) return;
-    this.die(f, index);
   }
 
   private finish(): SeasonEnd {

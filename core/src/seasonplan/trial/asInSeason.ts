@@ -10,7 +10,7 @@ import {
   type Apiary,
   type Colony,
 } from '../../records/index.ts';
-import type { FamilyStory, FamilyWeek } from '../course/seasonRun.ts';
+import type { FamilyStory, FamilyWeek } from '../course/story.ts';
 import type { SeasonProblem } from '../course/problem.ts';
 
 /** Of steady brood so much is capped, and so much open with its eggs told apart from it. */

@@ -18,7 +18,7 @@ import { houseRules } from '../../rules/index.ts';
 import { apiaryAfter } from '../../remedies/index.ts';
 import { makePlan } from '../../split/index.ts';
 import { ownFlows } from '../year/ownFlows.ts';
-import type { FamilyStory } from '../course/seasonRun.ts';
+import type { FamilyStory } from '../course/story.ts';
 import type { SeasonProblem } from '../course/problem.ts';
 import { asInSeason } from './asInSeason.ts';
 import { inUsualYear } from './usualYear.ts';

@@ -154,7 +154,8 @@ function Season({ apiary }: { readonly apiary: Apiary }) {
           week={planning ? null : (helps?.week ?? null)}
           anew={anew}
           onAnew={() => {
-            setAim(kept.aim);
+            // A plan whose day is near, or past, is over: the next begins as any other.
+            setAim(faultOf(kept.aim, today) === null ? kept.aim : usualAim(apiary, today, 'grow'));
             setAnew(!anew);
           }}
         />
