@@ -127,8 +127,6 @@ function againstRecipes(): void {
     colonies,
     aim: { colonies: 24, strongFrames: 3 },
   });
-  const search = new ScheduleSearch(problem);
-  for (const _step of search.steps());
   const inWorld = (schedule: Schedule) => {
     let live = 0;
     let honey = 0;
@@ -163,6 +161,8 @@ function againstRecipes(): void {
   for (const [name, schedule] of recipes) {
     const recipe = inWorld(schedule);
     const own = meanHoney(problem, schedule);
+    const search = new ScheduleSearch({ ...problem, aim: { ...problem.aim, honeyKg: own } });
+    for (const _step of search.steps());
     // By the plan's own reckoning the most colonies at no less honey; what the world makes of both is told.
     const [point] = frontierOf(search.tried.values(), 60)
       .filter((p) => p.scored.honey >= own)

@@ -335,8 +335,8 @@ function Plan({
             <SeasonPicture problem={problem} rounds={rounds} story={outlook.story} fans={outlook.fans} />
             <Text color="inkSoft" fontSize="sm" mt={1}>
               A typical season. Filled hives have a laying queen, open ones await one; they grow with their
-              bees. A solid line is a colony being made, a dotted one a union, a cross a loss. Below: colonies
-              and honey; eight of ten seasons lie in the bands.
+              bees. A solid line is a colony being made, a dotted one a union, a cross a loss. Below:
+              colonies, bees and honey; eight of ten seasons lie in the bands.
             </Text>
           </>
         ) : (

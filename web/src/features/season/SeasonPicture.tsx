@@ -6,6 +6,7 @@ import type { SeasonRound } from '@incremen/core/records';
 import { useMemo } from 'react';
 import { count, mass } from '../../ui/format.ts';
 import { useOperation } from '../../mirror/hooks.ts';
+import { FANS_HIGH, SeasonFans } from './SeasonFans.tsx';
 import styles from './SeasonPicture.module.css';
 
 /** Room for names at the left and figures at the right, in drawing units. */
@@ -14,7 +15,6 @@ const RIGHT = 56;
 const WEEK = 22;
 const ROW = 20;
 const BAND = 40;
-const FAN = 110;
 const MONTHS = 16;
 /** A hive is drawn every so many weeks. */
 const EVERY = 2;
@@ -55,22 +55,10 @@ export function SeasonPicture({
   const width = LEFT + weeks.length * WEEK + RIGHT;
   const top = MONTHS + BAND;
   const lanes = rows.length * ROW;
-  const height = top + lanes + 26 + FAN + 34;
+  const height = top + lanes + FANS_HIGH + 30;
   const x = (week: number) => LEFT + week * WEEK;
   const y = (index: number) => top + (rowOf.get(index) ?? 0) * ROW;
   const last = fans.at(-1);
-  const most = Math.max(problem.aim.colonies, ...fans.map((f) => f.colonies[2])) + 1;
-  const honeyMost = Math.max(10, ...fans.map((f) => f.honey[2]));
-  const fanTop = top + lanes + 26;
-  const fanY = (n: number) => fanTop + FAN - (FAN * n) / most;
-  const honeyY = (kg: number) => fanTop + FAN - (FAN * kg) / (honeyMost * 1.6);
-  const band = (of: (f: WeekFan) => readonly [number, number, number], at: (n: number) => number) =>
-    [
-      ...fans.map((f, w) => `${x(w) + WEEK / 2},${at(of(f)[2])}`),
-      ...fans.map((f, w) => `${x(w) + WEEK / 2},${at(of(f)[0])}`).toReversed(),
-    ].join(' ');
-  const line = (of: (f: WeekFan) => number, at: (n: number) => number) =>
-    fans.map((f, w) => `${x(w) + WEEK / 2},${at(of(f))}`).join(' ');
   const said = last
     ? `${count(problem.starts.length, 'colony', 'colonies')} on ${dayInWords(problem.from)}; at the end ${last.colonies[1]} in the middle season, ${last.colonies[0]} to ${last.colonies[2]} in eight of ten; honey ${mass(last.honey[1], units)}, ${mass(last.honey[0], units)} to ${mass(last.honey[2], units)}.`
     : '';
@@ -102,42 +90,7 @@ export function SeasonPicture({
           const f = story[i];
           return f ? <Lane key={i} family={f} index={i} problem={problem} story={story} x={x} y={y} /> : null;
         })}
-        <text x={4} y={fanTop - 6} className={styles.head}>
-          Colonies
-        </text>
-        <polygon points={band((f) => f.colonies, fanY)} className={styles.fan} />
-        <polyline points={line((f) => f.colonies[1], fanY)} className={styles.fanLine} />
-        <polygon points={band((f) => f.honey, honeyY)} className={styles.honeyFan} />
-        <polyline points={line((f) => f.honey[1], honeyY)} className={styles.honeyLine} />
-        <line
-          x1={LEFT}
-          x2={x(weeks.length)}
-          y1={fanY(problem.aim.colonies)}
-          y2={fanY(problem.aim.colonies)}
-          className={styles.aim}
-        />
-        <text x={LEFT - 6} y={fanY(problem.aim.colonies) + 4} textAnchor="end" className={styles.name}>
-          aim {problem.aim.colonies}
-        </text>
-        <text x={LEFT - 6} y={fanY(0) + 4} textAnchor="end" className={styles.name}>
-          0
-        </text>
-        {last && (
-          <>
-            <text x={x(weeks.length) + 4} y={fanY(last.colonies[1]) + 4} className={styles.figure}>
-              {last.colonies[0]}–{last.colonies[2]}
-            </text>
-            {last.honey[2] > 1 && (
-              <text
-                x={x(weeks.length) + 4}
-                y={Math.min(fanTop + FAN, honeyY(last.honey[1]) + 4)}
-                className={styles.honeyFigure}
-              >
-                {mass(last.honey[1], units)}
-              </text>
-            )}
-          </>
-        )}
+        <SeasonFans fans={fans} aim={problem.aim.colonies} left={LEFT} top={top + lanes} x={x} />
         <Months weeks={weeks} x={x} y={height - 6} />
       </svg>
     </Box>
