@@ -7,7 +7,7 @@ import { ROOT } from './dataFolder.ts';
 
 const PORT = 4345;
 const LAN_PORT = 4348;
-/** In the picture this machine is called as anybody's might be. */
+/** The name of the server in the picture. */
 const CALLED = 'apiary';
 
 /**
@@ -73,7 +73,7 @@ export async function pictureOfPeople(browser: Browser): Promise<Buffer> {
   }
 }
 
-/** A picture in which this machine does not tell its name. */
+/** A picture with a made-up name and address of the server. */
 async function shotOf(page: Page): Promise<Buffer> {
   await page.evaluate(
     ([own, called]) => {

@@ -226,12 +226,12 @@ function level(run: SeasonRun, round: Round): number {
       }
     }
     if (best < 0) continue;
-    const giver = run.families[best] as Family;
-    const cells = Math.min(0.8 * FRAME_OF_CELLS, giver.b2 * 0.5);
-    giver.b2 -= cells;
+    const donor = run.families[best] as Family;
+    const cells = Math.min(0.8 * FRAME_OF_CELLS, donor.b2 * 0.5);
+    donor.b2 -= cells;
     weak.b2 += cells;
-    const place = Math.min(1, Math.max(0, weak.places - weak.combs), giver.combs - 3);
-    giver.combs -= place;
+    const place = Math.min(1, Math.max(0, weak.places - weak.combs), donor.combs - 3);
+    donor.combs -= place;
     weak.combs += place;
     moved++;
     run.spend('hours', HOURS.level);

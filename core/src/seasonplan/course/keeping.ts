@@ -14,13 +14,17 @@ const FULL_PLACES = 40;
 /** Kept in a hive at a harvest in summer, in kg. */
 const KEPT_IN_SUMMER = 8;
 
+/** Food that it takes through the winter, in kg: the whole from eight frames of bees on, never under half, as the forecast has it. */
+function winterNeed({ problem }: SeasonRun, f: Family, frames: number): number {
+  return (problem.winterKg[f.yard] ?? 20) * Math.min(1, Math.max(0.5, frames / 8));
+}
+
 /** The keeper sees to it that nobody starves; before winter each is brought to what the winter takes. */
 export function feed(run: SeasonRun, f: Family, week: SeasonWeek, frames: number): void {
   f.fed = false;
   let to = 0;
   if (week.feedForWinter) {
-    const whole = run.problem.winterKg[f.yard] ?? 20;
-    const need = whole * Math.min(1, Math.max(0.5, frames / 8));
+    const need = winterNeed(run, f, frames);
     if (f.kg < need) to = f.kg + Math.min(need - f.kg, 6);
   } else if (f.kg < FED_BELOW) to = f.nuc ? FED_TO.nuc : FED_TO.full;
   if (to <= f.kg) return;
@@ -63,8 +67,7 @@ export function takeNucBox(run: SeasonRun): void {
 /** Honey comes off, as far as the colony can spare it. */
 export function harvest(run: SeasonRun, f: Family, week: SeasonWeek, frames: number): void {
   if (f.syruped) return;
-  const whole = run.problem.winterKg[f.yard] ?? 20;
-  const keeps = week.harvest === 'main' ? KEPT_IN_SUMMER : whole * Math.min(1, Math.max(0.5, frames / 8));
+  const keeps = week.harvest === 'main' ? KEPT_IN_SUMMER : winterNeed(run, f, frames);
   // Part-filled and uncapped combs stay.
   const takes = Math.max(0, 0.85 * (f.kg - keeps));
   if (takes < 1) return;

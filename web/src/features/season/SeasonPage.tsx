@@ -154,7 +154,7 @@ function Season({ apiary }: { readonly apiary: Apiary }) {
           week={planning ? null : (helps?.week ?? null)}
           anew={anew}
           onAnew={() => {
-            // A plan whose day is near, or past, is over: the next begins as any other.
+            // The day of the kept aim may be too near to plan for: then a usual aim is offered.
             setAim(faultOf(kept.aim, today) === null ? kept.aim : usualAim(apiary, today, 'grow'));
             setAnew(!anew);
           }}
