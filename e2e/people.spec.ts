@@ -1,8 +1,6 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
-import { hostname, tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { hostname } from 'node:os';
 import { chromium, expect, test, type Browser, type Page } from '@playwright/test';
+import { startOwnServer, type OwnServer } from '../scripts/ownServer.ts';
 
 const PASSWORD = 'three quiet hives';
 const PORT = 4340;
@@ -11,33 +9,11 @@ const HERE = `http://127.0.0.1:${PORT}`;
 const NAME = `${hostname().toLowerCase().split('.')[0]}.local`;
 const THERE = `https://${NAME}:${LAN_PORT}`;
 
-let folder: string;
-let server: ChildProcess;
+let server: OwnServer;
 let browser: Browser;
 
 test.beforeAll(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'incremen-people-'));
-  chmodSync(folder, 0o755);
-  server = spawn('node_modules/.bin/tsx', ['scripts/serveForTests.ts'], {
-    env: {
-      ...process.env,
-      INCREMEN_DATA: folder,
-      INCREMEN_OWN: '1',
-      PORT: String(PORT),
-      LAN_PORT: String(LAN_PORT),
-    },
-    stdio: 'ignore',
-  });
-  await expect
-    .poll(
-      () =>
-        fetch(`${HERE}/api/health`).then(
-          (r) => r.ok,
-          () => false,
-        ),
-      { timeout: 60_000 },
-    )
-    .toBe(true);
+  server = await startOwnServer(PORT, LAN_PORT);
   // The name of this machine in its home network, as a phone would find it out. That the certificate is trusted is checked
   // where the authority is: here the browser does not know it.
   browser = await chromium.launch({
@@ -47,10 +23,7 @@ test.beforeAll(async () => {
 });
 test.afterAll(async () => {
   await browser.close();
-  const gone = new Promise((resolve) => server.once('exit', resolve));
-  server.kill('SIGTERM');
-  await gone;
-  rmSync(folder, { recursive: true, force: true });
+  await server.stop();
 });
 
 const person = () => browser.newPage({ ignoreHTTPSErrors: true, locale: 'en-GB' });

@@ -1,9 +1,6 @@
-import { spawn } from 'node:child_process';
-import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
-import { hostname, tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { hostname } from 'node:os';
 import type { Browser, Page } from '@playwright/test';
-import { ROOT } from './dataFolder.ts';
+import { startOwnServer } from './ownServer.ts';
 
 const PORT = 4345;
 const LAN_PORT = 4348;
@@ -17,23 +14,9 @@ const CALLED = 'apiary';
  * @returns the picture, as PNG
  */
 export async function pictureOfPeople(browser: Browser): Promise<Buffer> {
-  const folder = mkdtempSync(join(tmpdir(), 'incremen-pictures-'));
-  // PostgreSQL may run as another user, who has to get in.
-  chmodSync(folder, 0o755);
-  const server = spawn(join(ROOT, 'node_modules/.bin/tsx'), ['scripts/serveForTests.ts'], {
-    cwd: ROOT,
-    env: {
-      ...process.env,
-      INCREMEN_DATA: folder,
-      INCREMEN_OWN: '1',
-      PORT: String(PORT),
-      LAN_PORT: String(LAN_PORT),
-    },
-    stdio: 'ignore',
-  });
+  const server = await startOwnServer(PORT, LAN_PORT);
   try {
-    const here = `http://127.0.0.1:${PORT}`;
-    await up(`${here}/api/health`);
+    const { here } = server;
     const open = async (width: number, height: number) =>
       (
         await browser.newContext({ ignoreHTTPSErrors: true, locale: 'en-GB', viewport: { width, height } })
@@ -66,10 +49,7 @@ export async function pictureOfPeople(browser: Browser): Promise<Buffer> {
     );
     return await sheet.screenshot();
   } finally {
-    const gone = new Promise((done) => server.once('exit', done));
-    server.kill('SIGTERM');
-    await gone;
-    rmSync(folder, { recursive: true, force: true });
+    await server.stop();
   }
 }
 
@@ -90,16 +70,4 @@ async function shotOf(page: Page): Promise<Buffer> {
   );
   await page.waitForTimeout(400);
   return page.screenshot();
-}
-
-async function up(address: string): Promise<void> {
-  for (let i = 0; i < 600; i++) {
-    const is = await fetch(address).then(
-      (r) => r.ok,
-      () => false,
-    );
-    if (is) return;
-    await new Promise((r) => setTimeout(r, 100));
-  }
-  throw new Error('the server for the pictures of people did not come up');
 }

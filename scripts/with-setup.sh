@@ -55,5 +55,10 @@ fi
 if [ "$mode" = test ] && [ -z "${CHROMIUM:-}" ] && [ ! -x /usr/bin/chromium ]; then
   apt_install chromium
 fi
+# For a phone in a network of its own, which is told whom to trust.
+if [ "$mode" = test ]; then
+  command -v ip >/dev/null || apt_install iproute2
+  command -v certutil >/dev/null || apt_install libnss3-tools
+fi
 
 exec node_modules/.bin/tsx "$script" "$@"

@@ -9,6 +9,7 @@ export {
   operationSummary,
   type OperationSummary,
   type News,
+  type OlderVisits,
   type Readings,
   type Snapshot,
 } from './operations.ts';

@@ -1,5 +1,5 @@
 import type { Bundle } from '@incremen/core/formats';
-import type { Change, Reading } from '@incremen/core/records';
+import type { Change, Reading, Visit } from '@incremen/core/records';
 import { z } from 'zod';
 
 /** One operation in the list of those that there are. */
@@ -12,8 +12,8 @@ export const operationSummary = z.strictObject({
 export type OperationSummary = z.infer<typeof operationSummary>;
 
 /**
- * All records of an operation as of one revision, older readings of frames left out: what a device needs to
- * work without a network.
+ * All records of an operation as of one revision, older readings of frames and older visits left out: what a device
+ * needs to work without a network.
  */
 export interface Snapshot {
   readonly revision: number;
@@ -32,4 +32,11 @@ export interface News {
 /** Readings of frames, newer and older. */
 export interface Readings {
   readonly readings: readonly Reading[];
+  /** The visits on which they were read: a device may not have the older ones. */
+  readonly visits: readonly Visit[];
+}
+
+/** Visits that are no longer among the present records, latest first. */
+export interface OlderVisits {
+  readonly visits: readonly Visit[];
 }

@@ -18,6 +18,7 @@ export const API_PATHS = {
   bundle: (op: string) => `/api/operations/${op}/bundle`,
   photo: (op: string, photoId: string) => `/api/operations/${op}/photos/${photoId}`,
   readings: (op: string) => `/api/operations/${op}/readings`,
+  visits: (op: string) => `/api/operations/${op}/visits`,
   weather: (op: string) => `/api/operations/${op}/weather`,
   calendar: (op: string) => `/api/operations/${op}/calendar.ics`,
   reminders: (op: string) => `/api/operations/${op}/reminders`,

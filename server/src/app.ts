@@ -28,7 +28,7 @@ import { sameVersion } from './service/sameVersion.ts';
 import { noteRequests, SILENT } from './service/logBook.ts';
 import { Metrics } from './service/metrics.ts';
 import { PICTURE_QUOTA, roomRouter } from './service/room.ts';
-import { readingsRouter } from './readings/router.ts';
+import { olderVisitsRouter, readingsRouter } from './readings/router.ts';
 import { WeatherDesk } from './weather/WeatherDesk.ts';
 import { weatherRouter } from './weather/router.ts';
 import { yardPlanRouter } from './yardplan/router.ts';
@@ -132,6 +132,7 @@ export function createApp(
   api.use('/operations/:op', roomRouter(orm, pictureQuota, keeper));
   api.use('/operations/:op/photos', photosRouter(orm, pictureQuota));
   api.use('/operations/:op/readings', readingsRouter(orm));
+  api.use('/operations/:op/visits', olderVisitsRouter(orm));
   api.use('/operations/:op/weather', weatherRouter(store, new WeatherDesk(orm, store, stationUrl)));
   api.use(
     '/operations/:op/calendar.ics',

@@ -84,6 +84,7 @@ const ROUTES: [method: string, path: string, least: string, body: unknown][] = [
   ['GET', '/backup', 'reader', undefined],
   ['GET', `/photos/${randomUUID()}`, 'reader', undefined],
   ['GET', '/readings?asOf=2026-05-15', 'reader', undefined],
+  ['GET', '/visits', 'reader', undefined],
   ['GET', '/weather?day=2026-05-15', 'reader', undefined],
   ['GET', '/calendar.ics', 'reader', undefined],
   ['POST', '/yard-plan', 'reader', {}],

@@ -6,9 +6,11 @@ import {
   type Apiary,
   type Change,
   type RecordKind,
+  type Visit,
 } from '@incremen/core/records';
 import { JsonType, type EntityManager } from '@mikro-orm/postgresql';
 import { RECORD_ENTITIES } from './entities.ts';
+import { PRESENT_ROWS } from './presentRows.ts';
 
 type Row = Record<string, unknown>;
 
@@ -25,20 +27,41 @@ const toRow = (kind: RecordKind, record: AnyRecord, operationId: string): Row =>
 export const scope = (kind: RecordKind, operationId: string) =>
   kind === 'operation' ? { id: operationId } : { operationId };
 
-/** Reads an operation's present records: readings that newer ones have replaced stay in the tables. */
+/** Reads an operation's present records: older readings and visits stay in the tables. */
 export async function loadApiary(em: EntityManager, operationId: string): Promise<Apiary> {
   const apiary = emptyApiary() as { [K in RecordKind]: Record<string, AnyRecord> };
   for (const kind of RECORD_KINDS) {
-    for (const record of await readRecords(em, kind, operationId)) apiary[kind][record.id] = record;
+    const those = PRESENT_ROWS[kind] ?? 'true';
+    for (const record of await readRecords(em, kind, operationId, those)) apiary[kind][record.id] = record;
   }
   return apiary as unknown as Apiary;
+}
+
+/** The visits that are not among the present records, of one colony or of all, latest first. */
+export async function olderVisits(
+  em: EntityManager,
+  operationId: string,
+  colonyId: string | null,
+): Promise<Visit[]> {
+  const older = `not ${PRESENT_ROWS.visit}${colonyId === null ? '' : ' and r."colony_id" = ?'}`;
+  const of = colonyId === null ? [] : [colonyId];
+  const latestFirst = 'order by r."day" desc, r."time" desc nulls last';
+  return (await readRecords(em, 'visit', operationId, `${older} ${latestFirst}`, of)) as Visit[];
 }
 
 /**
  * An operation's records of one kind, each row as one JSON text that the database puts together: of a hundred thousand
  * rows an entity each would be made and taken apart again, which takes several times as long.
+ *
+ * @param those - which rows, as a condition on `r`, with what is to be put in the places of its question marks
  */
-async function readRecords(em: EntityManager, kind: RecordKind, operationId: string): Promise<AnyRecord[]> {
+async function readRecords(
+  em: EntityManager,
+  kind: RecordKind,
+  operationId: string,
+  those: string,
+  values: readonly string[] = [],
+): Promise<AnyRecord[]> {
   const { tableName, properties } = em.getMetadata().get(RECORD_ENTITIES[kind].name);
   const platform = em.getPlatform();
   const columns = Object.keys(RECORD_SCHEMAS[kind].shape).map((key) => ({
@@ -47,16 +70,14 @@ async function readRecords(em: EntityManager, kind: RecordKind, operationId: str
   }));
   const pairs = columns.map(({ key, fieldNames }) => `'${key}', r."${fieldNames[0]}"`).join(', ');
   const owner = kind === 'operation' ? 'id' : 'operation_id';
-  const stands =
-    kind === 'reading' ? 'and exists (select 1 from "frame" f where f."reading_id" = r."id")' : '';
-  const rows: { record: string }[] = await em
-    .getConnection()
-    .execute(
-      `select json_build_object(${pairs})::text as record from "${tableName}" r where r."${owner}" = ? ${stands}`,
-      [operationId],
-      'all',
-      em.getTransactionContext(),
-    );
+  const rows: { record: string }[] = await em.getConnection().execute(
+    `with "asked" as (select ?::uuid as "id")
+      select json_build_object(${pairs})::text as record from "${tableName}" r
+      where r."${owner}" = (select "id" from "asked") and ${those}`,
+    [operationId, ...values],
+    'all',
+    em.getTransactionContext(),
+  );
   const checked = columns.flatMap(({ key, customType }) =>
     customType instanceof JsonType ? [[key, customType] as const] : [],
   );

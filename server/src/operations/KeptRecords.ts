@@ -18,7 +18,7 @@ const FOLD_AFTER = 12_000;
 
 /**
  * The present records of operations, in memory, with the revision that they belong to; read again when another process has
- * raised it. Older readings stay in the tables.
+ * raised it. Older readings and visits stay in the tables; visits that grow old meanwhile go at the next reading.
  */
 export class KeptRecords {
   private readonly kept = new Map<string, Kept>();
@@ -69,17 +69,43 @@ export class KeptRecords {
     return { apiary: await this.withReadings(em, operationId, next, missing), later: [] };
   }
 
-  /** The apiary with older readings that are in the tables only. */
+  /** The apiary with visits that are in the tables only. */
+  async withVisits(
+    em: EntityManager,
+    operationId: string,
+    apiary: Apiary,
+    ids: readonly string[],
+  ): Promise<Apiary> {
+    return this.withOlder(em, operationId, apiary, 'visit', ids);
+  }
+
+  /** The apiary with older readings that are in the tables only, and the visits on which they were read. */
   async withReadings(
     em: EntityManager,
     operationId: string,
     apiary: Apiary,
     ids: readonly string[],
   ): Promise<Apiary> {
+    const next = await this.withOlder(em, operationId, apiary, 'reading', ids);
+    return this.withVisits(
+      em,
+      operationId,
+      next,
+      ids.flatMap((id) => next.reading[id]?.visitId ?? []),
+    );
+  }
+
+  private async withOlder(
+    em: EntityManager,
+    operationId: string,
+    apiary: Apiary,
+    kind: 'reading' | 'visit',
+    ids: readonly string[],
+  ): Promise<Apiary> {
     const additions: Change[] = [];
-    for (const id of ids) {
-      const after = await loadRecord(em, operationId, 'reading', id);
-      if (after) additions.push({ kind: 'reading', id, before: null, after } as Change);
+    for (const id of new Set(ids)) {
+      const after = apiary[kind][id] ? undefined : await loadRecord(em, operationId, kind, id);
+      if (after) additions.push({ kind, id, before: null, after } as Change);
     }
     return additions.length > 0 ? applyChanges(apiary, additions) : apiary;
   }

@@ -154,10 +154,14 @@ export class OperationStore {
         };
       }
       await em.nativeUpdate(JournalEntity, { id: entry.id }, { undoneBy: request.id });
-      const older = entry.body.changes.flatMap((c) =>
-        c.kind === 'reading' && !apiary.reading[c.id] ? [c.id] : [],
+      const touched = (kind: 'reading' | 'visit') =>
+        entry.body.changes.flatMap((c) => (c.kind === kind ? [c.id] : []));
+      const whole = await this.kept.withVisits(
+        em,
+        operationId,
+        await this.kept.withReadings(em, operationId, apiary, touched('reading')),
+        touched('visit'),
       );
-      const whole = await this.kept.withReadings(em, operationId, apiary, older);
       return { result: undoChanges(whole, entry.body.changes), summary: `Undone: ${entry.summary}` };
     });
   }
@@ -295,8 +299,11 @@ export class OperationStore {
         return await attempt(command !== null);
       } catch (error) {
         // An id that is taken in another yard is known by the whole only, which says so in words.
-        if (command !== null && error instanceof UniqueConstraintViolationException) return attempt(false);
-        throw error;
+        if (command === null || !isTaken(error)) throw error;
+        return attempt(false).catch((again: unknown) => {
+          // It belongs to what is in the tables only.
+          throw isTaken(again) ? refusal([OF_OLDER_RECORD]) : again;
+        });
       }
     });
     // Kept only once the database has committed.
@@ -405,6 +412,15 @@ function replay(
   }
   return { entryId: row.id, revision, summary: row.summary, changes: row.body.changes, replayed: true };
 }
+
+const isTaken = (error: unknown) => error instanceof UniqueConstraintViolationException;
+
+const OF_OLDER_RECORD: Problem = {
+  code: 'id-taken',
+  path: ['command'],
+  message: 'An id of this command belongs to an older record.',
+  remedy: 'Make a new id for each record.',
+};
 
 function refusal(problems: readonly Problem[]): ProblemError {
   const codes = problems.map((p) => p.code);

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { get } from 'node:http';
 import { newCallOut } from '@incremen/core/callout';
 import { noEvidence, NUC_RECIPES, type Command, type CommandOf } from '@incremen/core/records';
-import type { CommandResult, JournalPage, ProblemDocument, Snapshot } from '@incremen/contract';
+import { API_VERSION, type CommandResult, type JournalPage, type ProblemDocument, type Snapshot } from '@incremen/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { TestServer } from '../testing/testServer.ts';
 
@@ -314,7 +314,7 @@ describe('bad input is answered with a problem document that names the field, an
       });
     const [old, young, looks] = [await ask('POST', '1'), await ask('POST', '999'), await ask('GET', '1')];
     expect([old.status, young.status, looks.status]).toEqual([409, 409, 200]);
-    expect(looks.headers.get('incremen-api')).toBe('2');
+    expect(looks.headers.get('incremen-api')).toBe(String(API_VERSION));
     const remedy = async (res: Response) => ((await res.json()) as ProblemDocument).errors[0]?.remedy;
     expect(await remedy(old)).toMatch(/^Open the page anew/);
     expect(await remedy(young)).toMatch(/^Start the newer version on the server/);

@@ -1,20 +1,21 @@
 import type { Day } from '@incremen/core/basics';
-import type { Reading } from '@incremen/core/records';
+import type { Readings } from '@incremen/contract';
+import type { Reading, Visit } from '@incremen/core/records';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { toRecord } from '../db/apiaryRows.ts';
-import { ReadingEntity } from '../db/entities.ts';
+import { ReadingEntity, RECORD_ENTITIES } from '../db/entities.ts';
 
 /** Every reading of a colony's visits, oldest first. */
 export async function readingsOfColony(
   em: EntityManager,
   operationId: string,
   colonyId: string,
-): Promise<Reading[]> {
+): Promise<Readings> {
   return load(em, operationId, 'visit_id in (select id from visit where colony_id = ?)', [colonyId]);
 }
 
 /** The reading that stood for each frame at the end of a day. */
-export async function readingsAsOf(em: EntityManager, operationId: string, day: Day): Promise<Reading[]> {
+export async function readingsAsOf(em: EntityManager, operationId: string, day: Day): Promise<Readings> {
   return load(
     em,
     operationId,
@@ -29,7 +30,7 @@ async function load(
   operationId: string,
   where: string,
   values: string[],
-): Promise<Reading[]> {
+): Promise<Readings> {
   const ids: { id: string }[] = await em
     .getConnection()
     .execute(`select id from reading where operation_id = ? and ${where}`, [operationId, ...values]);
@@ -38,5 +39,11 @@ async function load(
     { id: { $in: ids.map((r) => r.id) } },
     { orderBy: { day: 'asc', slot: 'asc' }, disableIdentityMap: true },
   );
-  return rows.map((row) => toRecord('reading', row as never) as Reading);
+  const readings = rows.map((row) => toRecord('reading', row as never) as Reading);
+  const visits = await em.find(
+    RECORD_ENTITIES.visit as never,
+    { operationId, id: { $in: [...new Set(readings.flatMap((r) => r.visitId ?? []))] } } as never,
+    { disableIdentityMap: true } as never,
+  );
+  return { readings, visits: visits.map((row) => toRecord('visit', row) as Visit) };
 }

@@ -55,7 +55,7 @@ export class Metrics {
 const ID = /[0-9a-f]{8}-[0-9a-f-]{27}/gi;
 /** What can be asked under the API: anything else is told together, so that no stranger makes the list long. */
 const KNOWN =
-  /^\/api\/(health|ready|access|schema|operations)(\/:id)?(\/(snapshot|commands|undo|journal|news|bundle|backup|backups|room|photos|readings|weather|calendar\.ics|yard-plan|access))?/;
+  /^\/api\/(health|ready|access|schema|operations)(\/:id)?(\/(snapshot|commands|undo|journal|news|bundle|backup|backups|room|photos|readings|visits|weather|calendar\.ics|yard-plan|access))?/;
 
 /** An address without what differs from one to the next. */
 export function routeOf(url: string): string {

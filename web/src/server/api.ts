@@ -6,6 +6,7 @@ import {
   type CommandEnvelope,
   type CommandResult,
   type JournalPage,
+  type OlderVisits,
   type OperationSummary,
   type ProblemDocument,
   type Readings,
@@ -140,6 +141,9 @@ export const api = {
   readingsOfColony: (op: string, colonyId: string) =>
     ask<Readings>('GET', `${API_PATHS.readings(op)}?colony=${colonyId}`),
   readingsAsOf: (op: string, day: string) => ask<Readings>('GET', `${API_PATHS.readings(op)}?asOf=${day}`),
+  /** Visits that this device does not keep, of one colony or of all. */
+  olderVisits: (op: string, colonyId: string | null) =>
+    ask<OlderVisits>('GET', API_PATHS.visits(op) + (colonyId === null ? '' : `?colony=${colonyId}`)),
   weather: (op: string, day: string, hour: number) =>
     ask<WeatherReport>('GET', `${API_PATHS.weather(op)}?day=${day}&hour=${hour}`),
   restore: (op: string, file: Blob) =>

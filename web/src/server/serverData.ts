@@ -1,4 +1,4 @@
-import type { JournalPage, Readings, WeatherReport } from '@incremen/contract';
+import type { JournalPage, OlderVisits, Readings, WeatherReport } from '@incremen/contract';
 import type { Problem } from '@incremen/core/basics';
 import { createApi, fakeBaseQuery } from '@reduxjs/toolkit/query/react';
 import { api } from './api.ts';
@@ -42,6 +42,10 @@ export const serverData = createApi({
       queryFn: ({ operationId, colonyId }) => answered(api.readingsOfColony(operationId, colonyId)),
       providesTags: ['records'],
     }),
+    olderVisits: build.query<OlderVisits, { operationId: string; colonyId: string | null }>({
+      queryFn: ({ operationId, colonyId }) => answered(api.olderVisits(operationId, colonyId)),
+      providesTags: ['records'],
+    }),
     journal: build.infiniteQuery<JournalPage, string, number | null>({
       infiniteQueryOptions: { initialPageParam: null, getNextPageParam: (page) => page.next ?? undefined },
       queryFn: ({ queryArg: operationId, pageParam }) => answered(api.journal(operationId, pageParam)),
@@ -50,5 +54,10 @@ export const serverData = createApi({
   }),
 });
 
-export const { useWeatherQuery, useReadingsAsOfQuery, useReadingsOfColonyQuery, useJournalInfiniteQuery } =
-  serverData;
+export const {
+  useWeatherQuery,
+  useReadingsAsOfQuery,
+  useReadingsOfColonyQuery,
+  useOlderVisitsQuery,
+  useJournalInfiniteQuery,
+} = serverData;

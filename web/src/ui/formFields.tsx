@@ -45,3 +45,17 @@ export const typedNumber = (what: string, least: number, most: number) =>
     .transform((text) => (text === '' ? Number.NaN : Number(text.replace(',', '.'))))
     .refine((n) => Number.isFinite(n), `Write ${what} as a number, such as 2 or 1.5.`)
     .refine((n) => !Number.isFinite(n) || (n >= least && n <= most), `Between ${least} and ${most}, please.`);
+
+/** A year that may be left empty. */
+export const yearOrNull = z
+  .string()
+  .trim()
+  .regex(/^(\d{4})?$/, 'Write the year with four digits, or leave it empty.')
+  .transform((text) => (text === '' ? null : Number(text)));
+
+/** A line of text that may be left empty. */
+export const textOrNull = z
+  .string()
+  .trim()
+  .max(80)
+  .transform((text) => (text === '' ? null : text));

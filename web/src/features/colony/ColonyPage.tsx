@@ -25,6 +25,7 @@ import { drawnBoxesOf } from '../../drawing/drawnBoxes.ts';
 import { HiveDrawing, hiveInWords } from '../../drawing/HiveDrawing.tsx';
 import { Legend } from '../../drawing/Legend.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { useVisitsOf } from '../../mirror/olderVisits.ts';
 import { ago, count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { PhotoStrip } from '../../shared/photos/PhotoStrip.tsx';
@@ -63,10 +64,10 @@ function ColonyView({ colony }: { readonly colony: Colony }) {
     [apiary, colony, today],
   );
   const state = useMemo(() => assess(apiary, colony, today), [apiary, colony, today]);
-  const { readings, whole } = useReadingsOf(colony);
+  const past = useReadingsOf(colony);
   const boxes = drawnBoxesOf(apiary, colony);
   const { yard } = placeOf(apiary, colony);
-  const visits = visitsOf(apiary, colony.id);
+  const visits = useVisitsOf(colony);
   const known = counted.countAgeDays !== null;
   return (
     <Box>
@@ -143,9 +144,9 @@ function ColonyView({ colony }: { readonly colony: Colony }) {
             </Suspense>
           )}
           <Due apiary={apiary} colony={colony} today={today} />
-          <History colony={colony} readings={readings} whole={whole} />
+          <History colony={colony} {...past} />
           <DescentTree colony={colony} />
-          <Diary visits={visits} apiary={apiary} readings={readings} />
+          <Diary visits={visits} apiary={apiary} readings={past.readings} />
         </Box>
       </Flex>
       <Box mt={6}>

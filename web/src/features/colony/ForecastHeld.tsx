@@ -1,23 +1,24 @@
 import { Box, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core/basics';
 import { heldAgainst, scoreOf, type ForecastScore } from '@incremen/core/forecast';
-import type { Colony, Reading } from '@incremen/core/records';
+import type { Apiary, Colony, Reading } from '@incremen/core/records';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { useApiary, useOperation } from '../../mirror/hooks.ts';
+import { useOperation } from '../../mirror/hooks.ts';
 import { count, one, smallMass } from '../../ui/format.ts';
 import common from '../../ui/common.module.css';
 
 /** What the forecast said for the day of each count, beside what was counted. */
 export function ForecastHeld({
   colony,
+  apiary,
   readings,
 }: {
   readonly colony: Colony;
+  readonly apiary: Apiary;
   readonly readings: readonly Reading[];
 }) {
   const { units } = useOperation();
-  const apiary = useApiary();
   const held = useMemo(() => heldAgainst(apiary, colony, readings), [apiary, colony, readings]);
   const score = scoreOf(held);
   if (!score) return null;

@@ -1,11 +1,12 @@
 import { Box, Text } from '@chakra-ui/react';
 import { strengthHistory } from '@incremen/core/colony';
-import type { Colony, Reading } from '@incremen/core/records';
+import type { Apiary, Colony, Reading } from '@incremen/core/records';
 import { skipToken } from '@reduxjs/toolkit/query';
 import { Suspense, useMemo } from 'react';
 import { useAppSelector } from '../../state/store.ts';
 import { useReadingsOfColonyQuery } from '../../server/serverData.ts';
 import { useApiary, useOperation } from '../../mirror/hooks.ts';
+import { withVisits } from '../../mirror/olderVisits.ts';
 import { lazyPart } from '../../ui/lazyPart.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import { ForecastHeld } from './ForecastHeld.tsx';
@@ -14,6 +15,8 @@ const StrengthChart = lazyPart(() => import('./StrengthChart.tsx'));
 
 /** All readings of a colony; while the server is away, those that are kept here. */
 export function useReadingsOf(colony: Colony): {
+  /** The apiary with the visits on which they were read. */
+  readonly apiary: Apiary;
   readonly readings: readonly Reading[];
   readonly whole: boolean;
 } {
@@ -26,23 +29,28 @@ export function useReadingsOf(colony: Colony): {
     const here = Object.values(apiary.reading).filter(
       (r) => r.visitId !== null && apiary.visit[r.visitId]?.colonyId === colony.id,
     );
-    if (!currentData) return { readings: here, whole: false };
+    if (!currentData) return { apiary, readings: here, whole: false };
     const known = new Set(currentData.readings.map((r) => r.id));
-    return { readings: [...currentData.readings, ...here.filter((r) => !known.has(r.id))], whole: true };
+    return {
+      apiary: withVisits(apiary, currentData.visits),
+      readings: [...currentData.readings, ...here.filter((r) => !known.has(r.id))],
+      whole: true,
+    };
   }, [apiary, colony.id, currentData]);
 }
 
 /** How the colony has grown and shrunk, from all its counts. */
 export function History({
   colony,
+  apiary,
   readings,
   whole,
 }: {
   readonly colony: Colony;
+  readonly apiary: Apiary;
   readonly readings: readonly Reading[];
   readonly whole: boolean;
 }) {
-  const apiary = useApiary();
   const { referenceSize } = useOperation();
   const points = useMemo(
     () => strengthHistory(apiary, readings, referenceSize),
@@ -59,7 +67,7 @@ export function History({
           <StrengthChart points={points} />
         </Suspense>
       )}
-      <ForecastHeld colony={colony} readings={readings} />
+      <ForecastHeld colony={colony} apiary={apiary} readings={readings} />
       {!whole && (
         <Text color="inkSoft">Older counts are on the server; these are the ones kept on this device.</Text>
       )}

@@ -1,11 +1,13 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { heldAgainst, leanOf, scoreOf, type HeldAgainst } from '@incremen/core/forecast';
-import type { Colony, Reading } from '@incremen/core/records';
+import type { Readings } from '@incremen/contract';
+import type { Colony } from '@incremen/core/records';
 import { HOUSE_RULES, houseRules } from '@incremen/core/rules';
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../../server/api.ts';
 import { useApiary, useOperation } from '../../mirror/hooks.ts';
+import { withVisits } from '../../mirror/olderVisits.ts';
 import { useTell } from '../../shared/telling/useTell.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { count } from '../../ui/format.ts';
@@ -148,16 +150,16 @@ function Range({
 function useHeldOfAll(): readonly Held[] | null {
   const apiary = useApiary();
   const operationId = useAppSelector((s) => s.mirror.operationId);
-  const [readings, setReadings] = useState<ReadonlyMap<string, readonly Reading[]> | null>(null);
+  const [readings, setReadings] = useState<ReadonlyMap<string, Readings> | null>(null);
   useEffect(() => {
     let left = false;
     const fetchAll = async () => {
-      const found = new Map<string, readonly Reading[]>();
+      const found = new Map<string, Readings>();
       for (const colony of Object.values(apiary.colony)) {
         if (colony.endedOn !== null || operationId === null) continue;
         const answer = await api.readingsOfColony(operationId, colony.id).catch(() => null);
         if (left) return;
-        found.set(colony.id, answer?.readings ?? []);
+        if (answer) found.set(colony.id, answer);
       }
       setReadings(found);
     };
@@ -171,9 +173,9 @@ function useHeldOfAll(): readonly Held[] | null {
   return useMemo(
     () =>
       readings &&
-      [...readings].flatMap(([id, own]): Held[] => {
+      [...readings].flatMap(([id, { readings: own, visits }]): Held[] => {
         const colony = apiary.colony[id];
-        return colony ? [{ colony, held: heldAgainst(apiary, colony, own) }] : [];
+        return colony ? [{ colony, held: heldAgainst(withVisits(apiary, visits), colony, own) }] : [];
       }),
     [apiary, readings],
   );

@@ -8,15 +8,13 @@ import {
   hivesOnStand,
   standsOfYard,
 } from '@incremen/core/records';
-import { useState } from 'react';
-import { useApiary, useChosenDay, useToday } from '../../mirror/hooks.ts';
-import { TellForm } from '../../shared/telling/TellForm.tsx';
+import { z } from 'zod';
+import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { CheckedForm } from '../../shared/telling/CheckedForm.tsx';
+import { ChoiceIn, DayIn, SelectIn } from '../../shared/telling/checkedFields.tsx';
 import { newIds, useTell } from '../../shared/telling/useTell.ts';
-import { Choice } from '../../ui/Choice.tsx';
-import { DayField } from '../../shared/days/DayField.tsx';
-import { Select } from '../../ui/Select.tsx';
 import type { HappenedProps } from './HappenedPage.tsx';
-import { placeOfPick, StandPicker, type PickedStand } from './StandPicker.tsx';
+import { pickedStand, placeOfPick, StandPicker } from './StandPicker.tsx';
 
 /** Two families were set on each other, or taken apart. */
 export function StackForm(props: HappenedProps) {
@@ -24,32 +22,34 @@ export function StackForm(props: HappenedProps) {
   return housemates(apiary, props.colony).length > 0 ? <TakeDown {...props} /> : <SetOn {...props} />;
 }
 
+const setOn = z.strictObject({ lowerId: z.string(), parting: z.enum(STACK_PARTINGS), day: z.string() });
+
 function SetOn({ colony, done }: HappenedProps) {
   const apiary = useApiary();
   const today = useToday();
   const { tell, problems, busy } = useTell();
-  const [day, setDay] = useChosenDay();
-  const [parting, setParting] = useState<(typeof STACK_PARTINGS)[number]>('sheet');
   const { hive, yard } = placeOf(apiary, colony);
   const others = standsOfYard(apiary, yard?.id ?? '')
     .flatMap((s) => hivesOnStand(apiary, s.id))
     .filter((h) => h.id !== hive?.id && coloniesOfHive(apiary, h.id).length > 0);
-  const [lowerId, setLowerId] = useState(others[0]?.id ?? '');
-  if (!hive || others.length === 0) return <Text>No other hive stands in this yard.</Text>;
+  const [first] = others;
+  if (!hive || !first) return <Text>No other hive stands in this yard.</Text>;
   return (
-    <TellForm
+    <CheckedForm
       label="Two families in one stack"
       verb="They stand so now"
+      schema={setOn}
+      start={{ lowerId: first.id, parting: 'sheet', day: '' }}
       busy={busy}
       problems={problems}
-      onTell={async () => {
+      onTell={async ({ lowerId, parting, day }) => {
         const told = await tell(
           {
             type: 'stackHives',
             upperHiveId: hive.id,
             lowerHiveId: lowerId,
             parting,
-            day,
+            day: day || today,
             newIds: newIds(12),
           },
           `${hive.name} set on top`,
@@ -58,48 +58,42 @@ function SetOn({ colony, done }: HappenedProps) {
       }}
     >
       <Text fontWeight="600">{colony.name} was set on</Text>
-      <Select
-        fit
-        label="Hive below"
-        value={lowerId}
-        options={others.map((h) => [h.id, h.name])}
-        onChange={setLowerId}
-      />
-      <Choice
+      <SelectIn name="lowerId" label="Hive below" options={others.map((h) => [h.id, h.name])} />
+      <ChoiceIn
+        name="parting"
         label="Between them"
-        value={parting}
-        onChange={setParting}
         options={STACK_PARTINGS.map((p) => ({ id: p, label: STACK_PARTING_WORDS[p] }))}
       />
-      <DayField label="Day" value={day} max={today} onChange={setDay} />
+      <DayIn name="day" label="Day" orToday />
       <Text color="inkSoft">
         Each family needs an entrance of its own, on another side. A full box weighs 20 to 35 kg: lift with
         two.
       </Text>
-    </TellForm>
+    </CheckedForm>
   );
 }
+
+const takenDown = z.strictObject({ to: pickedStand, day: z.string() });
 
 function TakeDown({ colony, done }: HappenedProps) {
   const apiary = useApiary();
   const today = useToday();
   const { tell, problems, busy } = useTell();
-  const [day, setDay] = useChosenDay();
   const { yard } = placeOf(apiary, colony);
-  const [to, setTo] = useState<PickedStand>({ yardId: yard?.id ?? '', standId: null, name: colony.name });
   return (
-    <TellForm
+    <CheckedForm
       label="Taken down"
       verb={`${colony.name} stands there now`}
+      schema={takenDown}
+      start={{ to: { yardId: yard?.id ?? '', standId: null, name: colony.name }, day: '' }}
       busy={busy}
-      disabled={to.standId === null && to.name.trim() === ''}
       problems={problems}
-      onTell={async () => {
+      onTell={async ({ to, day }) => {
         const told = await tell(
           {
             type: 'unstackHive',
             colonyId: colony.id,
-            day,
+            day: day || today,
             to: placeOfPick(to),
             hiveId: crypto.randomUUID(),
             newIds: newIds(4),
@@ -116,8 +110,8 @@ function TakeDown({ colony, done }: HappenedProps) {
           .join(', ')}
         . It was taken down to
       </Text>
-      <StandPicker picked={to} onPick={setTo} />
-      <DayField label="Day" value={day} max={today} onChange={setDay} />
-    </TellForm>
+      <StandPicker />
+      <DayIn name="day" label="Day" orToday />
+    </CheckedForm>
   );
 }

@@ -1,16 +1,21 @@
-import { Flex } from '@chakra-ui/react';
+import { Flex, Text } from '@chakra-ui/react';
 import { hivesOnStand, standsOfYard, type Apiary, type CommandOf } from '@incremen/core/records';
+import { useController } from 'react-hook-form';
+import { z } from 'zod';
 import { useApiary } from '../../mirror/hooks.ts';
 import { Select } from '../../ui/Select.tsx';
 import { TextField } from '../../ui/TextField.tsx';
 
 /** A stand in a yard: one that is free, or a new one with a name. */
-export interface PickedStand {
-  readonly yardId: string;
-  /** Null: a new one. */
-  readonly standId: string | null;
-  readonly name: string;
-}
+export const pickedStand = z
+  .strictObject({
+    yardId: z.string(),
+    /** Null: a new one. */
+    standId: z.string().nullable(),
+    name: z.string().trim().max(80),
+  })
+  .refine((s) => s.standId !== null || s.name !== '', { message: 'Give the new stand a name.' });
+export type PickedStand = z.input<typeof pickedStand>;
 
 /** The place that a command names; a new stand gets an identifier. */
 export const placeOfPick = ({ yardId, standId, name }: PickedStand): CommandOf<'moveHive'>['to'] =>
@@ -30,15 +35,12 @@ const openYards = (apiary: Apiary) =>
     .filter((y) => y.closedOn === null)
     .toSorted((a, b) => a.name.localeCompare(b.name));
 
-/** Where to: first the yard, then a free stand of it or a new one. */
-export function StandPicker({
-  picked,
-  onPick,
-}: {
-  readonly picked: PickedStand;
-  readonly onPick: (picked: PickedStand) => void;
-}) {
+/** Where to, as the field `to` of a checked form: first the yard, then a free stand of it or a new one. */
+export function StandPicker() {
   const apiary = useApiary();
+  const { field, fieldState } = useController({ name: 'to' });
+  const picked = field.value as PickedStand;
+  const onPick: (picked: PickedStand) => void = field.onChange;
   const free = standsOfYard(apiary, picked.yardId).filter((s) => hivesOnStand(apiary, s.id).length === 0);
   return (
     <Flex gap={3} wrap="wrap" align="flex-end">
@@ -62,6 +64,11 @@ export function StandPicker({
           value={picked.name}
           onChange={(name) => onPick({ ...picked, name })}
         />
+      )}
+      {fieldState.error && (
+        <Text color="alarm" role="alert" w="100%">
+          {fieldState.error.message ?? 'Choose where to.'}
+        </Text>
       )}
     </Flex>
   );

@@ -46,8 +46,8 @@ describe('what happened', () => {
 
   it('honey that was taken counts for the year, and is in the hive no more', async () => {
     const { records, colony } = open('Tansy', 'harvest');
-    const save = screen.getByRole<HTMLButtonElement>('button', { name: 'Save harvest' });
-    expect(save.disabled).toBe(true);
+    click('Save harvest');
+    expect(await screen.findByText(/Write how much it was as a number/)).toBeTruthy();
     const before = colonyOn(records(), colony, '2026-05-15').model?.foodKg ?? 0;
     fireEvent.change(screen.getByLabelText('How much, in kg'), { target: { value: '6' } });
     click('Save harvest');
@@ -59,10 +59,29 @@ describe('what happened', () => {
     expect(colonyOn(records(), colony, '2026-05-16').model?.foodKg).toBeLessThan(before - 4.5);
   });
 
-  it('feed of nothing is not given', () => {
-    open('Tansy', 'feed');
-    fireEvent.change(screen.getByLabelText('How much, in kg'), { target: { value: 'much' } });
-    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'It has it' }).disabled).toBe(true);
+  it.each([
+    ['feed', 'How much, in kg', 'much', 'It has it', /Write how much it was as a number/],
+    ['feed', 'How much, in kg', '900', 'It has it', /Between 0.05 and 100/],
+    ['treatment', 'Pieces', '2', 'It is in', /Say what it is/],
+    ['moved', 'Name of the stand', ' ', 'Tansy stands there now', /Give the new stand a name/],
+    ['origin', 'Here since', '', 'Save', /Say since when/],
+  ])(
+    '%s: %s “%s” is refused under its field, and nothing is told',
+    async (what, field, typed, verb, words) => {
+      const { records } = open('Tansy', what);
+      const before = records();
+      fireEvent.change(screen.getByLabelText(field), { target: { value: typed } });
+      click(verb);
+      expect(await screen.findByText(words)).toBeTruthy();
+      expect(records()).toBe(before);
+    },
+  );
+
+  it('two families are set on each other and taken down again', async () => {
+    const { records, colony } = open('Tansy', 'stacked');
+    click('They stand so now');
+    await done();
+    expect(records().colony[colony.id]?.hiveId).not.toBe(colony.hiveId);
   });
 
   it('a move by day within the yard is warned of; at dusk to another it is not', () => {

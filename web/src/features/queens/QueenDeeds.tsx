@@ -8,15 +8,13 @@ import {
 } from '@incremen/core/records';
 import { yearOf } from '@incremen/core/basics';
 import { useState } from 'react';
-import { useApiary, useChosenDay, useToday } from '../../mirror/hooks.ts';
-import { TellForm } from '../../shared/telling/TellForm.tsx';
+import { z } from 'zod';
+import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { CheckedForm } from '../../shared/telling/CheckedForm.tsx';
+import { ChoiceIn, DayIn, LineIn, SelectIn } from '../../shared/telling/checkedFields.tsx';
 import { newIds, useTell } from '../../shared/telling/useTell.ts';
-import { Choice } from '../../ui/Choice.tsx';
-import { DayField } from '../../shared/days/DayField.tsx';
 import { Key } from '../../ui/Key.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
-import { Select } from '../../ui/Select.tsx';
-import { TextField } from '../../ui/TextField.tsx';
 
 const WORDS: Readonly<Record<QueenDeed, string>> = {
   'put-in': 'Put her into a colony',
@@ -76,6 +74,15 @@ export function QueenDeeds({ queen }: { readonly queen: Queen }) {
   );
 }
 
+const schema = z.strictObject({
+  day: z.string(),
+  colonyId: z.string(),
+  caged: z.enum(['yes', 'no']),
+  beside: z.enum(['yes', 'no']),
+  dot: z.enum(MARKING_COLOURS),
+  number: z.string().trim().max(12),
+});
+
 function Deed({
   queen,
   did,
@@ -88,56 +95,53 @@ function Deed({
   const apiary = useApiary();
   const today = useToday();
   const { tell, problems, busy } = useTell();
-  const [day, setDay] = useChosenDay();
   const living = Object.values(apiary.colony)
     .filter((c) => c.endedOn === null)
     .toSorted((a, b) => a.name.localeCompare(b.name));
-  const [colonyId, setColonyId] = useState(living[0]?.id ?? '');
-  const [caged, setCaged] = useState<'yes' | 'no'>(queen.cagedSince ? 'yes' : 'no');
-  const [beside, setBeside] = useState<'yes' | 'no'>('no');
-  const [dot, setDot] = useState(queen.dot ?? markingColour(queen.birthYear ?? yearOf(today)));
-  const [number, setNumber] = useState(queen.number ?? '');
-  const command: CommandOf<'noteQueen'> = {
+  const commandOf = (said: z.output<typeof schema>): CommandOf<'noteQueen'> => ({
     type: 'noteQueen',
     queenId: queen.id,
-    day,
+    day: said.day || today,
     did,
-    ...(did === 'put-in' && { into: { colonyId, caged: caged === 'yes', beside: beside === 'yes' } }),
-    ...(did === 'marked' && { mark: { dot, number: number.trim() === '' ? null : number.trim() } }),
+    ...(did === 'put-in' && {
+      into: { colonyId: said.colonyId, caged: said.caged === 'yes', beside: said.beside === 'yes' },
+    }),
+    ...(did === 'marked' && { mark: { dot: said.dot, number: said.number === '' ? null : said.number } }),
     newIds: newIds(4),
-  };
+  });
   return (
-    <TellForm
+    <CheckedForm
       label={WORDS[did]}
       verb="Save"
+      schema={schema}
+      start={{
+        day: '',
+        colonyId: living[0]?.id ?? '',
+        caged: queen.cagedSince ? 'yes' : 'no',
+        beside: 'no',
+        dot: queen.dot ?? markingColour(queen.birthYear ?? yearOf(today)),
+        number: queen.number ?? '',
+      }}
       busy={busy}
       problems={problems}
-      onTell={async () => {
-        if (await tell(command, 'Noted')) done();
+      onTell={async (said) => {
+        if (await tell(commandOf(said), 'Noted')) done();
       }}
     >
       {did === 'put-in' && (
         <>
-          <Select
-            fit
-            label="Colony"
-            value={colonyId}
-            options={living.map((c) => [c.id, c.name])}
-            onChange={setColonyId}
-          />
-          <Choice
+          <SelectIn name="colonyId" label="Colony" options={living.map((c) => [c.id, c.name])} />
+          <ChoiceIn
+            name="caged"
             label="In a cage"
-            value={caged}
-            onChange={setCaged}
             options={[
               { id: 'yes', label: 'In a cage' },
               { id: 'no', label: 'Free' },
             ]}
           />
-          <Choice
+          <ChoiceIn
+            name="beside"
             label="Another queen is there"
-            value={beside}
-            onChange={setBeside}
             options={[
               { id: 'no', label: 'No other queen' },
               { id: 'yes', label: 'Beside another' },
@@ -150,16 +154,11 @@ function Deed({
       )}
       {did === 'marked' && (
         <>
-          <Choice
-            label="Colour"
-            value={dot}
-            onChange={setDot}
-            options={MARKING_COLOURS.map((c) => ({ id: c, label: c }))}
-          />
-          <TextField label="Number" value={number} maxLength={12} onChange={setNumber} />
+          <ChoiceIn name="dot" label="Colour" options={MARKING_COLOURS.map((c) => ({ id: c, label: c }))} />
+          <LineIn name="number" label="Number" maxLength={12} />
         </>
       )}
-      <DayField label="Day" value={day} max={today} onChange={setDay} />
-    </TellForm>
+      <DayIn name="day" label="Day" orToday />
+    </CheckedForm>
   );
 }

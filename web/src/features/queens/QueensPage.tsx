@@ -4,15 +4,17 @@ import { queenRegister, yearOfBirth, type RegisterLine } from '@incremen/core/co
 import { newQueen, QUEEN_DEED_WORDS, type Apiary } from '@incremen/core/records';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
+import { z } from 'zod';
 import { QueenMark } from '../../drawing/Slat.tsx';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
-import { TellForm } from '../../shared/telling/TellForm.tsx';
+import { CheckedForm } from '../../shared/telling/CheckedForm.tsx';
+import { LineIn } from '../../shared/telling/checkedFields.tsx';
 import { useTell } from '../../shared/telling/useTell.ts';
 import { DataTable, type Column } from '../../ui/DataTable.tsx';
 import { count } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
-import { TextField } from '../../ui/TextField.tsx';
+import { textOrNull } from '../../ui/formFields.tsx';
 import common from '../../ui/common.module.css';
 
 /** The register: who is where, how old, whom to mark, whom to replace, who waits in a cage, who is gone. */
@@ -163,6 +165,8 @@ const columnsOf = (apiary: Apiary): readonly Column<RegisterLine>[] => [
   },
 ];
 
+const inStock = z.strictObject({ name: textOrNull, breeder: textOrNull });
+
 /** Queens that wait in cages, and the form for one more. */
 function Stock({ lines }: { readonly lines: readonly RegisterLine[] }) {
   const today = useToday();
@@ -170,8 +174,6 @@ function Stock({ lines }: { readonly lines: readonly RegisterLine[] }) {
   const apiary = useApiary();
   const columns = useMemo(() => columnsOf(apiary), [apiary]);
   const [adding, setAdding] = useState(false);
-  const [name, setName] = useState('');
-  const [breeder, setBreeder] = useState('');
   return (
     <Box as="section" mb={6}>
       <Flex gap={3} align="center" mb={1}>
@@ -192,22 +194,24 @@ function Stock({ lines }: { readonly lines: readonly RegisterLine[] }) {
         />
       )}
       {adding && (
-        <TellForm
+        <CheckedForm
           label="A queen in stock"
           verb="Add the queen"
+          schema={inStock}
+          start={{ name: '', breeder: '' }}
           busy={busy}
           problems={problems}
-          onTell={async () => {
+          onTell={async ({ name, breeder }) => {
             const told = await tell(
               {
                 type: 'putQueen',
                 queen: newQueen({
                   id: crypto.randomUUID(),
-                  name: name.trim() === '' ? null : name.trim(),
+                  name,
                   birthYear: Number(today.slice(0, 4)),
                   mating: 'mated',
                   origin: 'bought',
-                  breeder: breeder.trim() === '' ? null : breeder.trim(),
+                  breeder,
                   whereabouts: { known: 'stock' },
                   cagedSince: today,
                 }),
@@ -218,9 +222,9 @@ function Stock({ lines }: { readonly lines: readonly RegisterLine[] }) {
           }}
         >
           <Text color="inkSoft">Keep her cage warm and dark with its attendants, a drop of water a day.</Text>
-          <TextField label="Name or number" value={name} onChange={setName} />
-          <TextField label="Breeder" value={breeder} onChange={setBreeder} />
-        </TellForm>
+          <LineIn name="name" label="Name or number" maxLength={80} />
+          <LineIn name="breeder" label="Breeder" maxLength={80} />
+        </CheckedForm>
       )}
     </Box>
   );

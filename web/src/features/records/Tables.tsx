@@ -13,28 +13,27 @@ import { Sheet } from 'lucide-react';
 import Papa from 'papaparse';
 import { useState } from 'react';
 import type { JournalPage } from '@incremen/contract';
-import type { Problem } from '@incremen/core/basics';
+import type { Day, Problem } from '@incremen/core/basics';
 import { useAppSelector } from '../../state/store.ts';
 import { api } from '../../server/api.ts';
 import { problemsOf } from '../../server/problemsOf.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { seenInWords } from '../../shared/evidence/seenInWords.ts';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { withVisits } from '../../mirror/olderVisits.ts';
 
 const TABLES: readonly { readonly name: string; readonly of: (apiary: Apiary) => Table }[] = [
   { name: 'Colonies', of: colonyTable },
   { name: 'Counts', of: countTable },
   { name: 'Queens', of: queenTable },
-  {
-    name: 'Visits',
-    of: (apiary) =>
-      visitTable(apiary, (id) => {
-        const seen = apiary.visit[id]?.evidence;
-        return seen ? seenInWords(seen) : '';
-      }),
-  },
   { name: 'Store', of: storeTable },
 ];
+
+const visits = (apiary: Apiary): Table =>
+  visitTable(apiary, (id) => {
+    const seen = apiary.visit[id]?.evidence;
+    return seen ? seenInWords(seen) : '';
+  });
 
 /** Lets the browser keep a text as a file. */
 function save(text: string, name: string): void {
@@ -47,26 +46,29 @@ function save(text: string, name: string): void {
   URL.revokeObjectURL(url);
 }
 
-/** The whole journal, page by page from the server. */
-function JournalTable() {
+/** Keeps a table as a file. A text that begins like a formula is taken for one, unless it is escaped. */
+function saveTable(fields: readonly string[], rows: readonly (readonly unknown[])[], name: string): void {
+  const data = rows.map((row) => [...row]);
+  save(Papa.unparse({ fields: [...fields], data }, { escapeFormulae: true }), name);
+}
+
+/** A table of what only the server has whole: it is fetched when it is asked for. */
+function FetchedTable({
+  name,
+  write,
+}: {
+  readonly name: string;
+  readonly write: (operationId: string) => Promise<void>;
+}) {
   const operationId = useAppSelector((s) => s.mirror.operationId);
-  const today = useToday();
   const [busy, setBusy] = useState(false);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  async function write() {
+  async function fetchAndWrite() {
     if (operationId === null) return;
     setBusy(true);
     setProblems([]);
     try {
-      const rows: string[][] = [];
-      for (let before: number | null = null; ;) {
-        const page: JournalPage = await api.journal(operationId, before);
-        rows.push(...page.entries.map((e) => [e.doneAt, e.summary, e.undoneBy ? 'undone' : '']));
-        if (page.next === null) break;
-        before = page.next;
-      }
-      const text = Papa.unparse({ fields: ['when', 'what', 'undone'], data: rows }, { escapeFormulae: true });
-      save(text, `incremen-journal-${today}.csv`);
+      await write(operationId);
     } catch (error) {
       setProblems(problemsOf(error));
     } finally {
@@ -75,38 +77,44 @@ function JournalTable() {
   }
   return (
     <>
-      <Button size="sm" variant="outline" bg="sheet" loading={busy} onClick={() => void write()}>
-        <Sheet size={16} aria-hidden /> Journal
+      <Button size="sm" variant="outline" bg="sheet" loading={busy} onClick={() => void fetchAndWrite()}>
+        <Sheet size={16} aria-hidden /> {name}
       </Button>
       <ProblemList problems={problems} />
     </>
   );
 }
 
+/** The whole journal, page by page. */
+async function writeJournal(operationId: string, today: Day): Promise<void> {
+  const rows: string[][] = [];
+  for (let before: number | null = null; ;) {
+    const page: JournalPage = await api.journal(operationId, before);
+    rows.push(...page.entries.map((e) => [e.doneAt, e.summary, e.undoneBy ? 'undone' : '']));
+    if (page.next === null) break;
+    before = page.next;
+  }
+  saveTable(['when', 'what', 'undone'], rows, `incremen-journal-${today}.csv`);
+}
+
 /** The records as tables for a spreadsheet, one file each. */
 export function Tables() {
   const apiary = useApiary();
   const today = useToday();
+  const keep = (table: Table) => saveTable(table.columns, table.rows, tableFile(table, today));
   return (
     <Flex gap={2} wrap="wrap" align="center" mb={3} role="group" aria-label="Tables for a spreadsheet">
       <Text color="inkSoft">For a spreadsheet:</Text>
-      <JournalTable />
+      <FetchedTable name="Journal" write={(op) => writeJournal(op, today)} />
+      <FetchedTable
+        name="Visits"
+        write={async (op) => {
+          const older = await api.olderVisits(op, null);
+          keep(visits(withVisits(apiary, older.visits)));
+        }}
+      />
       {TABLES.map(({ name, of }) => (
-        <Button
-          key={name}
-          size="sm"
-          variant="outline"
-          bg="sheet"
-          onClick={() => {
-            const table = of(apiary);
-            // A text that begins with one of these is taken for a formula.
-            const text = Papa.unparse(
-              { fields: [...table.columns], data: table.rows.map((row) => [...row]) },
-              { escapeFormulae: true },
-            );
-            save(text, tableFile(table, today));
-          }}
-        >
+        <Button key={name} size="sm" variant="outline" bg="sheet" onClick={() => keep(of(apiary))}>
           <Sheet size={16} aria-hidden /> {name}
         </Button>
       ))}

@@ -4,14 +4,15 @@ import { happeningsOf, type Happening } from '@incremen/core/colony';
 import { queensOf, readingsOfVisit, type Apiary, type Visit } from '@incremen/core/records';
 import { Fragment, useMemo, useState } from 'react';
 import { Link } from 'react-router';
+import { z } from 'zod';
 import { seenInWords } from '../../shared/evidence/seenInWords.ts';
-import { TellForm } from '../../shared/telling/TellForm.tsx';
+import { CheckedForm } from '../../shared/telling/CheckedForm.tsx';
+import { DayIn, LineIn } from '../../shared/telling/checkedFields.tsx';
 import { useTell } from '../../shared/telling/useTell.ts';
-import { useApiary, useToday } from '../../mirror/hooks.ts';
-import { DayField } from '../../shared/days/DayField.tsx';
+import { useApiary } from '../../mirror/hooks.ts';
+import { useWholeVisits } from '../../mirror/olderVisits.ts';
 import { count } from '../../ui/format.ts';
 import { SearchField } from '../../ui/SearchField.tsx';
-import { TextField } from '../../ui/TextField.tsx';
 import common from '../../ui/common.module.css';
 
 /** So many days are shown at once; more are a tap away. */
@@ -76,7 +77,9 @@ const NAMED = 4;
 
 /** The journal of the hives: by day and visit, one line a visit that opens, with a search. */
 export function Visits() {
-  const apiary = useApiary();
+  const kept = useApiary();
+  const [wantsOlder, wantOlder] = useState(false);
+  const { apiary, older } = useWholeVisits(null, wantsOlder);
   const [search, setSearch] = useState('');
   const [days, setDays] = useState(DAYS_AT_ONCE);
   const words = search.toLowerCase().split(/\s+/).filter(Boolean);
@@ -130,20 +133,41 @@ export function Visits() {
             {dayInWords(day)} {yearOf(day)}
           </Text>
           {visits.map((v) =>
-            isVisit(v) ? <VisitLine key={v.id} visit={v} /> : <HappeningLine key={v.id} happening={v} />,
+            isVisit(v) ? (
+              <VisitLine key={v.id} visit={v} kept={v.id in kept.visit} />
+            ) : (
+              <HappeningLine key={v.id} happening={v} />
+            ),
           )}
         </Box>
       ))}
-      {found.length > days && (
-        <Button variant="outline" bg="sheet" onClick={() => setDays(days + DAYS_AT_ONCE)}>
-          Show earlier visits
-        </Button>
-      )}
+      <Flex gap={3} wrap="wrap" align="center">
+        {found.length > days && (
+          <Button variant="outline" bg="sheet" onClick={() => setDays(days + DAYS_AT_ONCE)}>
+            Show earlier visits
+          </Button>
+        )}
+        {older !== 'here' && (
+          <Button
+            variant="outline"
+            bg="sheet"
+            loading={wantsOlder && older === 'asked'}
+            onClick={() => wantOlder(true)}
+          >
+            Fetch older visits from the server
+          </Button>
+        )}
+        <Text color="inkSoft" role="status">
+          {wantsOlder && older === 'away' && 'The server cannot be reached. Try again when it is there.'}
+          {wantsOlder && older === 'here' && 'Every visit on record is here.'}
+        </Text>
+      </Flex>
     </Box>
   );
 }
 
-function VisitLine({ visit: v }: { readonly visit: Visit }) {
+/** @param kept - it is among what this device keeps, and can be corrected */
+function VisitLine({ visit: v, kept }: { readonly visit: Visit; readonly kept: boolean }) {
   const apiary = useApiary();
   const [correcting, setCorrecting] = useState(false);
   const colony = apiary.colony[v.colonyId];
@@ -172,9 +196,11 @@ function VisitLine({ visit: v }: { readonly visit: Visit }) {
                 {colony.name}
               </Link>
             )}
-            <Button size="sm" variant="outline" bg="sheet" onClick={() => setCorrecting(true)}>
-              Correct
-            </Button>
+            {kept && (
+              <Button size="sm" variant="outline" bg="sheet" onClick={() => setCorrecting(true)}>
+                Correct
+              </Button>
+            )}
           </Flex>
         )}
       </Box>
@@ -182,32 +208,36 @@ function VisitLine({ visit: v }: { readonly visit: Visit }) {
   );
 }
 
+const correction = z.strictObject({
+  day: z.string().min(1, 'Say on which day it was.'),
+  time: z
+    .string()
+    .trim()
+    .regex(/^(([01]?\d|2[0-3])[:.][0-5]\d)?$/, 'Write the time as 14:05, or leave it empty.')
+    .transform((t) => (t === '' ? null : t.replace('.', ':').padStart(5, '0'))),
+  note: z.string().max(4000),
+});
+
 function Correct({ visit, done }: { readonly visit: Visit; readonly done: () => void }) {
-  const today = useToday();
   const { tell, problems, busy } = useTell();
-  const [day, setDay] = useState(visit.day);
-  const [time, setTime] = useState(visit.time ?? '');
-  const [note, setNote] = useState(visit.note);
   return (
-    <TellForm
+    <CheckedForm
       label="Correct this visit"
       verb="Save"
+      schema={correction}
+      start={{ day: visit.day, time: visit.time ?? '', note: visit.note }}
       busy={busy}
       problems={problems}
-      onTell={async () => {
-        const told = await tell(
-          { type: 'correctVisit', visitId: visit.id, day, time: time === '' ? null : time, note },
-          'Corrected',
-        );
-        if (told) done();
+      onTell={async (said) => {
+        if (await tell({ type: 'correctVisit', visitId: visit.id, ...said }, 'Corrected')) done();
       }}
     >
-      <DayField label="Day" value={day} max={today} onChange={setDay} />
-      <TextField label="Time, as 14:05" value={time} maxLength={5} onChange={setTime} />
-      <TextField label="Note" value={note} maxLength={4000} onChange={setNote} />
+      <DayIn name="day" label="Day" />
+      <LineIn name="time" label="Time, as 14:05" maxLength={5} />
+      <LineIn name="note" label="Note" maxLength={4000} />
       <Button variant="ghost" justifySelf="start" onClick={done}>
         Cancel
       </Button>
-    </TellForm>
+    </CheckedForm>
   );
 }

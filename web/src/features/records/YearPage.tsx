@@ -2,7 +2,8 @@ import { Box, Button, Text } from '@chakra-ui/react';
 import { yearReview, yearsOnRecord } from '@incremen/core/colony';
 import { yearOf } from '@incremen/core/basics';
 import { Link, useNavigate, useParams } from 'react-router';
-import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
+import { useOperation, useToday } from '../../mirror/hooks.ts';
+import { useWholeVisits } from '../../mirror/olderVisits.ts';
 import { count, mass } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { Select } from '../../ui/Select.tsx';
@@ -11,7 +12,7 @@ import styles from './YearPage.module.css';
 
 /** A year in numbers: how many colonies there were, where they came from, how they ended, what it took. */
 export function YearPage() {
-  const apiary = useApiary();
+  const { apiary, older } = useWholeVisits(null);
   const today = useToday();
   const { units } = useOperation();
   const navigate = useNavigate();
@@ -74,6 +75,7 @@ export function YearPage() {
       <NextYear year={year} />
       <Text color="inkSoft" mt={4}>
         From the records alone: what was not entered is not here.
+        {older === 'away' && ' Older visits are on the server and are not counted here while it is away.'}
       </Text>
     </Box>
   );

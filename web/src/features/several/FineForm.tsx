@@ -1,13 +1,11 @@
-import { Button, Checkbox, Text } from '@chakra-ui/react';
-import { zodResolver } from '@hookform/resolvers/zod';
-import { Controller, useForm } from 'react-hook-form';
+import { Text } from '@chakra-ui/react';
 import { z } from 'zod';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
-import { DayField } from '../../shared/days/DayField.tsx';
+import { CheckedForm } from '../../shared/telling/CheckedForm.tsx';
+import { DayIn, TickIn } from '../../shared/telling/checkedFields.tsx';
 import { count } from '../../ui/format.ts';
 import { inspectedEach } from './severalCommands.ts';
 import type { SeveralProps } from './SeveralPage.tsx';
-import formStyles from './form.module.css';
 
 const schema = z
   .strictObject({
@@ -16,7 +14,7 @@ const schema = z
     noCells: z.boolean(),
     healthy: z.boolean(),
     calm: z.boolean(),
-    day: z.string().min(1, 'Say on which day.'),
+    day: z.string(),
   })
   .refine((s) => s.eggs || s.brood || s.noCells || s.healthy || s.calm, {
     path: ['eggs'],
@@ -35,64 +33,26 @@ const SEEN = [
 export function FineForm({ colonies, onTell, busy }: SeveralProps) {
   const apiary = useApiary();
   const today = useToday();
-  const {
-    control,
-    handleSubmit,
-    formState: { errors },
-  } = useForm<z.infer<typeof schema>>({
-    resolver: zodResolver(schema),
-    defaultValues: { eggs: true, brood: true, noCells: true, healthy: false, calm: false, day: today },
-  });
   return (
-    <form
-      aria-label="Inspected, all fine"
-      className={formStyles.form}
-      onSubmit={(e) =>
-        void handleSubmit(async ({ day, ...fine }) => {
-          await onTell(
-            inspectedEach(apiary, colonies, day, fine, () => crypto.randomUUID()),
-            `${count(colonies.length, 'inspection')} saved`,
-          );
-        })(e)
+    <CheckedForm
+      label="Inspected, all fine"
+      verb={`Save ${count(colonies.length, 'inspection')}`}
+      large
+      schema={schema}
+      start={{ eggs: true, brood: true, noCells: true, healthy: false, calm: false, day: '' }}
+      busy={busy}
+      onTell={({ day, ...fine }) =>
+        onTell(
+          inspectedEach(apiary, colonies, day || today, fine, () => crypto.randomUUID()),
+          `${count(colonies.length, 'inspection')} saved`,
+        )
       }
     >
       <Text>Seen in each of them. What you did not look for stays unticked.</Text>
       {SEEN.map(([name, words]) => (
-        <Controller
-          key={name}
-          control={control}
-          name={name}
-          render={({ field }) => (
-            <Checkbox.Root
-              minH="44px"
-              checked={field.value}
-              onCheckedChange={(e) => field.onChange(e.checked === true)}
-            >
-              <Checkbox.HiddenInput ref={field.ref} name={field.name} onBlur={field.onBlur} />
-              <Checkbox.Control bg="sheet" />
-              <Checkbox.Label>{words}</Checkbox.Label>
-            </Checkbox.Root>
-          )}
-        />
+        <TickIn key={name} name={name} label={words} />
       ))}
-      <Controller
-        control={control}
-        name="day"
-        render={({ field }) => (
-          <DayField label="Day" value={field.value} max={today} onChange={field.onChange} />
-        )}
-      />
-      {[errors.eggs, errors.day].map(
-        (fault) =>
-          fault && (
-            <Text key={fault.message} color="alarm" role="alert">
-              {fault.message}
-            </Text>
-          ),
-      )}
-      <Button type="submit" size="lg" justifySelf="start" loading={busy}>
-        Save {count(colonies.length, 'inspection')}
-      </Button>
-    </form>
+      <DayIn name="day" label="Day" orToday />
+    </CheckedForm>
   );
 }

@@ -92,7 +92,7 @@ describe('the page of several hives', () => {
     await user.clear(amount);
     await user.type(amount, 'two');
     await user.tab();
-    expect(await form.findByText('Write how much each got as a number, such as 2 or 1.5.')).toBeTruthy();
+    expect(await form.findByText('Write how much it was as a number, such as 2 or 1.5.')).toBeTruthy();
     await user.clear(amount);
     await user.type(amount, '1,5');
     await user.click(form.getByRole('button', { name: `${all.length - 1} colonies have it` }));

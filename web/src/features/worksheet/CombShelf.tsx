@@ -13,17 +13,16 @@ import {
   type Frame,
 } from '@incremen/core/records';
 import { useState } from 'react';
+import { z } from 'zod';
 import { CareForStore, OldCombs } from './OldCombs.tsx';
 import { sizeName } from '../../shared/hives/SizePicker.tsx';
-import { TellForm } from '../../shared/telling/TellForm.tsx';
+import { CheckedForm } from '../../shared/telling/CheckedForm.tsx';
+import { ChoiceIn, CountIn, LineIn, SelectIn } from '../../shared/telling/checkedFields.tsx';
 import { useTell } from '../../shared/telling/useTell.ts';
 import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
-import { Choice } from '../../ui/Choice.tsx';
 import { count } from '../../ui/format.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
-import { Select } from '../../ui/Select.tsx';
-import { Stepper } from '../../ui/Stepper.tsx';
-import { numberTyped, TextField } from '../../ui/TextField.tsx';
+import { yearOrNull } from '../../ui/formFields.tsx';
 
 const KINDS = [
   { id: 'drawn', label: 'Drawn, empty' },
@@ -31,15 +30,16 @@ const KINDS = [
   { id: 'foundation', label: 'Foundation' },
 ] as const;
 
+const added = z.strictObject({
+  n: z.int().min(1).max(200),
+  sizeId: z.string().transform((s) => s as Frame['sizeId']),
+  kind: z.enum(['drawn', 'honey', 'foundation']),
+  year: yearOrNull,
+  from: z.string().trim().max(80),
+});
+
 /** The commands that put loose combs on the shelf, with what is in them. */
-function shelve(
-  n: number,
-  sizeId: Frame['sizeId'],
-  kind: (typeof KINDS)[number]['id'],
-  combYear: number | null,
-  from: string,
-  day: string,
-): Command {
+function shelve({ n, sizeId, kind, year, from }: z.output<typeof added>, day: string): Command {
   const ids = Array.from({ length: n }, () => crypto.randomUUID());
   return {
     type: 'batch',
@@ -50,7 +50,7 @@ function shelve(
           id,
           sizeId,
           blank: kind === 'foundation' ? ('foundation' as const) : ('drawn' as const),
-          combYear,
+          combYear: year,
         })),
       },
       ...(kind === 'honey'
@@ -66,14 +66,14 @@ function shelve(
             },
           ]
         : []),
-      ...(from.trim() === ''
+      ...(from === ''
         ? []
         : [
             {
               type: 'careForCombs' as const,
               frameIds: ids,
               day,
-              change: { what: 'from' as const, from: from.trim() },
+              change: { what: 'from' as const, from },
             },
           ]),
     ],
@@ -118,36 +118,25 @@ function AddCombs({ done }: { readonly done: () => void }) {
   const today = useToday();
   const { tell, problems, busy } = useTell();
   const sizes = [...new Set([operation.referenceSize, ...Object.values(apiary.box).map((b) => b.sizeId)])];
-  const [n, setN] = useState(5);
-  const [sizeId, setSizeId] = useState<Frame['sizeId']>(operation.referenceSize);
-  const [kind, setKind] = useState<(typeof KINDS)[number]['id']>('drawn');
-  const [year, setYear] = useState('');
-  const [from, setFrom] = useState('');
   return (
     <Box mt={4}>
-      <TellForm
+      <CheckedForm
         label="Combs for the store"
-        verb={`Add ${count(n, 'comb')}`}
+        verb={({ n }) => `Add ${count(n, 'comb')}`}
+        schema={added}
+        start={{ n: 5, sizeId: operation.referenceSize, kind: 'drawn', year: '', from: '' }}
         busy={busy}
         problems={problems}
-        onTell={async () => {
-          const made = numberTyped(year);
-          const command = shelve(n, sizeId, kind, made === null ? null : Math.round(made), from, today);
-          if (await tell(command, `${count(n, 'comb')} in the store`)) done();
+        onTell={async (said) => {
+          if (await tell(shelve(said, today), `${count(said.n, 'comb')} in the store`)) done();
         }}
       >
-        <Stepper label="combs" value={n} min={1} max={200} onChange={setN} />
-        <Choice label="What they are" value={kind} onChange={setKind} options={KINDS} />
-        <Select
-          fit
-          label="Frame size"
-          value={sizeId}
-          options={sizes.map((s) => [s, sizeName(operation, s)])}
-          onChange={(s) => setSizeId(s as Frame['sizeId'])}
-        />
-        <TextField label="Drawn in" numeric value={year} onChange={setYear} placeholder="Year, if known" />
-        <TextField label="From" value={from} onChange={setFrom} placeholder="Where they came from" />
-      </TellForm>
+        <CountIn name="n" label="combs" min={1} max={200} />
+        <ChoiceIn name="kind" label="What they are" options={KINDS} />
+        <SelectIn name="sizeId" label="Frame size" options={sizes.map((s) => [s, sizeName(operation, s)])} />
+        <LineIn name="year" label="Drawn in" numeric hint="The year, if it is known." maxLength={4} />
+        <LineIn name="from" label="From" hint="Where they came from." maxLength={80} />
+      </CheckedForm>
     </Box>
   );
 }

@@ -1,15 +1,14 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { combsToReplace } from '@incremen/core/work';
 import { framesInStore, type CommandOf, type Frame } from '@incremen/core/records';
-import { useState } from 'react';
+import { z } from 'zod';
 import { sizeName } from '../../shared/hives/SizePicker.tsx';
-import { TellForm } from '../../shared/telling/TellForm.tsx';
+import { CheckedForm } from '../../shared/telling/CheckedForm.tsx';
+import { CountIn, SelectIn } from '../../shared/telling/checkedFields.tsx';
 import { useTell } from '../../shared/telling/useTell.ts';
 import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
 import { count } from '../../ui/format.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
-import { Select } from '../../ui/Select.tsx';
-import { Stepper } from '../../ui/Stepper.tsx';
 
 /** Combs that have served their years, hive by hive and in the store. */
 export function OldCombs() {
@@ -74,6 +73,12 @@ const CARES = {
 } as const;
 type Care = keyof typeof CARES;
 
+const cared = z.strictObject({
+  chosen: z.string(),
+  care: z.enum(['moth', 'melt', 'year']),
+  n: z.int().min(1),
+});
+
 const keyOf = (f: Frame) => `${f.sizeId}/${f.blank}/${f.combYear ?? ''}`;
 
 /** What is done with combs that lie in the store: so many of one kind. */
@@ -84,55 +89,55 @@ export function CareForStore({ done }: { readonly done: () => void }) {
   const { tell, problems, busy } = useTell();
   const groups = new Map<string, Frame[]>();
   for (const f of framesInStore(apiary)) groups.set(keyOf(f), [...(groups.get(keyOf(f)) ?? []), f]);
-  const [chosen, choose] = useState<string>([...groups.keys()][0] ?? '');
-  const [n, setN] = useState(1);
-  const frames = groups.get(chosen) ?? [];
-  const many = Math.min(n, frames.length);
+  const [first] = groups.keys();
+  if (first === undefined) return null;
   const year = Number(today.slice(0, 4));
   const change: Record<Care, CommandOf<'careForCombs'>['change']> = {
     moth: { what: 'moth', there: true },
     melt: { what: 'melt' },
     year: { what: 'year', combYear: year },
   };
-  const [care, setCare] = useState<Care>('moth');
+  const framesOf = (chosen: string) => groups.get(chosen) ?? [];
+  // Of another kind there may be fewer.
+  const manyOf = ({ n, chosen }: { n: number; chosen: string }) => Math.min(n, framesOf(chosen).length);
+  const said = (typed: z.infer<typeof cared>) => `${CARES[typed.care]}: ${count(manyOf(typed), 'comb')}`;
   return (
-    <TellForm
+    <CheckedForm
       label="Combs of the store"
-      verb={`${CARES[care]}: ${count(many, 'comb')}`}
+      verb={said}
+      schema={cared}
+      start={{ chosen: first, care: 'moth', n: 1 }}
       busy={busy}
-      disabled={many === 0}
       problems={problems}
-      onTell={async () => {
+      onTell={async (typed) => {
         const told = await tell(
           {
             type: 'careForCombs',
-            frameIds: frames.slice(0, many).map((f) => f.id),
+            frameIds: framesOf(typed.chosen)
+              .slice(0, manyOf(typed))
+              .map((f) => f.id),
             day: today,
-            change: change[care],
+            change: change[typed.care],
           },
-          `${CARES[care]}: ${count(many, 'comb')}`,
+          said(typed),
         );
         if (told) done();
       }}
     >
-      <Select
-        fit
-        label="Which combs"
-        value={chosen}
-        options={[...groups].map(([key, [first, ...rest]]) => [
-          key,
-          `${first?.blank === 'foundation' ? 'foundation' : 'drawn'}, ${first ? sizeName(operation, first.sizeId) : ''}${first?.combYear ? `, from ${first.combYear}` : ''} (${rest.length + 1})`,
-        ])}
-        onChange={choose}
-      />
-      <Select
-        fit
-        label="What"
-        value={care}
-        options={Object.entries(CARES)}
-        onChange={(c) => setCare(c as Care)}
-      />
-      <Stepper label="combs" value={many} min={1} max={Math.max(1, frames.length)} onChange={setN} />
-    </TellForm>
+      {({ chosen }) => (
+        <>
+          <SelectIn
+            name="chosen"
+            label="Which combs"
+            options={[...groups].map(([key, [one, ...rest]]) => [
+              key,
+              `${one?.blank === 'foundation' ? 'foundation' : 'drawn'}, ${one ? sizeName(operation, one.sizeId) : ''}${one?.combYear ? `, from ${one.combYear}` : ''} (${rest.length + 1})`,
+            ])}
+          />
+          <SelectIn name="care" label="What" options={Object.entries(CARES)} />
+          <CountIn name="n" label="combs" min={1} max={Math.max(1, framesOf(chosen).length)} />
+        </>
+      )}
+    </CheckedForm>
   );
 }

@@ -19,14 +19,16 @@ import {
 import { dayInWords } from '@incremen/core/basics';
 import { useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { z } from 'zod';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
-import { TellForm } from '../../shared/telling/TellForm.tsx';
+import { CheckedForm } from '../../shared/telling/CheckedForm.tsx';
+import { LineIn } from '../../shared/telling/checkedFields.tsx';
 import { useTell } from '../../shared/telling/useTell.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
 import { RouteError } from '../../ui/RouteError.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
-import { numberTyped, TextField } from '../../ui/TextField.tsx';
+import { typedNumber } from '../../ui/formFields.tsx';
 import common from '../../ui/common.module.css';
 import styles from './StandsPage.module.css';
 
@@ -193,49 +195,63 @@ function Stand({
 }
 
 /** Its name, its place on the globe, and whether it is still used. */
+const degreesOrNull = (what: string, most: number) =>
+  z.union([z.literal('').transform(() => null), typedNumber(what, -most, most)]);
+const yardFacts = z
+  .strictObject({
+    name: z.string().trim().min(1, 'Give the yard a name.').max(80),
+    note: z.string().max(4000),
+    latitude: degreesOrNull('the latitude', 90),
+    longitude: degreesOrNull('the longitude', 180),
+  })
+  .refine((y) => (y.latitude === null) === (y.longitude === null), {
+    path: ['longitude'],
+    message: 'A place needs both, or neither.',
+  });
+
 function YardFacts({ yard }: { readonly yard: Yard }) {
   const apiary = useApiary();
   const today = useToday();
   const { tell, problems, busy } = useTell();
-  const [name, setName] = useState(yard.name);
-  const [note, setNote] = useState(yard.note);
-  const [latitude, setLatitude] = useState(String(yard.position?.latitude ?? ''));
-  const [longitude, setLongitude] = useState(String(yard.position?.longitude ?? ''));
-  const [lat, lon] = [numberTyped(latitude), numberTyped(longitude)];
   const living = coloniesOfYard(apiary, yard.id).length;
   return (
     <Flex gap={10} wrap="wrap" align="flex-start">
-      <TellForm
+      <CheckedForm
         label="The yard"
         verb="Save"
+        schema={yardFacts}
+        start={{
+          name: yard.name,
+          note: yard.note,
+          latitude: String(yard.position?.latitude ?? ''),
+          longitude: String(yard.position?.longitude ?? ''),
+        }}
         busy={busy}
-        disabled={name.trim() === ''}
         problems={problems}
-        onTell={() =>
+        onTell={({ name, note, latitude, longitude }) =>
           tell(
             {
               type: 'editYard',
               yardId: yard.id,
-              name: name.trim(),
+              name,
               note,
-              position: lat === null || lon === null ? null : { latitude: lat, longitude: lon },
+              position: latitude === null || longitude === null ? null : { latitude, longitude },
             },
-            `${name.trim()}: saved`,
+            `${name}: saved`,
           )
         }
       >
         <SectionHeading mb={0}>The yard</SectionHeading>
-        <TextField label="Name" value={name} onChange={setName} />
-        <TextField label="Note" value={note} maxLength={4000} onChange={setNote} />
-        <TextField
+        <LineIn name="name" label="Name" maxLength={80} />
+        <LineIn name="note" label="Note" maxLength={4000} />
+        <LineIn
+          name="latitude"
           label="Latitude, in degrees north"
           numeric
-          value={latitude}
-          onChange={setLatitude}
           hint="South of the equator it is negative."
         />
-        <TextField label="Longitude, in degrees east" numeric value={longitude} onChange={setLongitude} />
-      </TellForm>
+        <LineIn name="longitude" label="Longitude, in degrees east" numeric />
+      </CheckedForm>
       <Box as="section" maxW="22rem">
         <SectionHeading>{yard.closedOn ? 'It is closed' : 'Close it'}</SectionHeading>
         <Text mb={3} color="inkSoft">

@@ -1,5 +1,6 @@
 import { addDays, type Day } from '@incremen/core/basics';
-import { coloniesOfYard, framesOfColony, type Colony, type Reading } from '@incremen/core/records';
+import { coloniesOfYard, framesOfColony, type Colony } from '@incremen/core/records';
+import type { Readings } from '@incremen/contract';
 import { assess } from '@incremen/core/assessment';
 import type { ColonyState } from '@incremen/core/colony';
 import { framesBack, framesOn } from '@incremen/core/forecast';
@@ -8,6 +9,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { useReadingsAsOfQuery } from '../../server/serverData.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { withVisits } from '../../mirror/olderVisits.ts';
 
 /** Colonies on the day that a board shows. */
 export interface ColoniesOn {
@@ -31,26 +33,29 @@ export function useStatesOn(colonies: readonly Colony[], offset: number | null):
   const today = useToday();
   const day = offset === null ? null : addDays(today, offset);
   const back = usePast(offset !== null && offset < 0 ? day : null);
-  const { readings } = back;
+  const { stood } = back;
+  const then = useMemo(() => (stood ? withVisits(apiary, stood.visits) : apiary), [apiary, stood]);
   const states = useMemo(
     () =>
       colonies.map((c) => {
         if (day === null) return assess(apiary, c, today, framesOfColony(apiary, c));
         if (day === today) return assess(apiary, c, today);
-        const frames = readings ? framesBack(apiary, c, readings, day) : framesOn(apiary, c, day);
+        const frames = stood ? framesBack(then, c, stood.readings, day) : framesOn(apiary, c, day);
         return assess(apiary, c, today, frames);
       }),
-    [apiary, colonies, today, day, readings],
+    [apiary, then, colonies, today, day, stood],
   );
   return { states, day, past: back.status };
 }
 
 interface Past {
   readonly status: ColoniesOn['past'];
-  readonly readings: readonly Reading[] | null;
+  /** What stood on that day, with the visits on which it was read. */
+  readonly stood: Readings | null;
 }
 
-const NO_PAST: Past = { status: 'here', readings: null };
+const NO_PAST: Past = { status: 'here', stood: null };
+const NOTHING: Readings = { readings: [], visits: [] };
 
 /** Dragging the slider passes many days; the one it rests on for this long is asked for. */
 const REST_MS = 120;
@@ -68,8 +73,8 @@ function usePast(day: Day | null): Past {
   );
   return useMemo(() => {
     if (day === null) return NO_PAST;
-    if (day === rested && currentData) return { status: 'here', readings: currentData.readings };
-    if (day === rested && isError) return { status: 'away', readings: [] };
-    return { status: 'fetching', readings: data?.readings ?? [] };
+    if (day === rested && currentData) return { status: 'here', stood: currentData };
+    if (day === rested && isError) return { status: 'away', stood: NOTHING };
+    return { status: 'fetching', stood: data ?? NOTHING };
   }, [day, rested, data, currentData, isError]);
 }

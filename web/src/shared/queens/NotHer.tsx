@@ -2,11 +2,13 @@ import { Box, Button, Text } from '@chakra-ui/react';
 import { yearOf } from '@incremen/core/basics';
 import { newQueen, queenOf, type Colony } from '@incremen/core/records';
 import { useState } from 'react';
-import { useApiary, useChosenDay, useToday } from '../../mirror/hooks.ts';
-import { TellForm } from '../telling/TellForm.tsx';
+import { z } from 'zod';
+import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { CheckedForm } from '../telling/CheckedForm.tsx';
+import { ChoiceIn, DayIn } from '../telling/checkedFields.tsx';
 import { newIds, useTell } from '../telling/useTell.ts';
-import { Choice } from '../../ui/Choice.tsx';
-import { DayField } from '../days/DayField.tsx';
+
+const schema = z.strictObject({ how: z.enum(['supersedure', 'swarm', 'unknown']), day: z.string() });
 
 /**
  * "This is not the queen I put in here": proposes how the record of the old queen ends, and enters the one who is there,
@@ -17,8 +19,6 @@ export function NotHer({ colony }: { readonly colony: Colony }) {
   const today = useToday();
   const { tell, problems, busy } = useTell();
   const [open, setOpen] = useState(false);
-  const [day, setDay] = useChosenDay();
-  const [how, setHow] = useState<'supersedure' | 'swarm' | 'unknown'>('supersedure');
   const queen = queenOf(apiary, colony.id);
   if (!queen) return null;
   if (!open) {
@@ -30,12 +30,15 @@ export function NotHer({ colony }: { readonly colony: Colony }) {
   }
   return (
     <Box mt={2} role="group" aria-label="Another queen is here">
-      <TellForm
+      <CheckedForm
         label="Another queen is here"
         verb="Enter the new queen"
+        schema={schema}
+        start={{ how: 'supersedure', day: '' }}
         busy={busy}
         problems={problems}
-        onTell={async () => {
+        onTell={async ({ how, day: typed }) => {
+          const day = typed || today;
           const told = await tell(
             {
               type: 'batch',
@@ -51,7 +54,7 @@ export function NotHer({ colony }: { readonly colony: Colony }) {
                   type: 'putQueen',
                   queen: newQueen({
                     id: crypto.randomUUID(),
-                    birthYear: yearOf(day || today),
+                    birthYear: yearOf(day),
                     mating: 'unknown',
                     origin: how === 'unknown' ? null : 'supersedure',
                     motherQueenId: how === 'unknown' ? null : queen.id,
@@ -70,18 +73,17 @@ export function NotHer({ colony }: { readonly colony: Colony }) {
           A mark that is missing may be worn off: look for the clipped wing and for an emerged cell. No wing
           clipped, or a cell found: she was replaced.
         </Text>
-        <Choice
+        <ChoiceIn
+          name="how"
           label={`What became of ${queen.name ?? 'the old queen'}`}
-          value={how}
-          onChange={setHow}
           options={[
             { id: 'supersedure', label: 'Replaced by her daughter' },
             { id: 'swarm', label: 'Left with a swarm' },
             { id: 'unknown', label: 'Not known' },
           ]}
         />
-        <DayField label="Day" value={day} max={today} onChange={setDay} />
-      </TellForm>
+        <DayIn name="day" label="Day" orToday />
+      </CheckedForm>
     </Box>
   );
 }
