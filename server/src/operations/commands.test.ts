@@ -2,7 +2,13 @@ import { randomUUID } from 'node:crypto';
 import { get } from 'node:http';
 import { newCallOut } from '@incremen/core/callout';
 import { noEvidence, NUC_RECIPES, type Command, type CommandOf } from '@incremen/core/records';
-import { API_VERSION, type CommandResult, type JournalPage, type ProblemDocument, type Snapshot } from '@incremen/contract';
+import {
+  API_VERSION,
+  type CommandResult,
+  type JournalPage,
+  type ProblemDocument,
+  type Snapshot,
+} from '@incremen/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { TestServer } from '../testing/testServer.ts';
 
