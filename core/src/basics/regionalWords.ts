@@ -2,31 +2,34 @@
 export const REGIONS = ['us', 'commonwealth'] as const;
 export type Region = (typeof REGIONS)[number];
 
-/** Names that differ, by the name that the application uses (common practice, no source). */
+/** Words that differ, by the one that the application uses (common practice, no source). */
 const SAID: Readonly<Record<Region, Readonly<Record<string, string>>>> = {
   us: { roof: 'telescoping cover' },
   commonwealth: {
     'bee bread': 'pollen',
     capped: 'sealed',
-    'capped brood': 'sealed brood',
-    'capped worker brood': 'sealed worker brood',
-    'capped cell': 'sealed cell',
-    'capped queen cell': 'sealed queen cell',
+    uncapped: 'unsealed',
     'inner cover': 'crown board',
     'division board': 'partition',
   },
 };
 
+const FOUND: Readonly<Record<Region, RegExp>> = { us: anyOf('us'), commonwealth: anyOf('commonwealth') };
+
+function anyOf(region: Region): RegExp {
+  return new RegExp(`\\b(${Object.keys(SAID[region]).join('|')})(s?)\\b`, 'gi');
+}
+
 /**
- * A name as it is said in a region, its first letter as large as it was; the name itself where the region has no other.
- * Names only: sentences are not searched for them.
+ * A text as it is said in a region: each word that has another name there takes it, a first letter as large as it was, one or
+ * several.
  *
- * @example inRegion('Bee bread', 'commonwealth') // => 'Pollen'
+ * @example inRegion('Capped brood under the inner covers', 'commonwealth') // => 'Sealed brood under the crown boards'
  */
-export function inRegion(name: string, region: Region): string {
-  const there = SAID[region][name.charAt(0).toLowerCase() + name.slice(1)];
-  if (there === undefined) return name;
-  return name.charAt(0) === name.charAt(0).toLowerCase()
-    ? there
-    : there.charAt(0).toUpperCase() + there.slice(1);
+export function inRegion(text: string, region: Region): string {
+  return text.replace(FOUND[region], (_all, word: string, plural: string) => {
+    const there = SAID[region][word.toLowerCase()] ?? word;
+    const large = word.charAt(0) !== word.charAt(0).toLowerCase();
+    return `${large ? there.charAt(0).toUpperCase() + there.slice(1) : there}${plural}`;
+  });
 }

@@ -35,6 +35,15 @@ describe('the room that a colony will want', () => {
     expect(long).toMatchObject({ full: soon, waitUntil: null, where: 'under' });
   });
 
+  it.each(['2026-10-10', '2026-11-28', '2027-01-15'])(
+    'none on %s, however full it is: it shrinks, and an empty box cools it',
+    (day) => {
+      const yard = new TestYard();
+      const colony = yard.hive('A', [times(10, bothSides({ honey: 8, drawn: 2 }, 10))], day);
+      expect(roomAhead(yard.apiary, colony, day)).toMatchObject({ boxBy: null, shrinks: true });
+    },
+  );
+
   it('drone combs with the day on which their drones are out', () => {
     const drones = bothSides({ drone: 5, drawn: 5 }, 6);
     expect(roomOf([rising, drones, rising]).drones).toEqual([{ slot: 2, until: '2026-05-23' }]);

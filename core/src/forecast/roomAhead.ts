@@ -3,6 +3,7 @@ import { inReferenceFrames, shareOf } from '../comb/index.ts';
 import { framesOfColony, operationOf, placeOf, type Apiary, type Colony } from '../records/index.ts';
 import { conditionsAt, courseOf } from './colonyOn.ts';
 import { daysUntilFull } from './hatchForecast.ts';
+import { colonySeason, seasonOfColony } from './yardSeason.ts';
 
 /** When a colony wants another box, and where it goes. */
 export interface RoomAhead {
@@ -16,6 +17,8 @@ export interface RoomAhead {
   readonly where: 'above' | 'under';
   /** Cold nights keep it waiting until this day; null where they do not. */
   readonly waitUntil: Day | null;
+  /** It shrinks towards winter, or sits in its cluster: however full it is, an empty box only cools it. */
+  readonly shrinks: boolean;
   /** Combs of drone brood, each with the day on which the last of its drones are out. */
   readonly drones: readonly { readonly slot: number; readonly until: Day }[];
 }
@@ -47,7 +50,9 @@ export function roomAhead(
   const course = courseOf(apiary, colony, today, DAYS_AHEAD);
   const days = daysUntilFull(course, combs);
   const full = days === null ? null : addDays(today, days);
-  const wanted = full === null ? null : later(today, addDays(full, -GIVEN_BEFORE_DAYS));
+  const needed = full === null ? null : later(today, addDays(full, -GIVEN_BEFORE_DAYS));
+  const shrinks = shrinksOn(apiary, colony, needed ?? today);
+  const wanted = shrinks ? null : needed;
   const isCold = conditionsAt(apiary, placeOf(apiary, colony).yard);
   const cold = wanted !== null && (isCold(wanted).coldNights || (coldUntil !== null && wanted <= coldUntil));
   const bees = course.find((d) => d.day === wanted)?.bees ?? 0;
@@ -58,12 +63,20 @@ export function roomAhead(
     boxBy: waits && coldUntil !== null ? addDays(coldUntil, 1) : wanted,
     where: cold && !waits && bees < STRONG_SHARE * combs ? 'under' : 'above',
     waitUntil: waits ? coldUntil : null,
+    shrinks,
     drones: frames.flatMap((f) =>
       f.reading && shareOf(f.reading.body, 'drone') >= DRONE_COMB
         ? [{ slot: f.slot, until: addDays(f.reading.day, DRONES_OUT_AFTER) }]
         : [],
     ),
   };
+}
+
+/** From the last day on which bees can still be raised for winter until brood begins again (common practice, no source). */
+function shrinksOn(apiary: Apiary, colony: Colony, day: Day): boolean {
+  const { days } = seasonOfColony(apiary, colony, day);
+  const { lastForWinterBees } = colonySeason(apiary, colony, day);
+  return day > lastForWinterBees || day > days['first-frost'] || day < days['brood-restart'];
 }
 
 const later = (a: Day, b: Day): Day => (a > b ? a : b);

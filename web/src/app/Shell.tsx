@@ -2,6 +2,7 @@ import { Box, Button, Flex, Spinner, Text } from '@chakra-ui/react';
 import { useEffect } from 'react';
 import { Navigate, Outlet, ScrollRestoration, useNavigation } from 'react-router';
 import { CombPatterns } from '../drawing/CombPatterns.tsx';
+import { useOperation } from '../mirror/hooks.ts';
 import { load } from '../mirror/sync.ts';
 import { Toaster } from '../ui/toaster.tsx';
 import { Rail } from './Rail.tsx';
@@ -31,6 +32,23 @@ export function Shell() {
       <Toaster />
     </Flex>
   );
+}
+
+/** Everything on screen in the words of the keeper's region. */
+function Speech() {
+  const { words } = useOperation();
+  useEffect(() => {
+    let stop = () => {};
+    let left = false;
+    void import('./regionalSpeech.ts').then(({ speakAs }) => {
+      if (!left) stop = speakAs(document.body, words);
+    });
+    return () => {
+      left = true;
+      stop();
+    };
+  }, [words]);
+  return null;
 }
 
 /** By itself, so that a view that is on its way draws nothing else anew. */
@@ -78,6 +96,7 @@ function Loaded() {
   }
   return (
     <>
+      <Speech />
       <StatusStrip />
       {/* Each view is where it was left: back from a hive to its place on the board. */}
       <ScrollRestoration getKey={({ pathname }) => pathname} />

@@ -1,4 +1,3 @@
-import { useRegional } from '../mirror/useRegional.ts';
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { CONTENT_CLASSES, CONTENT_NAMES, type ContentClass } from '@incremen/core/comb';
 import { COMB_INK, combColour, CONTENT_FILL } from './contentStyle.ts';
@@ -16,7 +15,6 @@ export function Swatch({ content, size = 18 }: { readonly content: ContentClass;
 
 /** What the patterns of the comb pictures mean; one legend for all views. */
 export function Legend() {
-  const say = useRegional();
   return (
     <Flex
       as="ul"
@@ -31,7 +29,7 @@ export function Legend() {
       {CONTENT_CLASSES.map((c) => (
         <Flex as="li" key={c} align="center" gap={1.5}>
           <Swatch content={c} />
-          <Term word={CONTENT_NAMES[c]}>{say(CONTENT_NAMES[c])}</Term>
+          <Term word={CONTENT_NAMES[c]}>{CONTENT_NAMES[c]}</Term>
         </Flex>
       ))}
       <Flex as="li" align="center" gap={1.5}>

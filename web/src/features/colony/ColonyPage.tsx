@@ -95,7 +95,7 @@ function ColonyView({ colony }: { readonly colony: Colony }) {
             </Button>
           </>
         )}
-        <MainVerb apiary={apiary} state={counted} today={today} />
+        <MainVerb apiary={apiary} state={state} today={today} />
       </PageHeader>
       {counted.countAgeDays === 0 && colony.endedOn === null && yard && (
         <CountNext yard={yard} after={colony} />

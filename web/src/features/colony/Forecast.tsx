@@ -73,7 +73,8 @@ export function Forecast({ today: state }: { readonly today: ColonyState }) {
   );
 }
 
-function roomInWords({ full, boxBy, where, waitUntil }: RoomAhead, today: string): string {
+function roomInWords({ full, boxBy, where, waitUntil, shrinks }: RoomAhead, today: string): string {
+  if (shrinks) return 'No box before spring: it shrinks now, and an empty box only cools it.';
   if (full === null || boxBy === null) return 'No more room needed for six weeks.';
   const head =
     full <= today

@@ -1,7 +1,7 @@
 import { Button } from '@chakra-ui/react';
 import { isInspection } from '@incremen/core/followup';
 import { openFollowUps, type Apiary } from '@incremen/core/records';
-import type { ColonyState } from '@incremen/core/colony';
+import type { Assessment } from '@incremen/core/assessment';
 import { openSplitOf } from '@incremen/core/work';
 import { Eye, Split } from 'lucide-react';
 import { Link } from 'react-router';
@@ -14,7 +14,7 @@ export function MainVerb({
   today,
 }: {
   readonly apiary: Apiary;
-  readonly state: ColonyState;
+  readonly state: Assessment;
   readonly today: string;
 }) {
   const { colony } = state;
@@ -38,6 +38,14 @@ export function MainVerb({
         <Link to={`/look/${due.id}`}>
           <Eye size={18} aria-hidden /> Record inspection
         </Link>
+      </Button>
+    );
+  }
+  // What stays shut for the winter is fed if it is light, and neither split nor mended.
+  if (state.opening.because === 'winter') {
+    return (
+      <Button asChild variant="outline" bg="sheet">
+        <Link to="/feed">Feed and store</Link>
       </Button>
     );
   }

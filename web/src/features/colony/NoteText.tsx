@@ -8,7 +8,7 @@ const PLACES = Array.from({ length: 12 }, (_, i) => ({ box: 1, slot: i + 1, last
 /** A note; frames written in shorthand between square brackets are drawn. */
 export function NoteText({ note }: { readonly note: string }) {
   return (
-    <Text as="div" color="inkSoft" whiteSpace="pre-line">
+    <Text as="div" color="inkSoft" whiteSpace="pre-line" translate="no">
       {note.split(/(\[[^\]\n]{3,400}\])/).map((piece, i) => {
         const readings = piece.startsWith('[') ? framesIn(piece.slice(1, -1)) : null;
         return readings ? <Frames key={i} readings={readings} text={piece} /> : <span key={i}>{piece}</span>;

@@ -1,5 +1,4 @@
 import clsx from 'clsx';
-import { useRegional } from '../../mirror/useRegional.ts';
 import { Box, Text } from '@chakra-ui/react';
 import { CONTENT_NAMES, type ContentClass } from '@incremen/core/comb';
 import type { Problem } from '@incremen/core/basics';
@@ -46,7 +45,6 @@ export function FrameInHand({
   readonly act: (action: CountAction) => void;
   readonly problems: readonly Problem[];
 }) {
-  const say = useRegional();
   const [brush, setBrush] = useState<ContentClass | null>(null);
   const [cellsOpen, setCellsOpen] = useState(false);
   const reading = draft.frames[draft.at]?.reading ?? null;
@@ -89,7 +87,7 @@ export function FrameInHand({
             <div className={marksStyles.marks}>
               {(Object.keys(CONTENT_NAMES) as ContentClass[]).map((c) => (
                 <Key key={c} on={brush === c} onClick={() => setBrush(c)}>
-                  {say(CONTENT_NAMES[c])}
+                  {CONTENT_NAMES[c]}
                 </Key>
               ))}
             </div>

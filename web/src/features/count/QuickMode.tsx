@@ -1,4 +1,3 @@
-import { useRegional } from '../../mirror/useRegional.ts';
 import { Box, Button, Grid, Text } from '@chakra-ui/react';
 import { framesThere, namedFrames, type QuickCount } from '@incremen/core/brood';
 import type { Box as HiveBox } from '@incremen/core/records';
@@ -172,12 +171,11 @@ function Field({
   readonly onActive: () => void;
   readonly onNumber: (value: number) => void;
 }) {
-  const say = useRegional();
   const eggs = EGGS.find((e) => quick && e.seen === quick.eggsSeen)?.label ?? '–';
   const mark = (
     <>
       {field.fill === 'bees' ? <span className={styles.bees} /> : <Swatch content={field.fill} />}
-      <span className={styles.name}>{say(field.label)}</span>
+      <span className={styles.name}>{field.label}</span>
     </>
   );
   return (

@@ -186,7 +186,7 @@ function VisitLine({ visit: v, kept }: { readonly visit: Visit; readonly kept: b
         {v.purpose === 'count' && frames > 0 && (
           <Text color="inkSoft">{count(frames, 'frame')} of this count still show how the hive is.</Text>
         )}
-        {v.note && <Text>{v.note}</Text>}
+        {v.note && <Text translate="no">{v.note}</Text>}
         {correcting ? (
           <Correct visit={v} done={() => setCorrecting(false)} />
         ) : (

@@ -69,15 +69,17 @@ export function SettingsPage() {
         </Box>
       </Group>
       <Group title="Words and money">
-        <Choice
-          label="Words of your region"
-          value={operation.words}
-          onChange={(words: Operation['words']) => void send({ type: 'changeSettings', words })}
-          options={[
-            { id: 'us', label: 'US: capped, inner cover' },
-            { id: 'commonwealth', label: 'UK and Commonwealth: sealed, crown board' },
-          ]}
-        />
+        <Box translate="no">
+          <Choice
+            label="Words of your region"
+            value={operation.words}
+            onChange={(words: Operation['words']) => void send({ type: 'changeSettings', words })}
+            options={[
+              { id: 'us', label: 'US: capped, inner cover' },
+              { id: 'commonwealth', label: 'UK and Commonwealth: sealed, crown board' },
+            ]}
+          />
+        </Box>
         <Choice
           label="A week begins on"
           value={operation.weekStart}

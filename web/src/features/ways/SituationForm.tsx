@@ -1,4 +1,3 @@
-import { useRegional } from '../../mirror/useRegional.ts';
 import { Box } from '@chakra-ui/react';
 import type { Season, Situation } from '@incremen/core/split';
 import { Choice } from '../../ui/Choice.tsx';
@@ -20,7 +19,6 @@ export function SituationForm({
   readonly now: Situation;
   readonly onChange: (change: Partial<Situation>) => void;
 }) {
-  const say = useRegional();
   const yes = (value: boolean) => (value ? 'yes' : 'no');
   const yesNo = (
     label: string,
@@ -65,7 +63,7 @@ export function SituationForm({
         options={[
           { id: 'none', label: 'None' },
           { id: 'open', label: 'Open' },
-          { id: 'capped', label: say('Capped') },
+          { id: 'capped', label: 'Capped' },
         ]}
       />
       {now.cells !== 'none' && (

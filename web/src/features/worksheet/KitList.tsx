@@ -1,4 +1,3 @@
-import { useRegional } from '../../mirror/useRegional.ts';
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { againstStore, promisedKit } from '@incremen/core/work';
 import type { KitLine } from '@incremen/core/records';
@@ -12,7 +11,6 @@ import common from '../../ui/common.module.css';
 /** What to load before leaving, held against the store; what is short stands out. */
 export function KitList({ workId, kit }: { readonly workId: string; readonly kit: readonly KitLine[] }) {
   const apiary = useApiary();
-  const say = useRegional();
   const lines = useMemo(() => againstStore(apiary, kit, promisedKit(apiary, workId)), [apiary, kit, workId]);
   return (
     <Box as="section">
@@ -29,7 +27,7 @@ export function KitList({ workId, kit }: { readonly workId: string; readonly kit
               {k.count}
             </Text>
             <Box flex="1">
-              {say(k.what)}
+              {k.what}
               {k.size && (
                 <Text as="span" color="inkSoft">
                   , {k.size}

@@ -1,7 +1,6 @@
 import type { KitLine, WorkStep } from '@incremen/core/records';
 import type { StepBox } from '@incremen/core/work';
 import { Gear } from '../../drawing/Gear.tsx';
-import { useRegional } from '../../mirror/useRegional.ts';
 import { StepPicture } from '../../drawing/StepPicture.tsx';
 import styles from './PrintedWork.module.css';
 
@@ -20,7 +19,6 @@ export function PrintedWork({
   readonly steps: readonly WorkStep[];
   readonly pictures: ReadonlyMap<string, readonly StepBox[]>;
 }) {
-  const say = useRegional();
   return (
     <div className={styles.sheet}>
       <section aria-label="Bring">
@@ -32,7 +30,7 @@ export function PrintedWork({
               <b>{k.count}</b>
               <Gear what={k.what} />
               <span>
-                {say(k.what)}
+                {k.what}
                 {k.size && `, ${k.size}`}
               </span>
             </li>

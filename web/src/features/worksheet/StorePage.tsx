@@ -1,4 +1,3 @@
-import { useRegional } from '../../mirror/useRegional.ts';
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { combLines, shoppingList, storeLines, type StoreLine } from '@incremen/core/work';
 import { useMemo } from 'react';
@@ -63,7 +62,6 @@ const isShort = (l: StoreLine) => l.count !== null && l.count < l.promised;
 
 function useColumns(set: (line: StoreLine, n: number) => void): readonly Column<StoreLine>[] {
   const change = useLatest(set);
-  const say = useRegional();
   return useMemo(
     () => [
       {
@@ -72,7 +70,7 @@ function useColumns(set: (line: StoreLine, n: number) => void): readonly Column<
         value: (l) => l.what,
         show: ({ what }) => (
           <Flex align="center" gap={3}>
-            <Gear what={what} /> {say(what)}
+            <Gear what={what} /> {what}
           </Flex>
         ),
         names: true,
@@ -91,7 +89,7 @@ function useColumns(set: (line: StoreLine, n: number) => void): readonly Column<
         numeric: true,
       },
     ],
-    [change, say],
+    [change],
   );
 }
 

@@ -1,4 +1,3 @@
-import { useRegional } from '../../mirror/useRegional.ts';
 import { Box, Button, Text } from '@chakra-ui/react';
 import { dayInWords, yearOf } from '@incremen/core/basics';
 import { frameSize } from '@incremen/core/comb';
@@ -128,7 +127,6 @@ function BoxTable({
   readonly title: string;
 }) {
   const hangs = new Set(framesOfBox(apiary, box.id).map((f) => f.slot));
-  const say = useRegional();
   const slots = Array.from({ length: box.slots }, (_, i) => i + 1);
   return (
     <Box className={styles.scroll} tabIndex={0} role="group" aria-label={title}>
@@ -152,7 +150,7 @@ function BoxTable({
           {COUNTED.map(([letter, what]) => (
             <tr key={letter}>
               <td className={styles.letter}>{letter}</td>
-              <th scope="row">{say(what)}</th>
+              <th scope="row">{what}</th>
               {slots.map((s) => (
                 <td key={s}>{hangs.has(s) ? '' : '–'}</td>
               ))}
@@ -165,12 +163,11 @@ function BoxTable({
 }
 
 function InspectionCard() {
-  const say = useRegional();
   return (
     <ul className={styles.card}>
       {ASKED.map(([what, answers]) => (
         <li key={what}>
-          <b>{say(what)}</b>
+          <b>{what}</b>
           <span>
             {answers.map((a) => (
               <span key={a} className={styles.tick}>

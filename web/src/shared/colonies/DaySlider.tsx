@@ -17,7 +17,7 @@ export function DaySlider({
   const at = offset ?? 0;
   const words = offset === null ? 'each on its own day' : inWords(offset, addDays(today, offset));
   return (
-    <Flex align="center" gap={3} flex="1 1 380px" maxW="640px" className={common.noPrint}>
+    <Flex align="center" gap={3} flex="1 1 330px" maxW="640px" className={common.noPrint}>
       <Button
         variant={offset === null ? 'solid' : 'outline'}
         {...(offset === null ? {} : { bg: 'sheet' })}

@@ -1,4 +1,3 @@
-import { useRegional } from '../../mirror/useRegional.ts';
 import { STAMP_KINDS, type ContentClass, type StampKind } from '@incremen/core/comb';
 import { History, MoveLeft } from 'lucide-react';
 import { memo } from 'react';
@@ -166,7 +165,6 @@ const KindButton = memo(function KindButton({
   readonly on: boolean;
   readonly act: (a: CountAction) => void;
 }) {
-  const say = useRegional();
   return (
     <button
       type="button"
@@ -182,7 +180,7 @@ const KindButton = memo(function KindButton({
         <rect x="3" y="3" width="16" height="37" rx="2" fill="none" stroke={COMB_INK} />
         <path d="M0 2.500h22" stroke="var(--chakra-colors-wood)" strokeWidth="3" strokeLinecap="round" />
       </svg>
-      {say(KIND_NAMES[kind])}
+      {KIND_NAMES[kind]}
       <span aria-hidden className={styles.kindKey}>
         {KIND_KEYS[kind]}
       </span>

@@ -1,4 +1,3 @@
-import { useRegional } from '../../mirror/useRegional.ts';
 import { memo } from 'react';
 import { CellsEditor } from './CellsEditor.tsx';
 import { Choice } from '../../ui/Choice.tsx';
@@ -78,9 +77,8 @@ export const CappedQuestion = memo(function CappedQuestion({
   set,
   name,
 }: EvidenceProps) {
-  const say = useRegional();
   return (
-    <Question title={say('Capped brood')}>
+    <Question title="Capped brood">
       <ThreeAnswers
         label={name('capped brood')}
         value={cappedBrood.look}
