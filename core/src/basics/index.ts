@@ -28,3 +28,4 @@ export {
 } from './measures.ts';
 export { inRegion, type Region, REGIONS } from './regionalWords.ts';
 export { WEEK_STARTS, weekOf, type WeekStart } from './weeks.ts';
+export { moneyInWords } from './money.ts';

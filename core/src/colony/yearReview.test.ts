@@ -37,6 +37,14 @@ describe('a year in numbers', () => {
       },
       newIds: [yard.newId()],
     });
+    for (const [day, what, amount] of [
+      ['2026-03-02', 'Sugar, 25 kg', 31.5],
+      ['2026-06-01', 'Two queens', 60],
+      ['2027-01-10', 'A box', 40],
+    ] as const)
+      yard.run({ type: 'noteExpense', expenseId: yard.newId(), day, what, amount });
+    const [mistaken] = Object.values(yard.apiary.expense).filter((e) => e.what === 'A box');
+    yard.run({ type: 'dropExpense', expenseId: mistaken?.id ?? '' });
     end(quill?.id, 'dead');
     end(oops?.id, 'error');
     expect(yearsOnRecord(yard.apiary)).toEqual([2027, 2026]);
@@ -45,6 +53,7 @@ describe('a year in numbers', () => {
       atEnd: 2,
       bought: 1,
       fedKg: 6,
+      spent: 91.5,
       ended: [],
     });
     expect(yearReview(yard.apiary, 2027)).toMatchObject({

@@ -1,5 +1,5 @@
 import { yearOf } from '../basics/index.ts';
-import { COLONY_END_WORDS, type Apiary, type ColonyEndHow } from '../records/index.ts';
+import { COLONY_END_WORDS, type Apiary, type ColonyEndHow, type Expense } from '../records/index.ts';
 
 /** What a year came to. */
 export interface YearReview {
@@ -17,6 +17,10 @@ export interface YearReview {
   readonly fedKg: number;
   readonly harvestedKg: number;
   readonly treatments: number;
+  /** What was spent, the latest first. */
+  readonly expenses: readonly Expense[];
+  /** All of it together, in the money of the operation. */
+  readonly spent: number;
 }
 
 /** The years of which anything is on record, latest first. */
@@ -25,6 +29,7 @@ export function yearsOnRecord(apiary: Apiary): number[] {
     ...Object.values(apiary.colony).flatMap((c) => [c.startedOn, ...(c.endedOn ? [c.endedOn] : [])]),
     ...Object.values(apiary.visit).map((v) => v.day),
     ...Object.values(apiary.given).map((g) => g.day),
+    ...Object.values(apiary.expense).map((e) => e.day),
   ];
   return [...new Set(days.map(yearOf))].toSorted((a, b) => b - a);
 }
@@ -44,6 +49,9 @@ export function yearReview(apiary: Apiary, year: number): YearReview {
     const how = c.end?.how ?? 'broken-up';
     hows.set(how, (hows.get(how) ?? 0) + 1);
   }
+  const expenses = Object.values(apiary.expense)
+    .filter((e) => yearOf(e.day) === year)
+    .toSorted((a, b) => b.day.localeCompare(a.day) || a.what.localeCompare(b.what));
   const queens = Object.values(apiary.queen);
   return {
     year,
@@ -62,5 +70,7 @@ export function yearReview(apiary: Apiary, year: number): YearReview {
       0,
     ),
     treatments: given.filter((g) => g.body.kind === 'treatment').length,
+    expenses,
+    spent: expenses.reduce((sum, e) => sum + e.amount, 0),
   };
 }

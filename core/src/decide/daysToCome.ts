@@ -15,6 +15,7 @@ const TOLD: ReadonlySet<Command['type']> = new Set([
   'endColony',
   'recordSwarm',
   'noteHarvest',
+  'noteExpense',
   'noteQueen',
   'changeCells',
   'readLoose',

@@ -36,6 +36,7 @@ import { decideGive, decideTakeOut } from './deciders/happening/giving.ts';
 import { loseCellsWithCombs } from './deciders/happening/losingCells.ts';
 import { decideMoveHive, decidePlanMove, decideSetEntrance } from './deciders/happening/movingHives.ts';
 import { decideNoteHarvest } from './deciders/happening/harvesting.ts';
+import { decideDropExpense, decideNoteExpense } from './deciders/happening/spending.ts';
 import { decideNoteQueen } from './deciders/happening/queens.ts';
 import { decideStackHives, decideUnstackHive } from './deciders/happening/stacks.ts';
 import { decideRecordSwarm, decideSetOrigin } from './deciders/happening/swarms.ts';
@@ -118,6 +119,10 @@ function decideInto(draft: Draft, command: Command, path: Path): void {
       return decideKeepSeasonPlan(draft, command, path);
     case 'noteHarvest':
       return decideNoteHarvest(draft, command, path);
+    case 'noteExpense':
+      return decideNoteExpense(draft, command, path);
+    case 'dropExpense':
+      return decideDropExpense(draft, command, path);
     case 'editYard':
       return decideEditYard(draft, command, path);
     case 'noteFlow':

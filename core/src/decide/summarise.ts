@@ -1,5 +1,5 @@
 import { flowInWords } from './deciders/happening/flows.ts';
-import { listInWords, dayInWords, massInWords } from '../basics/index.ts';
+import { listInWords, dayInWords, massInWords, moneyInWords } from '../basics/index.ts';
 import {
   COLONY_END_WORDS,
   FEED_WORDS,
@@ -97,6 +97,10 @@ export function summarise(apiary: Apiary, command: Command): string {
         : `Season plan: ${counted(command.plan.aim.colonies, 'colony', 'colonies')} by ${dayInWords(command.plan.aim.by)} ${command.plan.aim.by.slice(0, 4)}`;
     case 'noteHarvest':
       return `${massInWords(command.kg, operationOf(apiary).units)} of honey taken from ${colony(command.colonyId)}`;
+    case 'noteExpense':
+      return `${moneyInWords(command.amount, operationOf(apiary).currency)} spent: ${command.what}`;
+    case 'dropExpense':
+      return `Not spent: ${apiary.expense[command.expenseId]?.what ?? 'an amount'}`;
     case 'editYard':
       return `${apiary.yard[command.yardId]?.name ?? 'A yard'}: ${command.closedOn ? 'closed' : command.closedOn === null ? 'opened again' : 'changed'}`;
     case 'noteFlow':

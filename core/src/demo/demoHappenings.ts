@@ -9,6 +9,13 @@ import {
   type Command,
 } from '../records/index.ts';
 
+/** What was spent, in the money of the demonstration. */
+const SPENT = [
+  ['2026-03-14', 'Sugar, 25 kg', 31.5],
+  ['2026-04-11', 'Two nuc boxes', 74],
+  ['2026-05-12', 'A mated queen', 32],
+] as const;
+
 /** What happened in the yards of the demonstration besides counts and splits, each on its day. */
 export function demoHappenings(
   apiary: Apiary,
@@ -117,5 +124,9 @@ export function demoHappenings(
           },
         ]
       : []),
+    ...SPENT.map(([day, what, amount]) => ({
+      day,
+      command: { type: 'noteExpense' as const, expenseId: newId(), day, what, amount },
+    })),
   ];
 }

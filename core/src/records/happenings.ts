@@ -10,7 +10,7 @@ import { givenRecord } from './kinds/given.ts';
 import { STACK_PARTINGS } from './kinds/hiveEvent.ts';
 import { plannedMove, standPlace as place } from './kinds/plannedMove.ts';
 import { QUEEN_DEEDS } from './kinds/queen.ts';
-import { boxRecord, hiveRecord, standRecord, yardRecord } from './records.ts';
+import { boxRecord, expenseRecord, hiveRecord, standRecord, yardRecord } from './records.ts';
 
 /**
  * Commands for what happens in a yard besides counts and planned work: hives move, colonies end, queens come and go,
@@ -147,6 +147,18 @@ const noteHarvest = z.strictObject({
   kg: z.number().positive('Say how much, in kilograms.').max(500),
 });
 
+/** Money was spent: on sugar, queens, boxes, whatever it was. */
+const noteExpense = z.strictObject({
+  type: z.literal('noteExpense'),
+  expenseId: id,
+  day: daySchema,
+  what: expenseRecord.shape.what,
+  amount: expenseRecord.shape.amount,
+});
+
+/** An amount was no expense. */
+const dropExpense = z.strictObject({ type: z.literal('dropExpense'), expenseId: id });
+
 /** Says where a colony came from, and since when it has no queen: bought, a swarm, made by hand, split before. */
 const setOrigin = z.strictObject({
   type: z.literal('setOrigin'),
@@ -282,6 +294,8 @@ export const happenings = [
   recordSwarm,
   setOrigin,
   noteHarvest,
+  noteExpense,
+  dropExpense,
   noteQueen,
   enterCells,
   changeCells,

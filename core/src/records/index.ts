@@ -108,6 +108,7 @@ export {
   type Frame,
   type Given,
   type Hive,
+  type Expense,
   type HiveEvent,
   NO_CARE,
   newOperation,

@@ -12,4 +12,5 @@ const WORDS: Partial<Record<RecordKind, string>> = {
   cell: 'queen cell',
   given: 'line of what was given',
   event: 'event of a colony',
+  expense: 'line of what was spent',
 };

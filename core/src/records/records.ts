@@ -301,6 +301,14 @@ export const followUpRecord = z.strictObject({
 /** So many pieces of one kind of equipment in the store. */
 export const kitRecord = z.strictObject({ id, what: name, count: z.int().min(0).max(9999) });
 
+/** Money that was spent on the bees, in the money of the operation. */
+export const expenseRecord = z.strictObject({
+  id,
+  day: daySchema,
+  what: name,
+  amount: z.number().positive('Say how much it was.').max(1_000_000),
+});
+
 /** The schema of every kind of record, by its name. Order: what is named earlier is referred to later. */
 export const RECORD_SCHEMAS = {
   operation: operationRecord,
@@ -322,6 +330,7 @@ export const RECORD_SCHEMAS = {
   cell: cellRecord,
   given: givenRecord,
   event: eventRecord,
+  expense: expenseRecord,
 } as const;
 
 export type RecordKind = keyof typeof RECORD_SCHEMAS;
@@ -345,6 +354,7 @@ export type CallOut = RecordOf<'callOut'>;
 export type Cell = RecordOf<'cell'>;
 export type Given = RecordOf<'given'>;
 export type HiveEvent = RecordOf<'event'>;
+export type Expense = RecordOf<'expense'>;
 
 /** All kinds, those that are referred to before those that refer to them. */
 export const RECORD_KINDS = Object.keys(RECORD_SCHEMAS) as RecordKind[];

@@ -307,6 +307,18 @@ const KitEntity = defineEntity({
   },
 });
 
+const ExpenseEntity = defineEntity({
+  name: 'Expense',
+  tableName: 'expense',
+  properties: {
+    id: p.uuid().primary(),
+    operationId: ofOperation,
+    day: p.date(),
+    what: p.text(),
+    amount: p.double(),
+  },
+});
+
 const CallOutEntity = defineEntity({
   name: 'CallOut',
   tableName: 'call_out',
@@ -428,4 +440,5 @@ export const RECORD_ENTITIES: Readonly<Record<RecordKind, EntitySchema>> = {
   cell: CellEntity,
   given: GivenEntity,
   event: EventEntity,
+  expense: ExpenseEntity,
 } as never;

@@ -1,11 +1,13 @@
 import type { Apiary } from '@incremen/core/records';
 import {
   costOfAWeek,
+  outlookOf,
   runSeasons,
   triedPlan,
   whatHelps,
   workOut,
   type FoundSeason,
+  type Outlook,
   type PlanChange,
   type Schedule,
   type SeasonBatch,
@@ -31,6 +33,14 @@ const planner = {
     );
     return transfer(batch, buffers);
   },
+
+  /** What the seasons that were run so far tell: ten thousand of them are sorted week by week, which no page should wait for. */
+  outlook: (
+    problem: SeasonProblem,
+    schedule: Schedule,
+    batches: readonly SeasonBatch[],
+    over: boolean,
+  ): Outlook => outlookOf(problem, schedule, batches, over),
 
   /** Searches plans of a season, reports how far it is, and tries the best ones in the planner of a day. */
   async search(apiary: Apiary, problem: SeasonProblem, report: (found: FoundSeason) => void): Promise<void> {

@@ -1,4 +1,4 @@
-import type { Schedule, SeasonBatch, SeasonProblem } from '@incremen/core/seasonplan';
+import type { Outlook, Schedule, SeasonBatch, SeasonProblem } from '@incremen/core/seasonplan';
 import { wrap, type Remote } from 'comlink';
 import type { SeasonWorker } from './season.worker.ts';
 
@@ -57,3 +57,15 @@ export async function manySeasons(
     }),
   );
 }
+
+/** What seasons tell, worked out beside the page. */
+export const outlookIn = (
+  problem: SeasonProblem,
+  schedule: Schedule,
+  batches: readonly SeasonBatch[],
+  over: boolean,
+): Promise<Outlook> => {
+  const [worker] = pool();
+  if (!worker) throw new Error('a pool has a worker');
+  return worker.outlook(problem, schedule, batches, over);
+};

@@ -29,6 +29,11 @@ export interface SeasonEnd {
 
 /** How far a year's growth may be from what is worked out, for all colonies alike: weather, forage, and what the model does not know. */
 const GROWTH_SPREAD = 0.2;
+/**
+ * How far all bees together may be off what the course says of them, told and nothing else: within a season, and once a winter lies
+ * between (our estimate, no published source: another model of the same colonies comes out so much apart).
+ */
+const BEES_OFF = { season: 0.2, winter: 0.5 } as const;
 /** Chance in a week of the season that a queen fails: about one in ten a year (common practice, no source). */
 const QUEEN_FAILS = 0.003;
 /** Luck of the weeks is drawn apart from that of any colony. */
@@ -76,6 +81,8 @@ export class SeasonRun {
   winterGrown = 0;
   winterYoung = 0;
   private growth = 1;
+  private beesOff = 0;
+  private wintered = false;
   private shift = 0;
   story: FamilyStory[] | null = null;
   /** What rounds of this season made, by their place in the schedule. */
@@ -199,7 +206,8 @@ export class SeasonRun {
         if (this.story) this.tell(f, i);
       }
       this.colonies[w] = alive;
-      this.frames[w] = frames;
+      if (this.weekOf(0).winterEnds) this.wintered = true;
+      this.frames[w] = frames * this.told();
       this.honey[w] = this.end.honey;
       this.end.stored = stored;
     }
@@ -230,6 +238,8 @@ export class SeasonRun {
     const mating = deviate(3);
     const winter = deviate(4);
     const growth = deviate(5);
+    this.beesOff = deviate(7);
+    this.wintered = false;
     this.shift = Math.max(-2, Math.min(2, Math.round(spring)));
     this.growth = Math.exp(GROWTH_SPREAD * growth);
     this.raises = chanceDrawn(chances.raises, mating);
@@ -345,13 +355,19 @@ export class SeasonRun {
     return frames;
   }
 
+  /** What bees are told with: nobody counts them by a model to the frame. */
+  private told(): number {
+    const off = this.wintered ? BEES_OFF.winter : BEES_OFF.season;
+    return Math.exp(off * this.beesOff);
+  }
+
   private finish(): SeasonEnd {
     const { end, problem } = this;
     for (let i = 0; i < this.n; i++) {
       const f = this.families[i] as Family;
       if (!f.alive) continue;
       end.colonies++;
-      end.frames += f.frames;
+      end.frames += f.frames * this.told();
       if ((f.lays || (f.wait > 0 && f.waitEndsWell)) && f.frames >= problem.aim.strongFrames) end.strong++;
     }
     for (let w = 0; w < this.length; w++) {

@@ -23,6 +23,7 @@ import { houseRules, isNuc } from '../../rules/index.ts';
 import { CLIMATE_WINTER_KG, daysIntoSeason, phaseAt, pullOf, type SeasonPhase } from '../../season/index.ts';
 import { chanceOfWinter, ownWinters } from '../../wintering/index.ts';
 import { FIRST_PACE, FRAME_OF_BEES, FRAME_OF_CELLS, FRAME_OF_HONEY } from '../course/family.ts';
+import { chanceOfAcceptance, ownAcceptance } from './ownAcceptance.ts';
 import { ownFlows } from '../year/ownFlows.ts';
 import { seasonWeeks, USUAL_FLOWS } from '../year/seasonWeek.ts';
 import type { Round, SeasonProblem, StartColony } from '../course/problem.ts';
@@ -50,9 +51,9 @@ const SUPPOSED_DOUBT = 0.35;
  * would tell. One's own parts count on top of them, and move the middle as on the page of one's own results.
  */
 const USUAL_PARTS = 20;
-/** What a frame with foundation and a kilogram of sugar cost, where nobody says (a guess to reckon by). */
 /** Where a good queen would lay less than so many eggs a day, nothing can be told of her. */
 const LITTLE = 150;
+/** What a frame with foundation and a kilogram of sugar cost, where nobody says (a guess to reckon by). */
 const FRAME_PRICE = 3;
 const SUGAR_PRICE = 1.2;
 
@@ -102,8 +103,7 @@ export function seasonProblem(apiary: Apiary, aim: SeasonAim, from: Day, seed: n
     },
     chances: {
       raises: { well: odds.likely * known, ill: (1 - odds.likely) * known },
-      // Nine of ten mated queens are accepted where the cage is used by the book (common practice, no source).
-      accepts: { well: 9, ill: 1 },
+      accepts: chanceOfAcceptance(ownAcceptance(apiary, from)),
       wintersGrown: chanceOfWinter('grown', winters.grown),
       wintersYoung: chanceOfWinter('young', winters.young),
       flow: flows.likely,

@@ -16,6 +16,7 @@ import { Migration20261208Pictures } from './20261208-pictures.ts';
 import { Migration20261209Habits } from './20261209-habits.ts';
 import { Migration20261210Reminders } from './20261210-reminders.ts';
 import { Migration20261211SeasonPlan } from './20261211-season-plan.ts';
+import { Migration20261212Expenses } from './20261212-expenses.ts';
 
 /** Every migration, oldest first. Landed migrations are never edited; a change is a new one. */
 export const migrations = [
@@ -37,4 +38,5 @@ export const migrations = [
   { name: '20261209-habits', class: Migration20261209Habits },
   { name: '20261210-reminders', class: Migration20261210Reminders },
   { name: '20261211-season-plan', class: Migration20261211SeasonPlan },
+  { name: '20261212-expenses', class: Migration20261212Expenses },
 ];

@@ -1,5 +1,6 @@
 import { numberTyped, TextField } from '../../ui/TextField.tsx';
 import { Box, Heading, Input, Text } from '@chakra-ui/react';
+import { moneyInWords } from '@incremen/core/basics';
 import {
   MEASURES,
   SYRUP_RATIOS,
@@ -134,7 +135,6 @@ function SugarCost({
   const [perKg, setPerKg] = useState(() => Number(localStorage.getItem(PRICE) ?? ''));
   const [typed, setTyped] = useState<string | null>(null);
   const shown = typed ?? (perKg > 0 ? (perKg * kgPerMass).toFixed(2) : '');
-  const money = new Intl.NumberFormat('en', { style: 'currency', currency });
   return (
     <Box display="grid" gap={1}>
       <TextField
@@ -150,7 +150,7 @@ function SugarCost({
       />
       {sugarKg !== null && perKg > 0 && (
         <Text role="status" fontWeight="600">
-          The sugar costs about {money.format(sugarKg * perKg)}.
+          The sugar costs about {moneyInWords(sugarKg * perKg, currency)}.
         </Text>
       )}
     </Box>

@@ -1,6 +1,6 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { yearReview, yearsOnRecord } from '@incremen/core/colony';
-import { yearOf } from '@incremen/core/basics';
+import { moneyInWords, yearOf } from '@incremen/core/basics';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useOperation, useToday } from '../../mirror/hooks.ts';
 import { useWholeVisits } from '../../mirror/olderVisits.ts';
@@ -8,13 +8,14 @@ import { count, mass } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { NextYear, YearResults } from './YearResults.tsx';
+import { YearSpent } from './YearSpent.tsx';
 import styles from './YearPage.module.css';
 
 /** A year in numbers: how many colonies there were, where they came from, how they ended, what it took. */
 export function YearPage() {
   const { apiary, older } = useWholeVisits(null);
   const today = useToday();
-  const { units } = useOperation();
+  const { units, currency } = useOperation();
   const navigate = useNavigate();
   const { year: asked = '' } = useParams();
   const years = yearsOnRecord(apiary);
@@ -32,6 +33,7 @@ export function YearPage() {
     ['Feed taken', mass(r.fedKg, units)],
     ['Honey harvested', r.harvestedKg > 0 ? mass(r.harvestedKg, units) : 'none noted'],
     ['Treatments', String(r.treatments)],
+    ['Spent', r.spent > 0 ? moneyInWords(r.spent, currency) : 'none noted'],
   ];
   return (
     <Box maxW="44rem">
@@ -71,6 +73,7 @@ export function YearPage() {
           </div>
         ))}
       </dl>
+      <YearSpent review={r} />
       <YearResults year={year} />
       <NextYear year={year} />
       <Text color="inkSoft" mt={4}>

@@ -1,12 +1,11 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import type { SeasonPlan } from '@incremen/core/records';
-import type { HeldTo } from '@incremen/core/seasonplan';
+import type { HeldTo, Outlook } from '@incremen/core/seasonplan';
 import { useOperation, useToday } from '../../mirror/hooks.ts';
 import { useTell } from '../../shared/telling/useTell.ts';
 import { count, mass, one } from '../../ui/format.ts';
 import common from '../../ui/common.module.css';
 import type { Helps } from './useHelps.ts';
-import type { Outlook } from './useOutlook.ts';
 import { onDay } from '../../shared/days/onDay.ts';
 import styles from './Season.module.css';
 

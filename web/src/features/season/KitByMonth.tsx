@@ -1,11 +1,9 @@
 import { Box, Text } from '@chakra-ui/react';
-import { monthNamesIn } from '@incremen/core/basics';
-import type { MonthLine, SeasonProblem, Weekly } from '@incremen/core/seasonplan';
+import { moneyInWords, monthNamesIn } from '@incremen/core/basics';
+import type { MonthLine, SeasonProblem, Weekly, Outlook } from '@incremen/core/seasonplan';
 import { useOperation } from '../../mirror/hooks.ts';
 import { count, mass } from '../../ui/format.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
-import { moneyIn } from './money.ts';
-import type { Outlook } from './useOutlook.ts';
 import styles from './Season.module.css';
 
 const NAMES = monthNamesIn('en-GB', 'long');
@@ -31,8 +29,8 @@ export function KitByMonth({
         {mostComb > 1 && `, at most about ${Math.round(mostComb)} in one month`}: comb is the scarcest of all,
         and bees build it only in a flow or on syrup.{' '}
         {problem.storeCombs > 0 && `Your store has ${count(problem.storeCombs, 'drawn comb')}. `}
-        In all {mass(outlook.means.sugar, units)} of sugar, {moneyIn(outlook.means.money, currency)},{' '}
-        {Math.round(outlook.means.hours)} hours.
+        In all {mass(outlook.means.sugar, units)} of sugar,{' '}
+        {moneyInWords(outlook.means.money, currency, true)}, {Math.round(outlook.means.hours)} hours.
       </Text>
       <Box overflowX="auto" tabIndex={0} role="group" aria-label="What it takes by month">
         <table className={styles.kit}>
@@ -58,7 +56,7 @@ export function KitByMonth({
                 ))}
                 <td>{m.sugarKg >= 0.5 ? mass(m.sugarKg, units) : '–'}</td>
                 <td>{Math.round(m.hours)}</td>
-                <td>{m.money >= 0.5 ? moneyIn(m.money, currency) : '–'}</td>
+                <td>{m.money >= 0.5 ? moneyInWords(m.money, currency, true) : '–'}</td>
               </tr>
             ))}
           </tbody>

@@ -1,14 +1,13 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
+import { moneyInWords } from '@incremen/core/basics';
 import type { SeasonRound } from '@incremen/core/records';
-import type { PlanChange } from '@incremen/core/seasonplan';
+import type { PlanChange, Outlook } from '@incremen/core/seasonplan';
 import { Fragment } from 'react';
 import { useOperation } from '../../mirror/hooks.ts';
 import { count, mass, one } from '../../ui/format.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import common from '../../ui/common.module.css';
 import { changeInWords, DRIVER_WORDS } from './seasonWords.ts';
-import { moneyIn } from './money.ts';
-import type { Outlook } from './useOutlook.ts';
 import styles from './Season.module.css';
 
 const percent = (p: number) => `${Math.round(100 * p)} %`;
@@ -94,7 +93,7 @@ export function OddsPanel({
                 {Math.abs(c.honey) >= 2 &&
                   `, ${mass(Math.abs(c.honey), units)} ${c.honey > 0 ? 'more' : 'less'} honey`}
                 {Math.abs(c.money) >= 5 &&
-                  `, ${moneyIn(Math.abs(c.money), currency)} ${c.money > 0 ? 'more' : 'less'}`}
+                  `, ${moneyInWords(Math.abs(c.money), currency, true)} ${c.money > 0 ? 'more' : 'less'}`}
                 .
               </li>
             ))}

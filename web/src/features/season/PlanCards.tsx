@@ -1,11 +1,10 @@
 import { Box } from '@chakra-ui/react';
 import { MAKES, type TriedChoice, type TriedPlan } from '@incremen/core/seasonplan';
-import { dayInWords } from '@incremen/core/basics';
+import { dayInWords, moneyInWords } from '@incremen/core/basics';
 import { useOperation } from '../../mirror/hooks.ts';
 import { count, mass } from '../../ui/format.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import common from '../../ui/common.module.css';
-import { moneyIn } from './money.ts';
 import { CHOICE_WORDS } from './seasonWords.ts';
 import styles from './Season.module.css';
 
@@ -65,7 +64,7 @@ export function PlanCards({
               </span>
               <span className={styles.small}>
                 About {Math.round(scored.colonies)} colonies, {mass(scored.honey, units)} of honey;{' '}
-                {moneyIn(scored.money, currency)}, {Math.round(scored.hours)} hours
+                {moneyInWords(scored.money, currency, true)}, {Math.round(scored.hours)} hours
               </span>
               {plan.takenOff > 0 && (
                 <span className={styles.small}>

@@ -1,7 +1,7 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { raisingOdds, raisingResults } from '@incremen/core/cells';
 import { meanOf } from '@incremen/core/odds';
-import { ownFlows } from '@incremen/core/seasonplan';
+import { chanceOfAcceptance, ownAcceptance, ownFlows } from '@incremen/core/seasonplan';
 import { chanceOfWinter, ownWinters, type WinterResults } from '@incremen/core/wintering';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
@@ -20,6 +20,7 @@ export function SeasonOddsPage() {
     const raising = raisingOdds(raisingResults(apiary, today));
     const winters = ownWinters(apiary, today);
     const flows = ownFlows(apiary);
+    const accepted = ownAcceptance(apiary, today);
     const wintering = ({ lived, died }: WinterResults) =>
       lived + died === 0 ? 'No winter of yours is on record.' : `Yours: ${lived} lived, ${died} died.`;
     return [
@@ -35,9 +36,12 @@ export function SeasonOddsPage() {
       },
       {
         what: 'A mated queen is accepted',
-        now: '90 %',
+        now: percent(meanOf(chanceOfAcceptance(accepted))),
         begins: 'Nine of ten, caged and released by the bees (common practice, no published source).',
-        own: 'Not learned from your results yet.',
+        own:
+          accepted.accepted + accepted.refused === 0
+            ? 'No queen of yours that was put in has an answer yet.'
+            : `Yours: ${accepted.accepted} accepted, ${accepted.refused} not.`,
       },
       {
         what: 'A full colony lives through the winter',

@@ -9,6 +9,7 @@ import {
   usualAim,
   whyNot,
   type AimKind,
+  type Outlook,
   type Schedule,
   type TriedPlan,
 } from '@incremen/core/seasonplan';
@@ -32,7 +33,7 @@ import { inTen, OBSTACLE_WORDS } from './seasonWords.ts';
 import { onDay } from '../../shared/days/onDay.ts';
 import { SeasonPicture } from './SeasonPicture.tsx';
 import { useHelps } from './useHelps.ts';
-import { SEASONS, SEASONS_AT_FIRST, useOutlook, type Outlook } from './useOutlook.ts';
+import { SEASONS, SEASONS_AT_FIRST, useOutlook } from './useOutlook.ts';
 import { useSeasonSearch } from './useSeasonSearch.ts';
 import styles from './Season.module.css';
 

@@ -1,61 +1,18 @@
 import {
-  byMonth,
-  fansOf,
-  joined,
-  meanEnd,
-  oddsOf,
-  restsOn,
-  typicalSeason,
-  type FamilyStory,
-  type MonthLine,
-  type Rests,
+  outlookOf,
+  type Outlook,
   type Schedule,
   type SeasonBatch,
   type SeasonProblem,
-  type WeekFan,
 } from '@incremen/core/seasonplan';
 import { useEffect, useState } from 'react';
-import { manySeasons, type Halt } from '../../workers/seasonPool.ts';
+import { manySeasons, outlookIn, type Halt } from '../../workers/seasonPool.ts';
 
 /** So many seasons are run for a plan that is looked at. */
-export const SEASONS = 4000;
+export const SEASONS = 10_000;
 export const SEASONS_AT_FIRST = 100;
 /** What is drawn is drawn anew after so many more. */
-const DRAWN_EVERY = 1000;
-
-/** What a plan may come to, as far as it has been run. */
-export interface Outlook {
-  readonly seasons: number;
-  readonly odds: number;
-  /** How far the odds may be off for so few seasons. */
-  readonly off: number;
-  readonly fans: readonly WeekFan[];
-  readonly story: readonly FamilyStory[];
-  readonly rests: readonly Rests[];
-  readonly months: readonly MonthLine[];
-  readonly means: Readonly<
-    Record<'colonies' | 'strong' | 'honey' | 'money' | 'hours' | 'sugar' | 'queens' | 'drawn', number>
-  >;
-  /** What each round makes in the mean. */
-  readonly madeBy: readonly number[];
-  readonly over: boolean;
-}
-
-const ENDS = ['colonies', 'strong', 'honey', 'money', 'hours', 'sugar', 'queens', 'drawn'] as const;
-
-function outlookOf(problem: SeasonProblem, schedule: Schedule, batch: SeasonBatch, over: boolean): Outlook {
-  return {
-    seasons: batch.seasons,
-    ...oddsOf(batch),
-    fans: fansOf(batch),
-    story: typicalSeason(problem, schedule, batch),
-    rests: restsOn(batch),
-    months: byMonth(problem, batch),
-    means: Object.fromEntries(ENDS.map((e) => [e, meanEnd(batch, e)])) as Outlook['means'],
-    madeBy: [...batch.madeBy].map((n) => n / batch.seasons),
-    over,
-  };
-}
+const DRAWN_EVERY = 2500;
 
 /**
  * Runs thousands of seasons of a plan in the workers; the first picture is there after a hundred.
@@ -80,7 +37,16 @@ export function useOutlook(
     let sum = 0;
     const draw = (over: boolean) => {
       drawn = sum;
-      setKnown({ key, outlook: outlookOf(whole, s, joined(batches), over) });
+      // A hundred seasons are quickly told, and the first picture waits for no worker.
+      const told =
+        sum <= SEASONS_AT_FIRST
+          ? Promise.resolve(outlookOf(whole, s, batches, over))
+          : outlookIn(whole, s, batches, over);
+      void told.then((outlook) => {
+        // What was asked for first may come last.
+        if (!halt.stopped)
+          setKnown((k) => (k?.key === key && k.outlook.seasons > outlook.seasons ? k : { key, outlook }));
+      });
     };
     void manySeasons(whole, s, many, halt, (batch) => {
       batches.push(batch);
