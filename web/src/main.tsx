@@ -29,7 +29,11 @@ keepInStep(store);
 follow(store);
 void store.dispatch(load());
 
-installForOffline();
+const waitForView = store.subscribe(() => {
+  if (store.getState().mirror.status === 'loading') return;
+  waitForView();
+  installForOffline();
+});
 
 const root = document.getElementById('root');
 if (!root) throw new Error('index.html must hold the element #root');

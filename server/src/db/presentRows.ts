@@ -1,7 +1,7 @@
 import type { RecordKind } from '@incremen/core/records';
 
 /** So many of its latest visits are always among the present records of a colony. */
-const LATEST_VISITS = 6;
+const LATEST_VISITS = 4;
 /** What was seen, noted or photographed on a visit stays among them for so long. */
 const SEEN_DAYS = 730;
 /** What was seen of a part in its first weeks stays for good: one's own results of raising queens are learned from it. */

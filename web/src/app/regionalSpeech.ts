@@ -3,6 +3,8 @@ import { inRegion, type Region } from '@incremen/core/basics';
 /** What is read to those who do not see, or shown on a pause, and is no text of its own. */
 const SPOKEN = ['aria-label', 'aria-valuetext', 'title', 'placeholder'];
 
+const WITH_WORDS = SPOKEN.map((name) => `[${name}]`).join();
+
 /** Words of the keeper, and what is typed letter by letter, stay as they are (HTML: the translate attribute). */
 const OWN = '[translate="no"], pre, code, script, style, textarea';
 
@@ -29,9 +31,9 @@ export function speakAs(root: HTMLElement, region: Region): () => void {
   const memory = new WeakMap<Node, Map<string, Said>>();
   const say = (node: Node, what: string, { read, write }: Place) => {
     const before = read();
-    if (before === null || (node instanceof Element ? node : node.parentElement)?.closest(OWN)) return;
-    const said = inRegion(before, region);
-    if (said === before) return;
+    const said = before === null ? null : inRegion(before, region);
+    if (before === null || said === null || said === before) return;
+    if ((node instanceof Element ? node : node.parentElement)?.closest(OWN)) return;
     const of = memory.get(node) ?? new Map<string, Said>();
     memory.set(node, of.set(what, { before, said }));
     write(said);
@@ -62,23 +64,29 @@ export function speakAs(root: HTMLElement, region: Region): () => void {
 
 type With = (node: Node, what: string, place: Place) => void;
 
-/** The texts that a node holds itself. */
-function textsOf(node: Node, work: With): void {
-  if (node.nodeType === Node.TEXT_NODE)
-    work(node, 'text', { read: () => node.nodeValue, write: (text) => (node.nodeValue = text) });
-  if (!(node instanceof Element)) return;
+const sayText = (node: Node, work: With) =>
+  work(node, 'text', { read: () => node.nodeValue, write: (text) => (node.nodeValue = text) });
+
+function sayAttributes(element: Element, work: With): void {
   for (const name of SPOKEN)
-    if (node.hasAttribute(name))
-      work(node, name, {
-        read: () => node.getAttribute(name),
-        write: (text) => node.setAttribute(name, text),
+    if (element.hasAttribute(name))
+      work(element, name, {
+        read: () => element.getAttribute(name),
+        write: (text) => element.setAttribute(name, text),
       });
 }
 
-/** All texts of a node and of what is under it. */
+/** The texts that a node holds itself. */
+function textsOf(node: Node, work: With): void {
+  if (node.nodeType === Node.TEXT_NODE) sayText(node, work);
+  else if (node instanceof Element) sayAttributes(node, work);
+}
+
+/** All texts of a node and of what is under it: a board of thousands of colonies is looked through in a blink. */
 function eachText(node: Node, work: With): void {
   textsOf(node, work);
-  if (!(node instanceof Element)) return;
-  const under = document.createTreeWalker(node, NodeFilter.SHOW_TEXT | NodeFilter.SHOW_ELEMENT);
-  for (let next = under.nextNode(); next; next = under.nextNode()) textsOf(next, work);
+  if (!(node instanceof Element) || !node.firstChild) return;
+  const texts = document.createTreeWalker(node, NodeFilter.SHOW_TEXT);
+  for (let next = texts.nextNode(); next; next = texts.nextNode()) sayText(next, work);
+  for (const element of node.querySelectorAll(WITH_WORDS)) sayAttributes(element, work);
 }

@@ -5,16 +5,27 @@ let waiting = false;
 let takeOver: ((reload?: boolean) => Promise<void>) | undefined;
 const listeners = new Set<Listener>();
 
-/** Lets the application open without a network, and be put on the home screen. Not while developing. */
+/**
+ * Lets the application open without a network, and be put on the home screen. Not while developing.
+ *
+ * Called when the first view is on its way, and done when nothing else is: all files are fetched then, and would take the cores
+ * from it.
+ */
 export function installForOffline(): void {
   if (!import.meta.env.PROD) return;
-  takeOver = registerSW({
-    onNeedRefresh: () => {
-      waiting = true;
-      for (const tell of listeners) tell();
-    },
-  });
+  const install = () => {
+    takeOver = registerSW({
+      onNeedRefresh: () => {
+        waiting = true;
+        for (const tell of listeners) tell();
+      },
+    });
+  };
+  if ('requestIdleCallback' in globalThis) requestIdleCallback(install, { timeout: LATEST_MS });
+  else setTimeout(install, LATEST_MS);
 }
+
+const LATEST_MS = 3000;
 
 /** Whether a newer version of the application waits to take over; for useSyncExternalStore. */
 export const newVersion = {
