@@ -1,4 +1,10 @@
-import type { Outlook, Schedule, SeasonBatch, SeasonProblem } from '@incremen/core/seasonplan';
+import {
+  runSeasons,
+  type Outlook,
+  type Schedule,
+  type SeasonBatch,
+  type SeasonProblem,
+} from '@incremen/core/seasonplan';
 import { wrap, type Remote } from 'comlink';
 import type { SeasonWorker } from './season.worker.ts';
 
@@ -6,6 +12,8 @@ import type { SeasonWorker } from './season.worker.ts';
 const FIRST = 100;
 const CHUNK = 250;
 const MOST_WORKERS = 4;
+/** A hundred seasons of so many colonies take about a tenth of a second. */
+const QUICK_COLONIES = 40;
 
 const workers: Remote<SeasonWorker>[] = [];
 
@@ -40,7 +48,10 @@ export async function manySeasons(
   halt: Halt,
   report: (batch: SeasonBatch) => void,
 ): Promise<void> {
-  let next = 0;
+  // Workers take a second to start: the first picture waits for none where the page itself is done in a blink.
+  const onPage = problem.starts.length <= QUICK_COLONIES;
+  if (onPage) report(runSeasons(problem, schedule, 0, Math.min(FIRST, seasons)));
+  let next = onPage ? Math.min(FIRST, seasons) : 0;
   const take = () => {
     if (halt.stopped || next >= seasons) return null;
     const from = next;
