@@ -138,7 +138,7 @@ try {
   await page.goto('/season');
   await page.getByRole('region', { name: 'Plans to choose from' }).waitFor({ timeout: 120_000 });
   await page.getByRole('progressbar', { name: 'Search' }).waitFor({ state: 'hidden', timeout: 120_000 });
-  await page.getByText(/^4,000 seasons run\./).waitFor({ timeout: 60_000 });
+  await page.getByText(/^10,000 seasons run\./).waitFor({ timeout: 60_000 });
   await shoot(page, 'season', true);
   await page.goto('/records');
   await page.getByRole('region', { name: 'Visits' }).waitFor();
