@@ -6,6 +6,7 @@ import { z } from 'zod';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { CheckedForm } from '../../shared/telling/CheckedForm.tsx';
 import { ChoiceIn, DayIn } from '../../shared/telling/checkedFields.tsx';
+import { MoveHourIn } from '../../shared/telling/MoveHourIn.tsx';
 import { newIds, useTell } from '../../shared/telling/useTell.ts';
 import type { HappenedProps } from './HappenedPage.tsx';
 import { pickedStand, pickOfPlace, placeOfPick, StandPicker } from './StandPicker.tsx';
@@ -81,14 +82,7 @@ export function MoveForm({ colony, done }: HappenedProps) {
           <StandPicker />
           <Flex gap={6} wrap="wrap">
             <DayIn name="day" label="Day" orToday ahead />
-            <ChoiceIn
-              name="hour"
-              label="When"
-              options={[
-                { id: 'dusk', label: 'At dusk, all at home' },
-                { id: 'day', label: 'By day' },
-              ]}
-            />
+            <MoveHourIn />
           </Flex>
           {dayOf(typed) <= today && (
             <Flex gap={6} wrap="wrap">

@@ -75,8 +75,8 @@ export function RoundList({
                   <Text color="inkSoft">
                     The planner of that day makes {trial.possible >= round.parts ? 'them' : trial.possible}
                     {trial.donors.length > 0 &&
-                      `: from ${listInWords(trial.donors.map((d) => `${listInWords(d.names)}${trial.donors.length > 1 ? ` in ${d.yard}` : ''}`))}`}
-                    .
+                      `, as it looks today from ${listInWords(trial.donors.map((d) => `${listInWords(d.names)}${trial.donors.length > 1 ? ` in ${d.yard}` : ''}`))}`}
+                    . The counts of that week decide who gives.
                     {trial.uncounted.length > 0 &&
                       ` Never counted, so this rests on a guess: ${listInWords(trial.uncounted)}.`}
                   </Text>

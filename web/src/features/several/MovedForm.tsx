@@ -4,7 +4,8 @@ import { placeOf } from '@incremen/core/records';
 import { z } from 'zod';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { CheckedForm } from '../../shared/telling/CheckedForm.tsx';
-import { ChoiceIn, DayIn, SelectIn } from '../../shared/telling/checkedFields.tsx';
+import { DayIn, SelectIn } from '../../shared/telling/checkedFields.tsx';
+import { MoveHourIn } from '../../shared/telling/MoveHourIn.tsx';
 import { count } from '../../ui/format.ts';
 import { adviceOnMoves, hivesOf, movedEach } from './severalCommands.ts';
 import type { SeveralProps } from './SeveralPage.tsx';
@@ -49,14 +50,7 @@ export function MovedForm({ colonies, onTell, busy }: SeveralProps) {
       {(typed) => (
         <>
           <SelectIn name="yardId" label="Where to" options={yards.map((y) => [y.id, y.name])} />
-          <ChoiceIn
-            name="hour"
-            label="When"
-            options={[
-              { id: 'dusk', label: 'At dusk, all at home' },
-              { id: 'day', label: 'By day' },
-            ]}
-          />
+          <MoveHourIn />
           <DayIn name="day" label="Day" orToday />
           <Box as="ul" aria-label="What the move does" listStyleType="none" display="grid" gap={1}>
             {adviceOnMoves(apiary, colonies, moveOf(typed)).map((n) => (

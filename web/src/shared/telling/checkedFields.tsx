@@ -14,10 +14,15 @@ interface Named {
   readonly label: string;
 }
 
+/** What is wrong with a field, in words. */
+function useFault(name: string): string | undefined {
+  const { getFieldState, formState } = useFormContext();
+  return getFieldState(name, formState).error?.message;
+}
+
 /** What is wrong with a field that shows it in no other way. */
 function Fault({ name }: { readonly name: string }) {
-  const { fieldState } = useController({ name });
-  const words = fieldState.error?.message;
+  const words = useFault(name);
   return words ? (
     <Text color="alarm" role="alert">
       {words}
@@ -36,8 +41,7 @@ export function LineIn({
   readonly maxLength?: number;
 }) {
   const { register } = useFormContext();
-  const { fieldState } = useController({ name });
-  return <FormLine label={label} fault={fieldState.error?.message} {...rest} {...register(name)} />;
+  return <FormLine label={label} fault={useFault(name)} {...rest} {...register(name)} />;
 }
 
 /** One of a few answers in a {@link CheckedForm}. */
