@@ -88,6 +88,42 @@ describe('records', () => {
     await waitFor(() => expect(screen.queryByRole('button', { name: 'Show earlier' })).toBeNull());
   });
 
+  it('older visits come by request, and cannot be corrected here', async () => {
+    const store = demoStore();
+    const [colony] = Object.values(store.getState().mirror.apiary.colony);
+    const old = {
+      id: crypto.randomUUID(),
+      colonyId: colony?.id,
+      day: '2024-06-01',
+      time: null,
+      purpose: 'count',
+      note: '',
+      evidence: null,
+      conditions: null,
+      clash: null,
+      unexpected: null,
+      by: 'Nora',
+    };
+    vi.stubGlobal('fetch', (path: string) =>
+      Promise.resolve(
+        path.includes('/visits')
+          ? Response.json({ visits: [old] })
+          : path.includes('/journal')
+            ? Response.json({ entries: [], next: null })
+            : new Response('{}', { status: 503 }),
+      ),
+    );
+    const user = userEvent.setup();
+    renderView(<RecordsPage />, store);
+    const visits = () => within(screen.getByRole('region', { name: 'Visits' }));
+    await user.type(visits().getByRole('searchbox'), '2024');
+    expect(visits().queryByText(/by Nora/)).toBeNull();
+    await user.click(visits().getByRole('button', { name: 'Fetch older visits from the server' }));
+    await user.click(await visits().findByText(`${colony?.name}: counted by Nora`));
+    expect(visits().getByText('Every visit on record is here.')).toBeTruthy();
+    expect(visits().queryByRole('button', { name: 'Correct' })).toBeNull();
+  });
+
   it('ask before a file takes the place of everything, and say what a wrong file is', async () => {
     const user = userEvent.setup({ applyAccept: false });
     renderView(<RecordsPage />);
