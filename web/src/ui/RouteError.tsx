@@ -1,4 +1,4 @@
-import { Box, Button, Heading, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { Link, useRouteError } from 'react-router';
 
 /** What is shown when a view breaks or is not there. */
@@ -14,9 +14,17 @@ export function RouteError({ missing = false }: { readonly missing?: boolean }) 
           ? 'The address may be old, or what it showed has been undone.'
           : `Your records are safe on the server. ${error instanceof Error ? error.message : ''}`}
       </Text>
-      <Button asChild>
-        <Link to="/">Go to today</Link>
-      </Button>
+      <Flex gap={3} wrap="wrap">
+        {!missing && (
+          <Button asChild>
+            {/* The page itself: a part of it that could not be fetched comes with it. */}
+            <a href="">Try again</a>
+          </Button>
+        )}
+        <Button asChild variant={missing ? 'solid' : 'outline'}>
+          <Link to="/">Go to today</Link>
+        </Button>
+      </Flex>
     </Box>
   );
 }

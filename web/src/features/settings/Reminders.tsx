@@ -100,8 +100,14 @@ const SAYS: Readonly<Record<State, string>> = {
     'Its push service could not be reached. The server needs the internet for that; the calendar works without.',
 };
 
+/** The worker comes a moment after the first view; one that is not there after so long does not come. */
+const COMES_WITHIN_MS = 15_000;
+
 /** The worker through which a browser is told; null where there is none: an address without a certificate, or an old browser. */
 async function registration(): Promise<ServiceWorkerRegistration | null> {
   if (!('serviceWorker' in navigator) || !('PushManager' in globalThis)) return null;
-  return (await navigator.serviceWorker.getRegistration()) ?? null;
+  return Promise.race([
+    navigator.serviceWorker.ready,
+    new Promise<null>((resolve) => setTimeout(resolve, COMES_WITHIN_MS, null)),
+  ]);
 }
