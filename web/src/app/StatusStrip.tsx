@@ -7,7 +7,6 @@ import { useClockFault, useToday } from '../mirror/hooks.ts';
 import { newVersion } from '../offline/installed.ts';
 import { versionsApart } from '../server/api.ts';
 import { count } from '../ui/format.ts';
-import { dayInWords } from '@incremen/core/basics';
 import { useAppSelector } from '../state/store.ts';
 import { Strip } from '../ui/Strip.tsx';
 import common from '../ui/common.module.css';
@@ -41,13 +40,6 @@ export function StatusStrip() {
       gap={2}
       mb={refused || clockFault || update || apart || !keeps || signedOut || reach === 'away' ? 3 : 0}
     >
-      {clockFault !== null && (
-        <Strip icon={TriangleAlert} alarm>
-          The clock of this device is {count(Math.abs(clockFault), 'day')}{' '}
-          {clockFault > 0 ? 'ahead' : 'behind'}. Today is taken from the server: {dayInWords(today)}. Set the
-          clock before you go where there is no signal.
-        </Strip>
-      )}
       {refused > 0 && (
         <Strip icon={TriangleAlert} alarm>
           {count(refused, 'entry', 'entries')} could not be taken in. <OutboxLink>See why</OutboxLink>
@@ -76,9 +68,9 @@ export function StatusStrip() {
           Sending {count(waiting, 'entry', 'entries')}. <OutboxLink>Show</OutboxLink>
         </Strip>
       )}
-      {(apart !== null || !keeps) && (
+      {(apart !== null || !keeps || clockFault !== null) && (
         <Suspense fallback={null}>
-          <RareStrips keeps={keeps} apart={update ? null : apart} />
+          <RareStrips keeps={keeps} apart={update ? null : apart} clockFault={clockFault} today={today} />
         </Suspense>
       )}
       {update && (

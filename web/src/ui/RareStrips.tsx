@@ -1,17 +1,31 @@
 import { Button } from '@chakra-ui/react';
+import { dayInWords, type Day } from '@incremen/core/basics';
 import { RefreshCw, TriangleAlert } from 'lucide-react';
+import { count } from './format.ts';
 import { Strip } from './Strip.tsx';
 
 /** What hardly any page has to say: it is fetched when one has. */
 export default function RareStrips({
   keeps,
   apart,
+  clockFault,
+  today,
 }: {
   readonly keeps: boolean;
   readonly apart: 'page-old' | 'server-old' | null;
+  /** Days by which the clock of this device is ahead; null where it is right. */
+  readonly clockFault: number | null;
+  readonly today: Day;
 }) {
   return (
     <>
+      {clockFault !== null && (
+        <Strip icon={TriangleAlert} alarm>
+          The clock of this device is {count(Math.abs(clockFault), 'day')}{' '}
+          {clockFault > 0 ? 'ahead' : 'behind'}. Today is taken from the server: {dayInWords(today)}. Set the
+          clock before you go where there is no signal.
+        </Strip>
+      )}
       {!keeps && (
         <Strip icon={TriangleAlert} alarm>
           This browser keeps nothing for Incremen: a private window, full, or switched off. You can work as

@@ -15,12 +15,8 @@ export function RouteError({ missing = false }: { readonly missing?: boolean }) 
           : `Your records are safe on the server. ${error instanceof Error ? error.message : ''}`}
       </Text>
       <Flex gap={3} wrap="wrap">
-        {!missing && (
-          <Button asChild>
-            {/* The page itself: a part of it that could not be fetched comes with it. */}
-            <a href="">Try again</a>
-          </Button>
-        )}
+        {/* The page itself: a part of it that could not be fetched comes with it. */}
+        {!missing && <Button onClick={() => globalThis.location.reload()}>Try again</Button>}
         <Button asChild variant={missing ? 'solid' : 'outline'}>
           <Link to="/">Go to today</Link>
         </Button>

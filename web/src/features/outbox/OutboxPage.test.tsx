@@ -99,7 +99,7 @@ describe('the strip above a view', () => {
     expect(screen.getByRole('link', { name: 'See why' }).getAttribute('href')).toBe('/outbox');
   });
 
-  it('says that the clock is wrong, unless the day stands still', () => {
+  it('says that the clock is wrong, unless the day stands still', async () => {
     const year = 365 * 86_400_000;
     const demo = demoStore();
     demo.dispatch(reached({ clockOffsetMs: -year }));
@@ -114,6 +114,6 @@ describe('the strip above a view', () => {
     });
     own.dispatch(reached({ clockOffsetMs: -year }));
     renderView(<StatusStrip />, own);
-    expect(screen.getByText(/The clock of this device is 365 days ahead/)).toBeTruthy();
+    expect(await screen.findByText(/The clock of this device is 365 days ahead/)).toBeTruthy();
   });
 });
