@@ -7,12 +7,12 @@ import { useAppSelector } from '../../state/store.ts';
 import common from '../../ui/common.module.css';
 
 /** Whether this browser is told, could be, or why it cannot. */
-type State = 'asking' | 'off' | 'on' | 'denied' | 'cannot' | 'failed';
+type State = 'unknown' | 'asking' | 'off' | 'on' | 'denied' | 'cannot' | 'failed';
 
 /** Tells this device the evening before what is due, where browser and address allow it. */
 export function Reminders() {
   const operationId = useAppSelector((s) => s.mirror.operationId);
-  const [state, setState] = useState<State>('asking');
+  const [state, setState] = useState<State>('unknown');
   useEffect(() => {
     let current = true;
     void registration()
@@ -66,12 +66,13 @@ export function Reminders() {
         </Link>{' '}
         with an alarm at six.
       </Text>
-      {state !== 'on' && state !== 'cannot' && (
+      {state !== 'on' && state !== 'cannot' && state !== 'unknown' && (
         <Button
           variant="outline"
           bg="sheet"
           minH="44px"
           loading={state === 'asking'}
+          loadingText="Remind this device"
           onClick={() => void turnOn()}
         >
           Remind this device
@@ -90,6 +91,7 @@ export function Reminders() {
 }
 
 const SAYS: Readonly<Record<State, string>> = {
+  unknown: 'Looking whether this device can be reminded…',
   asking: '',
   off: '',
   on: 'This device is told each evening at about six, if anything is due.',
