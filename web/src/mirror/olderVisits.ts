@@ -1,5 +1,4 @@
-import type { Apiary, Colony, Visit } from '@incremen/core/records';
-import { visitsOf } from '@incremen/core/records';
+import { visitsOf, type Apiary, type Colony, type Visit } from '@incremen/core/records';
 import { skipToken } from '@reduxjs/toolkit/query';
 import { useMemo } from 'react';
 import { useOlderVisitsQuery } from '../server/serverData.ts';

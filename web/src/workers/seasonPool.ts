@@ -8,8 +8,9 @@ import {
 import { wrap, type Remote } from 'comlink';
 import type { SeasonWorker } from './season.worker.ts';
 
-/** Seasons of the first picture, and of what a worker is given at once: it can be stopped in between. */
-const FIRST = 100;
+/** Seasons of the first picture. */
+export const SEASONS_AT_FIRST = 100;
+/** Seasons that a worker is given at once: it can be stopped in between. */
 const CHUNK = 250;
 const MOST_WORKERS = 4;
 /** A hundred seasons of so many colonies take about a tenth of a second. */
@@ -50,12 +51,12 @@ export async function manySeasons(
 ): Promise<void> {
   // Workers take a second to start: the first picture waits for none where the page itself is done in a blink.
   const onPage = problem.starts.length <= QUICK_COLONIES;
-  if (onPage) report(runSeasons(problem, schedule, 0, Math.min(FIRST, seasons)));
-  let next = onPage ? Math.min(FIRST, seasons) : 0;
+  if (onPage) report(runSeasons(problem, schedule, 0, Math.min(SEASONS_AT_FIRST, seasons)));
+  let next = onPage ? Math.min(SEASONS_AT_FIRST, seasons) : 0;
   const take = () => {
     if (halt.stopped || next >= seasons) return null;
     const from = next;
-    const many = Math.min(from === 0 ? FIRST : CHUNK, seasons - from);
+    const many = Math.min(from === 0 ? SEASONS_AT_FIRST : CHUNK, seasons - from);
     next += many;
     return { from, many };
   };

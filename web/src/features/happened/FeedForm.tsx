@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { FeedGivenForm } from '../../shared/telling/FeedGivenForm.tsx';
-import { newIds, useTell } from '../../shared/telling/useTell.ts';
+import { giveCommand } from '../../shared/telling/giveCommand.ts';
+import { useTell } from '../../shared/telling/useTell.ts';
 import type { HappenedProps } from './HappenedPage.tsx';
 import { InTheHive } from './InTheHive.tsx';
 
@@ -17,15 +18,8 @@ export function FeedForm({ colony, done }: HappenedProps) {
         busy={busy}
         problems={problems}
         onTell={async (body, day) => {
-          const given = {
-            id: crypto.randomUUID(),
-            colonyId: colony.id,
-            day,
-            body,
-            outOn: null,
-            note: '',
-          };
-          if (await tell({ type: 'give', given, newIds: newIds(1) }, `${colony.name} was fed`)) done();
+          const command = giveCommand(colony.id, day, body, () => crypto.randomUUID());
+          if (await tell(command, `${colony.name} was fed`)) done();
         }}
       />
       <InTheHive colony={colony} kind="feed" />

@@ -2,7 +2,8 @@ import { Box, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core/basics';
 import { queenCalendar } from '@incremen/core/brood';
 import { TreatmentGivenForm } from '../../shared/telling/TreatmentGivenForm.tsx';
-import { newIds, useTell } from '../../shared/telling/useTell.ts';
+import { giveCommand } from '../../shared/telling/giveCommand.ts';
+import { useTell } from '../../shared/telling/useTell.ts';
 import { InTheHive } from './InTheHive.tsx';
 import type { HappenedProps } from './HappenedPage.tsx';
 
@@ -23,15 +24,8 @@ export function TreatmentForm({ colony, done }: HappenedProps) {
         busy={busy}
         problems={problems}
         onTell={async (body, day) => {
-          const given = {
-            id: crypto.randomUUID(),
-            colonyId: colony.id,
-            day,
-            body,
-            outOn: null,
-            note: '',
-          };
-          if (await tell({ type: 'give', given, newIds: newIds(1) }, `${colony.name} was treated`)) done();
+          const command = giveCommand(colony.id, day, body, () => crypto.randomUUID());
+          if (await tell(command, `${colony.name} was treated`)) done();
         }}
       >
         {broodless && (

@@ -33,7 +33,8 @@ import { inTen, OBSTACLE_WORDS } from './seasonWords.ts';
 import { onDay } from '../../shared/days/onDay.ts';
 import { SeasonPicture } from './SeasonPicture.tsx';
 import { useHelps } from './useHelps.ts';
-import { SEASONS, SEASONS_AT_FIRST, useOutlook } from './useOutlook.ts';
+import { SEASONS_AT_FIRST } from '../../workers/seasonPool.ts';
+import { SEASONS, useOutlook } from './useOutlook.ts';
 import { useSeasonSearch } from './useSeasonSearch.ts';
 import styles from './Season.module.css';
 

@@ -24,6 +24,7 @@ const SCHEDULE: Schedule = [{ week: 3, yard: -1, what: 'nucs', queen: 'raises', 
 
 // No workers here: what they do is done at once, with fewer seasons and one plan that needs no search.
 vi.mock('../../workers/seasonPool.ts', () => ({
+  SEASONS_AT_FIRST: 100,
   manySeasons: async (
     problem: SeasonProblem,
     schedule: Schedule,

@@ -6,11 +6,10 @@ import {
   type SeasonProblem,
 } from '@incremen/core/seasonplan';
 import { useEffect, useState } from 'react';
-import { manySeasons, outlookIn, type Halt } from '../../workers/seasonPool.ts';
+import { manySeasons, outlookIn, SEASONS_AT_FIRST, type Halt } from '../../workers/seasonPool.ts';
 
 /** So many seasons are run for a plan that is looked at. */
 export const SEASONS = 10_000;
-export const SEASONS_AT_FIRST = 100;
 /** What is drawn is drawn anew after so many more. */
 const DRAWN_EVERY = 2500;
 

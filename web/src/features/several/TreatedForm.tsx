@@ -1,6 +1,6 @@
 import { TreatmentGivenForm } from '../../shared/telling/TreatmentGivenForm.tsx';
+import { giveCommand } from '../../shared/telling/giveCommand.ts';
 import { count } from '../../ui/format.ts';
-import { givenToEach } from './severalCommands.ts';
 import type { SeveralProps } from './SeveralPage.tsx';
 
 /** Each was given the same treatment. */
@@ -13,7 +13,7 @@ export function TreatedForm({ colonies, onTell, busy }: SeveralProps) {
       busy={busy}
       onTell={(body, day) =>
         onTell(
-          givenToEach(colonies, day, body, () => crypto.randomUUID()),
+          colonies.map((c) => giveCommand(c.id, day, body, () => crypto.randomUUID())),
           count(colonies.length, 'colony was treated', 'colonies were treated'),
         )
       }

@@ -9,24 +9,10 @@ import {
   type Colony,
   type Command,
   type Evidence,
-  type Given,
 } from '@incremen/core/records';
 import { isInspection } from '@incremen/core/followup';
 
 type NewId = () => string;
-
-/** The same was given to each: feed, or a treatment. */
-export const givenToEach = (
-  colonies: readonly Colony[],
-  day: Day,
-  body: Given['body'],
-  newId: NewId,
-): Command[] =>
-  colonies.map((c) => ({
-    type: 'give',
-    given: { id: newId(), colonyId: c.id, day, body, outOn: null, note: '' },
-    newIds: [newId()],
-  }));
 
 /** What was true of each hive that was looked into; only what somebody looked for counts as seen. */
 export interface AllFine {
