@@ -51,7 +51,7 @@ export default defineConfig({
       'comlink',
       'papaparse',
       'lucide-react',
-      'dexie',
+      'idb',
       'react-swipeable',
       'highs',
       '@dnd-kit/core',
@@ -89,7 +89,7 @@ export default defineConfig({
             // What every view needs, in one piece: cut up it is larger.
             {
               name: 'mirror',
-              test: /(web[\\/]src[\\/](state|mirror|offline(?![\\/]bringAlong)|server|app)|node_modules[\\/](dexie|@reduxjs|redux|immer|reselect|react-redux|use-sync-external-store))[\\/]/,
+              test: /(web[\\/]src[\\/](state|mirror|offline(?![\\/]bringAlong)|server|app)|node_modules[\\/](idb|@reduxjs|redux|immer|reselect|react-redux|use-sync-external-store))[\\/]/,
               priority: 10,
             },
             { name: 'echarts', test: /node_modules[\\/](echarts|zrender)[\\/]/, priority: 20 },

@@ -60,7 +60,7 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
     .map((w) => ({ id: w.id, keys: changedBy(w.body) }));
   const must: (HiveToday & { readonly rank: number })[] = [];
   const may: (HiveToday & { readonly rank: number })[] = [];
-  const mustNot: HiveToday[] = [];
+  const mustNot: (HiveToday & { readonly isAsked: boolean })[] = [];
   for (const colony of Object.values(apiary.colony)) {
     if (colony.endedOn !== null || colony.hiveId === null) continue;
     const own = due.filter((f) => f.colonyIds.includes(colony.id));
@@ -79,6 +79,7 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
         to: null,
         minutes: 0,
         by: null,
+        isAsked: feed !== '' || jobs.length > 0,
       });
       continue;
     }
@@ -143,8 +144,14 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
     }
   }
   const inOrder = (a: { rank: number; colony: Colony }, b: { rank: number; colony: Colony }) =>
-    a.rank - b.rank || a.colony.name.localeCompare(b.colony.name);
-  return { must: must.toSorted(inOrder), may: may.toSorted(inOrder), mustNot };
+    a.rank - b.rank || a.colony.name.localeCompare(b.colony.name, undefined, { numeric: true });
+  // At what has to stay shut something may still be done: that comes first.
+  const byDeed = mustNot.map((h) => ({ ...h, rank: h.isAsked ? 0 : 1 }));
+  return {
+    must: must.toSorted(inOrder),
+    may: may.toSorted(inOrder),
+    mustNot: byDeed.toSorted(inOrder),
+  };
 }
 
 const earlierOf = (a: Day, b: Day | null): Day => (b !== null && b < a ? b : a);

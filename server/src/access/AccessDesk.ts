@@ -117,7 +117,7 @@ export class AccessDesk {
     )) as PassRow | null;
     const now = this.now();
     if (!pass || (pass.expiresAt !== null && pass.expiresAt <= now)) return null;
-    if (now.getTime() - pass.seenAt.getTime() > RENEW_MS) {
+    if (!wasUsed(pass) || now.getTime() - pass.seenAt.getTime() > RENEW_MS) {
       // A session of an account goes on while it is used; a helper's ends on its day.
       const goesOn = pass.kind === 'session' && pass.accountId !== null;
       await em.nativeUpdate(
@@ -306,7 +306,7 @@ export class AccessDesk {
           kind: p.kind === 'session' ? 'helping' : p.kind,
           label: p.label,
           role: p.role,
-          seenAt: p.seenAt.toISOString(),
+          seenAt: wasUsed(p) ? p.seenAt.toISOString() : null,
           expiresAt: p.expiresAt?.toISOString() ?? null,
         })),
     };
@@ -380,6 +380,9 @@ export class AccessDesk {
     return { id, secret, expiresAt: expiresAt?.toISOString() ?? null };
   }
 }
+
+/** Whether somebody came in with it since it was issued. */
+const wasUsed = (p: PassRow): boolean => p.seenAt > p.createdAt;
 
 const refused = (
   status: number,

@@ -1,7 +1,7 @@
 import type { Command } from '@incremen/core/records';
 import type { Problem } from '@incremen/core/basics';
 import type { AppStore } from '../state/store.ts';
-import { localDatabase as db, type OutboxEntry } from '../offline/database.ts';
+import { changeEntry, localDatabase, type OutboxEntry } from '../offline/database.ts';
 import { handsNow } from '../offline/handsNow.ts';
 import { nextSeq, putInOutbox } from '../offline/localCopy.ts';
 import { alone } from '../offline/lock.ts';
@@ -54,7 +54,7 @@ export function send(command: Command) {
     dispatch(made({ entry, changes: decided.value }));
     if (practising) return { ok: true, entryId: entry.id };
     try {
-      await putInOutbox(db, entry);
+      await putInOutbox(entry);
     } catch {
       dispatch(outboxChanged(getState().mirror.outbox.filter((e) => e.id !== entry.id)));
       return { ok: false, problems: [cannotKeep] };
@@ -96,8 +96,9 @@ export function takeBack(entryId: string) {
     // The sender is waited for, so that nothing is taken out while it is on its way.
     const unsent = await alone('outbox', async () => {
       if (!getState().mirror.keeps) return false;
-      const entry = await db.outbox.where('id').equals(entryId).first();
-      if (entry) await db.outbox.delete(entry.seq);
+      const db = await localDatabase();
+      const entry = await db.getFromIndex('outbox', 'id', entryId);
+      if (entry) await db.delete('outbox', entry.seq);
       return entry !== undefined;
     });
     if (unsent) {
@@ -122,7 +123,7 @@ export function takeBack(entryId: string) {
 /** Throws an entry of the outbox away: it will not be sent. */
 export function discard(seq: number) {
   return async (dispatch: Dispatch): Promise<void> => {
-    await alone('outbox', () => db.outbox.delete(seq));
+    await alone('outbox', async () => (await localDatabase()).delete('outbox', seq));
     await dispatch(showOutbox());
   };
 }
@@ -130,7 +131,7 @@ export function discard(seq: number) {
 /** Puts a refused entry back in line and tries again. */
 export function tryAgain(seq: number) {
   return async (dispatch: Dispatch): Promise<void> => {
-    await db.outbox.update(seq, { state: 'waiting', problems: [] });
+    await changeEntry(seq, { state: 'waiting', problems: [] });
     await dispatch(showOutbox());
     void dispatch(flush());
   };
@@ -138,7 +139,7 @@ export function tryAgain(seq: number) {
 
 function showOutbox() {
   return async (dispatch: Dispatch): Promise<void> => {
-    dispatch(outboxChanged(await db.outbox.orderBy('seq').toArray()));
+    dispatch(outboxChanged(await (await localDatabase()).getAll('outbox')));
     tellTabs();
   };
 }

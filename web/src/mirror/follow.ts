@@ -1,6 +1,6 @@
 import { API_PATHS, type News } from '@incremen/contract';
 import type { AppStore } from '../state/store.ts';
-import { localDatabase as db } from '../offline/database.ts';
+import { localDatabase } from '../offline/database.ts';
 import { alone } from '../offline/lock.ts';
 import { followed } from '../state/mirrorSlice.ts';
 import { askForNews } from './sync.ts';
@@ -40,7 +40,9 @@ async function hear(store: AppStore, news: News): Promise<void> {
     await store.dispatch(askForNews());
     return;
   }
-  await alone('copy', () => db.confirmed.put({ revision: news.revision, operationId, changes }));
+  await alone('copy', async () =>
+    (await localDatabase()).put('confirmed', { revision: news.revision, operationId, changes }),
+  );
   // Something else may have come in while it was kept.
   if (store.getState().mirror.revision === news.revision - 1)
     store.dispatch(followed({ revision: news.revision, changes }));

@@ -4,7 +4,7 @@ import { demoScenario } from '@incremen/core/demo';
 import { toBundle } from '@incremen/core/formats';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { makeStore } from '../state/store.ts';
-import { localDatabase as db } from '../offline/database.ts';
+import { localDatabase } from '../offline/database.ts';
 import { discard, send, takeBack, tryAgain } from './actions.ts';
 import { flush, load } from './sync.ts';
 
@@ -88,7 +88,8 @@ async function openAgain(): Promise<void> {
 }
 
 beforeEach(async () => {
-  await Promise.all([db.outbox.clear(), db.snapshot.clear(), db.confirmed.clear()]);
+  const db = await localDatabase();
+  await Promise.all([db.clear('outbox'), db.clear('snapshot'), db.clear('confirmed')]);
   network = new Network();
   vi.stubGlobal('fetch', network.fetch);
   await openAgain();
@@ -120,7 +121,7 @@ describe('with the network', () => {
   it('what cannot be is refused here, before anything is kept', async () => {
     const taken = names(mirror().apiary)[0] ?? '';
     expect(await store.dispatch(send(yard(taken)))).toMatchObject({ ok: false });
-    expect(await db.outbox.count()).toBe(0);
+    expect(await (await localDatabase()).count('outbox')).toBe(0);
   });
 
   it('what the server refuses while one looks on is taken back with its reasons', async () => {
@@ -203,7 +204,7 @@ describe('without the network', () => {
     expect(mirror().outbox[0]?.state).toBe('refused');
     await store.dispatch(discard(aside!.seq));
     expect(mirror().outbox).toEqual([]);
-    expect(await db.outbox.count()).toBe(0);
+    expect(await (await localDatabase()).count('outbox')).toBe(0);
   });
 
   it.each([
@@ -239,7 +240,9 @@ describe('without the network', () => {
   });
 
   it('a browser that keeps nothing opens all the same, says so, and sends at once or not at all', async () => {
-    const failing = vi.spyOn(db, 'transaction').mockRejectedValue(new Error('InvalidStateError'));
+    const failing = vi.spyOn(IDBDatabase.prototype, 'transaction').mockImplementation(() => {
+      throw new DOMException('The connection is closed.', 'InvalidStateError');
+    });
     await openAgain();
     expect(mirror()).toMatchObject({ status: 'ready', keeps: false });
     expect(await store.dispatch(send(yard('One')))).toMatchObject({ ok: true });
@@ -252,7 +255,9 @@ describe('without the network', () => {
   });
 
   it('a device that cannot keep anything says so and shows nothing as done', async () => {
-    vi.spyOn(db.outbox, 'add').mockRejectedValueOnce(new Error('QuotaExceededError'));
+    vi.spyOn(IDBObjectStore.prototype, 'add').mockImplementationOnce(() => {
+      throw new DOMException('The disk is full.', 'QuotaExceededError');
+    });
     expect(await store.dispatch(send(yard('One')))).toMatchObject({
       ok: false,
       problems: [{ code: 'cannot-keep' }],
@@ -262,7 +267,8 @@ describe('without the network', () => {
   });
 
   it('a device that has never reached the server says so', async () => {
-    await Promise.all([db.snapshot.clear(), db.confirmed.clear()]);
+    const db = await localDatabase();
+    await Promise.all([db.clear('snapshot'), db.clear('confirmed')]);
     network.away = true;
     await openAgain();
     expect(mirror()).toMatchObject({
@@ -288,7 +294,7 @@ describe('other devices and clocks', () => {
     expect(Math.round(mirror().clockOffsetMs / 86_400_000)).toBe(365);
     network.away = true;
     await store.dispatch(send(yard('One')));
-    const [entry] = await db.outbox.toArray();
+    const [entry] = await (await localDatabase()).getAll('outbox');
     expect(Math.abs(Date.parse(entry!.madeAt) - network.clock)).toBeLessThan(60_000);
   });
 });

@@ -3,7 +3,7 @@ import type { Problem } from '@incremen/core/basics';
 import type { AppStore } from '../state/store.ts';
 import type { Snapshot } from '@incremen/contract';
 import { apiaryOf } from '../offline/apiaryOf.ts';
-import { localDatabase as db, type OutboxEntry } from '../offline/database.ts';
+import { changeEntry, forgetDatabase, localDatabase, type OutboxEntry } from '../offline/database.ts';
 import {
   confirm,
   keepSnapshot,
@@ -48,7 +48,7 @@ const HEAD_START_MS = 1500;
  */
 export function load() {
   return async (dispatch: Dispatch, getState: GetState) => {
-    const kept = await readLocalCopy(db).catch(() => {
+    const kept = await readLocalCopy().catch(() => {
       // A private window, a full disk, storage switched off: the page works with the server alone, and says so.
       dispatch(keepsNothing());
       return undefined;
@@ -98,7 +98,7 @@ function fetchSnapshot() {
     try {
       const [operation] = await api.operations();
       if (!operation) return 'The server holds no operation yet. Stop it and start it again.';
-      const askedAt = getState().mirror.keeps ? await newestConfirmed(db) : 0;
+      const askedAt = getState().mirror.keeps ? await newestConfirmed() : 0;
       const snapshot = await api.snapshot(operation.id);
       dispatch(reached({ clockOffsetMs: clockOffset() }));
       if (!getState().mirror.keeps) {
@@ -112,9 +112,9 @@ function fetchSnapshot() {
         askedAt,
       };
       const local = await alone('copy', async () => {
-        await keepSnapshot(db, fresh);
+        await keepSnapshot(fresh);
         // What was just kept is in hand: a large apiary is not read back.
-        return readLocalCopy(db, fresh);
+        return readLocalCopy(fresh);
       }).catch(() => {
         // There was room to look, and there is none to keep.
         dispatch(keepsNothing());
@@ -207,7 +207,7 @@ export function flush() {
     if (!getState().mirror.keeps || getState().mirror.practising) return;
     const away = await alone('outbox', async () => {
       for (;;) {
-        const entry = await db.outbox.where('state').equals('waiting').first();
+        const entry = await (await localDatabase()).getFromIndex('outbox', 'state', 'waiting');
         if (!entry) return false;
         const answer = await sendOne(entry);
         if (answer === 'away') return true;
@@ -216,7 +216,7 @@ export function flush() {
           return false;
         }
         if ('problems' in answer) {
-          await db.outbox.update(entry.seq, { state: 'refused', problems: answer.problems });
+          await changeEntry(entry.seq, { state: 'refused', problems: answer.problems });
           dispatch(setAside({ id: entry.id, problems: answer.problems }));
           watchers.get(entry.id)?.({ became: 'refused', problems: answer.problems });
           tellTabs();
@@ -224,7 +224,7 @@ export function flush() {
         }
         dispatch(reached({ clockOffsetMs: clockOffset() }));
         const next = getState().mirror.revision + 1;
-        await alone('copy', () => confirm(db, entry, answer.revision, answer.changes));
+        await alone('copy', () => confirm(entry, answer.revision, answer.changes));
         if (answer.revision === next && !answer.replayed) dispatch(confirmed({ id: entry.id, ...answer }));
         // Another device came between, or the answer to an earlier attempt was lost: look at the whole.
         else await dispatch(fetchSnapshot());
@@ -250,10 +250,11 @@ async function sendOne(
 > {
   try {
     for (const photoId of photosIn(entry.command)) {
-      const kept = await db.photos.get(photoId);
+      const db = await localDatabase();
+      const kept = await db.get('photos', photoId);
       if (kept && kept.sent === 0) {
         await api.putPhoto(entry.operationId, photoId, kept.blob);
-        await db.photos.update(photoId, { sent: 1 });
+        await db.put('photos', { ...kept, sent: 1 });
       }
     }
     const { id, madeAt, command, hands } = entry;
@@ -310,12 +311,11 @@ export function keepInStep(store: AppStore): void {
   setInterval(() => document.visibilityState === 'visible' && news(), ASK_MS);
   tabs?.addEventListener('message', () => {
     if (store.getState().mirror.practising) return;
-    void readLocalCopy(db).then((kept) => kept && dispatch(show(kept)));
+    void readLocalCopy().then((kept) => kept && dispatch(show(kept)));
   });
 }
 
 /** Takes the kept copy off this device: who comes next sees nothing of the records without signing in. */
 export async function forgetThisDevice(): Promise<void> {
-  db.close();
-  await db.delete();
+  await forgetDatabase();
 }

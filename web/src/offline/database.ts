@@ -1,7 +1,14 @@
 import type { Snapshot } from '@incremen/contract';
 import type { Change, Command } from '@incremen/core/records';
 import type { Problem } from '@incremen/core/basics';
-import { Dexie, type EntityTable } from 'dexie';
+import {
+  deleteDB,
+  openDB,
+  type DBSchema,
+  type IDBPDatabase,
+  type IDBPTransaction,
+  type StoreNames,
+} from 'idb';
 
 /** The operation as the server last gave it. */
 export interface KeptSnapshot {
@@ -44,48 +51,119 @@ export interface KeptPhoto {
   readonly sent: 0 | 1;
 }
 
-/** What brings old records along is fetched when there are some: the upgrade stays open for it. */
-const bringing = () => Dexie.waitFor(import('./bringAlong.ts'));
-
 /** What this device keeps to work without a network: it survives reloads and an empty battery. */
-export class LocalDatabase extends Dexie {
-  snapshot!: EntityTable<KeptSnapshot, 'key'>;
-  confirmed!: EntityTable<KeptChanges, 'revision'>;
-  outbox!: EntityTable<OutboxEntry, 'seq'>;
-  photos!: EntityTable<KeptPhoto, 'id'>;
+interface LocalTables extends DBSchema {
+  snapshot: { key: string; value: KeptSnapshot };
+  confirmed: { key: number; value: KeptChanges };
+  outbox: { key: number; value: OutboxEntry; indexes: { id: string; state: string } };
+  photos: { key: string; value: KeptPhoto };
+}
+type Tables = StoreNames<LocalTables>;
+type Writing<T extends Tables[]> = IDBPTransaction<LocalTables, T, 'readwrite'>;
+/** What brings old records along is fetched when there are some. */
+type Bringing = typeof import('./bringAlong.ts');
 
-  constructor(name = 'incremen') {
-    super(name);
-    // A version that has been released is never edited; a change is a new version with an upgrade.
-    this.version(1).stores({
-      snapshot: 'key',
-      confirmed: 'revision',
-      outbox: 'seq, &id, state',
-      photos: 'id',
-    });
-    // Work of one kind: records and waiting commands are brought along, so that nothing typed is lost.
-    this.version(2).upgrade(async (tx) => {
-      const kept = await tx.table<KeptSnapshot>('snapshot').get('current');
-      const confirmed = await tx.table<KeptChanges>('confirmed').orderBy('revision').toArray();
-      const { snapshotOfToday, upgradeCommand } = await bringing();
-      if (kept) await tx.table('snapshot').put(snapshotOfToday(kept, confirmed));
-      await tx.table('confirmed').clear();
-      await tx
-        .table<OutboxEntry>('outbox')
-        .toCollection()
-        .modify((entry, ref) => {
-          ref.value = { ...entry, command: upgradeCommand(entry.command) };
-        });
-    });
-    // Records have more to say: what is not there yet is filled with what it was without being said.
-    this.version(3).upgrade(async (tx) => {
-      const kept = await tx.table<KeptSnapshot>('snapshot').get('current');
-      const confirmed = await tx.table<KeptChanges>('confirmed').orderBy('revision').toArray();
-      const { filledUp, snapshotOfToday } = await bringing();
-      if (kept) await tx.table('snapshot').put(filledUp(snapshotOfToday(kept, confirmed)));
-      await tx.table('confirmed').clear();
-    });
-  }
+const NAME = 'incremen';
+/** A number that was released is never used again for other tables. Below 20 and below 30 records said less than today. */
+const VERSION = 30;
+const OF_OTHER_RECORDS = 20;
+
+let opened: Promise<IDBPDatabase<LocalTables>> | null = null;
+
+/** The database of this device, opened once a page. @throws where the browser keeps nothing */
+export function localDatabase(): Promise<IDBPDatabase<LocalTables>> {
+  opened ??= open().catch((error: unknown) => {
+    opened = null;
+    throw error;
+  });
+  return opened;
 }
 
-export const localDatabase = new LocalDatabase();
+async function open(): Promise<IDBPDatabase<LocalTables>> {
+  // An upgrade cannot wait for the network: what it may need is there before it begins.
+  const bring = (await isOlder()) ? await import('./bringAlong.ts') : null;
+  const db = await openDB<LocalTables>(NAME, VERSION, {
+    async upgrade(tables, old, _to, tx) {
+      if (old === 0) {
+        tables.createObjectStore('snapshot', { keyPath: 'key' });
+        tables.createObjectStore('confirmed', { keyPath: 'revision' });
+        const outbox = tables.createObjectStore('outbox', { keyPath: 'seq' });
+        outbox.createIndex('id', 'id', { unique: true });
+        outbox.createIndex('state', 'state');
+        tables.createObjectStore('photos', { keyPath: 'id' });
+      } else if (bring) await broughtAlong(tx, old, bring);
+    },
+    // A page of a newer version in another tab: it is let through, and this one opens again when it needs to.
+    blocking: () => {
+      opened = null;
+      db.close();
+    },
+    terminated: () => {
+      opened = null;
+    },
+  });
+  return db;
+}
+
+/** Takes everything off this device. */
+export async function forgetDatabase(): Promise<void> {
+  (await opened?.catch(() => null))?.close();
+  opened = null;
+  await deleteDB(NAME);
+}
+
+/** Whether something is kept here by an older version; taken for true where the browser does not say. */
+async function isOlder(): Promise<boolean> {
+  const kept = await indexedDB.databases?.();
+  return !kept || kept.some((d) => d.name === NAME && (d.version ?? 0) < VERSION);
+}
+
+/** Records and waiting commands of an older version become those of today: nothing typed is lost. */
+async function broughtAlong(
+  tx: IDBPTransaction<LocalTables, Tables[], 'versionchange'>,
+  old: number,
+  { filledUp, snapshotOfToday, upgradeCommand }: Bringing,
+): Promise<void> {
+  const [snapshot, confirmed] = [tx.objectStore('snapshot'), tx.objectStore('confirmed')];
+  const kept = await snapshot.get('current');
+  const later = await confirmed.getAll();
+  if (kept) await snapshot.put(filledUp(snapshotOfToday(kept, later)));
+  await confirmed.clear();
+  if (old >= OF_OTHER_RECORDS) return;
+  const outbox = tx.objectStore('outbox');
+  for (const entry of await outbox.getAll())
+    await outbox.put({ ...entry, command: upgradeCommand(entry.command) });
+}
+
+/**
+ * Writes to several tables in one go, or to none.
+ *
+ * @param work - may wait for nothing but these tables
+ */
+export async function inOneGo<T extends Tables[]>(
+  tables: T,
+  work: (tx: Writing<T>) => Promise<void>,
+): Promise<void> {
+  const tx = (await localDatabase()).transaction(tables, 'readwrite', { durability: 'strict' });
+  try {
+    await work(tx);
+  } catch (error) {
+    // What failed in the database itself has undone it already.
+    tx.done.catch(() => undefined);
+    try {
+      tx.abort();
+    } catch {
+      // Undone.
+    }
+    throw error;
+  }
+  await tx.done;
+}
+
+/** Changes an entry of the outbox, if it is still there. */
+export const changeEntry = (seq: number, change: Partial<OutboxEntry>): Promise<void> =>
+  inOneGo(['outbox'], async (tx) => {
+    const outbox = tx.objectStore('outbox');
+    const entry = await outbox.get(seq);
+    if (entry) await outbox.put({ ...entry, ...change });
+  });

@@ -1,7 +1,7 @@
 import type { Snapshot } from '@incremen/contract';
 import { applyChanges, type Apiary, type Change } from '@incremen/core/records';
 import { apiaryOf } from './apiaryOf.ts';
-import type { KeptSnapshot, LocalDatabase, OutboxEntry } from './database.ts';
+import { inOneGo, localDatabase, type KeptChanges, type KeptSnapshot, type OutboxEntry } from './database.ts';
 
 /** What this device knows of the operation without asking anybody. */
 export interface LocalCopy {
@@ -21,32 +21,32 @@ const FOLD_AFTER = 200;
  *
  * @param fresh - what the server has just given, and is kept: it is not read back
  */
-export async function readLocalCopy(
-  db: LocalDatabase,
-  fresh?: FreshSnapshot,
-): Promise<LocalCopy | undefined> {
-  return db.transaction('r', db.snapshot, db.confirmed, db.outbox, async () => {
-    const kept = fresh ?? (await db.snapshot.get('current'));
-    if (!kept) return undefined;
-    const after = Math.max(kept.snapshot.revision, fresh?.askedAt ?? 0);
-    const later = await db.confirmed.where('revision').above(after).sortBy('revision');
-    const own = later.filter((c) => c.operationId === kept.operationId);
-    return {
-      operationId: kept.operationId,
-      revision: own.at(-1)?.revision ?? kept.snapshot.revision,
-      base: applyChanges(
-        apiaryOf(kept.snapshot),
-        own.flatMap((c) => c.changes),
-      ),
-      outbox: await db.outbox.orderBy('seq').toArray(),
-      savedAt: kept.savedAt,
-    };
-  });
+export async function readLocalCopy(fresh?: FreshSnapshot): Promise<LocalCopy | undefined> {
+  const tx = (await localDatabase()).transaction(['snapshot', 'confirmed', 'outbox']);
+  const kept = fresh ?? (await tx.objectStore('snapshot').get('current'));
+  if (!kept) return undefined;
+  const after = Math.max(kept.snapshot.revision, fresh?.askedAt ?? 0);
+  const [later, outbox] = await Promise.all([
+    tx.objectStore('confirmed').getAll(IDBKeyRange.lowerBound(after, true)),
+    tx.objectStore('outbox').getAll(),
+  ]);
+  const own = later.filter((c) => c.operationId === kept.operationId);
+  return {
+    operationId: kept.operationId,
+    revision: own.at(-1)?.revision ?? kept.snapshot.revision,
+    base: applyChanges(
+      apiaryOf(kept.snapshot),
+      own.flatMap((c) => c.changes),
+    ),
+    outbox,
+    savedAt: kept.savedAt,
+  };
 }
 
 /** The newest revision that the server has confirmed to this device; 0 for none. */
-export async function newestConfirmed(db: LocalDatabase): Promise<number> {
-  return (await db.confirmed.orderBy('revision').last())?.revision ?? 0;
+export async function newestConfirmed(): Promise<number> {
+  const newest = await (await localDatabase()).transaction('confirmed').store.openKeyCursor(null, 'prev');
+  return newest?.key ?? 0;
 }
 
 /** What the server has just given. */
@@ -59,16 +59,14 @@ interface FreshSnapshot extends Omit<KeptSnapshot, 'key'> {
 }
 
 /** Keeps what the server gave, and what was confirmed after it. */
-export async function keepSnapshot(
-  db: LocalDatabase,
-  { operationId, snapshot, savedAt, askedAt }: FreshSnapshot,
-): Promise<void> {
-  await db.transaction('rw', db.snapshot, db.confirmed, async () => {
-    await db.snapshot.put({ key: 'current', operationId, snapshot, savedAt });
-    // What was confirmed while the snapshot was on its way is newer than it.
-    await db.confirmed
-      .filter((c) => c.operationId !== operationId || c.revision <= Math.max(snapshot.revision, askedAt))
-      .delete();
+export function keepSnapshot({ operationId, snapshot, savedAt, askedAt }: FreshSnapshot): Promise<void> {
+  // What was confirmed while the snapshot was on its way is newer than it.
+  const isIn = (c: KeptChanges) =>
+    c.operationId !== operationId || c.revision <= Math.max(snapshot.revision, askedAt);
+  return inOneGo(['snapshot', 'confirmed'], async (tx) => {
+    await tx.objectStore('snapshot').put({ key: 'current', operationId, snapshot, savedAt });
+    const confirmed = tx.objectStore('confirmed');
+    for (const c of await confirmed.getAll()) if (isIn(c)) await confirmed.delete(c.revision);
   });
 }
 
@@ -90,33 +88,34 @@ globalThis.addEventListener?.('beforeunload', (event) => {
  * Keeps a command until the server has confirmed it. Resolves when it is safe from a power cut; a page that is left
  * before asks first.
  */
-export async function putInOutbox(db: LocalDatabase, entry: OutboxEntry): Promise<void> {
+export async function putInOutbox(entry: OutboxEntry): Promise<void> {
   writing++;
   try {
-    await db.outbox.add(entry);
+    await inOneGo(['outbox'], async (tx) => {
+      await tx.objectStore('outbox').add(entry);
+    });
   } finally {
     writing--;
   }
 }
 
 /** Takes a confirmed command out of the outbox and keeps what it did, in one go. */
-export async function confirm(
-  db: LocalDatabase,
-  entry: OutboxEntry,
-  revision: number,
-  changes: readonly Change[],
-): Promise<void> {
-  await db.transaction('rw', db.outbox, db.confirmed, db.snapshot, async () => {
-    await db.outbox.delete(entry.seq);
-    await db.confirmed.put({ revision, operationId: entry.operationId, changes });
-    if ((await db.confirmed.count()) >= FOLD_AFTER) await fold(db);
+export function confirm(entry: OutboxEntry, revision: number, changes: readonly Change[]): Promise<void> {
+  return inOneGo(['outbox', 'confirmed', 'snapshot'], async (tx) => {
+    await tx.objectStore('outbox').delete(entry.seq);
+    const [snapshots, confirmed] = [tx.objectStore('snapshot'), tx.objectStore('confirmed')];
+    await confirmed.put({ revision, operationId: entry.operationId, changes });
+    if ((await confirmed.count()) < FOLD_AFTER) return;
+    const kept = await snapshots.get('current');
+    if (!kept) return;
+    const later = await confirmed.getAll(IDBKeyRange.lowerBound(kept.snapshot.revision, true));
+    await snapshots.put(folded(kept, later));
+    await confirmed.clear();
   });
 }
 
-async function fold(db: LocalDatabase): Promise<void> {
-  const kept = await db.snapshot.get('current');
-  if (!kept) return;
-  const later = await db.confirmed.where('revision').above(kept.snapshot.revision).sortBy('revision');
+/** A snapshot with what was confirmed after it. */
+function folded(kept: KeptSnapshot, later: readonly KeptChanges[]): KeptSnapshot {
   const apiary = applyChanges(
     apiaryOf(kept.snapshot),
     later.flatMap((c) => c.changes),
@@ -124,7 +123,8 @@ async function fold(db: LocalDatabase): Promise<void> {
   const records = Object.fromEntries(
     Object.entries(apiary).map(([kind, byId]) => [kind, Object.values(byId)]),
   ) as unknown as Snapshot['records'];
-  const revision = later.at(-1)?.revision ?? kept.snapshot.revision;
-  await db.snapshot.put({ ...kept, snapshot: { revision, records } });
-  await db.confirmed.clear();
+  return {
+    ...kept,
+    snapshot: { revision: later.at(-1)?.revision ?? kept.snapshot.revision, records },
+  };
 }

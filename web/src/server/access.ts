@@ -17,7 +17,8 @@ export interface Pass {
   readonly kind: 'invitation' | 'helper' | 'helping' | 'device' | 'calendar';
   readonly label: string;
   readonly role: Role | null;
-  readonly seenAt: string;
+  /** When somebody last came in with it, to ten minutes; null for never. */
+  readonly seenAt: string | null;
   readonly expiresAt: string | null;
 }
 

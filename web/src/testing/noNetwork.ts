@@ -1,10 +1,11 @@
 import { afterEach, beforeEach, vi } from 'vitest';
-import { localDatabase as db } from '../offline/database.ts';
+import { localDatabase } from '../offline/database.ts';
 
 /** Lets every test of a file run on a device that keeps nothing yet and reaches no server. */
 export function withoutNetwork(): void {
   beforeEach(async () => {
-    await Promise.all([db.outbox.clear(), db.photos.clear()]);
+    const db = await localDatabase();
+    await Promise.all([db.clear('outbox'), db.clear('photos')]);
     vi.stubGlobal('fetch', () => Promise.reject(new TypeError('Failed to fetch')));
   });
   afterEach(() => {

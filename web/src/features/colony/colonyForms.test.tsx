@@ -6,7 +6,7 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { Route, Routes } from 'react-router';
 import { lost } from '../../state/mirrorSlice.ts';
-import { localDatabase as db } from '../../offline/database.ts';
+import { localDatabase } from '../../offline/database.ts';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { HivePage } from './HivePage.tsx';
@@ -40,7 +40,7 @@ describe('renaming a colony', () => {
     await user.clear(field);
     await user.type(field, 'Rue{Enter}');
     await waitFor(() => expect(store.getState().mirror.apiary.colony[colony.id]?.name).toBe('Rue'));
-    await waitFor(async () => expect(await db.outbox.count()).toBe(1));
+    await waitFor(async () => expect(await (await localDatabase()).count('outbox')).toBe(1));
   });
 });
 

@@ -9,6 +9,7 @@ import {
   type Colony,
   type Evidence,
 } from '@incremen/core/records';
+import { assess } from '@incremen/core/assessment';
 import type { Problem } from '@incremen/core/basics';
 import { Suspense, useCallback, useDeferredValue, useMemo, type ReactNode } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
@@ -108,6 +109,11 @@ function Recorder({ colony }: { readonly colony: Colony }) {
     [draft.frames, boxLabel],
   );
   const boxNames = useMemo(() => own.map((b) => ({ id: b.id, name: boxName(own, b.id) })), [own]);
+  // What the other pages say of this hive is said here too.
+  const shut = useMemo(() => {
+    const { may, why } = assess(apiary, colony, today).opening;
+    return may ? null : why;
+  }, [apiary, colony, today]);
   const frame = draft.frames[draft.at];
   // The words at the head follow the tap; they need not keep it waiting.
   const inHand = useDeferredValue(
@@ -139,6 +145,11 @@ function Recorder({ colony }: { readonly colony: Colony }) {
         busy={counting.busy}
       />
       <HandsPicker />
+      {shut !== null && (
+        <Text mb={3} color="near">
+          {shut} What you know of it, or see from outside, is entered with its day.
+        </Text>
+      )}
       <ProblemList problems={problems.filter((p) => p.path[0] !== 'day' && !atFrame.includes(p))} />
       <div role="tabpanel" id={PANEL_ID} aria-labelledby={tabId(mode)}>
         {mode === 'frames' &&

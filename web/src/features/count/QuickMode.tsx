@@ -5,7 +5,7 @@ import type { ContentClass } from '@incremen/core/comb';
 import { memo, useDeferredValue, useState, type Dispatch } from 'react';
 import { HiveDrawing } from '../../drawing/HiveDrawing.tsx';
 import { Swatch } from '../../drawing/Legend.tsx';
-import { count, one } from '../../ui/format.ts';
+import { count } from '../../ui/format.ts';
 import { Key } from '../../ui/Key.tsx';
 import { fingers, onTap } from '../../ui/onTap.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';
@@ -139,7 +139,7 @@ const Spread = memo(function Spread({
       <Text>
         {quick === null
           ? 'Frames (halves allowed), in the size of your bottom box, both sides counted together.'
-          : `${one(namedFrames(quick))} of ${one(there)} frames are named; the rest is taken for empty comb.`}
+          : `${frames(namedFrames(quick))} of ${frames(there)} frames are named; the rest is taken for empty comb.`}
       </Text>
       <ProblemList problems={problems} />
       <HiveDrawing boxes={drawnCount(draft, boxes, false)} label="Estimated layout" scale={1.3} />

@@ -4,7 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import { StatusStrip } from '../../app/StatusStrip.tsx';
 import { lost, reached } from '../../state/mirrorSlice.ts';
-import { localDatabase as db, type OutboxEntry } from '../../offline/database.ts';
+import { localDatabase, type OutboxEntry } from '../../offline/database.ts';
 import { withoutNetwork } from '../../testing/noNetwork.ts';
 import { demoStore, renderView } from '../../testing/renderView.tsx';
 import { OutboxPage } from './OutboxPage.tsx';
@@ -36,6 +36,11 @@ const refused = entry(3, {
 
 withoutNetwork();
 
+const keep = async (entries: readonly OutboxEntry[]) => {
+  const db = await localDatabase();
+  await Promise.all(entries.map((e) => db.add('outbox', e)));
+};
+
 describe('the outbox', () => {
   it('says when everything is with the server', () => {
     renderView(<OutboxPage />);
@@ -45,7 +50,7 @@ describe('the outbox', () => {
   it('lists what waits in its order, and lets it be taken back', async () => {
     const user = userEvent.setup();
     const all = [entry(1), entry(2)];
-    await db.outbox.bulkAdd(all);
+    await keep(all);
     const { store } = renderView(<OutboxPage />, demoStore(all));
     const list = screen.getByRole('list', { name: 'Waiting to be sent' });
     expect(
@@ -55,12 +60,12 @@ describe('the outbox', () => {
     ).toEqual([expect.stringContaining('Yard 1 added'), expect.stringContaining('Yard 2 added')]);
     await user.click(screen.getByRole('button', { name: 'Undo: Yard 1 added' }));
     await waitFor(() => expect(store.getState().mirror.outbox.map((e) => e.seq)).toEqual([2]));
-    expect(await db.outbox.count()).toBe(1);
+    expect(await (await localDatabase()).count('outbox')).toBe(1);
   });
 
   it('keeps what was refused, with its reason, until it is tried again or thrown away', async () => {
     const user = userEvent.setup();
-    await db.outbox.add(refused);
+    await keep([refused]);
     const { store } = renderView(<OutboxPage />, demoStore([refused]));
     expect(screen.getByRole('alert').textContent).toContain('There is one.Choose another.');
     await user.click(screen.getByRole('button', { name: 'Try again' }));
@@ -71,7 +76,7 @@ describe('the outbox', () => {
   it('throws away only what it is told to', async () => {
     const user = userEvent.setup();
     const waiting = entry(1);
-    await db.outbox.bulkAdd([waiting, refused]);
+    await keep([waiting, refused]);
     const { store } = renderView(<OutboxPage />, demoStore([waiting, refused]));
     await user.click(screen.getByRole('button', { name: 'Throw away' }));
     await waitFor(() => expect(store.getState().mirror.outbox).toHaveLength(1));

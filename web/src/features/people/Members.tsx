@@ -143,9 +143,11 @@ export function Members({
                   {KINDS[p.kind]}
                   {p.label !== '' && `: ${p.label}`}
                   <Box as="span" color="inkSoft">
-                    {p.expiresAt === null
-                      ? `, last seen ${dayInWords(p.seenAt.slice(0, 10))}`
-                      : `, until ${dayInWords(p.expiresAt.slice(0, 10))}`}
+                    {p.expiresAt !== null
+                      ? `, until ${dayInWords(p.expiresAt.slice(0, 10))}`
+                      : p.seenAt !== null
+                        ? `, last seen ${dayInWords(p.seenAt.slice(0, 10))}`
+                        : ', not used yet'}
                   </Box>
                 </Text>
                 <button

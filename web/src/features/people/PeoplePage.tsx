@@ -53,14 +53,6 @@ export function PeoplePage() {
       <ProblemList problems={problems} />
       {me === null ? null : (
         <Box display="grid" gap={8}>
-          <Box as="section" aria-label="Several at one device" order={9}>
-            <SectionHeading>Several at one device</SectionHeading>
-            <Text mb={3} maxW="60ch">
-              Where one tablet goes from hand to hand, each gets a name here. A tap at the hive says who is
-              there; counts, inspections and the journal bear that name.
-            </Text>
-            <HandsPicker settings />
-          </Box>
           <Box as="section" aria-label="You">
             <SectionHeading>You</SectionHeading>
             {me.kind === 'machine' && me.demo && (
@@ -129,6 +121,14 @@ export function PeoplePage() {
               onProblems={setProblems}
             />
           )}
+          <Box as="section" aria-label="Several at one device">
+            <SectionHeading>Several at one device</SectionHeading>
+            <Text mb={3} maxW="60ch">
+              Where one tablet goes from hand to hand, each gets a name here. A tap at the hive says who is
+              there; counts, inspections and the journal bear that name.
+            </Text>
+            <HandsPicker settings />
+          </Box>
         </Box>
       )}
     </Box>

@@ -25,6 +25,15 @@ export function HivesToday() {
   );
 }
 
+type Some<T> = readonly [T, ...T[]];
+
+/** What holds for several is said once. */
+function ofOneReason(hives: readonly HiveToday[]): Some<HiveToday>[] {
+  const byWhy = new Map<string, Some<HiveToday>>();
+  for (const h of hives) byWhy.set(h.why, [...(byWhy.get(h.why) ?? []), h] as unknown as Some<HiveToday>);
+  return [...byWhy.values()];
+}
+
 function Group({
   title,
   hives,
@@ -45,10 +54,16 @@ function Group({
       </SectionHeading>
       {hives.length === 0 && <Text color="inkSoft">{none}</Text>}
       <Box as={numbered ? 'ol' : 'ul'} className={styles.list}>
-        {hives.map(({ colony, why, to }) => (
-          <li key={colony.id}>
-            <Link to={to ?? `/colonies/${colony.id}`}>{colony.name}</Link>
-            <span>{why}</span>
+        {(numbered ? hives.map((h): Some<HiveToday> => [h]) : ofOneReason(hives)).map((group) => (
+          <li key={group[0].colony.id}>
+            <span className={styles.names}>
+              {group.map(({ colony, to }) => (
+                <Link key={colony.id} to={to ?? `/colonies/${colony.id}`}>
+                  {colony.name}
+                </Link>
+              ))}
+            </span>
+            <span>{group[0].why}</span>
           </li>
         ))}
       </Box>

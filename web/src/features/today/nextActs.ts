@@ -3,7 +3,7 @@ import { openFollowUps, type Apiary, type FollowUp, type Work } from '@incremen/
 import type { ColonyState } from '@incremen/core/colony';
 import { openSplitOf } from '@incremen/core/work';
 import { followUpInShort, isInspection } from '@incremen/core/followup';
-import { countRound, firstCountOf } from '../../shared/colonies/countRound.ts';
+import { firstCount } from '../../shared/colonies/countRound.ts';
 import { wayOut } from '../../shared/colonies/wayOut.ts';
 
 /** One thing to do now: a sentence with its verb, why, and where it is done. */
@@ -74,7 +74,7 @@ export function nextActs(
           };
         }),
     ].toSorted((a, b) => turnOf(a) - turnOf(b)),
-    ...firstCounts(apiary),
+    ...firstCounts(apiary, today),
   ];
 }
 
@@ -100,22 +100,20 @@ const splitFor = (apiary: Apiary, { colony }: ColonyState) => {
 };
 
 /** In yards that were just set up: until hives are counted nothing can be worked out. */
-function firstCounts(apiary: Apiary): Act[] {
+function firstCounts(apiary: Apiary, today: Day): Act[] {
   return Object.values(apiary.yard).flatMap((yard): Act[] => {
-    const { next, counted, all } = countRound(apiary, yard.id);
-    if (!next) return [];
+    const asked = firstCount(apiary, yard.id, today);
+    if (!asked) return [];
+    const { colony, say, why, to } = asked;
     return [
       {
-        key: `count ${next.id}`,
-        say: `Count ${next.name}.`,
-        why:
-          counted === 0
-            ? 'Bees, brood and food in a few numbers: two minutes.'
-            : `${counted} of ${all} counted.`,
-        verb: `Count ${next.name}`,
-        to: firstCountOf(next),
+        key: `count ${colony.id}`,
+        say: `${say}.`,
+        why,
+        verb: say,
+        to,
         urgent: false,
-        colonyIds: [next.id],
+        colonyIds: [colony.id],
       },
     ];
   });

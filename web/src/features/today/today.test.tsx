@@ -102,6 +102,17 @@ describe('the page of the day', () => {
     expect(within(unfinished).getByRole('link', { name: /Tansy → Tansy II/ })).toBeTruthy();
   });
 
+  it('says a reason that several hives share once', () => {
+    const [operation] = Object.values(apiary.operation);
+    const january = { ...operation!, fixedToday: '2027-01-10' as const };
+    const at = { ...apiary, followUp: {}, work: {}, operation: { [january.id]: january } };
+    renderView(<TodayPage />, demoStore([], at));
+    const rows = within(screen.getByRole('region', { name: 'Must not open' })).getAllByRole('listitem');
+    const reasons = rows.map((r) => r.lastElementChild?.textContent);
+    expect(new Set(reasons).size).toBe(reasons.length);
+    expect(rows.some((r) => within(r).getAllByRole('link').length > 3)).toBe(true);
+  });
+
   it('leads back to a count that was not saved on this device', () => {
     localStorage.setItem(`incremen.count.${colonyOf('Mallow').id}`, '{}');
     localStorage.setItem('incremen.count.of-a-colony-that-is-gone', '{}');

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import common from '../../ui/common.module.css';
 import { neighboursOf } from './neighbours.ts';
-import { countRound, firstCountOf } from './countRound.ts';
+import { firstCount } from './countRound.ts';
 
 /**
  * On to the next hive: in a yard that was just set up until each was counted once; after a count of today to the one that stands
@@ -13,19 +13,8 @@ import { countRound, firstCountOf } from './countRound.ts';
 export function CountNext({ yard, after }: { readonly yard: Yard; readonly after?: Colony }) {
   const apiary = useApiary();
   const today = useToday();
-  const { next, counted, all } = countRound(apiary, yard.id);
-  if (next)
-    return (
-      <Lead
-        words={
-          counted === 0
-            ? 'Bees, brood and food in a few numbers: two minutes.'
-            : `${counted} of ${all} counted`
-        }
-        verb={`Count ${next.name}${counted > 0 ? ' next' : ''}`}
-        to={firstCountOf(next)}
-      />
-    );
+  const asked = firstCount(apiary, yard.id, today);
+  if (asked) return <Lead words={asked.why} verb={asked.say} to={asked.to} />;
   const beside = after && neighboursOf(apiary, after).after;
   if (!beside || countedOn(framesOfColony(apiary, beside)) === today) return null;
   return (

@@ -1,6 +1,6 @@
 import { TestYard, NEST } from '@incremen/core/testing';
 import { describe, expect, it } from 'vitest';
-import { countRound } from './countRound.ts';
+import { countRound, firstCount } from './countRound.ts';
 
 const { capped, honey } = NEST;
 const DAY = '2026-05-14';
@@ -28,5 +28,22 @@ describe('the first count of a yard', () => {
     }
     const { counted, all, next } = countRound(yard.apiary, yard.yardId);
     expect([counted, all, next?.name]).toEqual([1, 3, 'Hive 2']);
+    expect(firstCount(yard.apiary, yard.yardId, DAY)).toMatchObject({
+      say: 'Count Hive 2',
+      why: '1 of 3 counted.',
+    });
+  });
+
+  it('opens no hive in winter: what is known is entered', () => {
+    const yard = new TestYard(5);
+    yard.hive('Hive 1', [[honey(8), capped(6, 8)]], DAY);
+    const frame = Object.fromEntries(
+      Object.entries(yard.apiary.frame).map(([id, f]) => [id, { ...f, readingId: null }]),
+    );
+    const apiary = { ...yard.apiary, reading: {}, visit: {}, frame };
+    const asked = firstCount(apiary, yard.yardId, '2026-12-14');
+    expect(asked?.say).toBe('Enter what you know of Hive 1');
+    expect(asked?.why).toContain('stays shut');
+    expect(firstCount(apiary, yard.yardId, DAY)?.say).toBe('Count Hive 1');
   });
 });

@@ -1,3 +1,5 @@
+import { assess } from '@incremen/core/assessment';
+import type { Day } from '@incremen/core/basics';
 import { coloniesOfYard, countedOn, framesOfColony, type Apiary, type Colony } from '@incremen/core/records';
 
 /** How far the first count of a yard has come. */
@@ -15,5 +17,31 @@ export function countRound(apiary: Apiary, yardId: string): CountRound {
   return { counted: colonies.length - never.length, all: colonies.length, next: never[0] ?? null };
 }
 
-/** Where a colony is counted for the first time: in a few numbers. */
-export const firstCountOf = (colony: Pick<Colony, 'id'>): string => `/colonies/${colony.id}/count?by=quick`;
+/** A first count that is asked for, in words. */
+export interface FirstCount {
+  readonly colony: Colony;
+  /** “Count Hive 1” */
+  readonly say: string;
+  readonly why: string;
+  /** Where it is counted: in a few numbers. */
+  readonly to: string;
+}
+
+/**
+ * The next first count of a yard; null when each hive was counted. One that must stay shut is not opened for it: what is known
+ * is entered.
+ */
+export function firstCount(apiary: Apiary, yardId: string, today: Day): FirstCount | null {
+  const { next, counted, all } = countRound(apiary, yardId);
+  if (!next) return null;
+  const shut = !assess(apiary, next, today).opening.may;
+  const first = shut
+    ? 'It stays shut in winter: give your last count with its day, or judge by the bees under the lid and the weight.'
+    : 'Bees, brood and food in a few numbers: two minutes.';
+  return {
+    colony: next,
+    say: `${shut ? 'Enter what you know of' : 'Count'} ${next.name}`,
+    why: counted === 0 ? first : `${counted} of ${all} counted.`,
+    to: `/colonies/${next.id}/count?by=quick`,
+  };
+}

@@ -10,7 +10,14 @@ export function HandsPicker({ settings = false }: { readonly settings?: boolean 
   // Nobody shares it: nothing is asked at the hive.
   if (names.length === 0 && !settings) return null;
   return (
-    <Flex role="group" aria-label="Who is at the hive" gap={2} wrap="wrap" align="center">
+    <Flex
+      role="group"
+      aria-label="Who is at the hive"
+      gap={2}
+      wrap="wrap"
+      align="center"
+      mb={settings ? 0 : 3}
+    >
       {!settings && <Text srOnly>Who is at the hive</Text>}
       {[null, ...names].map((n) => (
         <Button
