@@ -2,10 +2,16 @@ import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { inLanguage } from '../scripts/texts/languagePlugin.ts';
+
+/** The texts of another language than that of the code: a folder laid out as `texts` is. */
+const TEXTS_FOLDER = process.env['TEXTS_FOLDER'];
+const language = TEXTS_FOLDER ? [inLanguage(TEXTS_FOLDER)] : [];
 
 export default defineConfig({
   root: fileURLToPath(new URL('.', import.meta.url)),
   plugins: [
+    ...language,
     react(),
     VitePWA({
       registerType: 'prompt',
@@ -45,7 +51,7 @@ export default defineConfig({
       },
     }),
   ],
-  worker: { format: 'es' },
+  worker: { format: 'es', plugins: () => language },
   optimizeDeps: {
     include: [
       'comlink',

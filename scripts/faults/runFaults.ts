@@ -203,6 +203,8 @@ export async function runFaults({
     const third = browser
       ? browserDevice(url, seededRandom(seed + 1), every, () => Date.now() > end, say)
       : null;
+    // What fails early is told at the end: the server is put away first.
+    void Promise.allSettled([...devices, third]);
     const kills = { node: 0, postgres: 0, both: 0, full: 0 };
     const faults = FAULTS.filter((f) => smallDisk || f !== 'full');
     while (Date.now() < end) {

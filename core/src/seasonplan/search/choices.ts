@@ -13,7 +13,7 @@ export interface PlanChoice {
 /** Odds that are told apart; less is chance. */
 const NEAR_ODDS = 0.08;
 
-/** Whether two plans differ for the keeper: other ways, or a fortnight, or a third of the colonies that are made. */
+/** Whether two plans differ for the keeper: other ways, other yards, or a fortnight, or a third of the colonies that are made. */
 function isOther(a: Schedule, b: Schedule): boolean {
   const [x, y] = [a.filter((r) => MAKES.has(r.what)), b.filter((r) => MAKES.has(r.what))];
   if (x.length !== y.length) return true;
@@ -23,6 +23,7 @@ function isOther(a: Schedule, b: Schedule): boolean {
       !s ||
       s.what !== r.what ||
       s.queen !== r.queen ||
+      s.yard !== r.yard ||
       Math.abs(s.week - r.week) >= 3 ||
       Math.abs(s.parts - r.parts) > Math.max(1, 0.34 * r.parts)
     );

@@ -102,6 +102,35 @@ describe('the search of a season', () => {
     expect(whyNot(sweet, found(sweet, 40).best)?.obstacle).toBe('honey');
   }, 120_000);
 
+  it('makes a round in one yard alone where that is better, and by itself in each', () => {
+    const eight = Array.from({ length: 8 }, (_, i) => ({
+      frames: 8 + (i % 4),
+      brood: 3.5 + 0.3 * (i % 4),
+      kg: 9,
+    }));
+    const aim = { colonies: 14, honeyKg: 40, strongFrames: 5, queens: ['raises' as const] };
+    const from = '2026-04-13';
+    const near = plainProblem({ climate: 'temperate', from, weeks: 26, colonies: eight, aim });
+    // On the hill everything comes five weeks later.
+    const late = plainProblem({ climate: 'temperate', from: addDays(from, -35), weeks: 26, colonies: eight });
+    const problem: SeasonProblem = {
+      ...near,
+      yards: [...near.yards, { id: 'hill', name: 'Hill', most: Infinity }],
+      weeks: [...near.weeks, ...late.weeks],
+      winterKg: [20, 20],
+      starts: near.starts.map((c, i) => ({ ...c, yard: i % 2 })),
+    };
+    const { best, search } = found(problem);
+    const atAll = best.schedule.map((r) => ({ ...r, yard: -1 }));
+    expect(best.schedule.some((r) => r.yard >= 0)).toBe(true);
+    expect(best.score).toBeGreaterThan(scoreOf(problem, atAll, best.seasons).score);
+    const made = [...search.tried.values()].map((t) => new Set(t.schedule.map((r) => r.yard)));
+    expect(made.some((yards) => yards.has(0) && yards.has(1))).toBe(true);
+    // Where there is one yard nothing is tried twice.
+    const one = found(near, 40);
+    expect([...one.search.tried.values()].every((t) => t.schedule.every((r) => r.yard === -1))).toBe(true);
+  }, 120_000);
+
   it('does not ask for more than money and hours allow', () => {
     const problem = spring({ colonies: 12, moneyMost: 150 });
     const poor = found({ ...problem, storeNucBoxes: 0, storeHives: 0 }, 80);

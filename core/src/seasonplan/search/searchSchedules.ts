@@ -189,6 +189,22 @@ export class ScheduleSearch {
     return endings;
   }
 
+  /**
+   * A round in other yards: of all yards in each alone, or in each by itself, so that one can wait for a later spring; of one yard in
+   * all.
+   */
+  private byYard(round: Round): Schedule[] {
+    const at = this.problem.starts.map((s) => s.yard);
+    const yards = [...new Set(at)];
+    if (yards.length < 2) return [];
+    if (round.yard >= 0) return [[{ ...round, yard: -1 }]];
+    const each = yards.map((yard): Round => {
+      const share = at.filter((y) => y === yard).length / at.length;
+      return { ...round, yard, parts: Math.max(1, Math.round(round.parts * share)) };
+    });
+    return [each, ...yards.map((yard) => [{ ...round, yard }])];
+  }
+
   /** What lies beside a schedule. */
   private neighbours(schedule: Schedule): Schedule[] {
     const { aim } = this.problem;
@@ -202,6 +218,8 @@ export class ScheduleSearch {
         if (week >= 0 && week < length - 1) near.push(changed(i, { week }));
       }
       if (!MAKES.has(r.what)) return near;
+      const others = schedule.filter((_r, j) => j !== i);
+      for (const rounds of this.byYard(r)) near.push([...others, ...rounds]);
       for (const by of [-2, -1, 1, 2]) if (r.parts + by > 0) near.push(changed(i, { parts: r.parts + by }));
       if (r.what === 'nucs')
         for (const queen of aim.queens) if (queen !== r.queen) near.push(changed(i, { queen }));
@@ -211,7 +229,8 @@ export class ScheduleSearch {
 }
 
 /** Under which a cap by the day planner is kept. */
-export const capKey = (r: Pick<Round, 'what' | 'queen' | 'week'>): string => `${r.what}/${r.queen}/${r.week}`;
+export const capKey = (r: Pick<Round, 'what' | 'queen' | 'week' | 'yard'>): string =>
+  `${r.what}/${r.queen}/${r.week}/${r.yard}`;
 
 const lastMade = (schedule: Schedule) =>
   schedule.reduce((week, r) => (MAKES.has(r.what) ? Math.max(week, r.week) : week), -99);

@@ -55,7 +55,7 @@ function Group({
       {hives.length === 0 && <Text color="inkSoft">{none}</Text>}
       <Box as={numbered ? 'ol' : 'ul'} className={styles.list}>
         {(numbered ? hives.map((h): Some<HiveToday> => [h]) : ofOneReason(hives)).map((group) => (
-          <li key={group[0].colony.id}>
+          <li key={group[0].colony.id} data-several={group.length > 1 || undefined}>
             <span className={styles.names}>
               {group.map(({ colony, to }) => (
                 <Link key={colony.id} to={to ?? `/colonies/${colony.id}`}>
