@@ -15,7 +15,10 @@ export async function everyDayBench(browser: Browser, phone: Page, baseURL: stri
   const bundle = `/api/operations/${id}/bundle`;
   const demo: unknown = await (await phone.request.get(bundle)).json();
   await firstHourBench(phone, async () => {
-    const empty = { ...emptyApiary(), operation: { [id]: newOperation(id, 'My bees') } };
+    const empty = {
+      ...emptyApiary(),
+      operation: { [id]: newOperation(id, 'My bees', { fixedToday: '2026-05-15' }) },
+    };
     await phone.request.put(bundle, { data: toBundle(empty, []) });
     await phone.evaluate(() => localStorage.clear()).catch(() => undefined);
   });

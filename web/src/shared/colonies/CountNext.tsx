@@ -14,7 +14,8 @@ export function CountNext({ yard, after }: { readonly yard: Yard; readonly after
   const apiary = useApiary();
   const today = useToday();
   const asked = firstCount(apiary, yard.id, today);
-  if (asked) return <Lead words={asked.why} verb={asked.say} to={asked.to} />;
+  if (asked)
+    return <Lead words={asked.why} verb={`${asked.say}${asked.goesOn ? ' next' : ''}`} to={asked.to} />;
   const beside = after && neighboursOf(apiary, after).after;
   if (!beside || countedOn(framesOfColony(apiary, beside)) === today) return null;
   return (

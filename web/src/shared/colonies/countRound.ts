@@ -25,6 +25,8 @@ export interface FirstCount {
   readonly why: string;
   /** Where it is counted: in a few numbers. */
   readonly to: string;
+  /** Whether others of the yard were counted before it. */
+  readonly goesOn: boolean;
 }
 
 /**
@@ -43,5 +45,6 @@ export function firstCount(apiary: Apiary, yardId: string, today: Day): FirstCou
     say: `${shut ? 'Enter what you know of' : 'Count'} ${next.name}`,
     why: counted === 0 ? first : `${counted} of ${all} counted.`,
     to: `/colonies/${next.id}/count?by=quick`,
+    goesOn: counted > 0,
   };
 }

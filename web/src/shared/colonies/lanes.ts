@@ -9,7 +9,7 @@ export const LANES: readonly { readonly lane: Lane; readonly title: string; read
   { lane: 'watch', title: 'Watch', meaning: 'an inspection settles it' },
   { lane: 'raising', title: 'Raising a queen', meaning: 'one is on the way' },
   { lane: 'even', title: 'Steady', meaning: 'OK, leave them to build up' },
-  { lane: 'uncounted', title: 'Not counted', meaning: 'read the frames first' },
+  { lane: 'uncounted', title: 'Not counted', meaning: 'nothing is known of these yet' },
 ];
 
 const VALUES: Readonly<Record<Exclude<Sort, 'stand' | 'name'>, (s: ColonyState) => number>> = {
