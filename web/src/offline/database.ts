@@ -139,12 +139,14 @@ async function broughtAlong(
  * Writes to several tables in one go, or to none.
  *
  * @param work - may wait for nothing but these tables
+ * @param durability - `strict` for what is nowhere else: done when it is safe from a power cut
  */
 export async function inOneGo<T extends Tables[]>(
   tables: T,
   work: (tx: Writing<T>) => Promise<void>,
+  durability: 'strict' | 'relaxed' = 'relaxed',
 ): Promise<void> {
-  const tx = (await localDatabase()).transaction(tables, 'readwrite', { durability: 'strict' });
+  const tx = (await localDatabase()).transaction(tables, 'readwrite', { durability });
   try {
     await work(tx);
   } catch (error) {

@@ -91,9 +91,7 @@ globalThis.addEventListener?.('beforeunload', (event) => {
 export async function putInOutbox(entry: OutboxEntry): Promise<void> {
   writing++;
   try {
-    await inOneGo(['outbox'], async (tx) => {
-      await tx.objectStore('outbox').add(entry);
-    });
+    await inOneGo(['outbox'], async (tx) => void (await tx.objectStore('outbox').add(entry)), 'strict');
   } finally {
     writing--;
   }
