@@ -15,7 +15,9 @@ export function inLanguage(folder: string): Plugin {
       const file = relative(ROOT, id.split('?')[0] ?? '');
       if (!/\.tsx?$/.test(file)) return null;
       const catalogue = catalogueOf(file);
-      return spoken(parseSource(file, code), (message) => catalogue[message]);
+      return spoken(parseSource(file, code), (message) =>
+        Object.hasOwn(catalogue, message) ? catalogue[message] : undefined,
+      );
     },
   };
 }
