@@ -115,6 +115,42 @@ describe('what is near a count or an inspection', () => {
     expect(carriedOut).toBeGreaterThan(20);
   });
 
+  it('decides as the whole does in a large yard in which nothing was done between hives, and is a hive of it', () => {
+    const apiary = generatedYards({ colonies: 24, yards: 1 });
+    fc.assert(
+      fc.property(fc.array(entry, { minLength: 1, maxLength: 6 }), (entries) => {
+        sameOnBoth(apiary, entries);
+      }),
+      { numRuns: sampleSize(25, 800) },
+    );
+    const of = living(apiary)[0]!;
+    const near = nearbyOf(apiary, [], {
+      type: 'recordCount',
+      visitId: of.id,
+      colonyId: of.id,
+      day: DEMO_DAY,
+      note: '',
+      readings: [],
+    });
+    const frames = (a: Apiary | null) => Object.keys(a?.frame ?? {}).length;
+    expect(frames(near)).toBeLessThan(frames(apiary) / 4);
+    // A comb that was hung into it from another hive since then is its own.
+    const [own, other] = living(apiary);
+    const [comb] = framesOfColony(apiary, other!);
+    const box = framesOfColony(apiary, own!)[0]!.box;
+    const moved = { ...comb!.frame, boxId: box.id, slot: 10 };
+    const later: Change[] = [{ kind: 'frame', id: moved.id, before: comb!.frame, after: moved }];
+    const withIt = nearbyOf(apiary, later, {
+      type: 'recordCount',
+      visitId: own!.id,
+      colonyId: own!.id,
+      day: DEMO_DAY,
+      note: '',
+      readings: [],
+    });
+    expect(withIt?.frame[moved.id]).toEqual(moved);
+  });
+
   it('is no more than the yard of it, and the store', () => {
     const apiary = generatedYards({ colonies: 30, yards: 10 });
     const of = living(apiary)[0]!;

@@ -11,6 +11,7 @@ import {
   worksAt,
   type Apiary,
   type Change,
+  type Colony,
   type Command,
   type Frame,
   type Reading,
@@ -23,8 +24,8 @@ const isBulk = (c: Change): boolean => (BULK as readonly string[]).includes(c.ki
 
 /**
  * The part of an apiary that a count or an inspection can have to do with: of combs, readings and visits those of the
- * yards concerned and what lies in the store, of everything else all. Deciding on it gives the same changes as on the whole,
- * at the price of a yard and not of the apiary.
+ * colonies concerned, of their yards where something was done that reaches from hive to hive, and what lies in the store; of
+ * everything else all. Deciding on it gives the same changes as on the whole, at the price of a hive or a yard.
  *
  * @param later - changes since `apiary` that are not in it yet
  * @returns null for commands that may reach further
@@ -46,10 +47,13 @@ export function nearbyOf(apiary: Apiary, later: readonly Change[], command: Comm
     if (present) reading[present.id] = present;
   };
   for (const f of framesNotInBoxes(apiary)) take(f);
+  const boxIds = new Set<string | null>();
   for (const id of near) {
     const hiveId = without.colony[id]?.hiveId ?? null;
-    for (const box of hiveId === null ? [] : boxesOfHive(without, hiveId))
+    for (const box of hiveId === null ? [] : boxesOfHive(without, hiveId)) {
+      boxIds.add(box.id);
       for (const f of framesOfBox(apiary, box.id)) take(f);
+    }
     for (const v of visitsOf(apiary, id)) {
       visit[v.id] = v;
       for (const r of readingsOfVisit(apiary, v.id)) {
@@ -60,6 +64,8 @@ export function nearbyOf(apiary: Apiary, later: readonly Change[], command: Comm
       }
     }
   }
+  // Combs that were hung here since from somewhere else.
+  for (const c of later) if (c.kind === 'frame' && c.after && boxIds.has(c.after.boxId)) take(c.after);
   // Who last read a comb that lies in the store may be of any yard.
   for (const r of Object.values(reading)) {
     const at = r.visitId === null ? undefined : apiary.visit[r.visitId];
@@ -92,7 +98,7 @@ function coloniesNamed(command: Command): string[] | null {
   return each.every((ids) => ids !== null) && each.some((ids) => ids.length > 0) ? each.flat() : null;
 }
 
-/** Colonies that are tied to those named, by work, descent, parting, queens and looks, and all of their yards. */
+/** Colonies that are tied to those named, by work, descent, parting, queens and looks; of yards that were stirred all. */
 function neighbours(apiary: Apiary, named: readonly string[]): Set<string> {
   const tied = new Set(named);
   // Twice: the sister of a part that was parted again.
@@ -112,9 +118,16 @@ function neighbours(apiary: Apiary, named: readonly string[]): Set<string> {
       }
     }
   }
-  for (const yardId of yards) for (const { id } of coloniesOfYard(apiary, yardId)) tied.add(id);
+  for (const yardId of yards) {
+    const colonies = coloniesOfYard(apiary, yardId);
+    if (colonies.some((c) => isStirred(apiary, c))) for (const { id } of colonies) tied.add(id);
+  }
   return tied;
 }
+
+/** Whether something was done at a hive by which bees or combs may have gone to others of its yard, or come from them. */
+const isStirred = (apiary: Apiary, { id, origin }: Colony): boolean =>
+  origin.how === 'split' || eventsOf(apiary, id).length > 0 || worksAt(apiary, id).length > 0;
 
 function tiedTo(apiary: Apiary, id: string): string[] {
   const colony = apiary.colony[id];
