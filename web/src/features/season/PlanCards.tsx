@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
-import { MAKES, type TriedChoice, type TriedPlan } from '@incremen/core/seasonplan';
+import { MAKES, type Outlook, type TriedChoice, type TriedPlan } from '@incremen/core/seasonplan';
 import { dayInWords, moneyInWords } from '@incremen/core/basics';
-import { useOperation } from '../../mirror/hooks.ts';
+import { useApiary, useOperation } from '../../mirror/hooks.ts';
 import { count, mass } from '../../ui/format.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import common from '../../ui/common.module.css';
@@ -25,17 +25,25 @@ const MANY = {
   'come-down': '',
 } as const;
 
-/** A few clearly different plans side by side; one is looked at. */
+/**
+ * A few clearly different plans side by side; one is looked at.
+ *
+ * @param told - what all seasons that were run tell of the chosen one; null while they run
+ */
 export function PlanCards({
   plans,
   chosen,
+  told,
   onChoose,
 }: {
   readonly plans: readonly TriedChoice[];
   readonly chosen: TriedPlan | null;
+  readonly told: (Pick<Outlook, 'odds'> & Outlook['means']) | null;
   readonly onChoose: (plan: TriedPlan) => void;
 }) {
   const { units, currency } = useOperation();
+  const { yard } = useApiary();
+  const where = (yardId: string | null) => (yardId === null ? '' : ` in ${yard[yardId]?.name ?? 'a yard'}`);
   return (
     <Box as="section" aria-label="Plans to choose from" mb={4} className={common.noPrint}>
       <SectionHeading mb={2}>
@@ -44,6 +52,8 @@ export function PlanCards({
       <div className={styles.plans}>
         {plans.map((plan) => {
           const { scored, rounds } = plan;
+          // The card and the odds below speak of the same seasons.
+          const is = plan === chosen && told ? told : scored;
           const makes = rounds.filter((r) => MAKES.has(r.what));
           return (
             <button
@@ -54,17 +64,20 @@ export function PlanCards({
               onClick={() => onChoose(plan)}
             >
               <b>{CHOICE_WORDS[plan.merit]}</b>
-              <span className={styles.odds}>{Math.round(100 * scored.odds)} %</span>
+              <span className={styles.odds}>{Math.round(100 * is.odds)} %</span>
               <span>
                 {makes.length === 0
                   ? 'No colony is made.'
                   : makes
-                      .map((r) => `${dayInWords(r.day)}: ${count(r.parts, WAYS[r.what], MANY[r.what])}`)
+                      .map(
+                        (r) =>
+                          `${dayInWords(r.day)}: ${count(r.parts, WAYS[r.what], MANY[r.what])}${where(r.yardId)}`,
+                      )
                       .join('; ')}
               </span>
               <span className={styles.small}>
-                About {Math.round(scored.colonies)} colonies, {mass(scored.honey, units)} of honey;{' '}
-                {moneyInWords(scored.money, currency, true)}, {Math.round(scored.hours)} hours
+                About {Math.round(is.colonies)} colonies, {mass(is.honey, units)} of honey;{' '}
+                {moneyInWords(is.money, currency, true)}, {Math.round(is.hours)} hours
               </span>
               {plan.takenOff > 0 && (
                 <span className={styles.small}>

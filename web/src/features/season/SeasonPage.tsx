@@ -193,7 +193,14 @@ function Season({ apiary }: { readonly apiary: Apiary }) {
               onReach={(colonies) => setAim({ ...aim, colonies })}
             />
           )}
-          {plans.length > 0 && <PlanCards plans={plans} chosen={shown} onChoose={setPicked} />}
+          {plans.length > 0 && (
+            <PlanCards
+              plans={plans}
+              chosen={shown}
+              told={outlook?.over ? { odds: outlook.odds, ...outlook.means } : null}
+              onChoose={setPicked}
+            />
+          )}
           {found && found.frontier.length > 2 && problem && (
             <Frontier
               apiary={apiary}
