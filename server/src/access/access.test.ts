@@ -300,9 +300,17 @@ describe('invitations, codes and tokens', () => {
       };
     const device = await token('device');
     const calendar = await token('calendar');
+    const seenAt = async (id: string) => {
+      const { body } = await ask('owner', 'GET', op('/access'));
+      return (body as { passes: { id: string; seenAt: string | null }[] }).passes.find((p) => p.id === id)
+        ?.seenAt;
+    };
+    expect(await seenAt(device.id)).toBeNull();
     as['device'] = { authorization: `Bearer ${device.secret}` };
     expect((await ask('device', 'GET', op('/snapshot'))).status).toBe(404);
     expect((await ask('device', 'POST', op('/weather/observed'))).status).toBe(415);
+    expect(await seenAt(device.id)).toEqual(expect.any(String));
+    expect(await seenAt(calendar.id)).toBeNull();
     const feed = op(`/calendar.ics?pass=${calendar.secret}`);
     expect((await ask('stranger', 'GET', feed)).status).toBe(200);
     expect((await ask('stranger', 'GET', op(`/snapshot?pass=${calendar.secret}`))).status).toBe(401);

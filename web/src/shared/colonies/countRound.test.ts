@@ -1,3 +1,5 @@
+import { decide } from '@incremen/core/decide';
+import { applyChanges, noEvidence } from '@incremen/core/records';
 import { TestYard, NEST } from '@incremen/core/testing';
 import { describe, expect, it } from 'vitest';
 import { countRound, firstCount } from './countRound.ts';
@@ -45,5 +47,25 @@ describe('the first count of a yard', () => {
     expect(asked?.say).toBe('Enter what you know of Hive 1');
     expect(asked?.why).toContain('stays shut');
     expect(firstCount(apiary, yard.yardId, DAY)?.say).toBe('Count Hive 1');
+    // Shut for another reason: that one is said.
+    const [colony] = Object.values(apiary.colony);
+    const robbed = decide(apiary, {
+      type: 'recordLook',
+      followUpId: null,
+      day: DAY,
+      note: '',
+      parts: [
+        {
+          visitId: yard.newId(),
+          colonyId: colony!.id,
+          evidence: { ...noEvidence(10), robbing: { look: 'found' } },
+        },
+      ],
+      newIds: Array.from({ length: 12 }, () => yard.newId()),
+    });
+    if (!robbed.ok) throw new Error(robbed.problems[0]?.message);
+    const after = firstCount(applyChanges(apiary, robbed.value), yard.yardId, DAY);
+    expect(after?.say).toBe('Enter what you know of Hive 1');
+    expect(after?.why).toMatch(/^Robbing: .* is entered with its day\.$/);
   });
 });

@@ -36,13 +36,15 @@ export interface FirstCount {
 export function firstCount(apiary: Apiary, yardId: string, today: Day): FirstCount | null {
   const { next, counted, all } = countRound(apiary, yardId);
   if (!next) return null;
-  const shut = !assess(apiary, next, today).opening.may;
-  const first = shut
-    ? 'It stays shut in winter: give your last count with its day, or judge by the bees under the lid and the weight.'
-    : 'Bees, brood and food in a few numbers: two minutes.';
+  const { may, because, why } = assess(apiary, next, today).opening;
+  const first = may
+    ? 'Bees, brood and food in a few numbers: two minutes.'
+    : because === 'winter'
+      ? 'It stays shut in winter: give your last count with its day, or judge by the bees under the lid and the weight.'
+      : `${why} What you know of it is entered with its day.`;
   return {
     colony: next,
-    say: `${shut ? 'Enter what you know of' : 'Count'} ${next.name}`,
+    say: may ? `Count ${next.name}` : `Enter what you know of ${next.name}`,
     why: counted === 0 ? first : `${counted} of ${all} counted.`,
     to: `/colonies/${next.id}/count?by=quick`,
     goesOn: counted > 0,
