@@ -18,7 +18,7 @@ test('a quick count is spread as a typical nest, kept as estimated, and keeps fr
   await page.getByRole('button', { name: 'Eggs: not looked' }).first().click();
   await page.getByRole('button', { name: 'Eggs: seen' }).click();
   await field('Stores').fill('2½');
-  await expect(page.getByText(/of 10.0 frames are named/)).toBeVisible();
+  await expect(page.getByText(/of 10 frames are named/)).toBeVisible();
   await field('Stores').fill('12');
   await expect(page.getByRole('alert')).toContainText('frames are named; there is room for 10');
   await expect(page.getByRole('button', { name: /^Save/ })).toBeDisabled();
