@@ -48,7 +48,7 @@ export function KeptPlan({
             : 'the season goes as planned.'}
       </Text>
       <Text mt={1}>
-        Now {count(held.colonies, 'colony', 'colonies')} with {one(held.frames)} frames of bees
+        Now {count(held.colonies, 'colony', 'colonies')} with {Math.round(held.frames)} frames of bees
         {held.said &&
           `; for this week ${held.said.colonies[0]} to ${held.said.colonies[2]} colonies were said, ${Math.round(held.said.frames[0])} to ${Math.round(held.said.frames[2])} frames`}
         . {now && `Odds ${percent(said.odds)} when you made it, ${percent(now.odds)} today.`}
