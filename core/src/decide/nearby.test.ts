@@ -81,6 +81,16 @@ function commandOf(
   return how === 'count' ? count : how === 'look' ? look : { type: 'batch', commands: [count, look] };
 }
 
+/** A count of which only the colony matters. */
+const countOf = ({ id }: Colony): CommandOf<'recordCount'> => ({
+  type: 'recordCount',
+  visitId: id,
+  colonyId: id,
+  day: DEMO_DAY,
+  note: '',
+  readings: [],
+});
+
 /** Enters one after the other, on the whole and on what is near; changes gather as on a server between two folds. */
 function sameOnBoth(start: Apiary, entries: readonly Entry[]): number {
   const newId = seededIds(entries.length + 7);
@@ -123,45 +133,23 @@ describe('what is near a count or an inspection', () => {
       }),
       { numRuns: sampleSize(25, 800) },
     );
-    const of = living(apiary)[0]!;
-    const near = nearbyOf(apiary, [], {
-      type: 'recordCount',
-      visitId: of.id,
-      colonyId: of.id,
-      day: DEMO_DAY,
-      note: '',
-      readings: [],
-    });
+    const [own, other] = living(apiary);
+    const near = nearbyOf(apiary, [], countOf(own!));
     const frames = (a: Apiary | null) => Object.keys(a?.frame ?? {}).length;
     expect(frames(near)).toBeLessThan(frames(apiary) / 4);
     // A comb that was hung into it from another hive since then is its own.
-    const [own, other] = living(apiary);
     const [comb] = framesOfColony(apiary, other!);
     const box = framesOfColony(apiary, own!)[0]!.box;
     const moved = { ...comb!.frame, boxId: box.id, slot: 10 };
     const later: Change[] = [{ kind: 'frame', id: moved.id, before: comb!.frame, after: moved }];
-    const withIt = nearbyOf(apiary, later, {
-      type: 'recordCount',
-      visitId: own!.id,
-      colonyId: own!.id,
-      day: DEMO_DAY,
-      note: '',
-      readings: [],
-    });
+    const withIt = nearbyOf(apiary, later, countOf(own!));
     expect(withIt?.frame[moved.id]).toEqual(moved);
   });
 
   it('is no more than the yard of it, and the store', () => {
     const apiary = generatedYards({ colonies: 30, yards: 10 });
     const of = living(apiary)[0]!;
-    const command: CommandOf<'recordCount'> = {
-      type: 'recordCount',
-      visitId: of.id,
-      colonyId: of.id,
-      day: DEMO_DAY,
-      note: '',
-      readings: [],
-    };
+    const command = countOf(of);
     const near = nearbyOf(apiary, [], command);
     const count = (a: Apiary | null) => Object.keys(a?.frame ?? {}).length;
     expect(count(near)).toBeLessThan(count(apiary) / 4);
