@@ -16,12 +16,13 @@ import {
   SlidersHorizontal,
   type LucideIcon,
 } from 'lucide-react';
-import { memo, useMemo, type MouseEvent } from 'react';
-import { Link, useLocation } from 'react-router';
+import { memo, useMemo, useState, type MouseEvent } from 'react';
+import { Link, useLocation, useNavigate } from 'react-router';
 import { useApiary, useToday } from '../mirror/hooks.ts';
 import { LookSwitch } from '../shared/settings/LookSwitch.tsx';
 import { useAppSelector } from '../state/store.ts';
 import common from '../ui/common.module.css';
+import { afterPaint } from '../ui/afterPaint.ts';
 import styles from './Rail.module.css';
 
 interface Place {
@@ -137,11 +138,22 @@ function PlaceLink({
   /** The records are there: what waits can be told. */
   readonly told: boolean;
 }) {
+  const navigate = useNavigate();
+  const { key } = useLocation();
+  const [tapped, setTapped] = useState('');
+  // The tap is answered at once, on the place itself; what is there is drawn after that has been painted.
+  const go = (e: MouseEvent) => {
+    if (e.metaKey || e.ctrlKey || e.shiftKey || e.altKey) return;
+    e.preventDefault();
+    setTapped(key);
+    afterPaint(() => void navigate(to));
+  };
   return (
     <Link
       to={to}
       className={styles.place}
-      data-here={here || undefined}
+      onClick={go}
+      data-here={here || tapped === key || undefined}
       data-rest={!atHive || undefined}
       aria-current={here ? 'page' : undefined}
     >
