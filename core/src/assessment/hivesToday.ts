@@ -6,7 +6,7 @@ import {
   openFollowUps,
   stepsOfWork,
 } from '../records/index.ts';
-import { dayInWords, daysBetween, type Day } from '../basics/index.ts';
+import { byName, dayInWords, daysBetween, type Day } from '../basics/index.ts';
 import { followUpInShort, isJob, pressingLook } from '../followup/index.ts';
 import { stopBefore } from '../work/index.ts';
 import { assess, type Assessment } from './assess.ts';
@@ -60,7 +60,7 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
     .map((w) => ({ id: w.id, keys: changedBy(w.body) }));
   const must: (HiveToday & { readonly rank: number })[] = [];
   const may: (HiveToday & { readonly rank: number })[] = [];
-  const mustNot: (HiveToday & { readonly isAsked: boolean })[] = [];
+  const mustNot: (HiveToday & { readonly rank: number })[] = [];
   for (const colony of Object.values(apiary.colony)) {
     if (colony.endedOn !== null || colony.hiveId === null) continue;
     const own = due.filter((f) => f.colonyIds.includes(colony.id));
@@ -79,7 +79,8 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
         to: null,
         minutes: 0,
         by: null,
-        isAsked: feed !== '' || jobs.length > 0,
+        // At what has to stay shut something may still be done: that comes first.
+        rank: feed !== '' || jobs.length > 0 ? 0 : 1,
       });
       continue;
     }
@@ -144,13 +145,11 @@ export function hivesToday(apiary: Apiary, today: Day): DaySorted {
     }
   }
   const inOrder = (a: { rank: number; colony: Colony }, b: { rank: number; colony: Colony }) =>
-    a.rank - b.rank || a.colony.name.localeCompare(b.colony.name, undefined, { numeric: true });
-  // At what has to stay shut something may still be done: that comes first.
-  const byDeed = mustNot.map((h) => ({ ...h, rank: h.isAsked ? 0 : 1 }));
+    a.rank - b.rank || byName(a.colony, b.colony);
   return {
     must: must.toSorted(inOrder),
     may: may.toSorted(inOrder),
-    mustNot: byDeed.toSorted(inOrder),
+    mustNot: mustNot.toSorted(inOrder),
   };
 }
 

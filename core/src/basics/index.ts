@@ -1,3 +1,4 @@
+export { byName } from './byName.ts';
 export { capital, lowerFirst } from './capital.ts';
 export { counted } from './counted.ts';
 export { typedDay, type NumberOrder } from './typedDay.ts';

@@ -1,3 +1,4 @@
+import { byName } from '@incremen/core/basics';
 import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import { framesOfColony, placeOf, type Apiary, NUC_RECIPES, type NucRecipe } from '@incremen/core/records';
 import { newCallOut } from '@incremen/core/callout';
@@ -21,7 +22,9 @@ export function CallOutForm() {
   const asked = search.get('from');
   const from = asked !== null && apiary.colony[asked] ? asked : null;
   const { send, problems, busy } = useSend();
-  const living = Object.values(apiary.colony).filter((c) => c.endedOn === null && c.hiveId !== null);
+  const living = Object.values(apiary.colony)
+    .filter((c) => c.endedOn === null && c.hiveId !== null)
+    .toSorted(byName);
   const [giverIds, setGiverIds] = useState<readonly string[]>(() => (from ? [from] : strongest(apiary)));
   const [units, setUnits] = useState(2);
   const [recipe, setRecipe] = useState<NucRecipe>(() => NUC_RECIPES[1]?.recipe as NucRecipe);

@@ -1,3 +1,4 @@
+import { byName } from '@incremen/core/basics';
 import { Box, Button, Text } from '@chakra-ui/react';
 import { assess } from '@incremen/core/assessment';
 import type { ColonyState } from '@incremen/core/colony';
@@ -26,7 +27,7 @@ export function AllColonies({ picked: before }: { readonly picked: readonly stri
       Object.values(apiary.colony)
         .filter((c) => c.endedOn === null && c.hiveId !== null)
         .map((c) => assess(apiary, c, today))
-        .toSorted((a, b) => a.colony.name.localeCompare(b.colony.name, undefined, { numeric: true })),
+        .toSorted((a, b) => byName(a.colony, b.colony)),
     [apiary, today],
   );
   const columns = useMemo((): readonly Column<ColonyState>[] => {

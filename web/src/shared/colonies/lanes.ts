@@ -1,3 +1,4 @@
+import { byName } from '@incremen/core/basics';
 import type { ColonyState, Lane } from '@incremen/core/colony';
 import type { BoardView, Sort } from '../../state/boardSlice.ts';
 
@@ -29,9 +30,8 @@ export function arranged(
     (s) => (lane === null || s.lane === lane) && s.colony.name.toLowerCase().includes(wanted),
   );
   if (sort === 'stand') return shown;
-  const byName = (a: ColonyState, b: ColonyState) =>
-    a.colony.name.localeCompare(b.colony.name, undefined, { numeric: true });
-  if (sort === 'name') return shown.toSorted(byName);
+  const inOrder = (a: ColonyState, b: ColonyState) => byName(a.colony, b.colony);
+  if (sort === 'name') return shown.toSorted(inOrder);
   const value = VALUES[sort];
-  return shown.toSorted((a, b) => value(b) - value(a) || byName(a, b));
+  return shown.toSorted((a, b) => value(b) - value(a) || inOrder(a, b));
 }
