@@ -46,8 +46,10 @@ test('choices for a colony stand on one chart, with the days that matter', async
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Choices for Tansy');
   const rows = page.getByRole('row', { name: /Split it now|Tansy II/ });
   await expect(rows.first()).toBeVisible();
-  await page.getByRole('button', { name: 'Feed 5 kg of stores' }).click();
-  await expect(page.getByRole('rowheader', { name: 'Feed 5 kg of stores', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Feed 5 kg (11 lb) of stores' }).click();
+  await expect(
+    page.getByRole('rowheader', { name: 'Feed 5 kg (11 lb) of stores', exact: true }),
+  ).toBeVisible();
   await page.getByText('Until the first frost', { exact: true }).click();
   await expect(page.getByRole('cell', { name: /frames, enough|frames, too few/ }).first()).toBeVisible();
 });

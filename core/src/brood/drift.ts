@@ -29,6 +29,13 @@ export function temperOf(reading: FrameReading): FrameTemper {
   return open >= capped ? 'open-brood' : 'capped-brood';
 }
 
+/**
+ * Whether nurse bees can be shaken off a comb: it is mostly open brood, or a quarter of it is eggs and larvae. In a steady nest that
+ * is most combs of its middle, though each holds more capped brood than open (3 : 6 : 12, by the days in each stage).
+ */
+export const hasNurses = (reading: FrameReading): boolean =>
+  temperOf(reading) === 'open-brood' || shareOf(reading, 'eggs', 'open') >= BROOD_FRAME_SHARE;
+
 /** Of the bees that fly home to where two entrances stand together, half go into each (common practice, no source). */
 const INTO_EACH = 0.5;
 

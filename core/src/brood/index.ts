@@ -7,7 +7,7 @@ export {
   GIVE_UP_AFTER_EMERGENCE,
   WORKER_STAGE_DAYS,
 } from './developmentClock.ts';
-export { type Distance, stayShare, type StayShares, temperOf, DISTANCES } from './drift.ts';
+export { type Distance, hasNurses, stayShare, type StayShares, temperOf, DISTANCES } from './drift.ts';
 export { readNest } from './nestReading.ts';
 export { layingRates, type LayingRates, type NestFrame, presentLayingRate } from './layingRates.ts';
 export {

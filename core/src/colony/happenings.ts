@@ -57,7 +57,7 @@ function eventInWords(apiary: Apiary, body: Apiary['event'][string]['body']): st
     case 'moved': {
       const stand = apiary.stand[body.toStandId];
       const yard = stand && apiary.yard[stand.yardId];
-      return `moved to ${stand?.name ?? 'another stand'}${yard ? `, ${yard.name}` : ''}, ${body.hour === 'dusk' ? 'at dusk' : 'by day'}`;
+      return `moved to ${yard ? `${yard.name}, ` : ''}${stand ? `stand ${stand.name}` : 'another stand'}, ${body.hour === 'dusk' ? 'at dusk' : 'by day'}`;
     }
     case 'entrance':
       return body.state === 'shut' ? 'entrance shut' : 'entrance opened';

@@ -35,7 +35,7 @@ export type ChoiceId = (typeof CHOICE_IDS)[number];
 
 export const CHOICE_NAMES: Readonly<Record<ChoiceId, string>> = {
   leave: 'Leave it alone',
-  feed: 'Feed 5 kg of stores',
+  feed: 'Feed 5 kg (11 lb) of stores',
   'boost-brood': 'Give it capped brood',
   'boost-nurses': 'Give it nurse bees',
   combine: 'Unite it',

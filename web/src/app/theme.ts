@@ -4,8 +4,6 @@ import {
   animationStyles,
   breakpoints,
   buttonRecipe,
-  checkboxSlotRecipe,
-  checkmarkRecipe,
   dialogSlotRecipe,
   fieldSlotRecipe,
   globalCss,
@@ -38,13 +36,11 @@ const used = defineConfig({
     animationStyles,
     recipes: {
       button: buttonRecipe,
-      checkmark: checkmarkRecipe,
       heading: headingRecipe,
       input: inputRecipe,
       spinner: spinnerRecipe,
     },
     slotRecipes: {
-      checkbox: checkboxSlotRecipe,
       dialog: dialogSlotRecipe,
       field: fieldSlotRecipe,
       nativeSelect: nativeSelectSlotRecipe,
@@ -74,6 +70,9 @@ export const system = createSystem(
         _print: { bg: 'white' },
       },
       'h1, h2, h3': { fontFamily: 'heading', lineHeight: '1.15', textWrap: 'balance' },
+      // On paper nothing can be pressed or typed into: what is left of a control is what it says.
+      'main .chakra-button, main input[type=search]': { _print: { display: 'none !important' } },
+      'main input, main select': { _print: { border: 'none !important' } },
       ':focus-visible': { outline: '3px solid', outlineColor: 'accent', outlineOffset: '2px' },
     },
     theme: {

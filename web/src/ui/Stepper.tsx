@@ -40,7 +40,7 @@ export function Stepper({
       <span className={styles.keys}>
         <button
           type="button"
-          className={clsx(keyStyles.key, keyStyles.keyMark)}
+          className={clsx(keyStyles.key, keyStyles.keyMark, common.noPrint)}
           aria-label={`Less: ${label}`}
           disabled={value <= min}
           onClick={() => set(value - step)}
@@ -62,7 +62,7 @@ export function Stepper({
         />
         <button
           type="button"
-          className={clsx(keyStyles.key, keyStyles.keyMark)}
+          className={clsx(keyStyles.key, keyStyles.keyMark, common.noPrint)}
           aria-label={`More: ${label}`}
           disabled={value >= max}
           onClick={() => set(value + step)}

@@ -1,5 +1,5 @@
 import type { FrameSizeId } from '../../comb/index.ts';
-import { isDroneComb, temperOf } from '../../brood/index.ts';
+import { isDroneComb, hasNurses } from '../../brood/index.ts';
 import { fitsInto, type PlanFrame } from '../base/measure.ts';
 import type { Donor } from '../base/method.ts';
 
@@ -41,7 +41,7 @@ export function donorFrames(donor: Donor): DonorFrames {
     hasCells: donor.cells.length > 0,
     free,
     freeWithDrones,
-    shakable: free.filter((i) => temperOf(frame(i).reading) === 'open-brood'),
+    shakable: free.filter((i) => hasNurses(frame(i).reading)),
   };
 }
 

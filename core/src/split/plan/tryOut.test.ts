@@ -9,6 +9,7 @@ import { Scene } from '../../testing/scene.ts';
 import { withCells } from '../../testing/methodPlans.ts';
 import { situationOf, type Situation } from '../base/situation.ts';
 import { findMethods } from '../methods/findMethods.ts';
+import { makePlan } from './makePlan.ts';
 import { afterTrials, tryOut } from './tryOut.ts';
 
 const DAY = '2026-05-09';
@@ -80,9 +81,26 @@ describe('fourteen cells on two combs', () => {
     const now = situationOf(apiary, yarrow, DEMO_DAY);
     const looks = findMethods(now, DEFAULT_HOUSE_RULES);
     const trials = tryOut(apiary, yarrow.id, now, DEMO_DAY, looks, seededIds(3));
-    expect(trials['queen-to-nuc']).toEqual({ options: { distance: 'away' }, shortOf: [] });
-    const told = afterTrials(looks, trials).ranked.find((r) => r.method.id === 'queen-to-nuc');
+    expect(trials['shake-down']).toEqual({ options: { distance: 'away' }, shortOf: [] });
+    const told = afterTrials(looks, trials).ranked.find((r) => r.method.id === 'shake-down');
     expect(told?.fit.reasons[0]?.text).toMatch(/other yard.*fly home/);
+  });
+
+  it('in the same yard where nurses shaken off mixed brood make up for the field bees', () => {
+    const { apiary } = demoScenario();
+    const sorrel = Object.values(apiary.colony).find((c) => c.name === 'Sorrel');
+    if (!sorrel) throw new Error('no Sorrel');
+    const result = makePlan(
+      apiary,
+      { colonyId: sorrel.id, methodId: 'queen-to-nuc', day: DEMO_DAY, newName: 'Sorrel II', options: {} },
+      seededIds(3),
+    );
+    if (!result.ok) throw new Error(JSON.stringify(result.problems));
+    const { body } = result.value.command.work;
+    expect(body.ledger.filter((r) => r.state === 'broken')).toEqual([]);
+    // Three combs of brood with the queen's, one of food, and a shake or two: not five combs because bees are wanting.
+    expect(body.shakes.length).toBeGreaterThan(0);
+    expect(body.moves.filter((m) => m.fromKey === sorrel.id && m.toKey === 'new')).toHaveLength(4);
   });
 });
 

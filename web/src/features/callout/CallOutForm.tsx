@@ -110,8 +110,8 @@ export function CallOutForm() {
         </Box>
       ) : (
         <Text color="inkSoft" fontSize="sm">
-          All units are carried off the old stand, at dusk or beyond 3 km. Leave no box there for stragglers:
-          it would gather the field bees of all.
+          All units are carried off the old stand, at dusk or beyond 3 km (2 miles). Leave no box there for
+          stragglers: it would gather the field bees of all.
         </Text>
       )}
       <Box display="grid" gap={2} maxW="26rem">

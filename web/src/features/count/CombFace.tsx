@@ -1,6 +1,7 @@
 import { CONTENT_NAMES, stripsOf, type ContentClass, type Side } from '@incremen/core/comb';
 import { useRef } from 'react';
 import { COMB_INK, CONTENT_FILL } from '../../drawing/contentStyle.ts';
+import { count } from '../../ui/format.ts';
 
 /**
  * One side of a frame drawn large. Its ten strips are tenths; with a brush in hand a tap or a stroke paints
@@ -140,7 +141,7 @@ function bandsOf(
 export function sideInWords(name: string, side: Side | null): string {
   if (!side) return `${name}: not read yet`;
   const named = Object.entries(side.contents).map(
-    ([c, n]) => `${n} tenths ${CONTENT_NAMES[c as ContentClass]}`,
+    ([c, n]) => `${count(n ?? 0, 'tenth')} ${CONTENT_NAMES[c as ContentClass]}`,
   );
-  return `${name}: ${named.join(', ')}; bees on ${side.bees} tenths`;
+  return `${name}: ${named.join(', ')}; bees on ${count(side.bees, 'tenth')}`;
 }

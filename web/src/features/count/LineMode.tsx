@@ -4,6 +4,7 @@ import {
   completeShorthand,
   parseShorthand,
   printShorthand,
+  withSpoken,
   type Completion,
   type ShorthandProblem,
 } from '@incremen/core/shorthand';
@@ -82,13 +83,7 @@ export function LineMode({
             onSelect={(e) => setCaret(e.currentTarget.selectionStart)}
           />
         </Box>
-        <Dictate
-          onSaid={(line) => {
-            // Each thing that is said goes on where the last one ended.
-            const { text } = draft;
-            type(text === '' || /[\s]$/.test(text) ? `${text}${line}` : `${text} ${line}`);
-          }}
-        />
+        <Dictate onSaid={(line) => type(withSpoken(draft.text, line))} />
         <Completions completions={completions} onPick={onPick} />
         <Box id="shorthand-problems" role="status" display="grid" gap={1}>
           {problems.slice(0, 4).map((p) => (

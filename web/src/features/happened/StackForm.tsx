@@ -66,8 +66,8 @@ function SetOn({ colony, done }: HappenedProps) {
       />
       <DayIn name="day" label="Day" orToday />
       <Text color="inkSoft">
-        Each family needs an entrance of its own, on another side. A full box weighs 20 to 35 kg: lift with
-        two.
+        Each family needs an entrance of its own, on another side. A full box weighs 20 to 35 kg (45 to 80
+        lb): lift with two.
       </Text>
     </CheckedForm>
   );

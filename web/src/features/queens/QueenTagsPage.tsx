@@ -11,6 +11,7 @@ import styles from '../../shared/tags/tags.module.css';
 import { OnlyHere } from '../../shared/settings/OnlyHere.tsx';
 import { usePhoneOrigin } from '../../shared/settings/usePhoneOrigin.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
+import common from '../../ui/common.module.css';
 
 /** Tags with the queen of each colony, to be printed and tied to its hive. */
 export function QueenTagsPage() {
@@ -20,14 +21,17 @@ export function QueenTagsPage() {
   const lines = present.filter((l) => l.colony !== null);
   return (
     <Box>
-      <PageHeader title="Queen tags" aside="Print, cut, cover with clear tape, and tie one to each hive.">
-        <Button asChild variant="outline" bg="sheet">
-          <Link to="/queens">All queens</Link>
-        </Button>
-        <Button onClick={() => window.print()}>
-          <Printer size={18} aria-hidden /> Print
-        </Button>
-      </PageHeader>
+      {/* Nothing but tags is printed, so that the first stand on the first page. */}
+      <Box className={common.noPrint}>
+        <PageHeader title="Queen tags" aside="Print, cut, cover with clear tape, and tie one to each hive.">
+          <Button asChild variant="outline" bg="sheet">
+            <Link to="/queens">All queens</Link>
+          </Button>
+          <Button onClick={() => window.print()}>
+            <Printer size={18} aria-hidden /> Print
+          </Button>
+        </PageHeader>
+      </Box>
       {onlyHere && <OnlyHere />}
       {lines.length === 0 && <Text>No queen is known to be in one colony.</Text>}
       <Labels

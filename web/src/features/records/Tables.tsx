@@ -18,6 +18,7 @@ import { useAppSelector } from '../../state/store.ts';
 import { api } from '../../server/api.ts';
 import { problemsOf } from '../../server/problemsOf.ts';
 import { ProblemList } from '../../ui/ProblemList.tsx';
+import common from '../../ui/common.module.css';
 import { seenInWords } from '../../shared/evidence/seenInWords.ts';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { withVisits } from '../../mirror/olderVisits.ts';
@@ -103,7 +104,15 @@ export function Tables() {
   const today = useToday();
   const keep = (table: Table) => saveTable(table.columns, table.rows, tableFile(table, today));
   return (
-    <Flex gap={2} wrap="wrap" align="center" mb={3} role="group" aria-label="Tables for a spreadsheet">
+    <Flex
+      gap={2}
+      wrap="wrap"
+      align="center"
+      mb={3}
+      role="group"
+      aria-label="Tables for a spreadsheet"
+      className={common.noPrint}
+    >
       <Text color="inkSoft">For a spreadsheet:</Text>
       <FetchedTable name="Journal" write={(op) => writeJournal(op, today)} />
       <FetchedTable

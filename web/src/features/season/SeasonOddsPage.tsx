@@ -59,7 +59,7 @@ export function SeasonOddsPage() {
         what: 'The flows of a year, against a usual one',
         now: percent(flows.likely),
         begins:
-          'A middling harvest of 20 to 30 kg from a strong colony that is not divided; years differ by a half (our estimate, no published source).',
+          'A middling harvest of 20 to 30 kg (45 to 65 lb) from a strong colony that is not divided; years differ by a half (our estimate, no published source).',
         own:
           flows.flows === 0
             ? 'No flow was weighed and no harvest noted yet.'

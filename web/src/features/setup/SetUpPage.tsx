@@ -1,4 +1,4 @@
-import { Box, Button, Checkbox, Flex, NativeSelect, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, NativeSelect, Text } from '@chakra-ui/react';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { listInWords } from '@incremen/core/basics';
 import { frameSizeId } from '@incremen/core/comb';
@@ -11,6 +11,7 @@ import { HiveDrawing, type DrawnBox } from '../../drawing/HiveDrawing.tsx';
 import { useApiary, useOperation, useSend, useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { count } from '../../ui/format.ts';
+import { Tick } from '../../ui/Tick.tsx';
 import { FormLine } from '../../ui/formFields.tsx';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { ProblemList } from '../../ui/ProblemList.tsx';
@@ -174,15 +175,11 @@ export function SetUpPage() {
                     picked={superSize ?? { id: kind.superSizeId, newName: null }}
                     onPick={setSuperSize}
                   />
-                  <Checkbox.Root
+                  <Tick
+                    label="Queen excluder under the supers"
                     checked={kind.excluder}
-                    onCheckedChange={(e) => change('excluder', e.checked === true)}
-                    minH="touch"
-                  >
-                    <Checkbox.HiddenInput />
-                    <Checkbox.Control />
-                    <Checkbox.Label>Queen excluder under the supers</Checkbox.Label>
-                  </Checkbox.Root>
+                    onChange={(excluder) => change('excluder', excluder)}
+                  />
                 </>
               )}
               <Choice

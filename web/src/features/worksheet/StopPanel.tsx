@@ -2,7 +2,7 @@ import { Box, Button, Flex, Heading, Text } from '@chakra-ui/react';
 import type { WorkState } from '@incremen/core/work';
 import { useState } from 'react';
 import workStopStyles from './workStop.module.css';
-import checkRowStyles from '../../shared/work/checkRow.module.css';
+import { Tick } from '../../ui/Tick.tsx';
 
 const WORDS = {
   robbers: {
@@ -47,16 +47,12 @@ export function StopPanel({
       <Box as="ol" listStyleType="none" display="grid" gap={2} mb={3}>
         {jobs.map((j) => (
           <li key={j.id}>
-            <label className={checkRowStyles.checkRow}>
-              <input
-                type="checkbox"
-                checked={shut.includes(j.id)}
-                onChange={(e) =>
-                  setShut(e.target.checked ? [...shut, j.id] : shut.filter((id) => id !== j.id))
-                }
-              />
-              {j.text}
-            </label>
+            <Tick
+              label={j.text}
+              on="sheet"
+              checked={shut.includes(j.id)}
+              onChange={(done) => setShut(done ? [...shut, j.id] : shut.filter((id) => id !== j.id))}
+            />
           </li>
         ))}
       </Box>

@@ -12,6 +12,7 @@ import { useApiary } from '../../mirror/hooks.ts';
 import { OnlyHere } from '../../shared/settings/OnlyHere.tsx';
 import { usePhoneOrigin } from '../../shared/settings/usePhoneOrigin.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
+import common from '../../ui/common.module.css';
 import styles from '../../shared/tags/tags.module.css';
 
 /** Tags for the hives of a piece of work, to print and tie on: each with a code that leads to its colony. */
@@ -25,17 +26,20 @@ export function TagsPage() {
   if (!tags) return <RouteError missing />;
   return (
     <Box>
-      <PageHeader
-        title="Hive tags"
-        aside="Print, cut, cover with clear tape, and tie one to each hive that day."
-      >
-        <Button asChild variant="outline" bg="sheet">
-          <Link to={work ? `/worksheet/${workId}` : `/callout/${workId}`}>Back to the work</Link>
-        </Button>
-        <Button onClick={() => window.print()}>
-          <Printer size={18} aria-hidden /> Print
-        </Button>
-      </PageHeader>
+      {/* Nothing but tags is printed, so that the first stand on the first page. */}
+      <Box className={common.noPrint}>
+        <PageHeader
+          title="Hive tags"
+          aside="Print, cut, cover with clear tape, and tie one to each hive that day."
+        >
+          <Button asChild variant="outline" bg="sheet">
+            <Link to={work ? `/worksheet/${workId}` : `/callout/${workId}`}>Back to the work</Link>
+          </Button>
+          <Button onClick={() => window.print()}>
+            <Printer size={18} aria-hidden /> Print
+          </Button>
+        </PageHeader>
+      </Box>
       {phone.onlyHere && <OnlyHere />}
       {tags.length === 0 && <Text>This plan makes no new hive, so no tag is needed.</Text>}
       <Labels

@@ -13,9 +13,9 @@ import { WorkDayField } from '../../shared/work/WorkDayField.tsx';
 import { DayForetold } from '../../shared/weather/DayForetold.tsx';
 import { NightsForetold } from '../../shared/weather/NightsForetold.tsx';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
+import { Tick } from '../../ui/Tick.tsx';
 import common from '../../ui/common.module.css';
 import choiceStyles from '../../ui/Choice.module.css';
-import styles from './GoalPanel.module.css';
 
 /** What is wanted, on which day, and under which circumstances. */
 export function GoalPanel({
@@ -135,19 +135,15 @@ function Circumstances({ request, apiary }: { readonly request: YardPlanRequest;
           <fieldset>
             <legend className={choiceStyles.choicesLegend}>Yards</legend>
             {yards.map((y) => (
-              <label key={y.id} className={styles.check}>
-                <input
-                  type="checkbox"
-                  checked={request.yardIds.includes(y.id)}
-                  onChange={(e) => {
-                    const ids = e.target.checked
-                      ? [...request.yardIds, y.id]
-                      : request.yardIds.filter((id) => id !== y.id);
-                    if (ids.length > 0) dispatch(asked({ yardIds: ids }));
-                  }}
-                />
-                {y.name}
-              </label>
+              <Tick
+                key={y.id}
+                label={y.name}
+                checked={request.yardIds.includes(y.id)}
+                onChange={(on) => {
+                  const ids = on ? [...request.yardIds, y.id] : request.yardIds.filter((id) => id !== y.id);
+                  if (ids.length > 0) dispatch(asked({ yardIds: ids }));
+                }}
+              />
             ))}
           </fieldset>
         )}

@@ -21,6 +21,13 @@ const KIND_NAMES: Readonly<Record<StampKind, string>> = {
   foundation: 'Foundation',
 };
 
+/** Where a name that is too wide for a button on a phone may be broken. */
+const KIND_SHOWN: Readonly<Record<StampKind, string>> = {
+  ...KIND_NAMES,
+  emerging: 'Emer\u00adging',
+  foundation: 'Foun\u00addation',
+};
+
 /** The bands on the little frame of each button. */
 const KIND_BANDS: Readonly<Record<StampKind, readonly ContentClass[]>> = {
   mixed: ['honey', 'eggs', 'open', 'capped'],
@@ -169,6 +176,7 @@ const KindButton = memo(function KindButton({
     <button
       type="button"
       className={styles.kind}
+      aria-label={KIND_NAMES[kind]}
       aria-pressed={on}
       aria-keyshortcuts={KIND_KEYS[kind]}
       {...onTap(() => act({ do: 'kind', kind }))}
@@ -180,7 +188,7 @@ const KindButton = memo(function KindButton({
         <rect x="3" y="3" width="16" height="37" rx="2" fill="none" stroke={COMB_INK} />
         <path d="M0 2.500h22" stroke="var(--chakra-colors-wood)" strokeWidth="3" strokeLinecap="round" />
       </svg>
-      {KIND_NAMES[kind]}
+      {KIND_SHOWN[kind]}
       <span aria-hidden className={styles.kindKey}>
         {KIND_KEYS[kind]}
       </span>

@@ -277,7 +277,9 @@ function typed(draft: CountDraft, text: string): CountDraft {
     if (reading) return { ...f, reading, from: 'typed', kind: null };
     return f.from === 'typed' ? { ...f, reading: null, from: null } : f;
   });
-  return { ...draft, text, frames };
+  // A frame that the line no longer names is asked for from the start.
+  const stage = frames[draft.at]?.reading ? draft.stage : 'kind';
+  return { ...draft, text, frames, stage };
 }
 
 /** The boxes with those combs that a quick count is spread over: all that were not read on their own. */

@@ -30,7 +30,7 @@ export function ColonyChoice({
       display="flex"
       flexWrap="wrap"
       gap={1}
-      maxH="168px"
+      maxH="max(20rem, 45vh)"
       overflowY="auto"
       p="3px"
       mx="-3px"

@@ -1,4 +1,4 @@
-import { Checkbox, Text } from '@chakra-ui/react';
+import { Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { useController, useFormContext } from 'react-hook-form';
 import { useToday } from '../../mirror/hooks.ts';
@@ -6,6 +6,7 @@ import { Choice } from '../../ui/Choice.tsx';
 import { FormLine } from '../../ui/formFields.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Stepper } from '../../ui/Stepper.tsx';
+import { Tick } from '../../ui/Tick.tsx';
 import { DayField } from '../days/DayField.tsx';
 
 interface Named {
@@ -131,15 +132,7 @@ export function TickIn({ name, label }: Named) {
   const { field } = useController({ name });
   return (
     <>
-      <Checkbox.Root
-        minH="44px"
-        checked={field.value as boolean}
-        onCheckedChange={(e) => field.onChange(e.checked === true)}
-      >
-        <Checkbox.HiddenInput name={name} onBlur={field.onBlur} />
-        <Checkbox.Control bg="sheet" />
-        <Checkbox.Label>{label}</Checkbox.Label>
-      </Checkbox.Root>
+      <Tick label={label} checked={field.value as boolean} onChange={field.onChange} onBlur={field.onBlur} />
       <Fault name={name} />
     </>
   );

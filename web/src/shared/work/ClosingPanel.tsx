@@ -9,7 +9,7 @@ import {
 } from '@incremen/core/records';
 import { useState } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
-import checkRowStyles from './checkRow.module.css';
+import { Tick } from '../../ui/Tick.tsx';
 
 const MUSTS = [
   ['entranceOpen', 'Entrance open'],
@@ -132,15 +132,14 @@ function UnitAnswers({
       </Flex>
       <Flex gap={2} wrap="wrap" mb={3}>
         {(unit.leaves ? MUSTS_LEAVING : MUSTS).map(([key, words]) => (
-          <label key={key} className={checkRowStyles.checkRow} data-sunk>
-            <input
-              type="checkbox"
-              aria-label={`${unit.name}: ${words.toLowerCase()}`}
-              checked={draft[key]}
-              onChange={(e) => onChange({ [key]: e.target.checked })}
-            />
-            {words}
-          </label>
+          <Tick
+            key={key}
+            label={words}
+            called={`${unit.name}: ${words.toLowerCase()}`}
+            on="sunk"
+            checked={draft[key]}
+            onChange={(done) => onChange({ [key]: done })}
+          />
         ))}
       </Flex>
       <Flex gap={4} wrap="wrap">
