@@ -75,6 +75,7 @@ const PROBLEM_STATUS = {
   treated: 422,
   season: 422,
   'does-not-fit': 422,
+  'swarm-cells': 422,
   'name-taken': 422,
   'no-slot-free': 422,
   'no-stand': 422,

@@ -175,6 +175,9 @@ export function planCountImport(
   return { ...commandsFor(apiary, good, newId, problems), problems };
 }
 
+/** Numbers that no row can do without. */
+const NUMBERS_NEEDED: ReadonlySet<string> = new Set(['box', 'slot', 'bees']);
+
 function readRow(row: CountRow, today: Day, problems: RowProblem[]): GoodRow[] {
   const before = problems.length;
   const bad = (name: string, message: string, remedy: string) =>
@@ -185,12 +188,16 @@ function readRow(row: CountRow, today: Day, problems: RowProblem[]): GoodRow[] {
     if (raw === '') return 0;
     const parsed = schema.safeParse(raw);
     if (parsed.success) return parsed.data;
-    bad(name, `“${text(name)}” is not a number ${range}.`, `Enter a number ${range}, or leave it empty.`);
+    bad(
+      name,
+      `“${text(name)}” is not a number ${range}.`,
+      `Enter a number ${range}${NUMBERS_NEEDED.has(name) ? '' : ', or leave it empty'}.`,
+    );
     return 0;
   };
   const hive = text('hive');
   if (hive === '') bad('hive', 'The hive has no name.', 'Name the hive.');
-  for (const name of ['box', 'slot', 'bees']) {
+  for (const name of NUMBERS_NEEDED) {
     if (text(name) === '')
       bad(name, `${name} is empty.`, COUNT_COLUMNS.find((c) => c.name === name)?.meaning ?? '');
   }

@@ -53,7 +53,11 @@ export function Stepper({
           className={styles.value}
           key={value}
           defaultValue={value}
-          onBlur={(e) => set(Number(e.target.value.replace(',', '.')))}
+          onBlur={(e) => {
+            set(Number(e.target.value.replace(',', '.')));
+            // What is no number, or one that is not allowed, does not stay in sight beside another that holds.
+            e.target.value = String(value);
+          }}
           onKeyDown={(e) => {
             if (e.key === 'Enter') set(Number(e.currentTarget.value.replace(',', '.')));
             if (e.key === 'ArrowUp') set(value + step);

@@ -14,6 +14,7 @@ import {
 } from '../../records/index.ts';
 import { dayInWords, yearOf, type Day, type Problem, type ProblemCode } from '../../basics/index.ts';
 import { shareOf } from '../../comb/index.ts';
+import { aboutToSwarm } from './aboutToSwarm.ts';
 import { carriedTo, tooNear } from '../../colony/index.ts';
 import {
   fewerBoxes,
@@ -104,6 +105,8 @@ function problemsOfGoal(apiary: Apiary, request: YardPlanRequest, goal: YardGoal
             ...missing(apiary, request, goal.fromId, [...path, 'fromId']),
             ...missing(apiary, request, goal.intoId, [...path, 'intoId']),
             ...apart(apiary, goal.fromId, goal.intoId, path),
+            ...aboutToSwarm(apiary, goal.fromId, request.day, 'unite', [...path, 'fromId']),
+            ...aboutToSwarm(apiary, goal.intoId, request.day, 'unite', [...path, 'intoId']),
             ...sharesHive(apiary, goal.fromId, [...path, 'fromId']),
             ...sharesHive(apiary, goal.intoId, [...path, 'intoId']),
           ];
@@ -159,8 +162,13 @@ function problemsOfGoal(apiary: Apiary, request: YardPlanRequest, goal: YardGoal
       const room = colony && alone ? fewerBoxes(apiary, colony, request.day, goal.boxes) : null;
       return colony && room?.tooMuch ? [doesNotFit(colony.name, goal.boxes, room, [...path, 'boxes'])] : [];
     }
-    case 'raise':
     case 'calm':
+      return goal.colonyIds.flatMap((id, k) => {
+        const at = [...path, 'colonyIds', k];
+        const gone = missing(apiary, request, id, at);
+        return gone.length > 0 ? gone : aboutToSwarm(apiary, id, request.day, 'calm', at);
+      });
+    case 'raise':
     case 'relieve':
     case 'provision':
       return goal.colonyIds.flatMap((id, k) => missing(apiary, request, id, [...path, 'colonyIds', k]));

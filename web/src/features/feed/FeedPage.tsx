@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
-import { degrees, degreeSign, smallMass } from '../../ui/format.ts';
+import { count, degrees, degreeSign, smallMass } from '../../ui/format.ts';
 import { PageHeader } from '../../ui/PageHeader.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { FlowChoice } from '../../shared/weather/FlowChoice.tsx';
@@ -30,7 +30,6 @@ export function FeedPage() {
   const nightMinC = said === 'mild' ? 12 : said === 'cold' ? 4 : (forecast ?? 12);
   const nightKind = said ?? (nightMinC < 8 ? 'cold' : 'mild');
   const round = feedRound(apiary, yardId, today, aim, { nightMinC });
-  const feeds = round.lines.filter((l) => l.kg > 0);
   return (
     <Box>
       <PageHeader title="Feed round" aside="In the evening, inside the hive, small entrance, nothing spilt">
@@ -87,7 +86,7 @@ export function FeedPage() {
           ) : (
             <>
               <Text fontSize="xl" fontWeight="700" mb={3}>
-                {feeds.length === 0 ? 'Nobody needs feed.' : takeInWords(round, units)}
+                {takeInWords(round, units)}
               </Text>
               <Box as="ul" aria-label="Round" listStyleType="none" display="grid" gap={1}>
                 {round.lines.map((line) => (
@@ -110,7 +109,15 @@ export function FeedPage() {
   );
 }
 
+/** What to take along; of colonies of which nothing is known, that is said and no all-clear given. */
 function takeInWords(round: ReturnType<typeof feedRound>, units: Units): string {
+  const unknown = round.lines.filter((l) => l.what === 'count-first').length;
+  if (unknown === round.lines.length)
+    return 'None is counted: lift each at the back, or look, before you feed.';
+  const others =
+    unknown > 0 ? ` ${count(unknown, 'colony', 'colonies')} not counted: lift or look first.` : '';
+  if (round.lines.every((l) => l.kg <= 0))
+    return `${unknown > 0 ? 'Of those that are counted, none needs feed.' : 'Nobody needs feed.'}${others}`;
   const parts = [
     ...(round.syrupLitres > 0
       ? [
@@ -119,7 +126,7 @@ function takeInWords(round: ReturnType<typeof feedRound>, units: Units): string 
       : []),
     ...(round.fondantKg > 0 ? [`${smallMass(round.fondantKg, units)} of fondant`] : []),
   ];
-  return `Take ${parts.join(' and ')}.`;
+  return `Take ${parts.join(' and ')}.${others}`;
 }
 
 /** Longer is not told apart. */
@@ -173,7 +180,7 @@ function FeedRow({ line }: { readonly line: FeedLine }) {
         {line.what === 'syrup' && `${volumeInWords(line.litres, units)} of syrup`}
         {line.what === 'fondant' && `${smallMass(line.kg, units)} of fondant`}
         {line.what === 'none' && 'nothing'}
-        {line.what === 'count-first' && 'count first'}
+        {line.what === 'count-first' && 'not known'}
       </Heading>
       <span>
         {line.alarm && <b className={styles.alarm}>{alarmInWords(line)} </b>}

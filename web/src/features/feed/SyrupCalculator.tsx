@@ -115,7 +115,7 @@ export function SyrupCalculator({
       {made.ok && <Made syrup={made.value} system={system} />}
       <SugarCost sugarKg={made.ok ? made.value.sugarKg : null} measure={measure} />
       <Text color="inkSoft" fontSize="sm">
-        {parts.id}: {parts.use}. Volumes by the density of sucrose at 20 °C.
+        {parts.id}: {parts.use}. Volumes by the density of sucrose at 20 °C (68 °F).
       </Text>
     </Box>
   );

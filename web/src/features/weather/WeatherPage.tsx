@@ -45,7 +45,7 @@ export function WeatherPage() {
               ? 'Asking for the weather…'
               : report?.trouble
                 ? 'Of these days it has sent nothing yet.'
-                : 'No weather is known. Connect a station (STATION_URL), or send hours as comma-separated values to the address under /api/operations/…/weather.'}
+                : 'No weather station is connected, so nothing is known of the days to come.'}
           </Text>
           {state !== 'asking' && <NightsByHand />}
         </>

@@ -6,7 +6,8 @@ import { useToday } from '../../mirror/hooks.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { GoalCard } from '../../shared/goals/GoalCard.tsx';
-import { GOAL_KINDS, newGoal } from '../../shared/goals/goalWords.ts';
+import { GOAL_KINDS } from '../../shared/goals/goalWords.ts';
+import { goalColonies, newGoal } from '../../shared/goals/newGoal.ts';
 import { LimitField } from './LimitField.tsx';
 import { asked, colonyLeftOut, goalsChanged } from '../../state/plannerSlice.ts';
 import { WorkDayField } from '../../shared/work/WorkDayField.tsx';
@@ -50,7 +51,7 @@ export function GoalPanel({
           options={[['', 'Add a goal…'], ...GOAL_KINDS.map((g) => [g.kind, g.title] as const)]}
           onChange={(kind) => {
             if (kind === '') return;
-            set([...request.goals, makeGoal(kind as YardGoal['kind'], request, problem, colonies)]);
+            set([...request.goals, makeGoal(kind as YardGoal['kind'], request, apiary)]);
           }}
         />
       )}
@@ -61,25 +62,11 @@ export function GoalPanel({
 }
 
 /** A goal with an id that is free. */
-export function makeGoal(
-  kind: YardGoal['kind'],
-  request: YardPlanRequest,
-  problem: YardProblem | null,
-  colonies: readonly { readonly id: string }[],
-): YardGoal {
+export function makeGoal(kind: YardGoal['kind'], request: YardPlanRequest, apiary: Apiary): YardGoal {
   const taken = new Set(request.goals.map((g) => g.id));
   let n = request.goals.length + 1;
   while (taken.has(`${kind}${n}`)) n++;
-  const known =
-    problem?.units
-      .filter((u) => u.kind === 'colony')
-      .map((u) => ({ id: u.key, lane: u.lane, slots: u.slots })) ?? [];
-  return newGoal(
-    kind,
-    `${kind}${n}`,
-    known.length > 0 ? known : colonies.map((c) => ({ id: c.id, lane: '', slots: 10 })),
-    request.day,
-  );
+  return newGoal(kind, `${kind}${n}`, goalColonies(apiary, request.yardIds, request.day), request.day);
 }
 
 function Circumstances({ request, apiary }: { readonly request: YardPlanRequest; readonly apiary: Apiary }) {

@@ -1,6 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import {
-  boxesOfColony,
   coloniesOfYard,
   placeOf,
   type Apiary,
@@ -28,7 +27,8 @@ import { SquareButton } from '../../ui/SquareButton.tsx';
 import { useUndoKeys } from '../../ui/useUndoKeys.ts';
 import { FirstGoal } from './FirstGoal.tsx';
 import { GoalPanel, makeGoal } from './GoalPanel.tsx';
-import { GOAL_KINDS, labelOf, newGoal } from '../../shared/goals/goalWords.ts';
+import { GOAL_KINDS, labelOf } from '../../shared/goals/goalWords.ts';
+import { goalColonies, newGoal } from '../../shared/goals/newGoal.ts';
 import { HowMany } from './HowMany.tsx';
 import {
   asked,
@@ -154,17 +154,7 @@ function goalsFor(
   yardId: string,
   day: string,
 ): YardGoal[] {
-  const about = colonyId
-    ? [{ id: colonyId, lane: '', slots: 0 }]
-    : coloniesOfYard(apiary, yardId).map((c) => ({
-        id: c.id,
-        lane: '',
-        slots: boxesOfColony(apiary, c).reduce((n, b) => n + b.slots, 0),
-      }));
-  // One that is asked about is united into another, never into itself.
-  const other = coloniesOfYard(apiary, yardId).find((c) => c.id !== colonyId);
-  if (kind === 'unite' && colonyId && other) about.unshift({ id: other.id, lane: '', slots: 0 });
-  const goal = newGoal(kind, `${kind}1`, about, day);
+  const goal = newGoal(kind, `${kind}1`, goalColonies(apiary, [yardId], day), day, colonyId);
   // What a nuc is given in its new box comes from neighbours that have too much.
   if (kind === 'hiveUp') return [goal, newGoal('relieve', 'relieve2', [], day)];
   return [goal.kind === 'relieve' && colonyId ? { ...goal, colonyIds: [colonyId] } : goal];
@@ -293,15 +283,7 @@ function BenchView({
               )}
             </>
           ) : (
-            <FirstGoal
-              onGoal={(kind) =>
-                dispatch(
-                  goalsChanged([
-                    makeGoal(kind, request, problem, coloniesOfYard(apiary, request.yardIds[0] ?? '')),
-                  ]),
-                )
-              }
-            />
+            <FirstGoal onGoal={(kind) => dispatch(goalsChanged([makeGoal(kind, request, apiary)]))} />
           )}
           {recipe && !bench.problems.some((p) => p.code.startsWith('recipe-')) && (
             <HowMany

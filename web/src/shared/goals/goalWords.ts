@@ -1,11 +1,5 @@
-import { dayInWords, type Day } from '@incremen/core/basics';
-import {
-  type Apiary,
-  type Operation,
-  NUC_RECIPES,
-  type YardGoal,
-  type YardGoalOf,
-} from '@incremen/core/records';
+import { dayInWords } from '@incremen/core/basics';
+import { type Apiary, type Operation, type YardGoal, type YardGoalOf } from '@incremen/core/records';
 import { count, mass } from '../../ui/format.ts';
 
 /** The kinds of goals in the order in which they are offered, and what each is for. */
@@ -45,43 +39,6 @@ const QUEEN_SHORT = {
   mated: 'mated queens',
   'old-queen': 'old queens',
 };
-
-/** A goal of a kind with the settings that most would begin with. */
-export function newGoal(
-  kind: YardGoal['kind'],
-  id: string,
-  colonies: readonly { readonly id: string; readonly lane: string; readonly slots: number }[],
-  day: Day,
-): YardGoal {
-  const base = { id, importance: 2 } as const;
-  const first = colonies[0]?.id ?? '';
-  const nuc = colonies.find((c) => c.slots <= 6)?.id ?? first;
-  const tall = colonies.toSorted((a, b) => b.slots - a.slots)[0]?.id ?? first;
-  const strong = colonies.find((c) => c.lane === 'giver')?.id ?? first;
-  switch (kind) {
-    case 'makeNucs': {
-      const recipe = NUC_RECIPES[0]?.recipe;
-      if (!recipe) throw new Error('there must be a recipe');
-      return { ...base, kind, count: 2, recipe };
-    }
-    case 'level':
-      return { ...base, kind, by: 'capped' };
-    case 'raise':
-      return { ...base, kind, colonyIds: [], by: 'bees', targetFrames: 6, onDay: day };
-    case 'calm':
-      return { ...base, kind, colonyIds: [strong] };
-    case 'shrink':
-      return { ...base, kind, colonyId: tall, boxes: 1 };
-    case 'relieve':
-      return { ...base, kind, colonyIds: [] };
-    case 'provision':
-      return { ...base, kind, colonyIds: [], storesKg: 12 };
-    case 'unite':
-      return { ...base, kind, fromId: colonies[1]?.id ?? first, intoId: first };
-    case 'hiveUp':
-      return { ...base, kind, colonyId: nuc, slots: 10 };
-  }
-}
 
 /** A request in a few words, for the table of alternatives and the list of work. */
 export function labelOf(goals: readonly YardGoal[], apiary: Apiary, units: Operation['units']): string {
