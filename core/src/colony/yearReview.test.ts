@@ -51,11 +51,18 @@ describe('a year in numbers', () => {
     expect(yearReview(yard.apiary, 2026)).toMatchObject({
       atStart: 0,
       atEnd: 2,
+      entered: 1,
       bought: 1,
       fedKg: 6,
       spent: 91.5,
       ended: [],
     });
+    // What was there, came and went adds up to what is there.
+    for (const year of [2026, 2027]) {
+      const r = yearReview(yard.apiary, year);
+      const gone = r.ended.reduce((n, e) => n + e.count, 0);
+      expect(r.atStart + r.entered + r.made + r.bought + r.swarmsHived - gone).toBe(r.atEnd);
+    }
     expect(yearReview(yard.apiary, 2027)).toMatchObject({
       atStart: 2,
       atEnd: 1,

@@ -7,6 +7,8 @@ export interface YearReview {
   /** Colonies on the first day of the year, and on its last, or today. */
   readonly atStart: number;
   readonly atEnd: number;
+  /** Colonies that stood there already when they were first entered. */
+  readonly entered: number;
   readonly made: number;
   readonly bought: number;
   readonly swarmsHived: number;
@@ -57,6 +59,7 @@ export function yearReview(apiary: Apiary, year: number): YearReview {
     year,
     atStart: livingOn(first),
     atEnd: livingOn(next),
+    entered: begun.filter((c) => c.origin.how === 'entered').length,
     made: begun.filter((c) => c.origin.how === 'split' || c.origin.how === 'made').length,
     bought: begun.filter((c) => c.origin.how === 'bought').length,
     swarmsHived: begun.filter((c) => c.origin.how === 'swarm').length,

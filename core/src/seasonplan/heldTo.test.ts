@@ -67,4 +67,15 @@ describe('the season held against its plan', () => {
     const fewer = { ...apiary, colony: Object.fromEntries(Object.entries(apiary.colony).slice(0, 4)) };
     expect(heldTo(fewer, plan, '2026-05-20').verdict).toBe('behind');
   });
+  it('is behind once a round is overdue, however many stand there', () => {
+    expect(heldTo(apiary, plan, '2026-05-29').verdict).toBe('as-said');
+    expect(heldTo(apiary, plan, '2026-06-02').verdict).toBe('behind');
+    expect(heldTo(withMade(['2026-05-23', '2026-05-23', '2026-05-24']), plan, '2026-06-02').verdict).toBe(
+      'as-said',
+    );
+  });
+  it('tells how many counts are too old to hold it against', () => {
+    expect(heldTo(apiary, plan, '2026-05-15').stale).toBeLessThan(n / 2);
+    expect(heldTo(apiary, plan, '2026-07-15').stale).toBe(n);
+  });
 });

@@ -1,6 +1,8 @@
 import { addDays, daysBetween, type Day } from '../basics/index.ts';
+import { colonyState } from '../colony/index.ts';
 import { colonyOn } from '../forecast/index.ts';
-import type { Apiary, SeasonPlan, SeasonRound } from '../records/index.ts';
+import { operationOf, type Apiary, type SeasonPlan, type SeasonRound } from '../records/index.ts';
+import { houseRules } from '../rules/index.ts';
 import { MAKES } from './course/problem.ts';
 
 /** How a round of the plan that is followed stands. */
@@ -18,7 +20,9 @@ export interface HeldTo {
   readonly frames: number;
   /** What was said for this week; null beyond its end. */
   readonly said: SeasonPlan['said']['weeks'][number] | null;
-  /** Outside what eight of ten seasons were said to bring. */
+  /** Colonies whose count is too old by the house rules: what they have grown to and brought in since is a guess. */
+  readonly stale: number;
+  /** Outside what eight of ten seasons were said to bring, or with a round of making overdue. */
   readonly verdict: 'as-said' | 'behind' | 'ahead';
 }
 
@@ -62,15 +66,21 @@ export function heldTo(apiary: Apiary, plan: SeasonPlan, today: Day): HeldTo {
   });
   const frames = alive.reduce((n, c) => n + (colonyOn(apiary, c, today).model?.framesOfBees ?? 0), 0);
   const said = plan.said.weeks.findLast((w) => w.day <= today) ?? null;
-  const verdict =
-    said === null
+  const { countAgesDays } = houseRules(operationOf(apiary).houseRules.changes);
+  const stale = alive.filter((c) => {
+    const { countAgeDays } = colonyState(apiary, c, today);
+    return countAgeDays === null || countAgeDays > countAgesDays;
+  }).length;
+  const verdict = rounds.some((r) => r.state === 'late' || r.state === 'part')
+    ? 'behind'
+    : said === null
       ? 'as-said'
       : alive.length < said.colonies[0] || frames < 0.9 * said.frames[0]
         ? 'behind'
         : alive.length > said.colonies[2]
           ? 'ahead'
           : 'as-said';
-  return { rounds, colonies: alive.length, frames, said, verdict };
+  return { rounds, colonies: alive.length, frames, said, stale, verdict };
 }
 
 const near = (round: SeasonRound, today: Day) => daysBetween(today, round.day) <= DUE_AHEAD;

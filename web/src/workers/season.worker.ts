@@ -1,10 +1,10 @@
 import type { Apiary } from '@incremen/core/records';
 import {
   costOfAWeek,
+  helpsThatHold,
   outlookOf,
   runSeasons,
   triedPlan,
-  whatHelps,
   workOut,
   type FoundSeason,
   type Outlook,
@@ -67,12 +67,13 @@ const planner = {
   tried: (apiary: Apiary, problem: SeasonProblem, schedule: Schedule): TriedPlan =>
     triedPlan(apiary, problem, schedule, TOLD, () => crypto.randomUUID(), null),
 
-  /** What would raise the odds of a plan, and what a week's delay costs. */
+  /** What would raise the odds of a plan and can be done, and what a week's delay costs. */
   helps: (
+    apiary: Apiary,
     problem: SeasonProblem,
     schedule: Schedule,
   ): { readonly changes: readonly PlanChange[]; readonly week: ReturnType<typeof costOfAWeek> } => ({
-    changes: whatHelps(problem, schedule, TOLD),
+    changes: helpsThatHold(apiary, problem, schedule, TOLD, () => crypto.randomUUID()),
     week: costOfAWeek(problem, schedule, TOLD),
   }),
 };

@@ -75,11 +75,15 @@ describe('the search of a season', () => {
       colonies: twenty,
       aim: { colonies: 12, atMost: true, strongFrames: 6, queens: ['raises'] },
     });
-    const { best } = found(problem);
+    const { best, search } = found(problem);
     expect(best.odds).toBeGreaterThan(0.5);
     // Rain on the day leaves one too many now and then.
     expect(best.colonies).toBeLessThan(12.5);
     expect(best.schedule.some((r) => r.what === 'come-down')).toBe(true);
+    // A colony that is made to be united again is no plan that anybody would carry out.
+    expect([...search.tried.values()].flatMap((s) => s.schedule).filter((r) => MAKES.has(r.what))).toEqual(
+      [],
+    );
   }, 120_000);
 
   it('says what is nearest and why, where an aim cannot be reached', () => {

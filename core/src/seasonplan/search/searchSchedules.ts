@@ -149,8 +149,8 @@ export class ScheduleSearch {
           ] as const)
         : []),
     ];
-    // Who comes down makes none, unless winter takes more than it should.
-    const counts = aim.atMost && wanted <= 0 ? [1] : many;
+    // Who comes down makes none: another colony would only be united again.
+    const counts = aim.atMost && wanted <= 0 ? [] : many;
     return ways.flatMap(([what, queen]) =>
       this.weeksFor(queen).flatMap((week) =>
         counts.map((parts): Round => ({ week, yard: -1, what, queen, parts })),

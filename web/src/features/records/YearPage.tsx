@@ -23,6 +23,7 @@ export function YearPage() {
   const r = yearReview(apiary, year);
   const most = Math.max(r.atStart, r.atEnd, 1);
   const lines: readonly (readonly [string, string])[] = [
+    ...(r.entered > 0 ? [['Entered as they stood', String(r.entered)] as const] : []),
     ['Made by splitting', String(r.made)],
     ['Bought', String(r.bought)],
     ['Swarms hived', String(r.swarmsHived)],

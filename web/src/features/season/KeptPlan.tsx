@@ -7,11 +7,13 @@ import { count, mass, one } from '../../ui/format.ts';
 import common from '../../ui/common.module.css';
 import type { Helps } from './useHelps.ts';
 import { onDay } from '../../shared/days/onDay.ts';
+import { colonySpan } from './seasonWords.ts';
 import styles from './Season.module.css';
 
 const percent = (p: number) => `${Math.round(100 * p)} %`;
-/** Odds that are told apart. */
+/** Odds that are told apart, and so many fewer that the season is behind. */
 const TELLS = 0.05;
+const BEHIND = 0.15;
 
 /** The plan that is followed: how the season goes against it, and what can still be reached. */
 export function KeptPlan({
@@ -41,7 +43,7 @@ export function KeptPlan({
     <Box as="section" aria-label="The plan you follow" className={styles.aim}>
       <Text className={styles.odds} role="status">
         {count(aim.colonies, 'colony', 'colonies')} by {onDay(aim.by, today)}:{' '}
-        {held.verdict === 'behind'
+        {held.verdict === 'behind' || (now?.over && now.odds < said.odds - BEHIND)
           ? 'the season is behind the plan.'
           : held.verdict === 'ahead'
             ? 'you are ahead of the plan.'
@@ -50,13 +52,22 @@ export function KeptPlan({
       <Text mt={1}>
         Now {count(held.colonies, 'colony', 'colonies')} with {Math.round(held.frames)} frames of bees
         {held.said &&
-          `; for this week ${held.said.colonies[0]} to ${held.said.colonies[2]} colonies were said, ${Math.round(held.said.frames[0])} to ${Math.round(held.said.frames[2])} frames`}
+          `; for this week ${colonySpan(held.said.colonies)} were said, ${Math.round(held.said.frames[0])} to ${Math.round(held.said.frames[2])} frames`}
         . {now && `Odds ${percent(said.odds)} when you made it, ${percent(now.odds)} today.`}
       </Text>
+      {held.stale > 0 && (
+        <Text mt={1} fontWeight="700">
+          {held.stale === held.colonies
+            ? 'All counts are'
+            : `${count(held.stale, 'count')} ${held.stale === 1 ? 'is' : 'are'}`}{' '}
+          too old: what came in since, and what they have grown to, is a guess. Count them first; the odds
+          follow.
+        </Text>
+      )}
       {last && worse && (
         <Text mt={1} fontWeight="700">
-          What can still be reached as planned: {last.colonies[0]} to {last.colonies[2]} colonies in eight of
-          ten seasons. Plan anew: it may find more.
+          What can still be reached as planned: {colonySpan(last.colonies)} in eight of ten seasons. Plan
+          anew: it may find more.
         </Text>
       )}
       {late.length > 0 && (

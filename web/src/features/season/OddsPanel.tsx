@@ -7,7 +7,7 @@ import { useOperation } from '../../mirror/hooks.ts';
 import { count, mass, one } from '../../ui/format.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 import common from '../../ui/common.module.css';
-import { changeInWords, DRIVER_WORDS } from './seasonWords.ts';
+import { changeInWords, colonySpan, DRIVER_WORDS } from './seasonWords.ts';
 import styles from './Season.module.css';
 
 const percent = (p: number) => `${Math.round(100 * p)} %`;
@@ -38,7 +38,7 @@ export function OddsPanel({
         <Text mb={3}>
           {count(outlook.seasons, 'season')} run{outlook.over ? '' : ' so far'}.{' '}
           {last &&
-            `Eight of ten end with ${last.colonies[0]} to ${last.colonies[2]} colonies and ${mass(last.honey[0], units)} to ${mass(last.honey[2], units)} of honey.`}
+            `Eight of ten end with ${colonySpan(last.colonies)} and ${mass(last.honey[0], units)} to ${mass(last.honey[2], units)} of honey.`}
         </Text>
         {outlook.rests.length > 0 ? (
           <>

@@ -1,5 +1,6 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { listInWords } from '@incremen/core/basics';
+import { listInWords, lowerFirst } from '@incremen/core/basics';
+import { colonyState } from '@incremen/core/colony';
 import type { SeasonRound } from '@incremen/core/records';
 import {
   MAKES,
@@ -8,6 +9,7 @@ import {
   type RoundTrial,
   type SeasonProblem,
 } from '@incremen/core/seasonplan';
+import { Fragment, useMemo } from 'react';
 import { Link } from 'react-router';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
 import { count, one } from '../../ui/format.ts';
@@ -51,6 +53,7 @@ export function RoundList({
   return (
     <Box as="section" aria-label="What is done when" mb={6}>
       <SectionHeading mb={1}>What is done when</SectionHeading>
+      <SwarmsFirst />
       {rounds.length === 0 && <Text>No round is needed: look after what stands there.</Text>}
       <ol className={styles.rounds}>
         {rounds.map((round, i) => {
@@ -59,7 +62,8 @@ export function RoundList({
           const order = queensToOrder(round, today);
           const makes = MAKES.has(round.what);
           return (
-            <li key={`${round.day}${round.what}`}>
+            // Two yards may have the same round on one day.
+            <li key={i}>
               <time dateTime={round.day}>{onDay(round.day, today)}</time>
               <div>
                 <Text fontWeight="600">{roundInWords(round, apiary)}</Text>
@@ -111,5 +115,33 @@ export function RoundList({
         donors have caught up.
       </Text>
     </Box>
+  );
+}
+
+/** Colonies that do not wait for a round: what is done about their swarm cells comes before the plan, which takes them for undivided. */
+function SwarmsFirst() {
+  const apiary = useApiary();
+  const today = useToday();
+  const going = useMemo(
+    () =>
+      Object.values(apiary.colony)
+        .filter((c) => c.endedOn === null)
+        .map((c) => colonyState(apiary, c, today))
+        .filter((s) => s.notice.id === 'swarm-cells'),
+    [apiary, today],
+  );
+  if (going.length === 0) return null;
+  return (
+    <Text mb={2} maxW="48rem">
+      <b>First of all:</b>{' '}
+      {going.map(({ colony, notice }, i) => (
+        <Fragment key={colony.id}>
+          {i > 0 && '; '}
+          <Link to={`/colonies/${colony.id}/plan`}>{colony.name}</Link>, {lowerFirst(notice.words)}
+        </Fragment>
+      ))}
+      . A swarm does not wait for a round; the season takes {going.length === 1 ? 'it' : 'them'} for
+      undivided, and is planned anew afterwards.
+    </Text>
   );
 }

@@ -121,7 +121,11 @@ function Fan({
           y={Math.max(top + 10, Math.min(top + high, y(middle) + 4))}
           className={kind === 'honey' ? styles.honeyFigure : styles.figure}
         >
-          {kind === 'honey' ? words(middle) : `${words(low)}–${words(best)}`}
+          {kind === 'honey'
+            ? words(middle)
+            : words(low) === words(best)
+              ? words(low)
+              : `${words(low)}–${words(best)}`}
         </text>
       )}
     </g>

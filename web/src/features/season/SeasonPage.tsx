@@ -106,7 +106,7 @@ function Season({ apiary }: { readonly apiary: Apiary }) {
   const schedule = planning ? (shown?.schedule ?? found?.best.schedule ?? NOTHING_DONE) : left;
   const settled = !planning || shown !== null;
   const outlook = useOutlook(problem, schedule, settled ? SEASONS : SEASONS_AT_FIRST);
-  const helps = useHelps(problem, settled && outlook?.over ? schedule : null);
+  const helps = useHelps(apiary, problem, settled && outlook?.over ? schedule : null);
   const rounds = planning
     ? (shown?.rounds ?? (problem && schedule ? schedule.map((r) => storedRound(problem, r)) : []))
     : (kept?.rounds ?? []);

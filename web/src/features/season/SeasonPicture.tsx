@@ -7,6 +7,7 @@ import { useMemo } from 'react';
 import { count, mass } from '../../ui/format.ts';
 import { useOperation } from '../../mirror/hooks.ts';
 import { FANS_HIGH, SeasonFans } from './SeasonFans.tsx';
+import { colonySpan } from './seasonWords.ts';
 import styles from './SeasonPicture.module.css';
 
 /** Room for names at the left and figures at the right, in drawing units. */
@@ -60,7 +61,7 @@ export function SeasonPicture({
   const y = (index: number) => top + (rowOf.get(index) ?? 0) * ROW;
   const last = fans.at(-1);
   const said = last
-    ? `${count(problem.starts.length, 'colony', 'colonies')} on ${dayInWords(problem.from)}; at the end ${last.colonies[1]} in the middle season, ${last.colonies[0]} to ${last.colonies[2]} in eight of ten; honey ${mass(last.honey[1], units)}, ${mass(last.honey[0], units)} to ${mass(last.honey[2], units)}.`
+    ? `${count(problem.starts.length, 'colony', 'colonies')} on ${dayInWords(problem.from)}; at the end ${last.colonies[1]} in the middle season, ${colonySpan(last.colonies)} in eight of ten; honey ${mass(last.honey[1], units)}, ${mass(last.honey[0], units)} to ${mass(last.honey[2], units)}.`
     : '';
   return (
     <Box className={styles.scroll} tabIndex={0} role="group" aria-label="The season, week by week">

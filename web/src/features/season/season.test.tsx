@@ -2,10 +2,10 @@ import { demoScenario } from '@incremen/core/demo';
 import type { SeasonPlan } from '@incremen/core/records';
 import {
   costOfAWeek,
+  helpsThatHold,
   runSeasons,
   seasonProblem,
   triedPlan,
-  whatHelps,
   type FoundSeason,
   type Schedule,
   type SeasonProblem,
@@ -53,9 +53,9 @@ vi.mock('../../workers/seasonPool.ts', () => ({
       return Promise.resolve();
     },
     stop: () => Promise.resolve(),
-    helps: (problem: SeasonProblem, schedule: Schedule) =>
+    helps: (apiary: Parameters<typeof triedPlan>[0], problem: SeasonProblem, schedule: Schedule) =>
       Promise.resolve({
-        changes: whatHelps(problem, schedule, 20),
+        changes: helpsThatHold(apiary, problem, schedule, 20, () => crypto.randomUUID()),
         week: costOfAWeek(problem, schedule, 20),
       }),
   }),

@@ -1,6 +1,6 @@
 import { addDays, dayInWords, type Day } from '@incremen/core/basics';
 import type { SeasonRound } from '@incremen/core/records';
-import type { Driver, Obstacle, PlanChange, ChoiceOfPlan } from '@incremen/core/seasonplan';
+import type { Band, Driver, Obstacle, PlanChange, ChoiceOfPlan } from '@incremen/core/seasonplan';
 import { onDay } from '../../shared/days/onDay.ts';
 import { count } from '../../ui/format.ts';
 
@@ -67,4 +67,9 @@ export function inTen(odds: number): string {
   const n = Math.round(odds * 10);
   if (n === 0) return 'in fewer than 1 of 10 seasons';
   return n === 10 ? 'in more than 9 of 10 seasons' : `in ${n} of 10 seasons`;
+}
+
+/** How many colonies eight of ten seasons end with: `19 to 21 colonies`, or `10 colonies` where they agree. */
+export function colonySpan([low, , high]: Band): string {
+  return low === high ? count(high, 'colony', 'colonies') : `${low} to ${count(high, 'colony', 'colonies')}`;
 }

@@ -1,3 +1,4 @@
+import type { Apiary } from '@incremen/core/records';
 import type { PlanChange, Schedule, SeasonProblem } from '@incremen/core/seasonplan';
 import { useEffect, useState } from 'react';
 import { seasonSearcher } from '../../workers/seasonPool.ts';
@@ -9,7 +10,11 @@ export interface Helps {
 }
 
 /** Asked of the worker once the plan stands; null until it answers. */
-export function useHelps(problem: SeasonProblem | null, schedule: Schedule | null): Helps | null {
+export function useHelps(
+  apiary: Apiary,
+  problem: SeasonProblem | null,
+  schedule: Schedule | null,
+): Helps | null {
   const [known, setKnown] = useState<{
     readonly schedule: Schedule;
     readonly problem: SeasonProblem;
@@ -19,13 +24,13 @@ export function useHelps(problem: SeasonProblem | null, schedule: Schedule | nul
     if (!problem || !schedule) return undefined;
     let current = true;
     void seasonSearcher()
-      .helps(problem, schedule)
+      .helps(apiary, problem, schedule)
       .then((helps) => {
         if (current) setKnown({ problem, schedule, helps });
       });
     return () => {
       current = false;
     };
-  }, [problem, schedule]);
+  }, [apiary, problem, schedule]);
   return known !== null && known.problem === problem && known.schedule === schedule ? known.helps : null;
 }

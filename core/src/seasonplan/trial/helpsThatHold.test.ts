@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest';
+import { demoScenario } from '../../demo/index.ts';
+import { seededIds } from '../../demo/seededIds.ts';
+import { plainAim } from '../../testing/seasonWorld/plainSeason.ts';
+import { whatHelps } from '../search/whatHelps.ts';
+import { roundOf, seasonProblem } from '../start/seasonProblem.ts';
+import { helpsThatHold } from './helpsThatHold.ts';
+import { triedPlan } from './triedPlan.ts';
+
+const { apiary } = demoScenario();
+
+describe('what would raise the odds', () => {
+  it('is what the planner of the day can do: none tells to make more where it has made the most', () => {
+    const aim = plainAim({ colonies: 24, by: '2026-10-10', strongFrames: 4, weekendsOnly: true });
+    const problem = seasonProblem(apiary, aim, '2026-05-15', 1);
+    const asked = roundOf(problem, {
+      day: '2026-05-16',
+      yardId: null,
+      what: 'nucs',
+      queen: 'raises',
+      parts: 30,
+    });
+    const { schedule, takenOff } = triedPlan(apiary, problem, [asked], 40, seededIds(5), null);
+    expect(takenOff).toBeGreaterThan(0);
+    const more = (changes: ReturnType<typeof whatHelps>) =>
+      changes.filter(({ what }) => what.kind === 'parts' && what.by > 0);
+    expect(more(whatHelps(problem, schedule, 40, 9)).length).toBeGreaterThan(0);
+    expect(more(helpsThatHold(apiary, problem, schedule, 40, seededIds(6)))).toEqual([]);
+  }, 60_000);
+
+  it('tells to make one more where there is one to be had', () => {
+    const aim = plainAim({ colonies: 17, by: '2026-10-10', strongFrames: 4 });
+    const problem = seasonProblem(apiary, aim, '2026-05-15', 1);
+    const one = roundOf(problem, {
+      day: '2026-05-23',
+      yardId: null,
+      what: 'nucs',
+      queen: 'raises',
+      parts: 1,
+    });
+    const held = helpsThatHold(apiary, problem, [one], 40, seededIds(6));
+    expect(held.some(({ what }) => what.kind === 'parts' && what.by > 0)).toBe(true);
+  }, 60_000);
+});
