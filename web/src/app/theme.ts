@@ -160,6 +160,8 @@ export const system = createSystem(
           sheet: { value: { base: '#FFFFFF', _dark: '#192526', _sunlight: '#FFFFFF' } },
           sunk: { value: { base: '#EAECE5', _dark: '#0C1314', _sunlight: '#F0F0EC' } },
           line: { value: { base: '#D5DAD3', _dark: '#334244', _sunlight: '#55605E' } },
+          // What the library draws its fields with: its own grey is not to be seen on a dark sheet.
+          border: { DEFAULT: { value: '{colors.line}' } },
           rail: { value: { base: '#143134', _dark: '#0B1213', _sunlight: '#000000' } },
           accent: { value: { base: '#0B6B63', _dark: '#5FC2B4', _sunlight: '#00504A' } },
           accentSoft: { value: { base: '#DDEFEB', _dark: '#17403C', _sunlight: '#DDEFEB' } },
