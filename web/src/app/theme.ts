@@ -212,7 +212,14 @@ export const system = createSystem(
             },
             contrast: { value: { base: 'white', _dark: '#06201E', _sunlight: 'white' } },
             fg: { value: { base: '{colors.brand.700}', _dark: '{colors.brand.200}' } },
-            muted: { value: { base: '{colors.brand.100}', _dark: '{colors.brand.900}' } },
+            // The edge of what can be pressed: at noon it has to be seen.
+            muted: {
+              value: {
+                base: '{colors.brand.100}',
+                _dark: '{colors.brand.900}',
+                _sunlight: '{colors.brand.700}',
+              },
+            },
             subtle: { value: { base: '{colors.brand.50}', _dark: '{colors.brand.950}' } },
             emphasized: { value: { base: '{colors.brand.200}', _dark: '{colors.brand.800}' } },
             focusRing: { value: { base: '{colors.brand.500}', _dark: '{colors.brand.300}' } },

@@ -94,7 +94,7 @@ export function CombFace({
           x={width / 2}
           y={height / 2}
           textAnchor="middle"
-          fontSize={32}
+          fontSize={60}
           fill="var(--chakra-colors-ink-soft)"
         >
           not read
