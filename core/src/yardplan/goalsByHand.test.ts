@@ -118,7 +118,7 @@ describe('every goal, by hand', () => {
   });
 
   it('hive up beside a honey-bound neighbour: its own six in their order, honey of the neighbour to the walls, whose brood gets room', () => {
-    const { row } = plan(
+    const { row, answer } = plan(
       (id) => [
         { id: 'h', kind: 'hiveUp', colonyId: id('Fern'), slots: 10, importance: 2 },
         { id: 'f', kind: 'relieve', colonyIds: [], importance: 2 },
@@ -126,6 +126,7 @@ describe('every goal, by hand', () => {
       {},
       { Dock: YARD['Dock']!, Fern: ['PceyoH'] },
     );
+    expect(answer).toMatch(/^Move Fern into a box of 10 frames; /);
     expect(row('Fern')).toContain('F1P F2c F3e F4y F5o F6H');
     expect(row('Dock')).toMatch(/\+d D4s D5y D6s \+d/);
   });

@@ -306,7 +306,7 @@ const staysNarrow = (problem: YardProblem, plan: Assignment, unit: YardUnit) =>
     problem.frames.some((f, i) => f.home === unit.index && plan.to[i] === STORE));
 
 /** The boxes that a unit keeps; those above go when a goal asks for it and what stays fits below. */
-function boxesThatStay(
+export function boxesThatStay(
   problem: YardProblem,
   unit: YardUnit,
   frames: number,

@@ -46,4 +46,27 @@ describe('a yard plan in one sentence', () => {
       answer([{ ...level, by: 'brood' }], { One: [WEAK_BOX], Two: [[NEST.honey(2), NEST.open(2, 4)]] }),
     ).toMatch(/^(Nothing can be moved|What you want is there)/);
   });
+
+  it('says that a hive gets another box, or fewer, even where no comb changes hands', () => {
+    const yard = new TestYard();
+    const nuc = yard.hive(
+      'Nuc',
+      [[NEST.honey(6), NEST.open(9), NEST.capped(9), NEST.open(9), NEST.honey(6)]],
+      '2026-05-14',
+    );
+    const half = [NEST.honey(4), NEST.open(6), NEST.capped(6), NEST.honey(4)];
+    const tall = yard.hive('Tall', [half, half.slice(1, 3)], '2026-05-14');
+    yard.stock('drawn', 8);
+    const said = (goal: YardGoal) => {
+      const problem = problemOf(yard.apiary, requestFor(yard.apiary, [goal]));
+      const { plan } = planned(problem);
+      return yardAnswer(problem, plan, evaluate(problem, plan), (u) => problem.units[u]?.name ?? '?');
+    };
+    expect(said({ id: 'h', kind: 'hiveUp', colonyId: nuc.id, slots: 10, importance: 2 })).toMatch(
+      /^Move Nuc into a box of 10 frames[;.]/,
+    );
+    expect(said({ id: 's', kind: 'shrink', colonyId: tall.id, boxes: 1, importance: 2 })).toMatch(
+      /^Bring Tall down to one box[;.]/,
+    );
+  });
 });

@@ -4,6 +4,7 @@ import { AT } from '../rules/measures.ts';
 import { nothingMoved, STORE, type Assignment, type YardProblem } from '../problem/problem.ts';
 import type { Evaluation } from '../search/evaluate.ts';
 import type { NameOf } from './hiveVisit.ts';
+import { boxesThatStay } from './layOutYard.ts';
 import { whyNothing } from './whyNothing.ts';
 
 /** So many things are said; the rest is counted. */
@@ -17,6 +18,7 @@ export function yardAnswer(problem: YardProblem, plan: Assignment, seen: Evaluat
   const said = [
     ...problem.unions.map((u) => `unite ${u.fromName} with ${nameOf(indexOf(problem, u.intoId))}`),
     ...nucsMade(problem, plan, seen, nameOf),
+    ...boxesChanged(problem, plan),
     ...combsMoved(problem, plan, nameOf),
     ...beesShaken(problem, plan, nameOf),
   ];
@@ -74,6 +76,26 @@ function nucsMade(problem: YardProblem, plan: Assignment, seen: Evaluation, name
   const rest =
     hers.length > 0 ? `, and one with the old queen of ${listInWords(hers.map((u) => u.name))}` : '';
   return [`make ${made.length} nucs with ${listInWords(from)}${rest}`];
+}
+
+/** Hives that get other boxes, or fewer: that is done even where no comb changes hands. */
+function boxesChanged(problem: YardProblem, plan: Assignment): string[] {
+  return problem.units.flatMap((u): string[] => {
+    const goal = problem.request.goals.find(
+      (g) => (g.kind === 'hiveUp' || g.kind === 'shrink') && g.colonyId === u.key,
+    );
+    if (goal?.kind === 'hiveUp') {
+      const many = goal.above === 'brood' ? 'two boxes' : 'a box';
+      return [
+        `move ${u.name} into ${many} of ${goal.slots} frames${goal.above === 'super' ? ' and a super' : ''}`,
+      ];
+    }
+    if (goal?.kind !== 'shrink') return [];
+    const stay = problem.frames.filter((_f, i) => plan.to[i] === u.index).length;
+    return boxesThatStay(problem, u, stay).empty.length > 0
+      ? [`bring ${u.name} down to ${goal.boxes === 1 ? 'one box' : `${goal.boxes} boxes`}`]
+      : [];
+  });
 }
 
 const combsMoved = (problem: YardProblem, plan: Assignment, nameOf: NameOf): string[] =>

@@ -1,19 +1,19 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { addDays, dayInWords, type Units } from '@incremen/core/basics';
 import { type ColonyState } from '@incremen/core/colony';
-import { foodOn, hatchesWithin, roomAhead, type FoodOn, type RoomAhead } from '@incremen/core/forecast';
+import { foodOn, hatchesWithin, roomAhead, type FoodOn } from '@incremen/core/forecast';
 import { nestOf } from '@incremen/core/records';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import common from '../../ui/common.module.css';
 import { useApiary, useOperation, useToday } from '../../mirror/hooks.ts';
+import { roomInWords } from '../../shared/colonies/roomInWords.ts';
 import { useOutside } from '../../shared/weather/useOutside.ts';
+import { COLD_SPELL_DAYS } from '../../shared/weather/coldSpell.ts';
 import { one, smallMass } from '../../ui/format.ts';
 import { SectionHeading } from '../../ui/SectionHeading.tsx';
 
 const DAYS = [7, 14, 21] as const;
-/** Cold nights that are forecast last about so long. */
-const COLD_SPELL_DAYS = 7;
 /** A count of stores is said to be old after so many days. */
 const OLD_COUNT_DAYS = 21;
 const LONG_DAYS = 60;
@@ -71,21 +71,6 @@ export function Forecast({ today: state }: { readonly today: ColonyState }) {
       </Link>
     </Box>
   );
-}
-
-function roomInWords({ full, boxBy, where, waitUntil, shrinks }: RoomAhead, today: string): string {
-  if (shrinks) return 'No box before spring: it shrinks now, and an empty box only cools it.';
-  if (full === null || boxBy === null) return 'No more room needed for six weeks.';
-  const head =
-    full <= today
-      ? 'Bees cover nearly all combs now'
-      : `Bees cover nearly all combs about ${dayInWords(full)}`;
-  if (waitUntil !== null)
-    return `${head}: give it a box after the cold nights, about ${dayInWords(boxBy)}, or take brood from it.`;
-  const when = boxBy <= today ? 'now' : `by ${dayInWords(boxBy)}`;
-  return where === 'above'
-    ? `${head}: give it a box ${when}, or take brood from it.`
-    : `${head}: give it a box ${when}, under the nest while nights are cold.`;
 }
 
 function foodInWords({ kg, days, flow, countAgeDays }: FoodOn, units: Units): string {

@@ -14,6 +14,7 @@ import { useAppDispatch } from '../../state/store.ts';
 import { Legend } from '../../drawing/Legend.tsx';
 import { toaster } from '../../ui/toaster.tsx';
 import { FoldedLedger } from '../../shared/ledger/FoldedLedger.tsx';
+import { RoomStill } from './RoomStill.tsx';
 import { RuleLedger } from '../../shared/ledger/RuleLedger.tsx';
 import { Answer } from '../../shared/work/Answer.tsx';
 import { Alternatives } from './Alternatives.tsx';
@@ -137,6 +138,7 @@ export function WorkedPlan({
   return (
     <>
       <Answer>{yardAnswer(problem, plan, seen, nameOf)}</Answer>
+      <RoomStill apiary={apiary} request={request} />
       <ProofLine bench={bench} placed={placed.length} onSolve={() => dispatch(solvedAround())} />
       <Flex gap={5} direction={{ base: 'column', xl: 'row' }} align="flex-start">
         <Box flex="1" minW={0} w="100%" display="grid" gridTemplateColumns="minmax(0, 1fr)" gap={3}>
