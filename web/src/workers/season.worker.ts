@@ -68,14 +68,21 @@ const planner = {
     triedPlan(apiary, problem, schedule, TOLD, () => crypto.randomUUID(), null),
 
   /** What would raise the odds of a plan and can be done, and what a week's delay costs. */
-  helps: (
+  async helps(
     apiary: Apiary,
     problem: SeasonProblem,
     schedule: Schedule,
-  ): { readonly changes: readonly PlanChange[]; readonly week: ReturnType<typeof costOfAWeek> } => ({
-    changes: helpsThatHold(apiary, problem, schedule, TOLD, () => crypto.randomUUID()),
-    week: costOfAWeek(problem, schedule, TOLD),
-  }),
+  ): Promise<{ readonly changes: readonly PlanChange[]; readonly week: ReturnType<typeof costOfAWeek> }> {
+    const mine = latest;
+    let changes: readonly PlanChange[] = [];
+    for (const held of helpsThatHold(apiary, problem, schedule, TOLD, () => crypto.randomUUID())) {
+      changes = held;
+      // A search that begins meanwhile does not wait for the rest.
+      await breathe();
+      if (mine !== latest) break;
+    }
+    return { changes, week: costOfAWeek(problem, schedule, TOLD) };
+  },
 };
 export type SeasonWorker = typeof planner;
 expose(planner);

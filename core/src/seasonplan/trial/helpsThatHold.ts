@@ -12,22 +12,22 @@ const made = (schedule: Schedule): number =>
 
 /**
  * What would raise the odds of a plan and can be done: each change is tried in the planner of its days like the plan itself, and one
- * that makes fewer colonies there than it promises is not told.
+ * that makes fewer colonies there than it promises is not told. A trial takes a while: after each one it is told what holds so far.
  *
  * @param seasons - over which plan and changes are compared
  */
-export function helpsThatHold(
+export function* helpsThatHold(
   apiary: Apiary,
   problem: SeasonProblem,
   schedule: Schedule,
   seasons: number,
   newId: () => string,
-): Change[] {
+): Generator<readonly Change[], void> {
   const held: Change[] = [];
   for (const change of whatHelps(problem, schedule, seasons, LOOKED_AT)) {
-    if (held.length === MOST) break;
+    if (held.length === MOST) return;
     const tried = triedPlan(apiary, problem, change.schedule, seasons, newId, null);
     if (made(tried.schedule) >= made(change.schedule)) held.push(change);
+    yield [...held];
   }
-  return held;
 }

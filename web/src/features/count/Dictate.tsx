@@ -45,7 +45,9 @@ export function Dictate({ onSaid }: { readonly onSaid: (shorthand: string) => vo
         {on ? 'Stop listening' : 'Say it'}
       </Button>
       <Text role="status" color={trouble === null ? 'inkSoft' : 'near'} fontSize="sm">
-        {on ? 'Say: “honey three, capped, bees eight, next”.' : trouble}
+        {on
+          ? 'Say: “honey three, capped, bees eight, next”; “as last time”; “two capped queen cells”.'
+          : trouble}
       </Text>
     </>
   );
