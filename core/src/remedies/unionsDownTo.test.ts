@@ -19,6 +19,15 @@ describe('coming down to a number of colonies', () => {
     expect(unionsDownTo(all, all.length, '2026-06-26')).toEqual([]);
   });
 
+  it('leaves a colony with swarm cells out: it would swarm with the bees of the other', () => {
+    const { apiary } = demoScenario();
+    const all = allFacts(apiary, DEMO_DAY, MILD);
+    const steps = unionsDownTo(all, 1, '2026-06-26');
+    const named = steps.flatMap((s) => [s.from.colony.name, s.union.partner.colony.name]);
+    expect(named.length).toBeGreaterThan(6);
+    expect(named).not.toContain('Sorrel');
+  });
+
   it('expects no more colonies than there are', () => {
     const yard = new WeakYard(NO_NURSES);
     yard.look(yard.weak, { eggs: eggs() });

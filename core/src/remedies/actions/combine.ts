@@ -1,6 +1,6 @@
 import { boxesOfColony, queenOf, type WorkEffect, type StepDraft } from '../../records/index.ts';
 import { addDays, listInWords } from '../../basics/index.ts';
-import { bestUnion, unionOfAll } from '../unit/partners.ts';
+import { bestUnion, isAboutToSwarm, unionOfAll } from '../unit/partners.ts';
 import { usualHorizon } from '../unit/usualHorizon.ts';
 import { layingChance, type UnitFacts } from '../unit/unitFacts.ts';
 import { EMPTY_PLAN, type ActionChoice, type ActionPlan } from './actionPlan.ts';
@@ -112,6 +112,11 @@ export function combine(
       ...units.flatMap((u) =>
         u === facts || u.shut === null ? [] : [`${u.colony.name} is to stay shut today. ${u.shut}`],
       ),
+      ...units
+        .filter(isAboutToSwarm)
+        .map(
+          (u) => `${u.colony.name} has swarm cells: it would swarm with the bees of both. Divide it first.`,
+        ),
       'Never unite to hide disease: nothing leaves a colony with suspect brood.',
       'Lifting: a full box may exceed 35 kg (80 lb). Take combs out, or lift in pairs.',
       ...(away.length > 1 && !inOne
