@@ -1,17 +1,15 @@
 import { Labels } from '../../shared/tags/Labels.tsx';
-import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import { queenRegister, yearOfBirth } from '@incremen/core/colony';
 import { markingColour } from '@incremen/core/records';
-import { Printer } from 'lucide-react';
 import { QRCodeSVG } from 'qrcode.react';
 import { Link } from 'react-router';
 import { dotColour } from '../../drawing/contentStyle.ts';
 import { useApiary, useToday } from '../../mirror/hooks.ts';
+import { TagsHead } from '../../shared/tags/TagsHead.tsx';
 import styles from '../../shared/tags/tags.module.css';
 import { OnlyHere } from '../../shared/settings/OnlyHere.tsx';
 import { usePhoneOrigin } from '../../shared/settings/usePhoneOrigin.ts';
-import { PageHeader } from '../../ui/PageHeader.tsx';
-import common from '../../ui/common.module.css';
 
 /** Tags with the queen of each colony, to be printed and tied to its hive. */
 export function QueenTagsPage() {
@@ -21,17 +19,11 @@ export function QueenTagsPage() {
   const lines = present.filter((l) => l.colony !== null);
   return (
     <Box>
-      {/* Nothing but tags is printed, so that the first stand on the first page. */}
-      <Box className={common.noPrint}>
-        <PageHeader title="Queen tags" aside="Print, cut, cover with clear tape, and tie one to each hive.">
-          <Button asChild variant="outline" bg="sheet">
-            <Link to="/queens">All queens</Link>
-          </Button>
-          <Button onClick={() => window.print()}>
-            <Printer size={18} aria-hidden /> Print
-          </Button>
-        </PageHeader>
-      </Box>
+      <TagsHead
+        title="Queen tags"
+        aside="Print, cut, cover with clear tape, and tie one to each hive."
+        back={<Link to="/queens">All queens</Link>}
+      />
       {onlyHere && <OnlyHere />}
       {lines.length === 0 && <Text>No queen is known to be in one colony.</Text>}
       <Labels

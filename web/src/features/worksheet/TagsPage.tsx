@@ -1,9 +1,8 @@
 import { Labels } from '../../shared/tags/Labels.tsx';
-import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import { dayInWords } from '@incremen/core/basics';
 import { markingColour } from '@incremen/core/records';
 import { tagsOfCallOut, tagsOfWork, type HiveTag } from '@incremen/core/work';
-import { Printer } from 'lucide-react';
 import { QRCodeSVG } from 'qrcode.react';
 import { Link, useParams } from 'react-router';
 import { RouteError } from '../../ui/RouteError.tsx';
@@ -11,8 +10,7 @@ import { dotColour } from '../../drawing/contentStyle.ts';
 import { useApiary } from '../../mirror/hooks.ts';
 import { OnlyHere } from '../../shared/settings/OnlyHere.tsx';
 import { usePhoneOrigin } from '../../shared/settings/usePhoneOrigin.ts';
-import { PageHeader } from '../../ui/PageHeader.tsx';
-import common from '../../ui/common.module.css';
+import { TagsHead } from '../../shared/tags/TagsHead.tsx';
 import styles from '../../shared/tags/tags.module.css';
 
 /** Tags for the hives of a piece of work, to print and tie on: each with a code that leads to its colony. */
@@ -26,20 +24,11 @@ export function TagsPage() {
   if (!tags) return <RouteError missing />;
   return (
     <Box>
-      {/* Nothing but tags is printed, so that the first stand on the first page. */}
-      <Box className={common.noPrint}>
-        <PageHeader
-          title="Hive tags"
-          aside="Print, cut, cover with clear tape, and tie one to each hive that day."
-        >
-          <Button asChild variant="outline" bg="sheet">
-            <Link to={work ? `/worksheet/${workId}` : `/callout/${workId}`}>Back to the work</Link>
-          </Button>
-          <Button onClick={() => window.print()}>
-            <Printer size={18} aria-hidden /> Print
-          </Button>
-        </PageHeader>
-      </Box>
+      <TagsHead
+        title="Hive tags"
+        aside="Print, cut, cover with clear tape, and tie one to each hive that day."
+        back={<Link to={work ? `/worksheet/${workId}` : `/callout/${workId}`}>Back to the work</Link>}
+      />
       {phone.onlyHere && <OnlyHere />}
       {tags.length === 0 && <Text>This plan makes no new hive, so no tag is needed.</Text>}
       <Labels
