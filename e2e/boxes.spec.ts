@@ -137,5 +137,5 @@ test('a colony of two boxes and a super is broken up whole: super off first, all
   expect(r.colony.filter((c) => c.endedOn === null).length).toBeGreaterThanOrEqual(4);
   // The last job of the day: nothing is left on the old stand.
   await page.goto('/inspections');
-  await expect(page.getByText(/At dusk, carry the units to places apart/).last()).toBeVisible();
+  await expect(page.getByText(/At dusk, carry the parts to places apart/).last()).toBeVisible();
 });

@@ -295,7 +295,7 @@ test('a weak colony while nights are cold: bees, not brood, from which combs, th
   await records.scene(yard.apiary, DAY);
   await see(page, records, 'Nettle', [
     ['eggs', 'Found'],
-    ['sick brood', 'None'],
+    ['signs of brood disease', 'None'],
     ['queen', 'Found'],
   ]);
   await page.goto(`/colonies/${await records.colonyId('Nettle')}/act`);

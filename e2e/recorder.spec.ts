@@ -87,7 +87,7 @@ test('what is seen besides frames: three answers apart, a caution for sick brood
   await say('eggs', 'Found');
   await page.getByRole('button', { name: 'Undo' }).click();
   await say('eggs', 'None');
-  await say('sick brood', 'Found');
+  await say('signs of brood disease', 'Found');
   await page.getByRole('button', { name: 'foul smell' }).click();
   await expect(page.getByText('ask your bee inspector').first()).toBeVisible();
   await page.getByTitle('seen', { exact: true }).first().click();

@@ -42,13 +42,13 @@ export function changeCallOut(body: CallOutBody, change: CallOutChange): Changed
 }
 
 const done = (body: CallOutBody): Changed => ({ ok: true, body });
-const noUnit = refuse('unknown-unit', 'This unit is not there any more.', 'Choose another.');
+const noUnit = refuse('unknown-unit', 'This part is not there any more.', 'Choose another.');
 const noGiver = refuse('unknown-giver', 'This colony gives nothing in this break-up.', 'Choose a donor.');
 
 const unitOf = (body: CallOutBody, key: string) => body.units.find((u) => u.key === key);
 
 /** How frames are named when they are talked about. */
-const unitName = (body: CallOutBody, key: string) => unitOf(body, key)?.name ?? 'a unit';
+const unitName = (body: CallOutBody, key: string) => unitOf(body, key)?.name ?? 'a part';
 
 function withCall(body: CallOutBody, callId: string, then: (call: FrameCall) => Changed): Changed {
   const found = body.calls.find((c) => c.id === callId);

@@ -170,7 +170,7 @@ function reasonFor(state: PadState, at: number, f: CalledFrame): string {
     if (stores && has.storesCombs < place.storesCombs) {
       return `Food comb ${has.storesCombs + 1} of the ${place.storesCombs} that the donor keeps.`;
     }
-    return brood ? 'The units are served, or better combs are expected.' : 'No unit is short of it.';
+    return brood ? 'The parts have theirs, or better combs are expected.' : 'No part is short of it.';
   }
   if (brood && place.raises && f.young >= 0.1 && has.young < 0.1) {
     return 'Eggs and larvae from which it raises its queen.';

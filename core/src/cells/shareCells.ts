@@ -5,7 +5,7 @@ import type { LedgerLine } from './cellLedger.ts';
 export const CELL_SCHOOLS = [
   { id: 'one', each: 1, why: 'One chosen cell: no cast swarm from a strong part.' },
   { id: 'two', each: 2, why: 'Two: a dead cell costs nothing, and few leave with a cast.' },
-  { id: 'all', each: 99, why: 'All: the bees choose. For small units that will not swarm.' },
+  { id: 'all', each: 99, why: 'All: the bees choose. For small parts that will not swarm.' },
 ] as const;
 export type CellSchool = (typeof CELL_SCHOOLS)[number]['id'];
 

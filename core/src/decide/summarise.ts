@@ -72,7 +72,7 @@ export function summarise(apiary: Apiary, command: Command): string {
     case 'recordLook':
       return `Look on ${dayInWords(command.day)} at ${listInWords(command.parts.map((p) => colony(p.colonyId)))}`;
     case 'closeFollowUp':
-      return `Follow-up for ${listInWords((apiary.followUp[command.followUpId]?.colonyIds ?? []).map(colony))} closed`;
+      return `Inspection of ${listInWords((apiary.followUp[command.followUpId]?.colonyIds ?? []).map(colony))} closed`;
     case 'fileFollowUp':
       return `${listInWords(command.followUp.colonyIds.map(colony))}: an inspection on ${dayInWords(command.followUp.window.likely)} filed`;
     case 'moveFollowUp':
@@ -199,7 +199,7 @@ function nameOfWork(apiary: Apiary, work: Work | undefined): string {
 
 function changeInWords(apiary: Apiary, { callOutId, change }: CommandOf<'changeCallOut'>): string {
   const body = apiary.callOut[callOutId]?.body;
-  const unit = (key: string) => body?.units.find((u) => u.key === key)?.name ?? 'a unit';
+  const unit = (key: string) => body?.units.find((u) => u.key === key)?.name ?? 'a part';
   const place = (to: CallPlace) =>
     to.at === 'unit' ? `to ${unit(to.key)}` : to.at === 'home' ? 'stays' : 'laid aside';
   switch (change.what) {

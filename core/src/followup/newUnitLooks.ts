@@ -113,7 +113,7 @@ export const emptyStand = (day: Day, away: boolean): LookText => ({
   topic: 'empty-stand',
   kind: 'look',
   window: onDay(day),
-  expect: `At dusk, carry ${away ? 'every unit off.' : 'the units to places apart from each other and set a branch before each entrance.'} ${NOTHING_LEFT}`,
+  expect: `At dusk, carry ${away ? 'every part off.' : 'the parts to places apart from each other and set a branch before each entrance.'} ${NOTHING_LEFT}`,
 });
 
 const NOTHING_LEFT =

@@ -83,7 +83,7 @@ export function increaseGate(
   }
   if (day <= addDays(days['first-frost'], -WINTER_READY_DAYS)) return null;
   return {
-    why: `Too late for a new unit, even with a mated queen: it needs six weeks before the hard frost, about ${dayInWords(days['first-frost'])}. Unite, feed, and leave them shut; again from about ${onAnotherDay(nextYear, day)}.`,
+    why: `Too late for a new colony, even with a mated queen: it needs six weeks before the hard frost, about ${dayInWords(days['first-frost'])}. Unite, feed, and leave them shut; again from about ${onAnotherDay(nextYear, day)}.`,
     next: nextYear,
   };
 }

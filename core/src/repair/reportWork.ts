@@ -61,7 +61,7 @@ export function reportWork(
 
 /** Two virgins in one unit do not stay two. */
 const TWO_VIRGINS =
-  'A virgin runs here already: other cells in this unit are torn down, or she leaves with a swarm. Keep it quiet; give the cells that are left to a part without one.';
+  'A virgin runs here already: other cells in this part are torn down, or she leaves with a swarm. Keep it quiet; give the cells that are left to a part without one.';
 
 /** The work with the report in it. How the rest is planned depends on what was asked, and on nothing else. */
 function amend(

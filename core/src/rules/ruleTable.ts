@@ -46,7 +46,7 @@ const SAID: Readonly<Record<HouseRuleId, Said>> = {
     'Bees in a new part, after drift',
     'frames of bees',
     [1, 8, 0.25],
-    'Below this a small unit neither keeps brood warm nor feeds queen larvae well.',
+    'Below this a small colony neither keeps brood warm nor feeds queen larvae well.',
   ),
   minEggsTenths: rule(
     'Eggs and new larvae for a part that raises a queen',
@@ -58,7 +58,7 @@ const SAID: Readonly<Record<HouseRuleId, Said>> = {
     'Bee bread in each part',
     'frames',
     [0, 2, 0.05],
-    'Without bee bread a unit cannot raise brood or a good queen.',
+    'Without bee bread a colony cannot raise brood or a good queen.',
   ),
   minStoresNoField: rule(
     'Stores in a part without field bees',
@@ -124,7 +124,7 @@ const SAID: Readonly<Record<HouseRuleId, Said>> = {
     'and its empty comb is less than',
     'frames',
     [0, 3, 0.1],
-    'Less than two days of laying: she follows what hatches and has nowhere to go.',
+    'Less than two days of laying: she follows the bees that emerge and has nowhere to go.',
   ),
   nucFullBees: rule(
     'A nuc is full when bees are on',
@@ -274,7 +274,7 @@ const SAID: Readonly<Record<HouseRuleId, Said>> = {
     'A queen must lay so long before the first hard frosts',
     'weeks',
     [4, 14, 1],
-    'Winter bees take three weeks to emerge and a unit needs two rounds of them.',
+    'Winter bees take three weeks to emerge and a colony needs two rounds of them.',
   ),
   winterBees: rule(
     'Bees that a colony needs to go into winter',

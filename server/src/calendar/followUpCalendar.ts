@@ -13,7 +13,7 @@ const EVENING_BEFORE_SECONDS = 6 * 3600;
  */
 export function followUpCalendar(apiary: Apiary, name: string, today: Day, yardId: string | null): string {
   const calendar = ical({
-    name: `${name}: follow-ups`,
+    name: `${name}: inspections`,
     prodId: { company: 'Incremen', product: 'Incremen' },
   });
   calendar.method(ICalCalendarMethod.PUBLISH);

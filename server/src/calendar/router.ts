@@ -18,7 +18,7 @@ export function calendarRouter(store: OperationStore, today: () => Day): Router 
     const { apiary } = await store.present(op);
     const operation = operationOf(apiary);
     const text = followUpCalendar(apiary, operation.name, day ?? operation.fixedToday ?? today(), yard);
-    res.type('text/calendar; charset=utf-8').attachment('incremen-follow-ups.ics').send(text);
+    res.type('text/calendar; charset=utf-8').attachment('incremen-inspections.ics').send(text);
   });
   return router;
 }

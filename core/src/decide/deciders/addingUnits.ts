@@ -14,8 +14,8 @@ export function decideAddUnit(draft: Draft, command: CommandOf<'addUnit'>, path:
     draft.problem(
       'unknown-id',
       [...path, 'workId'],
-      'The plan that this unit was made beside is not there any more.',
-      'Enter the unit under Set up.',
+      'The plan that this part was made beside is not there any more.',
+      'Enter the colony under Set up.',
     );
   }
   if (!from || !work) return;
@@ -55,7 +55,7 @@ export function decideAddUnit(draft: Draft, command: CommandOf<'addUnit'>, path:
       draft.problem(
         'frame-elsewhere',
         at,
-        `A frame of the new unit does not hang in ${from.name}.`,
+        `A frame of the new part does not hang in ${from.name}.`,
         'Choose frames of one colony.',
       );
       return;

@@ -37,7 +37,7 @@ export function decideStartCallOut(draft: Draft, command: CommandOf<'startCallOu
         'name-taken',
         [...at, 'body', 'units', i, 'name'],
         `There is a colony named ${u.name} already.`,
-        'Give the unit another name.',
+        'Give the part another name.',
       );
     }
     names.add(u.name);
@@ -87,12 +87,12 @@ export function decideFinishCallOut(draft: Draft, command: CommandOf<'finishCall
       'frames-aside',
       path,
       `${aside === 1 ? 'One frame still lies' : `${aside} frames still lie`} aside.`,
-      'Give each a unit, or hang it back.',
+      'Give each to a part, or hang it back.',
     );
     return;
   }
   if (!callOut.body.calls.some((c) => c.to.at === 'unit')) {
-    draft.problem('nothing-made', path, 'No unit has a frame.', 'Call frames, or drop the break-up.');
+    draft.problem('nothing-made', path, 'No part has a frame.', 'Call frames, or drop the break-up.');
     return;
   }
   const caged = callOut.body.queens.find((q) => q.now === 'caged');
@@ -101,7 +101,7 @@ export function decideFinishCallOut(draft: Draft, command: CommandOf<'finishCall
       'queen-caged',
       path,
       `The queen of ${draft.get('colony', caged.giverId)?.name ?? 'a donor'} is still in her cage.`,
-      'Say where she goes: home, into a unit, or taken away.',
+      'Say where she goes: home, into a part, or taken away.',
     );
     return;
   }

@@ -168,7 +168,7 @@ function checkUnits(draft: Draft, { work }: Planned, path: Path): void {
     draft.problem(
       'wrong-parts',
       [...path, 'work', 'body', 'units'],
-      'The colony that is split is not among the units of its plan.',
+      'The colony that is split is not among the parts of its plan.',
       'Make the plan again.',
     );
   }

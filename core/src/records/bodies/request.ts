@@ -78,7 +78,7 @@ const makeNucs = z.strictObject({
   recipe: nucRecipe,
   importance,
   /**
-   * The colony that is broken up whole for it: of its combs one more unit of the recipe is left, with the old queen in a
+   * The colony that is broken up whole for it: of its combs one more nuc of the recipe is left, with the old queen in a
    * nuc box, and everything leaves the stand at dusk, so that nobody flies home. Left out: donors keep their stands.
    */
   wholeOfId: recordId.optional(),

@@ -9,7 +9,7 @@ import { EMPTY_PLAN, inAWeek, type ActionPlan } from './actionPlan.ts';
 /** Combs and boxes of a unit that ends go to the store. */
 function emptied({ apiary, colony, frames }: UnitFacts) {
   return {
-    moves: toStore(frames, colony.id, 'Its unit ends; the comb is kept.'),
+    moves: toStore(frames, colony.id, 'Its colony ends; the comb is kept.'),
     emptiedBoxIds: boxesOfColony(apiary, colony)
       .filter((b) => b.chambers.every((c) => c.colonyId === colony.id || c.colonyId === null))
       .map((b) => b.id),
@@ -70,7 +70,7 @@ export function shakeOut(facts: UnitFacts, all: readonly UnitFacts[]): ActionPla
         frameIds: rest.moves.map((m) => m.frameId),
       },
     ],
-    cautions: ['Nothing of a unit with signs of disease is shaken out or reused: have it examined first.'],
+    cautions: ['Nothing of a colony with signs of disease is shaken out or reused: have it examined first.'],
   };
 }
 

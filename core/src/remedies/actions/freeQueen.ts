@@ -96,7 +96,7 @@ export function freeQueen(facts: UnitFacts): ActionPlan {
             toKey: mine ? colony.id : STORE_KEY,
             reason: mine
               ? 'It bars her where it hangs; further out it is food.'
-              : 'It bars her; another unit needs it.',
+              : 'It bars her; another hive needs it.',
           },
           {
             frameId: mine ? empty.frame.id : empty,
@@ -169,7 +169,7 @@ export function freeQueen(facts: UnitFacts): ActionPlan {
               kind: 'move' as const,
               text: 'Hang two empty drawn combs beside the brood',
               detail:
-                'None is on record, in it or in the store. Honey goes up or to a unit that is short. Enter the combs on the hive’s page as they then hang.',
+                'None is on record, in it or in the store. Honey goes up or to a colony that is short. Enter the combs on the hive’s page as they then hang.',
             },
           ]),
       {

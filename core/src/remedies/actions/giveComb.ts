@@ -158,7 +158,7 @@ export function boostBrood(facts: UnitFacts, all: readonly UnitFacts[]): ActionP
     facts,
     gift,
     `boost ${colony.name} with capped brood`,
-    'Capped and hatching: its bees are out within twelve days, and it needs no nurses.',
+    'Capped and emerging: its bees are out within twelve days, and it needs no nurses.',
     [
       {
         kind: 'check',
@@ -167,7 +167,7 @@ export function boostBrood(facts: UnitFacts, all: readonly UnitFacts[]): ActionP
       },
     ],
     {
-      looks: [inAWeek(facts, 'The comb given is hatching, and her brood has grown.')],
+      looks: [inAWeek(facts, 'Bees emerge from the comb given, and her brood has grown.')],
       cautions: ['Nothing is taken from or given to a colony with suspect brood.'],
     },
   );

@@ -39,7 +39,7 @@ export function waysToUnite(units: readonly UnitFacts[], boxOf?: string): UnionW
   if (noSheet === null && areSmall(units)) {
     return {
       usual: 'sheet',
-      why: 'Two small units keep warm in one small box, not in two stacked: the sheet hangs upright between them.',
+      why: 'Two small colonies keep warm in one small box, not in two stacked: the sheet hangs upright between them.',
       ...no,
     };
   }
@@ -48,7 +48,7 @@ export function waysToUnite(units: readonly UnitFacts[], boxOf?: string): UnionW
     why:
       queenright < 2
         ? 'Without a flow one sheet of paper keeps the peace.'
-        : 'Queenright units meet slowly through one sheet of paper.',
+        : 'Queenright colonies meet slowly through one sheet of paper.',
     ...no,
   };
 }

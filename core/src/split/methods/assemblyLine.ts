@@ -4,12 +4,12 @@ import { askOfOne, recipeFor, type YardMethod } from './yardMethod.ts';
 export const assemblyLine: YardMethod = {
   id: 'assembly-line',
   name: 'Nucs with cells or mated queens',
-  aim: 'Many units in one day: four or five frames each, and a ripe cell or a mated queen for every one.',
+  aim: 'Many nucs in one day: four or five frames each, and a ripe cell or a mated queen for every one.',
   season: 'Build-up to midsummer, on the day for which cells or queens are ordered.',
   needs:
     'Ripe cells or mated queens, boxes, a helper to place frames while they are called, a second yard or a dusk move.',
   shares:
-    'Each unit: a full brood comb, a part one, honey, drawn comb, foundation. Parents keep queen, brood, field bees.',
+    'Each nuc: a full brood comb, a part one, honey, drawn comb, foundation. Parents keep queen, brood, field bees.',
   skips: 'No raising: what is bought or raised elsewhere saves some ten days, a mated queen a month.',
   goesWrong: [
     { what: 'The old queen is not found', wayOut: 'The last box checked has her: give that box no cell.' },
@@ -35,7 +35,7 @@ export const assemblyLine: YardMethod = {
         `${w.now.matedQueens + w.now.ripeCells} queens or cells at hand.`,
       )
       .good(w.now.wanted > 1, 12, 'Several colonies are wanted, and this makes several.')
-      .good(w.now.secondYard, 6, 'A second yard keeps the bees with their units.')
+      .good(w.now.secondYard, 6, 'A second yard keeps the bees with their parts.')
       .bad(w.now.queen === 'not-found', 8, 'Her frame has to be found before a cell goes in.')
       .bad(w.now.cells !== 'none', 10, 'Cells of its own: they would be raised beside those that are given.'),
   ask(ask) {

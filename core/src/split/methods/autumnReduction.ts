@@ -32,7 +32,7 @@ export const autumnReduction: YardMethod = {
   needs:
     'A colony of two boxes or more; a mated queen for the nuc, unless drones fly and one raised from today on lays in time.',
   shares:
-    'The nuc gets hatching and nearly capped brood, bee bread, food and shaken nurses; the colony keeps the rest.',
+    'The nuc gets emerging and nearly capped brood, bee bread, food and shaken nurses; the colony keeps the rest.',
   skips: 'Empty combs and boxes go to the store instead of being warmed.',
   goesWrong: [
     {

@@ -29,9 +29,9 @@ export const breakUp: YardMethod = {
       .raisesQueen()
       .never(w.now.wantsHoney, 'It ends the crop of this colony.')
       .good(w.now.wanted >= 3, 20, 'Three or more are wanted of one colony.')
-      .good(w.now.secondYard && w.now.wanted >= 3, 6, 'A second yard keeps the bees with their units.')
+      .good(w.now.secondYard && w.now.wanted >= 3, 6, 'A second yard keeps the bees with their parts.')
       .bad(w.now.wanted < 3, 12, 'For one or two there are gentler ways.')
-      .bad(w.now.season === 'dearth', 10, 'Small units late in the year need much feed and care.'),
+      .bad(w.now.season === 'dearth', 10, 'Small colonies late in the year need much feed and care.'),
   ask: (ask) => ({
     ...askOfOne(ask),
     goals: [

@@ -35,7 +35,7 @@ export function endingSteps({ newName, close, away, feed, tag }: Ending): StepTe
             kind: 'check' as const,
             units: ['new'] as const,
             text: `Set a feeder on ${newName}: it is fed 1:1 this evening`,
-            detail: 'When nothing flies: a small unit is easily robbed. Small entrance, no syrup spilt.',
+            detail: 'When nothing flies: a small part is easily robbed. Small entrance, no syrup spilt.',
           },
         ]
       : []),

@@ -52,7 +52,7 @@ export const FEED_OPTION: MethodOption = {
     {
       id: 'when-needed',
       label: 'When short',
-      why: 'Only with under a frame of stores, or without field bees. Feed draws robbers to small units.',
+      why: 'Only with under a frame of stores, or without field bees. Feed draws robbers to small colonies.',
     },
     {
       id: 'always',

@@ -84,7 +84,7 @@ function reasonsToWait(now: Situation, rules: HouseRules): string[] {
     reasons.push(`${tooLate} A mated queen would be in time for longer.`);
   }
   if (now.season === 'autumn') {
-    reasons.push('Too late for young queens to mate, and every unit needs about eight weeks before winter.');
+    reasons.push('Too late for young queens to mate, and every part needs about eight weeks before winter.');
   }
   if (now.queen === 'gone' && now.cells === 'none') {
     reasons.push('No queen and no cells: see to her first; a colony without eggs has nothing to divide.');

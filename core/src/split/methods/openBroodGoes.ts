@@ -70,7 +70,7 @@ export const openBroodGoes: SplitMethod = {
     },
     {
       what: 'The new part cannot feed its brood',
-      wayOut: 'Shake nurses in from capped combs that are hatching, feed, and take an open comb back.',
+      wayOut: 'Shake nurses in from capped combs that are emerging, feed, and take an open comb back.',
     },
     {
       what: 'The old hive has no eggs and no cells on day 7',

@@ -59,7 +59,7 @@ function setUp(input: MethodInput): Setup {
 export const shakeDown: SplitMethod = {
   id: 'shake-down',
   name: METHOD_NAMES['shake-down'],
-  aim: 'A queenless unit of brood and nurses without finding the queen: she is below the excluder, whoever and wherever she is.',
+  aim: 'A queenless part of brood and nurses without finding the queen: she is below the excluder, whoever and wherever she is.',
   season: 'Build-up and swarm season, on a warm, dry, still day: much is shaken.',
   needs: 'An excluder, an empty brood box, and a box below with room for all the bees.',
   shares:

@@ -62,8 +62,8 @@ export function linkFrames(
 type Fault = readonly [message: string, remedy: string];
 
 const unknownUnit: Fault = [
-  'is pinned to a unit that is not in the plan',
-  'Take the pin away, or take the unit back into the plan.',
+  'is pinned to a hive that is not in the plan',
+  'Take the pin away, or take the hive back into the plan.',
 ];
 
 function faultOfPin(frame: YardFrame, to: number, units: readonly YardUnit[]): Fault | null {
@@ -76,7 +76,7 @@ function faultOfPin(frame: YardFrame, to: number, units: readonly YardUnit[]): F
     return ['carries the queen, who stays', 'Pin another frame, or make a nuc that takes the old queen.'];
   }
   if (!unit)
-    return frame.brood > NO_BROOD ? ['holds brood, which dies in the store', 'Pin it to a unit.'] : null;
+    return frame.brood > NO_BROOD ? ['holds brood, which dies in the store', 'Pin it to a hive.'] : null;
   const home = units[frame.home];
   if (home && home.yardId !== unit.yardId) {
     return ['is in another yard', 'Frames are carried within a yard only.'];

@@ -245,7 +245,7 @@ function problemsOfWhole(
         'supers-on',
         at,
         `There is brood in the super of ${colony.name}: ${brood.map((f) => `frame ${f.slot}`).join(', ')}.`,
-        'Look for the queen there and bring her below an excluder; when that brood has hatched, break it up.',
+        'Look for the queen there and bring her below an excluder; when that brood has emerged, break it up.',
       ),
     ];
   const { sizeId } = goal.recipe;

@@ -141,7 +141,7 @@ export function wishesOf(goal: YardGoal, u: GoalUnit, context: GoalContext): Uni
           terms: [['brood', 1]],
           sense: 'atMost',
           threshold: Math.max(rules.donorFloorBrood, rules.calmBroodShare * u.slots),
-          why: 'Brood wall to wall hatches into more bees than its boxes hold.',
+          why: 'Brood wall to wall emerges as more bees than its boxes hold.',
           mend: (n) => `${counted(n, 'frame')} of brood more than it has room for: make a nuc of it.`,
         }),
         roomWish(rules, wish),

@@ -201,7 +201,7 @@ export function nucRules(
       sense: 'atLeast',
       threshold: rules.minBeesNewPart,
       nearWithin: 0.3,
-      why: 'Below this a small unit neither keeps brood warm nor feeds queen larvae well.',
+      why: 'Below this a small colony neither keeps brood warm nor feeds queen larvae well.',
       mend: (n) =>
         `Short by ${counted(n, 'frame')} of bees: shake in nurses, or carry it beyond 3 km (2 miles).`,
     }),
@@ -336,7 +336,7 @@ export function nucRules(
   ];
 }
 
-/** What is left of a colony that is broken up whole is one more unit of the recipe; its queen is in it. */
+/** What is left of a colony that is broken up whole is one more nuc of the recipe; its queen is in it. */
 export const remainderRules = (
   unit: string,
   rules: HouseRules,

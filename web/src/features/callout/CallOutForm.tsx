@@ -55,7 +55,7 @@ export function CallOutForm() {
       shared: boxes === 'shared',
       ...(recipe.queen === 'cell' && { cells }),
     };
-    const name = `${givers.map((c) => c.name).join(' and ')} into ${count(units, 'unit')}`;
+    const name = `${givers.map((c) => c.name).join(' and ')} into ${count(units, 'part')}`;
     const callOut = newCallOut(wish, name.slice(0, 80), () => crypto.randomUUID());
     const sent = await send({ type: 'startCallOut', callOut });
     if (sent.ok) await navigate(`/callout/${callOut.id}`);
@@ -110,7 +110,7 @@ export function CallOutForm() {
         </Box>
       ) : (
         <Text color="inkSoft" fontSize="sm">
-          All units are carried off the old stand, at dusk or beyond 3 km (2 miles). Leave no box there for
+          All parts are carried off the old stand, at dusk or beyond 3 km (2 miles). Leave no box there for
           stragglers: it would gather the field bees of all.
         </Text>
       )}
@@ -144,7 +144,7 @@ export function CallOutForm() {
         onChange={setBoxes}
       />
       <Text>
-        {count(frames, 'frame')} to call for {count(units * recipe.slots, 'slot')} in {count(units, 'unit')}.
+        {count(frames, 'frame')} to call for {count(units * recipe.slots, 'slot')} in {count(units, 'part')}.
         {recipe.slots * units > frames &&
           ' That is more than there is: fewer colonies, or fill them from the store.'}
       </Text>

@@ -28,7 +28,7 @@ export function CellDates() {
         label="I know the day"
         value={by}
         options={[
-          { id: 'give', label: 'when units get their cells' },
+          { id: 'give', label: 'when parts get their cells' },
           { id: 'graft', label: 'of grafting' },
         ]}
         onChange={setBy}

@@ -70,7 +70,7 @@ export default function QueenBeliefPanel({ colony }: { readonly colony: Colony }
           <Link className={common.inlineLink} to="/rules">
             house rules
           </Link>
-          . How often all the rest is seen in each state is judgement: it stands{' '}
+          . How often all the rest is seen in each state is our estimate, no published source: it stands{' '}
           <Link className={common.inlineLink} to="/rules/chances">
             in one table, to be changed
           </Link>

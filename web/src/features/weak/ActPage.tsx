@@ -98,7 +98,7 @@ function Act({ colony }: { readonly colony: Colony }) {
         Left alone: {(100 * found.left.colonies).toFixed(0)} % that it is a colony with a laying queen on{' '}
         {dayInWords(on)}
         {found.left.colonies > 0.05 && `, with about ${found.left.bees.toFixed(1)} frames of bees`}. The rest
-        is compared with that, its partners included. Shares of success are judgement.
+        is compared with that, its partners included. Shares of success are our estimate, no published source.
       </Text>
       <RemedyList
         colonyId={colony.id}

@@ -16,7 +16,7 @@ export const DiseaseQuestion = memo(function DiseaseQuestion({
   return (
     <Question title="Signs of brood disease" hint="Smell, sunken or holed caps, discoloured or ropy larvae.">
       <ThreeAnswers
-        label={name('sick brood')}
+        label={name('signs of brood disease')}
         value={diseaseSigns.look}
         onChange={(look) => set({ diseaseSigns: { look } })}
       />

@@ -100,7 +100,7 @@ describe('what is seen besides frames', () => {
 
   it('describes sick brood and defers to inspectors; treatments to their label', async () => {
     renderView(<Form />);
-    await say('sick brood', 'Found');
+    await say('signs of brood disease', 'Found');
     await user.click(screen.getByRole('button', { name: 'ropy larvae' }));
     await user.click(screen.getByRole('button', { name: 'foul smell' }));
     await user.click(screen.getByRole('button', { name: 'ropy larvae' }));

@@ -271,7 +271,7 @@ function NucSettings({
       />
       {goal.wholeOfId !== undefined && (
         <Text color="inkSoft">
-          Its old queen is left with one more unit of the recipe. All leave the stand at dusk: nobody flies
+          Its old queen is left with one more nuc of the recipe. All leave the stand at dusk: nobody flies
           home to it.
         </Text>
       )}

@@ -82,7 +82,7 @@ export function QueenComing({ lane, planB, pastLast }: LaneWithFallback) {
       ))}
       {lane.changes.map((c) => (
         <Text key={`${c.day}${c.because}`} mt={1}>
-          {c.because} {c.was !== c.now && `Was ${dayInWords(c.was)}, is ${dayInWords(c.now)}.`}
+          {c.because} {c.was !== c.now && `Moved from ${dayInWords(c.was)} to ${dayInWords(c.now)}.`}
         </Text>
       ))}
       <Text mt={2}>
