@@ -50,7 +50,7 @@ test('two donors are called into partitioned boxes, cells are coming: sides, tag
   await page.getByLabel('Queen of a nuc').selectOption('cell');
   await page.getByText('Two in a box, a partition between').click();
   await page.getByRole('button', { name: 'Begin to call' }).click();
-  await expect(page.getByRole('heading', { name: 'Tansy and Burnet into 2 units' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Tansy and Burnet into 2 parts' })).toBeVisible();
   for (let called = 1; called <= 20; called++) {
     const units = page.getByTestId('unit-sums').filter({ hasText: /^4 of 4/ });
     if ((await units.count()) === 2) break;

@@ -41,7 +41,7 @@ test('a comb face is painted by tenths', async ({ page, records }) => {
   await page.getByRole('button', { name: /First side, tenth 10/ }).tap();
   await expect(page.getByRole('group', { name: /^First side/ })).toHaveAttribute(
     'aria-label',
-    /1 tenths capped brood/,
+    /1 tenth capped brood/,
   );
 });
 
