@@ -31,7 +31,7 @@ export function RoomStill({
   }, [apiary, goals, day, nights]);
   return wanting.map(({ colony, words }) => (
     <Text key={colony.id} mb={2} maxW="46rem">
-      <b>{colony.name}:</b> {lowerFirst(words)}
+      <b>{colony.name} needs more than combs:</b> {lowerFirst(words)}
     </Text>
   ));
 }
