@@ -118,6 +118,8 @@ describe('the season plan', () => {
     );
     const told = await screen.findByRole('region', { name: 'The plan you follow' });
     expect(told.textContent).toMatch(/1 round is overdue/);
+    expect(told.textContent).toContain('the season is behind the plan.');
+    expect(told.textContent).toContain('3 counts are too old');
     expect(within(told).getByRole('button', { name: 'Plan anew from today' })).toBeTruthy();
   });
 

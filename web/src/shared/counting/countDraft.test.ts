@@ -140,6 +140,14 @@ describe('a line of shorthand', () => {
   });
 });
 
+describe('a frame that a line no longer names', () => {
+  it('is asked for from the start, not for its bees', () => {
+    const tapped = run(begin(), { do: 'kind', kind: 'capped' }, { do: 'amount', quarters: 2 });
+    expect(tapped.stage).toBe('bees');
+    expect(run(tapped, { do: 'type', text: 'h *5' }, { do: 'type', text: '' }).stage).toBe('kind');
+  });
+});
+
 describe('side by side', () => {
   it('reads the first side, then the other, then goes on', () => {
     const draft = type(run(begin(), { do: 'side', side: 0 }), 'h44c43');
