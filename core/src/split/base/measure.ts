@@ -139,22 +139,25 @@ const WIDTH = COLUMNS.length;
  * Measures both parts under a choice, after drift.
  *
  * Bees old enough to have flown return to the stand: what a moved frame loses, the part on the old stand
- * gains. Bees that are shaken off a comb fly home as they would had it gone with them.
+ * gains. Shaken bees come from open brood, so the share of nurses among them stays with the new part.
  */
 export function measureParts(
   frames: readonly PlanFrame[],
   choice: Choice,
   distance: Distance,
+  shares: StayShares,
 ): [PartMeasure, PartMeasure] {
-  return measurer(frames, distance)(choice);
+  return measurer(frames, distance, shares)(choice);
 }
 
 /** The same for many choices of the same frames: a search asks thousands of times, so the columns are laid out once. */
 export function measurer(
   frames: readonly PlanFrame[],
   distance: Distance,
+  shares: StayShares,
 ): (choice: Choice) => [PartMeasure, PartMeasure] {
   const size = frames.length;
+  const shakenStay = distance === 'away' ? shares.away : shares.openBrood;
   const bees = Float64Array.from(frames, (f) => f.bees);
   const stay = Float64Array.from(frames, (f) => f.stay[distance]);
   const rows = Float64Array.from(frames.flatMap((f) => COLUMNS.map((of) => of(f))));
@@ -171,9 +174,12 @@ export function measurer(
         sum[k] = (sum[k] as number) + (rows[at] as number);
       }
       const here = bees[i] as number;
-      if (to === 1 || shaken[i]) {
+      if (to === 1) {
         leaving += here * (stay[i] as number);
         staying += here * (1 - (stay[i] as number));
+      } else if (shaken[i]) {
+        leaving += here * shakenStay;
+        staying += here * (1 - shakenStay);
       } else {
         staying += here;
       }

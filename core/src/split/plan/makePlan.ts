@@ -29,7 +29,7 @@ import type {
   FollowUpText,
 } from '../base/method.ts';
 import { methodById } from '../methods/registry.ts';
-import { houseRules } from '../../rules/index.ts';
+import { houseRules, stayShares } from '../../rules/index.ts';
 import { prepareDonor } from '../base/donor.ts';
 import { layOut, type LaidOut } from './layOut.ts';
 import { measurer, type Choice, type PartMeasure, type PlanFrame } from '../base/measure.ts';
@@ -141,6 +141,7 @@ export function makePlan(
   }
   const { facts } = under;
   const rules = houseRules(operationOf(apiary).houseRules.changes);
+  const shares = stayShares(rules);
   const method = methodById(request.methodId);
   const input = { donor, day: request.day, options: request.options, rules, newName: request.newName };
   const asPlanned = method.setUp(input);
@@ -149,7 +150,7 @@ export function makePlan(
   const near = toYard && under.ids === null ? tooNear(apiary, stand.yardId, toYard.id) : null;
   if (near) return failure({ ...near, path: ['toYardId'] });
   const { setup, hung } = leftToDo(asPlanned, donor, facts);
-  const measured = measurer(donor.frames, setup.distance);
+  const measured = measurer(donor.frames, setup.distance, shares);
   const liftsFor = liftPrice(donor, setup);
   const found = searchChoice(
     {
@@ -193,6 +194,7 @@ export function makePlan(
     frames: donor.frames,
     setup,
     choice: found.choice,
+    shares,
     names: [donor.name, request.newName],
   };
   const solved: Solved = {

@@ -4,13 +4,14 @@ import { inWords } from '../base/stepTexts.ts';
 import { measureParts, type Choice, type PlanFrame } from '../base/measure.ts';
 import type { PartMeasure } from '../base/measure.ts';
 import { missedBy, priceOf, type PlanRule } from '../base/rules.ts';
-import { worseInWords } from '../../brood/index.ts';
+import { worseInWords, type StayShares } from '../../brood/index.ts';
 
 /** What a reason is made from: the solved problem and the names of its parts. */
 export interface ReasonContext {
   readonly frames: readonly PlanFrame[];
   readonly setup: Setup;
   readonly choice: Choice;
+  readonly shares: StayShares;
   readonly names: readonly [string, string];
 }
 
@@ -100,7 +101,8 @@ export function reasonForShake(at: number, context: ReasonContext): string {
   return worst ? `${capital(gain)}; ${lowerFirst(worst.rule.label)} needs it.` : `${capital(gain)}.`;
 }
 
-const measure = (c: ReasonContext, choice: Choice) => measureParts(c.frames, choice, c.setup.distance);
+const measure = (c: ReasonContext, choice: Choice) =>
+  measureParts(c.frames, choice, c.setup.distance, c.shares);
 
 function worstHit(
   rules: readonly PlanRule[],

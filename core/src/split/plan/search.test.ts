@@ -86,7 +86,7 @@ function spaceOf(
       maxShakes: setup.maxShakes,
       newPart: setup.newPart,
       price: (choice) => {
-        const [stay, fresh] = measureParts(donor.frames, choice, setup.distance);
+        const [stay, fresh] = measureParts(donor.frames, choice, setup.distance, shares);
         return priceOf(setup.rules, stay, fresh) + setup.wish(stay, fresh, choice);
       },
     },
