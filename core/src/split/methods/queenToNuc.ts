@@ -70,7 +70,8 @@ function setUp(input: MethodInput): Setup {
         0.4 * fresh.warmedFrames +
         Math.max(0, 0.5 - fresh.drawnFrames) +
         0.3 * Math.max(0, fresh.storesFrames - 1.5) +
-        0.25 * fresh.frames +
+        // Bees that are wanting are shaken in rather than carried over on another comb.
+        0.4 * fresh.frames +
         0.3 * shakes
       );
     },
