@@ -15,6 +15,7 @@ import {
   urgently,
   type ColonyState,
   type Notice,
+  isAboutToSwarm,
 } from '../colony/index.ts';
 import { colonySeason, foodOn, seasonOfColony } from '../forecast/index.ts';
 import { queenAction, queenBeliefOf, type QueenAction, type QueenBelief } from '../queen-odds/index.ts';
@@ -251,7 +252,7 @@ function needsOf(
   const queenActs = QUEEN_ACTS.has(action.id)
     ? [need(urgently('queen-act', action.what), action, action.id)]
     : [];
-  const swarms = state.notice.id === 'swarm-cells';
+  const swarms = isAboutToSwarm(state);
   const [first = own, ...more] = [
     ...hungry,
     ...(swarms ? [own] : []),

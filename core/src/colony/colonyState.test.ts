@@ -26,7 +26,7 @@ describe('the lane of a colony (thresholds: common practice, no source)', () => 
     const young = bothSides({ eggs: 2, open: 6, beeBread: 1, honey: 1 }, 9);
     const food = bothSides({ honey: 9, drawn: 1 }, 9);
     const state = stateOf([food, ...times(4, capped), ...times(3, young), ...times(2, food)]);
-    expect(state).toMatchObject({ lane: 'giver', notice: { words: 'Can spare 1 frame of brood' } });
+    expect(state).toMatchObject({ lane: 'strong', notice: { words: 'Can spare 1 frame of brood' } });
     const full = bothSides({ eggs: 1, capped: 9 }, 10);
     const six = stateOf([...times(2, food), ...times(6, full), ...times(2, food)]);
     expect(six.notice).toMatchObject({ id: 'steady', words: 'Strong: keep its brood together' });
@@ -34,7 +34,7 @@ describe('the lane of a colony (thresholds: common practice, no source)', () => 
 
   it('a donor is above both lines and can give what it has above its own', () => {
     expect(stateOf([...times(8, brood), ...times(2, honey)])).toMatchObject({
-      lane: 'giver',
+      lane: 'strong',
       notice: { id: 'can-spare-brood', words: 'Can spare 1 frame of brood' },
     });
   });

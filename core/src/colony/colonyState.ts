@@ -35,7 +35,7 @@ import { broodSlots, swarmCells } from './swarmCells.ts';
 import { colonyOn, commonCombs, foodOn, increaseGate, strengthOf, type Strength } from '../forecast/index.ts';
 
 /** Where a colony stands in the yard's order of things. */
-export type Lane = 'giver' | 'even' | 'weak' | 'watch' | 'raising' | 'unfit' | 'uncounted';
+export type Lane = 'strong' | 'even' | 'weak' | 'watch' | 'raising' | 'unfit' | 'uncounted';
 
 /** What is known of a colony's queen. */
 type QueenState =
@@ -163,7 +163,7 @@ function queenState(apiary: Apiary, colony: Colony): QueenState {
 function laneOf(strength: Strength, room: BroodRoom, rules: HouseRules): Lane {
   const bees = strength.framesOfBees.likely;
   const brood = strength.broodFrames.likely;
-  if (isStrongEnoughToGive({ bees, brood }, rules)) return 'giver';
+  if (isStrongEnoughToGive({ bees, brood }, rules)) return 'strong';
   // Two storeys of a nuc are a colony: its slots alone would ask more of it than of a full hive.
   const weakUnder = isNuc(room) ? Math.min(room.slots * 0.5, rules.weakBees) : rules.weakBees;
   return bees < weakUnder ? 'weak' : 'even';
@@ -205,7 +205,7 @@ function noticeOf(
   if (isHoneyBound({ stores: strength.storesFrames, room: strength.frames.drawn, slots }, rules)) {
     return urgently('honey-bound', 'Honey-bound: give her empty comb');
   }
-  if (lane === 'giver') {
+  if (lane === 'strong') {
     if (isStrongEnoughToPart(brood, rules) && mayPart()) return calmly('can-split', 'Strong enough to split');
     const spare = givesCombs(broodCombs, rules);
     return spare > 0

@@ -61,11 +61,11 @@ describe('what was seen outweighs strength', () => {
   });
 
   it('several eggs at the bottom are a young queen’s, no reason to doubt', () => {
-    expect(seen({ eggs: { look: 'found', perCell: 'several', place: 'bottom' } }).state.lane).toBe('giver');
+    expect(seen({ eggs: { look: 'found', perCell: 'several', place: 'bottom' } }).state.lane).toBe('strong');
   });
 
   it('not looked for is not absent, and an old look no longer speaks', () => {
-    expect(seen({ pollen: { look: 'found' } }).state.lane).toBe('giver');
+    expect(seen({ pollen: { look: 'found' } }).state.lane).toBe('strong');
     expect(seen({ eggs: { look: 'notFound' } }, brood, 10, '2026-07-01').state.lane).not.toBe('watch');
   });
 

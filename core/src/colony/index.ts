@@ -16,4 +16,4 @@ export { strengthHistory, type StrengthPoint } from './strengthHistory.ts';
 export { dryingBrood, ROBBED_DAYS, robbedOn, suspectedDisease } from './doubts.ts';
 export { treatmentFirst } from './treatmentIn.ts';
 export { calmly, type Notice, type NoticeId, urgently } from './notice.ts';
-export { broodSlots, maySwarm } from './swarmCells.ts';
+export { broodSlots, isAboutToSwarm, maySwarm } from './swarmCells.ts';

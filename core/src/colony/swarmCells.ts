@@ -88,6 +88,10 @@ export function swarmCells(
   );
 }
 
+/** Whether what a colony needs first is something done about its swarm cells. */
+export const isAboutToSwarm = ({ notice }: { readonly notice: Notice }): boolean =>
+  notice.id === 'swarm-cells';
+
 /** What an inspection said overrules an older count; of one day both are heard. */
 const sameDay = (counted: readonly SeenCells[], looked: SeenCells): SeenCells[] => [
   ...counted.filter((c) => c.day === looked.day),

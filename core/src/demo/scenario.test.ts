@@ -22,7 +22,7 @@ describe('the demonstration', () => {
       coloniesOfYard(scenario.apiary, y.id).map((c) => colonyState(scenario.apiary, c, DEMO_DAY)),
     );
     const of = (name: string) => states.find((s) => s.colony.name === name);
-    expect(of('Tansy')).toMatchObject({ lane: 'giver', notice: { urgent: false } });
+    expect(of('Tansy')).toMatchObject({ lane: 'strong', notice: { urgent: false } });
     expect(of('Sorrel')?.notice.words).toMatch(/^Swarm cells: act by/);
     expect(of('Burnet')?.lane).toBe('weak');
     expect(of('Clary')?.notice.words).toMatch(/Nuc is full/);

@@ -1,6 +1,7 @@
 import { boxesOfColony, queenOf, type WorkEffect, type StepDraft } from '../../records/index.ts';
 import { addDays, listInWords } from '../../basics/index.ts';
-import { bestUnion, isAboutToSwarm, unionOfAll } from '../unit/partners.ts';
+import { isAboutToSwarm } from '../../colony/index.ts';
+import { bestUnion, unionOfAll } from '../unit/partners.ts';
 import { usualHorizon } from '../unit/usualHorizon.ts';
 import { layingChance, type UnitFacts } from '../unit/unitFacts.ts';
 import { EMPTY_PLAN, type ActionChoice, type ActionPlan } from './actionPlan.ts';
@@ -113,7 +114,7 @@ export function combine(
         u === facts || u.shut === null ? [] : [`${u.colony.name} is to stay shut today. ${u.shut}`],
       ),
       ...units
-        .filter(isAboutToSwarm)
+        .filter((u) => isAboutToSwarm(u.state))
         .map(
           (u) => `${u.colony.name} has swarm cells: it would swarm with the bees of both. Divide it first.`,
         ),

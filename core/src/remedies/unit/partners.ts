@@ -1,3 +1,4 @@
+import { isAboutToSwarm } from '../../colony/index.ts';
 import { givesCombs } from '../../rules/index.ts';
 import { type PlacedFrame, readingOf } from '../../records/index.ts';
 import { BROOD_COMB } from '../../callout/index.ts';
@@ -163,14 +164,14 @@ export function unionOfAll(units: readonly [UnitFacts, ...UnitFacts[]], on: Day)
   return { queenOf, unit, then, gain: then.colonies - apart };
 }
 
-/** It has swarm cells: united with another it would swarm all the same, and take the other's bees along. */
-export const isAboutToSwarm = (f: UnitFacts): boolean => f.state.notice.id === 'swarm-cells';
-
-/** The union that leaves most colonies; null when there is nobody healthy and settled to unite with. */
+/**
+ * The union that leaves most colonies; null when there is nobody healthy and settled to unite with. One with swarm cells would swarm
+ * all the same, and take the other's bees along.
+ */
 export function bestUnion(facts: UnitFacts, others: readonly UnitFacts[], on: Day): Union | null {
-  if (isAboutToSwarm(facts)) return null;
+  if (isAboutToSwarm(facts.state)) return null;
   const unions = others
-    .filter((o) => isAtHand(o, facts) && !isAboutToSwarm(o))
+    .filter((o) => isAtHand(o, facts) && !isAboutToSwarm(o.state))
     .filter((o) => layingChance(o) > 0.6 || layingChance(facts) > 0.6)
     .map((o): Union => ({ partner: o, ...unionOfAll([facts, o], on) }));
   const near = (u: Union) => (u.partner.yardId === facts.yardId ? 0.05 : 0);

@@ -1,5 +1,5 @@
 import { dayInWords, type Day, type Problem } from '../../basics/index.ts';
-import { colonyState } from '../../colony/index.ts';
+import { colonyState, isAboutToSwarm } from '../../colony/index.ts';
 import type { Apiary } from '../../records/index.ts';
 
 /** What does not help a colony that has decided to swarm, and what to do with its date instead. */
@@ -21,10 +21,11 @@ export function aboutToSwarm(
 ): Problem[] {
   const colony = apiary.colony[colonyId];
   if (!colony || colony.endedOn !== null) return [];
-  const { notice } = colonyState(apiary, colony, day);
-  if (notice.id !== 'swarm-cells') return [];
+  const state = colonyState(apiary, colony, day);
+  if (!isAboutToSwarm(state)) return [];
   const [message, remedy] = TOO_LATE_FOR[wanted];
-  const by = notice.by === undefined || notice.by <= day ? 'today' : `by ${dayInWords(notice.by)}`;
+  const { by: due } = state.notice;
+  const by = due === undefined || due <= day ? 'today' : `by ${dayInWords(due)}`;
   return [
     {
       code: 'swarm-cells',

@@ -58,7 +58,7 @@ export function MainVerb({
     );
   }
   return (
-    <Button asChild {...(state.lane === 'giver' ? {} : { variant: 'outline' as const, bg: 'sheet' })}>
+    <Button asChild {...(state.lane === 'strong' ? {} : { variant: 'outline' as const, bg: 'sheet' })}>
       <Link to={`/colonies/${colony.id}/ways`}>
         <Split size={18} aria-hidden /> Plan a split
       </Link>

@@ -8,7 +8,7 @@ import {
   type Colony,
   type MethodId,
 } from '@incremen/core/records';
-import { colonyState, otherYards } from '@incremen/core/colony';
+import { colonyState, isAboutToSwarm, otherYards } from '@incremen/core/colony';
 import { METHODS, methodById, splitAnswer, whyNotNow, type WorkedPlan } from '@incremen/core/split';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
@@ -49,7 +49,7 @@ function Planner({ colony }: { readonly colony: Colony }) {
   const [methodId, setMethodId] = useState<MethodId>(
     () =>
       METHODS.find((m) => m.id === params.get('method'))?.id ??
-      (state.notice.id === 'swarm-cells' ? 'queen-to-nuc' : 'walk-away-halves'),
+      (isAboutToSwarm(state) ? 'queen-to-nuc' : 'walk-away-halves'),
   );
   // What was said where ways were looked for.
   const [options, setOptions] = useState<Record<string, string>>(() =>

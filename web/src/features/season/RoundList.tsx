@@ -1,6 +1,6 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { listInWords, lowerFirst } from '@incremen/core/basics';
-import { colonyState } from '@incremen/core/colony';
+import { colonyState, isAboutToSwarm } from '@incremen/core/colony';
 import type { SeasonRound } from '@incremen/core/records';
 import {
   MAKES,
@@ -127,7 +127,7 @@ function SwarmsFirst() {
       Object.values(apiary.colony)
         .filter((c) => c.endedOn === null)
         .map((c) => colonyState(apiary, c, today))
-        .filter((s) => s.notice.id === 'swarm-cells'),
+        .filter(isAboutToSwarm),
     [apiary, today],
   );
   if (going.length === 0) return null;

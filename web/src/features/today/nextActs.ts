@@ -1,6 +1,6 @@
 import { capital, lowerFirst, type Day } from '@incremen/core/basics';
 import { openFollowUps, type Apiary, type FollowUp, type Work } from '@incremen/core/records';
-import type { ColonyState } from '@incremen/core/colony';
+import { isAboutToSwarm, type ColonyState } from '@incremen/core/colony';
 import { openSplitOf } from '@incremen/core/work';
 import { followUpInShort, isInspection } from '@incremen/core/followup';
 import { firstCount } from '../../shared/colonies/countRound.ts';
@@ -60,7 +60,7 @@ export function nextActs(
         .filter((s) => s.notice.urgent && s.lane !== 'raising' && !busy.has(s.colony.id))
         .map((s): Act => {
           const way = wayOut(s) ??
-            (s.notice.id === 'swarm-cells' ? splitFor(apiary, s) : null) ?? {
+            (isAboutToSwarm(s) ? splitFor(apiary, s) : null) ?? {
               verb: `Open ${s.colony.name}`,
               to: `/colonies/${s.colony.id}`,
             };

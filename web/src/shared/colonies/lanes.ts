@@ -4,7 +4,7 @@ import type { BoardView, Sort } from '../../state/boardSlice.ts';
 
 /** The lanes of a board in the order in which they are shown, with what each means. */
 export const LANES: readonly { readonly lane: Lane; readonly title: string; readonly meaning: string }[] = [
-  { lane: 'giver', title: 'Strong', meaning: 'stronger than your donor threshold' },
+  { lane: 'strong', title: 'Strong', meaning: 'stronger than your donor threshold' },
   { lane: 'unfit', title: 'On hold', meaning: 'nothing in, nothing out' },
   { lane: 'weak', title: 'Weak', meaning: 'boost, watch or unite' },
   { lane: 'watch', title: 'Watch', meaning: 'an inspection settles it' },

@@ -1,17 +1,13 @@
-import { demoScenario } from '@incremen/core/demo';
+import { DEMO_DAY, demoScenario } from '@incremen/core/demo';
 import type { YardGoal } from '@incremen/core/records';
 import { describe, expect, it } from 'vitest';
 import { labelOf, titleOf } from './goalWords.ts';
-import { newGoal } from './newGoal.ts';
+import { goalColonies, newGoal } from './newGoal.ts';
 
 const { apiary } = demoScenario();
 const idOf = (name: string) => Object.values(apiary.colony).find((c) => c.name === name)?.id ?? '';
-const colonies = [
-  { id: idOf('Burnet'), lane: 'weak', slots: 10 },
-  { id: idOf('Tansy'), lane: 'giver', slots: 20 },
-  { id: idOf('Clary'), lane: 'even', slots: 5 },
-] as const;
-const begin = (kind: YardGoal['kind']) => newGoal(kind, `${kind}1`, colonies, '2026-05-15');
+const there = goalColonies(apiary, Object.keys(apiary.yard), DEMO_DAY);
+const begin = (kind: YardGoal['kind']) => newGoal(kind, `${kind}1`, there, DEMO_DAY);
 
 describe('a plan in a few words', () => {
   const words = (
@@ -33,12 +29,12 @@ describe('a plan in a few words', () => {
     expect(words({ kind: 'level' })).toBe('level by capped brood');
     expect(words({ kind: 'raise' })).toBe('raise the weak to 6 of bees by Fri 15 May');
     expect(words({ kind: 'calm' })).toBe('calm Tansy');
-    expect(words({ kind: 'shrink' })).toBe('Tansy down to 1 box');
+    expect(words({ kind: 'shrink' })).toBe('Vetch down to 1 box');
     expect(words({ kind: 'relieve' })).toBe('free honey-bound nests');
     expect(words({ kind: 'relieve', colonyIds: [idOf('Mallow')] })).toBe('free Mallow');
     expect(words({ kind: 'provision' })).toBe('12 kg for each');
     expect(words({ kind: 'provision' }, 'imperial')).toBe('26 lb for each');
-    expect(words({ kind: 'unite' })).toBe('unite Burnet into Tansy');
+    expect(words({ kind: 'unite' })).toBe('unite Burnet into Yarrow');
     expect(words({ kind: 'hiveUp' })).toBe('move Clary into a full-size hive');
   });
 

@@ -9,7 +9,7 @@ const { apiary } = demoScenario();
 const idOf = (name: string) => Object.values(apiary.colony).find((c) => c.name === name)?.id ?? '';
 const colonies = [
   { id: idOf('Burnet'), lane: 'weak', slots: 10 },
-  { id: idOf('Tansy'), lane: 'giver', slots: 20 },
+  { id: idOf('Tansy'), lane: 'strong', slots: 20 },
   { id: idOf('Clary'), lane: 'even', slots: 5 },
 ] as const;
 const begin = (kind: YardGoal['kind']) => newGoal(kind, `${kind}1`, colonies, TODAY);

@@ -1,5 +1,5 @@
 import type { Day } from '@incremen/core/basics';
-import { colonyState, type ColonyState, type Lane } from '@incremen/core/colony';
+import { colonyState, isAboutToSwarm, type Lane } from '@incremen/core/colony';
 import {
   type Apiary,
   boxesOfColony,
@@ -25,11 +25,9 @@ export function goalColonies(apiary: Apiary, yardIds: readonly string[], day: Da
       slots: boxesOfColony(apiary, c).reduce((n, b) => n + b.slots, 0),
     }));
   return known
-    .toSorted((a, b) => Number(goes(a.state)) - Number(goes(b.state)))
+    .toSorted((a, b) => Number(isAboutToSwarm(a.state)) - Number(isAboutToSwarm(b.state)))
     .map(({ state, slots }) => ({ id: state.colony.id, lane: state.lane, slots }));
 }
-
-const goes = (state: ColonyState): boolean => state.notice.id === 'swarm-cells';
 
 /** A box of so many slots or fewer is a nuc's. */
 const NUC_SLOTS = 6;
@@ -50,7 +48,7 @@ export function newGoal(
   const first = about ?? colonies[0]?.id ?? '';
   const nuc = about ?? colonies.find((c) => c.slots <= NUC_SLOTS)?.id ?? first;
   const tall = about ?? colonies.toSorted((a, b) => b.slots - a.slots)[0]?.id ?? first;
-  const strong = about ?? colonies.find((c) => c.lane === 'giver')?.id ?? first;
+  const strong = about ?? colonies.find((c) => c.lane === 'strong')?.id ?? first;
   switch (kind) {
     case 'makeNucs': {
       const recipe = NUC_RECIPES[0]?.recipe;
@@ -83,6 +81,6 @@ function pairOf(colonies: readonly GoalColony[], about?: string): { fromId: stri
   const others = colonies.filter((c) => c.id !== fromId);
   const full = others.filter((c) => c.slots > NUC_SLOTS);
   const into =
-    full.find((c) => c.lane === 'even') ?? full.find((c) => c.lane === 'giver') ?? others[0] ?? colonies[0];
+    full.find((c) => c.lane === 'even') ?? full.find((c) => c.lane === 'strong') ?? others[0] ?? colonies[0];
   return { fromId, intoId: into?.id ?? '' };
 }
